@@ -1,0 +1,169 @@
+#include "commands.h"
+
+#include "base/nearest_name.h"
+#include "evaluate/evaluate.h"
+#include "handover/figures_json.h"
+#include "part/lint.h"
+
+#include <algorithm>
+
+namespace wisetick::cli {
+
+namespace {
+
+void printDiagnostics(std::ostream& stream, const Diagnostics& diagnostics) {
+    for (const Diagnostic& diagnostic : diagnostics) {
+        stream << diagnosticText(diagnostic) << "\n";
+    }
+}
+
+int reportBadInput(const Session& session, const Diagnostics& diagnostics, bool isJson) {
+    printDiagnostics(session.err, diagnostics);
+    if (isJson) {
+        session.out << nlohmann::ordered_json{{"findings", findingsJson(diagnostics)}}.dump(2) << "\n";
+    }
+    return kBadInput;
+}
+
+struct Loaded {
+    Part part;
+    Plan plan;
+    std::string take;
+    std::map<std::string, Place> places;
+};
+
+/// The plan, its part and the take that is meant; or the faults, reported.
+std::optional<Loaded> load(const Session& session, const PlanOptions& options) {
+    LoadedPlan loaded = loadPlan(options.plan, session.shelf);
+    if (!loaded.plan || !loaded.part) {
+        reportBadInput(session, loaded.diagnostics, options.isJson);
+        return std::nullopt;
+    }
+    const std::string take = options.take.empty() ? loaded.plan->active : options.take;
+    if (findTake(*loaded.plan, take) == nullptr) {
+        std::vector<std::string> known;
+        for (const Take& each : loaded.plan->takes) {
+            known.push_back(each.name);
+        }
+        reportBadInput(session, {{Severity::error, {options.plan, 0, 0, {}}, "no take '" + take + "'", listNames(known), didYouMean(take, known)}}, options.isJson);
+        return std::nullopt;
+    }
+    return Loaded{std::move(*loaded.part), std::move(*loaded.plan), take, std::move(loaded.places)};
+}
+
+Figures evaluated(const Loaded& loaded) {
+    Figures figures = evaluate(loaded.part, loaded.plan, loaded.take);
+    for (Diagnostic& finding : figures.findings) {
+        finding = located(std::move(finding), loaded.places, loaded.take);
+    }
+    return figures;
+}
+
+/// The typed line with the wrong word marked below it.
+void reportWord(const Session& session, const std::string& line, const TextError& error) {
+    const std::size_t before = std::min(error.position, line.size());
+    const auto codePoints = [](const std::string& text) { return std::count_if(text.begin(), text.end(), [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; }); };
+    const auto blanks = static_cast<std::size_t>(codePoints(line.substr(0, before)));
+    const auto width = static_cast<std::size_t>(codePoints(line.substr(before, error.length)));
+    session.err << "  " << line << "\n  " << std::string(blanks, ' ') << std::string(std::max<std::size_t>(width, 1), '^') << "\n"
+                << "error: " << sayText(error) << "\n";
+}
+
+/// Puts the promise into the plan: over the one of the same name, else at the end. Its place is returned.
+std::size_t placePromise(Plan& plan, const std::string& text, PromiseLine line) {
+    for (std::size_t i = 0; i < plan.promises.size(); ++i) {
+        if (!line.name.empty() && plan.promises[i].line.name == line.name) {
+            plan.promises[i] = {text, std::move(line)};
+            return i;
+        }
+    }
+    plan.promises.push_back({text, std::move(line)});
+    return plan.promises.size() - 1;
+}
+
+} // namespace
+
+int runDerive(const Session& session, const PlanOptions& options) {
+    const auto loaded = load(session, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    const Figures figures = evaluated(*loaded);
+    session.out << (options.isJson ? figuresJson(figures).dump(2) + "\n" : deriveReport(figures, session.style));
+    return kHolds;
+}
+
+int runCheck(const Session& session, const PlanOptions& options, bool isStrict) {
+    const auto loaded = load(session, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    const Figures figures = evaluated(*loaded);
+    session.out << (options.isJson ? figuresJson(figures).dump(2) + "\n" : checkReport(figures, loaded->places, session.style));
+    const auto isOfState = [](State state) { return [state](const auto& figure) { return figure.state == state; }; };
+    const bool isBroken = hasErrors(figures.findings) || std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::broken));
+    const bool isStrained = std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::strained)) ||
+                            std::any_of(figures.lines.begin(), figures.lines.end(), isOfState(State::strained));
+    return isBroken || (isStrict && isStrained) ? kBroken : kHolds;
+}
+
+int runLint(const Session& session, const std::vector<std::string>& parts, bool isJson) {
+    Diagnostics all;
+    for (const std::string& path : parts) {
+        const auto text = readTextFile(path, all);
+        if (!text) {
+            continue;
+        }
+        const PartFile file = readPart(*text, path);
+        all.insert(all.end(), file.diagnostics.begin(), file.diagnostics.end());
+        if (file.part) {
+            for (Diagnostic& finding : lintPart(*file.part)) {
+                finding.place.file = path;
+                all.push_back(std::move(finding));
+            }
+        }
+    }
+    if (isJson) {
+        session.out << nlohmann::ordered_json{{"findings", findingsJson(all)}}.dump(2) << "\n";
+    } else {
+        printDiagnostics(session.out, all);
+        session.out << (all.empty() ? "no faults, nothing suspicious\n" : "");
+    }
+    if (hasErrors(all)) {
+        return kBadInput;
+    }
+    return all.empty() ? kHolds : kBroken;
+}
+
+int runPromise(const Session& session, const PlanOptions& options, const std::string& line) {
+    auto loaded = load(session, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    auto read = readPromiseLine(line, &loaded->part);
+    if (!read) {
+        reportWord(session, line, read.error());
+        if (options.isJson) {
+            session.out << nlohmann::ordered_json{{"error", {{"position", read.error().position}, {"length", read.error().length}, {"say", sayText(read.error())}}}}.dump(2) << "\n";
+        }
+        return kBadInput;
+    }
+    const std::size_t index = placePromise(loaded->plan, line, std::move(*read));
+    const Figures figures = evaluated(*loaded);
+    const std::vector<Way> ways = waysOf(loaded->part, loaded->plan, loaded->take, index, 8);
+    const PromiseFigure& promise = figures.promises[index];
+    if (options.isJson) {
+        nlohmann::ordered_json json = promiseJson(promise);
+        json["name"] = promise.name;
+        json["ways"] = nlohmann::ordered_json::array();
+        for (const Way& way : ways) {
+            json["ways"].push_back(wayJson(way));
+        }
+        session.out << json.dump(2) << "\n";
+    } else {
+        session.out << promiseReport(promise, ways, session.style);
+    }
+    return promise.state == State::broken ? kBroken : kHolds;
+}
+
+} // namespace wisetick::cli

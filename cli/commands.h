@@ -1,0 +1,41 @@
+#pragma once
+
+#include "files/shelf.h"
+#include "text_report.h"
+
+#include <ostream>
+#include <string>
+#include <vector>
+
+namespace wisetick::cli {
+
+/// Exit codes of every command.
+enum ExitCode { kHolds = 0, kBroken = 1, kBadInput = 2 };
+
+/// What the commands share: where parts are, where text goes, how it looks.
+struct Session {
+    Shelf shelf;
+    Style style;
+    std::ostream& out;
+    std::ostream& err;
+};
+
+struct PlanOptions {
+    std::string plan;
+    std::string take; ///< empty: the active one
+    bool isJson = false;
+};
+
+/// All figures of a plan.
+int runDerive(const Session& session, const PlanOptions& options);
+
+/// kBroken on a broken promise or a limit overstepped; with `isStrict` on a strained one too.
+int runCheck(const Session& session, const PlanOptions& options, bool isStrict);
+
+/// Faults (kBadInput) and suspicions (kBroken) of part files.
+int runLint(const Session& session, const std::vector<std::string>& parts, bool isJson);
+
+/// One line tried on a plan, in place of the promise of the same name or beside all others.
+int runPromise(const Session& session, const PlanOptions& options, const std::string& line);
+
+} // namespace wisetick::cli

@@ -1,0 +1,106 @@
+#include "commands.h"
+
+#include <CLI/CLI.hpp>
+
+#include <cstdlib>
+#include <iostream>
+#include <unistd.h>
+
+namespace {
+
+namespace fs = std::filesystem;
+using namespace wisetick;
+
+/// Where parts are looked for: what the user names, then beside the program as installed, then up the tree from it
+/// as built.
+Shelf shelfFor(const std::vector<std::string>& named) {
+    Shelf shelf(named.begin(), named.end());
+    if (const char* variable = std::getenv("WISETICK_PARTS")) {
+        shelf.emplace_back(variable);
+    }
+    std::error_code error;
+    const fs::path program = fs::read_symlink("/proc/self/exe", error);
+    shelf.push_back(program.parent_path().parent_path() / "share" / "wisetick" / "parts");
+    for (fs::path folder = program.parent_path(); folder.has_relative_path(); folder = folder.parent_path()) {
+        if (fs::is_directory(folder / "parts", error)) {
+            shelf.push_back(folder / "parts");
+            break;
+        }
+    }
+    return shelf;
+}
+
+bool wantsColour() {
+    const char* term = std::getenv("TERM");
+    return isatty(STDOUT_FILENO) != 0 && std::getenv("NO_COLOR") == nullptr && term != nullptr && std::string(term) != "dumb";
+}
+
+const char* const kHelp = R"(Checks what a firmware plan promises against what its part and settings give.
+
+A plan (*.plan.toml) says what was asked: board, promises, jobs, and takes, which are sets of clock settings.
+A part (*.part.toml) says what the microcontroller offers. Both are text, made for version control.
+
+  wisetick-cli check PLAN                    does every promise hold, at every corner?
+  wisetick-cli derive PLAN                   all figures: lines, promises, modes, rhythm, fields
+  wisetick-cli promise PLAN "uart1 talks 921600 within 1.5 %"    try one line, with its arithmetic
+  wisetick-cli lint PART...                  faults and suspicions of part files
+
+Exit codes: 0 all holds, 1 a promise is broken or a limit overstepped, 2 bad input.)";
+
+int run(int argc, char** argv) {
+    CLI::App app{kHelp, "wisetick-cli"};
+    app.set_version_flag("--version", "wisetick-cli 0.1.0");
+    app.require_subcommand(1);
+    std::vector<std::string> partFolders;
+    app.add_option("--parts", partFolders, "a folder in which parts are looked for first (also: WISETICK_PARTS)")->allow_extra_args(false);
+
+    cli::PlanOptions options;
+    const auto addPlanOptions = [&](CLI::App* command) {
+        command->add_option("PLAN", options.plan, "the plan file")->required();
+        command->add_option("--take", options.take, "the take that is meant; else the plan's active one");
+        command->add_flag("--json", options.isJson, "one JSON object; exact figures are strings (docs/json.md)");
+    };
+    CLI::App* derive = app.add_subcommand("derive", "Show every figure that follows from a plan");
+    addPlanOptions(derive);
+    CLI::App* check = app.add_subcommand("check", "Judge every promise and limit; exit 1 if one is broken");
+    addPlanOptions(check);
+    bool isStrict = false;
+    check->add_flag("--strict", isStrict, "exit 1 for strained ones too: the nominal holds, a worst case does not");
+    CLI::App* promise = app.add_subcommand("promise", "Try one promise line on a plan, without changing the file");
+    addPlanOptions(promise);
+    std::string line;
+    promise->add_option("LINE", line, "the promise, such as \"tick: timer1 fires every 1 ms exactly\"")->required();
+    CLI::App* lint = app.add_subcommand("lint", "Look for faults and suspicious entries in part files");
+    std::vector<std::string> parts;
+    bool isLintJson = false;
+    lint->add_option("PART", parts, "part files")->required();
+    lint->add_flag("--json", isLintJson, "one JSON object");
+
+    try {
+        app.parse(argc, argv);
+    } catch (const CLI::ParseError& error) {
+        return app.exit(error) == 0 ? cli::kHolds : cli::kBadInput;
+    }
+    const cli::Session session{shelfFor(partFolders), {wantsColour()}, std::cout, std::cerr};
+    if (*derive) {
+        return cli::runDerive(session, options);
+    }
+    if (*check) {
+        return cli::runCheck(session, options, isStrict);
+    }
+    if (*promise) {
+        return cli::runPromise(session, options, line);
+    }
+    return cli::runLint(session, parts, isLintJson);
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    try {
+        return run(argc, argv);
+    } catch (const std::exception& error) {
+        std::cerr << "wisetick-cli: a fault of this program: " << error.what() << "\n";
+        return cli::kBadInput;
+    }
+}

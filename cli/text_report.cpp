@@ -1,0 +1,257 @@
+#include "text_report.h"
+
+#include "quantity/quantity_print.h"
+#include "text_table.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace wisetick::cli {
+
+namespace {
+
+std::string headLine(const Figures& figures) {
+    std::string text = figures.plan + " \u00b7 " + figures.part + " \u00b7 take " + figures.take;
+    return figures.tier.empty() ? text : text + " \u00b7 tier " + figures.tier;
+}
+
+std::string limitText(const LineFigure& line) {
+    if (line.limitMin && line.limitMax) {
+        return printRange(*line.limitMin, *line.limitMax, Unit::hertz);
+    }
+    if (line.limitMin) {
+        return "least " + printQuantity(*line.limitMin, Unit::hertz);
+    }
+    return line.limitMax ? "most " + printQuantity(*line.limitMax, Unit::hertz) : "";
+}
+
+std::string spreadText(const LineFigure& line) {
+    if (!line.hertz) {
+        return "";
+    }
+    if (!line.unknown.empty()) {
+        return line.unknown;
+    }
+    const Bounds error = relativeError(*line.hertz, line.hertz->nominal);
+    if (-error.min == error.max) {
+        return "\u00b1" + printQuantity(error.max, Unit::ratio);
+    }
+    return printError(error.min) + " " + printError(error.max);
+}
+
+std::string gotText(const PromiseFigure& promise) {
+    return promise.got ? printQuantity(promise.got->nominal, promise.unit) : "\u2013";
+}
+
+std::string worstText(const PromiseFigure& promise) {
+    if (!promise.error) {
+        return "";
+    }
+    if (!promise.isWorstKnown) {
+        return "unknown";
+    }
+    return promise.error->min == promise.error->max ? "" : printError(promise.error->min) + " \u2026 " + printError(promise.error->max);
+}
+
+std::string linesTable(const Figures& figures, const Style& style) {
+    TextTable table({Align::left, Align::left, Align::right, Align::left, Align::left, Align::left});
+    for (const LineFigure& line : figures.lines) {
+        const std::string rate = line.hertz ? printQuantity(line.hertz->nominal, Unit::hertz) : "\u2013";
+        const std::string remark = !line.isOn ? style.muted("off") : (line.state == State::kept ? "" : style.mark(line.state) + ": " + line.stateWhy);
+        table.add({line.id, style.muted(line.control), rate, spreadText(line), style.muted(limitText(line)), remark});
+    }
+    return table.text();
+}
+
+std::string promisesTable(const Figures& figures, const Style& style) {
+    TextTable table({Align::left, Align::left, Align::left, Align::right, Align::right, Align::left});
+    for (const PromiseFigure& promise : figures.promises) {
+        const std::string error = promise.error ? printError(promise.error->nominal) : "";
+        // the line itself without the name that stands before it
+        const std::size_t colon = promise.text.find(": ");
+        table.add({style.mark(promise.state), promise.name, colon == std::string::npos ? promise.text : promise.text.substr(colon + 2),
+                   gotText(promise), error, worstText(promise)});
+    }
+    return table.text();
+}
+
+std::string modesTable(const Figures& figures, const Style& style) {
+    TextTable table({Align::left, Align::right, Align::left, Align::left, Align::left});
+    for (const ModeFigure& mode : figures.modes) {
+        std::string wake;
+        std::string restored;
+        if (mode.wakeUp) {
+            wake = "first instruction " + printRange(mode.wakeUp->firstInstruction.nominal, mode.wakeUp->firstInstruction.max, Unit::second);
+            restored = "all again " + printRange(mode.wakeUp->restored.nominal, mode.wakeUp->restored.max, Unit::second);
+            if (!mode.wakeUp->unknown.empty()) {
+                restored += ", " + mode.wakeUp->unknown;
+            }
+        }
+        table.add({mode.id, printQuantity(mode.ampere.nominal, Unit::ampere), style.muted("up to " + printQuantity(mode.ampere.max, Unit::ampere)), wake, restored});
+    }
+    return table.text();
+}
+
+std::string rhythmTable(const RhythmFigure& rhythm, const Style& style) {
+    TextTable table({Align::left, Align::right, Align::left});
+    if (rhythm.average) {
+        table.add({"average", printQuantity(rhythm.average->nominal, Unit::ampere), "up to " + printQuantity(rhythm.average->max, Unit::ampere)});
+    }
+    if (rhythm.life) {
+        table.add({"battery", printQuantity(rhythm.life->nominal, Unit::second), "at worst " + printQuantity(rhythm.life->min, Unit::second)});
+    }
+    if (rhythm.longestRest) {
+        table.add({"longest rest", printQuantity(*rhythm.longestRest, Unit::second), fmt::format("{} wake-ups in {}", rhythm.wakeUps, printQuantity(rhythm.span, Unit::second))});
+    }
+    if (!rhythm.unknown.empty()) {
+        table.add({"unknown", "", rhythm.unknown});
+    }
+    for (const RhythmFigure::Share& share : rhythm.shares) {
+        table.add({style.muted(share.name), printQuantity(share.ampere, Unit::ampere), style.muted(printQuantity(share.chargeShare, Unit::ratio) + " of the charge")});
+    }
+    return table.text();
+}
+
+void addFields(TextTable& table, const std::vector<FieldValue>& fields, const Style& style) {
+    for (const FieldValue& field : fields) {
+        table.add({fieldText(field.field), hexText(field), std::to_string(field.held), style.muted(field.control + " = " + field.setting + ", " + field.holdsAs)});
+    }
+}
+
+std::string fieldsTable(const Figures& figures, const Style& style) {
+    TextTable table({Align::left, Align::right, Align::right, Align::left});
+    for (const LineFigure& line : figures.lines) {
+        addFields(table, line.fields, style);
+    }
+    for (const WaitFigure& wait : figures.waits) {
+        if (wait.field) {
+            addFields(table, {*wait.field}, style);
+        }
+    }
+    for (const PromiseFigure& promise : figures.promises) {
+        addFields(table, promise.fields, style);
+    }
+    return table.text();
+}
+
+std::string findingsText(const Diagnostics& findings) {
+    std::string text;
+    for (const Diagnostic& finding : findings) {
+        text += diagnosticText(finding) + "\n";
+    }
+    return text;
+}
+
+std::string section(const Style& style, const std::string& title, const std::string& body) {
+    return body.empty() ? "" : "\n" + style.heading(title) + "\n" + body;
+}
+
+std::string counted(std::ptrdiff_t count, const std::string& what) {
+    return fmt::format("{} {}", count, what);
+}
+
+} // namespace
+
+std::string Style::mark(State state) const {
+    struct Shown {
+        const char* shape;
+        const char* colour;
+    };
+    const Shown shown = state == State::kept       ? Shown{"\u25cf", "36"}
+                        : state == State::strained ? Shown{"\u25d0", "33"}
+                        : state == State::broken   ? Shown{"\u25cb", "31"}
+                                                   : Shown{"\u2026", "2"};
+    const std::string text = std::string(shown.shape) + " " + stateName(state);
+    return hasColour ? std::string("\x1b[") + shown.colour + "m" + text + "\x1b[0m" : text;
+}
+
+std::string Style::heading(const std::string& text) const {
+    return hasColour ? "\x1b[1m" + text + "\x1b[0m" : text;
+}
+
+std::string Style::muted(const std::string& text) const {
+    return hasColour && !text.empty() ? "\x1b[2m" + text + "\x1b[0m" : text;
+}
+
+Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& places, const std::string& take) {
+    std::string path = finding.place.path;
+    if (path.rfind("line/", 0) == 0) {
+        path = "take." + take + ".choices." + path.substr(5);
+    }
+    // where the very key is not in the file, the table around it
+    for (;;) {
+        const auto found = places.find(path);
+        if (found != places.end() && !path.empty()) {
+            finding.place.file = found->second.file;
+            finding.place.line = found->second.line;
+            finding.place.column = found->second.column;
+            return finding;
+        }
+        const std::size_t dot = path.rfind('.');
+        if (dot == std::string::npos) {
+            return finding;
+        }
+        path.resize(dot);
+    }
+}
+
+std::string deriveReport(const Figures& figures, const Style& style) {
+    std::string text = style.heading(headLine(figures)) + "\n";
+    text += section(style, "Lines", linesTable(figures, style));
+    text += section(style, "Promises", promisesTable(figures, style));
+    text += section(style, "Modes", modesTable(figures, style));
+    text += section(style, "Rhythm", figures.rhythm ? rhythmTable(*figures.rhythm, style) : "");
+    text += section(style, "Fields", fieldsTable(figures, style));
+    text += section(style, "Findings", findingsText(figures.findings));
+    return text;
+}
+
+std::string checkReport(const Figures& figures, const std::map<std::string, Place>& places, const Style& style) {
+    std::string text = style.heading(headLine(figures)) + "\n\n" + promisesTable(figures, style);
+    std::string reasons;
+    for (std::size_t i = 0; i < figures.promises.size(); ++i) {
+        const PromiseFigure& promise = figures.promises[i];
+        if (promise.state == State::kept) {
+            continue;
+        }
+        const Severity severity = promise.state == State::broken ? Severity::error : Severity::warning;
+        const Diagnostic reason{severity, {{}, 0, 0, "promise." + std::to_string(i + 1) + ".say"}, promise.name + " is " + stateName(promise.state) + ": " + promise.why, {}, {}};
+        reasons += diagnosticText(located(reason, places, figures.take)) + "\n";
+    }
+    for (const Diagnostic& finding : figures.findings) {
+        reasons += diagnosticText(located(finding, places, figures.take)) + "\n";
+    }
+    text += reasons.empty() ? "" : "\n" + reasons;
+    const auto count = [&](State state) {
+        return std::count_if(figures.promises.begin(), figures.promises.end(), [&](const PromiseFigure& promise) { return promise.state == state; });
+    };
+    const auto errors = std::count_if(figures.findings.begin(), figures.findings.end(), [](const Diagnostic& finding) { return finding.severity == Severity::error; });
+    return text + "\n" + counted(count(State::broken), "broken") + ", " + counted(count(State::strained), "strained") + ", " + counted(count(State::kept), "kept") + "; " +
+           counted(errors, errors == 1 ? "fault" : "faults") + " in lines and board\n";
+}
+
+std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const Style& style) {
+    std::string text = style.mark(promise.state) + "  " + style.heading(promise.text) + "\n";
+    text += promise.why.empty() ? "" : "  " + promise.why + "\n";
+    TextTable steps({Align::left, Align::left, Align::left});
+    for (const Step& step : promise.workings) {
+        steps.add({style.muted(step.what), step.numbers.empty() ? step.formula : step.numbers, step.result});
+    }
+    text += section(style, "Workings", steps.text());
+    TextTable table({Align::left, Align::left, Align::right, Align::right, Align::left});
+    for (const Way& way : ways) {
+        std::string settings;
+        for (const Setting& setting : way.settings) {
+            settings += (settings.empty() ? "" : ", ") + setting.name + " " + printFactor(setting.value);
+        }
+        const std::string worst = way.error.min == way.error.max ? "" : printError(way.error.min) + " \u2026 " + printError(way.error.max);
+        table.add({style.mark(way.state), settings, printQuantity(way.got.nominal, promise.unit), printError(way.error.nominal), worst});
+    }
+    text += section(style, "Ways", table.text());
+    TextTable fields({Align::left, Align::right, Align::right, Align::left});
+    addFields(fields, promise.fields, style);
+    return text + section(style, "Fields", fields.text());
+}
+
+} // namespace wisetick::cli

@@ -1,0 +1,31 @@
+#pragma once
+
+#include "derive/figures.h"
+
+#include <map>
+#include <string>
+
+namespace wisetick::cli {
+
+/// How text is shown: with colour only on a terminal that wants it.
+struct Style {
+    bool hasColour = false;
+    /// "● kept", "◐ strained", "○ broken", coloured where colour is wanted.
+    std::string mark(State state) const;
+    std::string heading(const std::string& text) const;
+    std::string muted(const std::string& text) const;
+};
+
+/// Everything that `derive` shows.
+std::string deriveReport(const Figures& figures, const Style& style);
+
+/// The promises with what is wrong with them, the findings, and a line that sums up.
+std::string checkReport(const Figures& figures, const std::map<std::string, Place>& places, const Style& style);
+
+/// One promise with its arithmetic, other ways and fields.
+std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const Style& style);
+
+/// The finding with the file, line and column that its path stands at, where the plan has it.
+Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& places, const std::string& take);
+
+} // namespace wisetick::cli

@@ -1,0 +1,60 @@
+#include "base/diagnostic.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+std::string joined(const std::string& found, const std::string& expected, const std::string& mend) {
+    std::string text = found;
+    if (!expected.empty()) {
+        text += (text.empty() ? "expected " : "; expected ") + expected;
+    }
+    if (!mend.empty()) {
+        text += (text.empty() ? "" : "; ") + mend;
+    }
+    return text;
+}
+
+} // namespace
+
+std::string severityName(Severity severity) {
+    switch (severity) {
+    case Severity::note: return "note";
+    case Severity::warning: return "warning";
+    case Severity::error: return "error";
+    }
+    return {};
+}
+
+std::string placeText(const Place& place) {
+    if (place.file.empty()) {
+        return place.path;
+    }
+    std::string text = place.file;
+    if (place.line > 0) {
+        text += ":" + std::to_string(place.line) + ":" + std::to_string(place.column);
+    }
+    return text;
+}
+
+std::string sayText(const Diagnostic& diagnostic) {
+    return joined(diagnostic.found, diagnostic.expected, diagnostic.mend);
+}
+
+std::string diagnosticText(const Diagnostic& diagnostic) {
+    const std::string place = placeText(diagnostic.place);
+    return (place.empty() ? "" : place + ": ") + severityName(diagnostic.severity) + ": " + sayText(diagnostic);
+}
+
+bool hasErrors(const Diagnostics& diagnostics) {
+    return std::any_of(diagnostics.begin(), diagnostics.end(),
+                       [](const Diagnostic& diagnostic) { return diagnostic.severity == Severity::error; });
+}
+
+std::string sayText(const TextError& error) {
+    return joined(error.found, error.expected, error.mend);
+}
+
+} // namespace wisetick

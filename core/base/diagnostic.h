@@ -1,0 +1,65 @@
+#pragma once
+
+#include <string>
+#include <vector>
+
+namespace wisetick {
+
+/// How much a diagnostic weighs. `error`: bad input or a limit overstepped; `warning`: a worst case or an
+/// unknown; `note`: worth knowing.
+enum class Severity { note, warning, error };
+
+/// Where a diagnostic points: a place in a file (line and column count from 1, 0 when there is none), a path
+/// into the plan or part ("take.A.choices.bus_a.divide"), or both.
+struct Place {
+    std::string file;
+    int line = 0;
+    int column = 0;
+    std::string path;
+
+    bool operator==(const Place&) const = default;
+};
+
+/// The one diagnostic type: what was found, what was expected, and the likely mend (may be empty).
+struct Diagnostic {
+    Severity severity = Severity::error;
+    Place place;
+    std::string found;
+    std::string expected;
+    std::string mend;
+
+    bool operator==(const Diagnostic&) const = default;
+};
+
+using Diagnostics = std::vector<Diagnostic>;
+
+/// "note", "warning" or "error".
+std::string severityName(Severity severity);
+
+/// "file:line:column", or the path where there is no file.
+std::string placeText(const Place& place);
+
+/// The message without its place: "found X; expected Y; mend".
+std::string sayText(const Diagnostic& diagnostic);
+
+/// One line: "file:line:column: error: message".
+std::string diagnosticText(const Diagnostic& diagnostic);
+
+/// True if any diagnostic in the list is an error.
+bool hasErrors(const Diagnostics& diagnostics);
+
+/// A fault in a piece of text that has no file: byte offset and length in that text.
+struct TextError {
+    std::size_t position = 0;
+    std::size_t length = 0;
+    std::string found;
+    std::string expected;
+    std::string mend;
+
+    bool operator==(const TextError&) const = default;
+};
+
+/// The message of a text error without its place.
+std::string sayText(const TextError& error);
+
+} // namespace wisetick

@@ -1,0 +1,33 @@
+#pragma once
+
+#include <string>
+#include <vector>
+
+namespace wisetick {
+
+/// Where a number in a step comes from: what it is called, its text as shown, and a target to go to:
+/// "line/ID", "promise/NAME", "job/NAME", "mode/ID", or a path into a file, "plan/board.fitted.xtm.rate",
+/// "part/line.bus_a.limit". `ref` is the datasheet place that the part file gives, if any.
+struct Origin {
+    std::string name;
+    std::string value;
+    std::string target;
+    std::string ref;
+
+    bool operator==(const Origin&) const = default;
+};
+
+/// One step of the arithmetic behind a figure.
+struct Step {
+    std::string what;            ///< "divisor asked for"
+    std::string formula;         ///< in symbols: "f ÷ (oversample × rate)"
+    std::string numbers;         ///< with its numbers: "40 MHz ÷ (8 × 921600)"
+    std::string result;          ///< "5.425 ≈"
+    std::vector<Origin> origins; ///< where each number comes from
+
+    bool operator==(const Step&) const = default;
+};
+
+using Workings = std::vector<Step>;
+
+} // namespace wisetick

@@ -1,0 +1,138 @@
+#include "derive/controls.h"
+
+#include "base/nearest_name.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+class Resolver {
+public:
+    Resolver(const Part& part, const Take& take, Diagnostics& findings) : part_(part), take_(take), findings_(findings) {}
+
+    Controls resolve() {
+        Controls controls;
+        resolveTier(controls);
+        controls.nodeOn.resize(part_.nodeCount());
+        controls.peripheralOn.resize(part_.peripherals.size());
+        for (const Choice& choice : take_.choices) {
+            if (const auto node = part_.findNode(choice.id)) {
+                controls.nodeOn[*node] = choice.on;
+            } else if (const auto peripheral = part_.findPeripheral(choice.id)) {
+                controls.peripheralOn[*peripheral] = choice.on;
+            }
+        }
+        for (const Line& line : part_.lines) {
+            controls.lines.push_back(resolveLine(line));
+        }
+        for (std::size_t i = 0; i < part_.lines.size(); ++i) {
+            applyFollowed(part_.lines[i], controls, controls.lines[i]);
+        }
+        for (const Peripheral& peripheral : part_.peripherals) {
+            std::string ignored;
+            const Choice* choice = findChoice(take_, peripheral.id);
+            controls.peripheralFrom.push_back(resolveFrom(choice, peripheral.clock, peripheral.resetFrom, ignored));
+        }
+        return controls;
+    }
+
+private:
+    std::string pathOf(const std::string& id, const std::string& control) const {
+        return "take." + take_.name + ".choices." + id + "." + control;
+    }
+
+    std::string report(const std::string& path, const std::string& found, const std::string& expected) {
+        findings_.push_back({Severity::error, {{}, 0, 0, path}, found, expected, {}});
+        return found;
+    }
+
+    void resolveTier(Controls& controls) {
+        if (part_.tiers.empty()) {
+            return;
+        }
+        controls.tier = 0;
+        if (!take_.tier.empty()) {
+            const auto tier = part_.findTier(take_.tier);
+            if (!tier) {
+                report("take." + take_.name + ".tier", "no tier '" + take_.tier + "'", listNames(idsOf(part_.tiers)));
+            }
+            controls.tier = tier.value_or(0);
+        }
+    }
+
+    LineControls resolveLine(const Line& line) {
+        LineControls result;
+        const Choice* choice = findChoice(take_, line.id);
+        result.from = resolveFrom(choice, line.from, line.resetFrom, result.fault);
+        result.divide = resolveFactor(line.id, "divide", choice == nullptr ? std::nullopt : choice->divide, line.divide, line.resetDivide, result.fault);
+        result.multiply = resolveFactor(line.id, "multiply", choice == nullptr ? std::nullopt : choice->multiply, line.multiply, line.resetMultiply, result.fault);
+        result.factor = line.factor * result.multiply / result.divide;
+        return result;
+    }
+
+    std::size_t resolveFrom(const Choice* choice, const std::vector<NodeIndex>& inputs, std::size_t reset, std::string& fault) {
+        if (choice == nullptr || !choice->from) {
+            return reset;
+        }
+        std::vector<std::string> names;
+        for (const NodeIndex input : inputs) {
+            names.push_back(part_.nodeId(input));
+        }
+        const auto found = std::find(names.begin(), names.end(), *choice->from);
+        if (found == names.end()) {
+            fault = report(pathOf(choice->id, "from"), "'" + choice->id + "' can't be fed from '" + *choice->from + "'", listNames(names));
+            return reset;
+        }
+        return static_cast<std::size_t>(found - names.begin());
+    }
+
+    Rational resolveFactor(const std::string& id, const std::string& control, const std::optional<Rational>& chosen, const FactorSet& set,
+                           const Rational& reset, std::string& fault) {
+        if (!chosen || set.empty()) {
+            return reset;
+        }
+        if (!set.contains(*chosen)) {
+            std::string near;
+            for (const Rational& value : set.nearest(*chosen)) {
+                near += (near.empty() ? "" : " or ") + printFactor(value);
+            }
+            fault = report(pathOf(id, control), "'" + id + "' can't " + control + " by " + printFactor(*chosen), "the nearest allowed: " + near);
+        }
+        return *chosen;
+    }
+
+    void applyFollowed(const Line& line, const Controls& controls, LineControls& result) const {
+        if (!line.follows) {
+            return;
+        }
+        const LineControls& followed = controls.lines[line.follows->line];
+        const Rational& value = line.follows->control == "multiply" ? followed.multiply : followed.divide;
+        const auto& cases = line.follows->when;
+        const auto found = std::find_if(cases.begin(), cases.end(), [&](const auto& each) { return each.first == value; });
+        result.factor *= found == cases.end() ? line.follows->otherwise : found->second;
+    }
+
+    const Part& part_;
+    const Take& take_;
+    Diagnostics& findings_;
+};
+
+} // namespace
+
+Controls resolveControls(const Part& part, const Take& take, Diagnostics& findings) {
+    return Resolver(part, take, findings).resolve();
+}
+
+NodeIndex parentOf(const Part& part, const Controls& controls, std::size_t line) {
+    return part.lines[line].from[controls.lines[line].from];
+}
+
+std::optional<NodeIndex> clockOf(const Part& part, const Controls& controls, std::size_t peripheral) {
+    const auto& inputs = part.peripherals[peripheral].clock;
+    return inputs.empty() ? std::nullopt : std::optional(inputs[controls.peripheralFrom[peripheral]]);
+}
+
+} // namespace wisetick

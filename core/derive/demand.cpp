@@ -1,0 +1,95 @@
+#include "derive/demand.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// The ids that a promise leans on: its subject, and what wakes by it.
+std::vector<std::string> usedBy(const PromiseLine& line) {
+    std::vector<std::string> ids{line.subject};
+    if (const auto* wakes = std::get_if<WakesAsk>(&line.ask)) {
+        ids.push_back(wakes->by);
+    }
+    return ids;
+}
+
+bool runsIn(const Job& job, const Plan& plan, const Take& take) {
+    return job.take.empty() ? plan.active == take.name : job.take == take.name;
+}
+
+} // namespace
+
+std::vector<NodeIndex> chainOf(const Part& part, const Controls& controls, NodeIndex node) {
+    std::vector<NodeIndex> chain{node};
+    while (!part.isSource(chain.back())) {
+        chain.push_back(parentOf(part, controls, chain.back() - part.sources.size()));
+    }
+    return chain;
+}
+
+std::optional<NodeIndex> heldOff(const Part& part, const Controls& controls, NodeIndex node) {
+    for (const NodeIndex each : chainOf(part, controls, node)) {
+        if (controls.nodeOn[each] == false) {
+            return each;
+        }
+    }
+    return std::nullopt;
+}
+
+bool livesIn(const Part& part, const Controls& controls, const Mode& mode, NodeIndex node) {
+    const std::vector<NodeIndex> chain = chainOf(part, controls, node);
+    return std::all_of(chain.begin(), chain.end(), [&](NodeIndex each) {
+        return part.isSource(each) ? mode.sources.contains(each) : mode.lines.contains(each - part.sources.size());
+    });
+}
+
+bool peripheralLivesIn(const Part& part, const Controls& controls, const Mode& mode, std::size_t peripheral) {
+    const auto clock = clockOf(part, controls, peripheral);
+    return mode.peripherals.contains(peripheral) && (!clock || livesIn(part, controls, mode, *clock));
+}
+
+Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Controls& controls) {
+    Demand demand{std::vector<bool>(part.nodeCount()), std::vector<bool>(part.peripherals.size())};
+    const auto want = [&](NodeIndex node) {
+        if (heldOff(part, controls, node)) {
+            return;
+        }
+        for (const NodeIndex each : chainOf(part, controls, node)) {
+            demand.nodes[each] = true;
+        }
+    };
+    want(part.core);
+    const auto use = [&](const std::string& id) {
+        if (const auto peripheral = part.findPeripheral(id)) {
+            demand.peripherals[*peripheral] = true;
+        } else if (const auto node = part.findNode(id)) {
+            want(*node);
+        }
+    };
+    for (const Promise& promise : plan.promises) {
+        for (const std::string& id : usedBy(promise.line)) {
+            use(id);
+        }
+    }
+    for (const Job& job : plan.jobs) {
+        if (runsIn(job, plan, take)) {
+            std::for_each(job.uses.begin(), job.uses.end(), use);
+        }
+    }
+    for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
+        if (controls.nodeOn[node] == true) {
+            want(node);
+        }
+    }
+    for (std::size_t i = 0; i < part.peripherals.size(); ++i) {
+        demand.peripherals[i] = controls.peripheralOn[i].value_or(demand.peripherals[i]);
+        if (const auto clock = clockOf(part, controls, i); clock && demand.peripherals[i]) {
+            want(*clock);
+        }
+    }
+    return demand;
+}
+
+} // namespace wisetick

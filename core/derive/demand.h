@@ -1,0 +1,29 @@
+#pragma once
+
+#include "derive/controls.h"
+#include "derive/figures.h"
+
+namespace wisetick {
+
+/// What a take switches on: peripherals that a promise or one of its jobs uses or that a choice enables, and the
+/// sources and lines that the core, those peripherals, a promise about a line or `on = true` demand, through the
+/// muxes as chosen. `on = false` holds a line and what it alone feeds off.
+struct Demand {
+    std::vector<bool> nodes;       ///< by NodeIndex
+    std::vector<bool> peripherals; ///< by peripheral index
+};
+Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Controls& controls);
+
+/// The chain from a node up to its source through the chosen muxes, the node first.
+std::vector<NodeIndex> chainOf(const Part& part, const Controls& controls, NodeIndex node);
+
+/// The first node of the chain that `on = false` holds off, if any.
+std::optional<NodeIndex> heldOff(const Part& part, const Controls& controls, NodeIndex node);
+
+/// Whether a mode keeps a node and all that it comes from.
+bool livesIn(const Part& part, const Controls& controls, const Mode& mode, NodeIndex node);
+
+/// Whether a mode keeps a peripheral and its clock.
+bool peripheralLivesIn(const Part& part, const Controls& controls, const Mode& mode, std::size_t peripheral);
+
+} // namespace wisetick

@@ -1,0 +1,132 @@
+#include "derive/derive.h"
+
+#include "derive/line_limits.h"
+#include "derive/line_rates.h"
+#include "derive/modes.h"
+#include "derive/promises.h"
+
+#include <algorithm>
+#include <set>
+#include <stdexcept>
+
+namespace wisetick {
+
+namespace {
+
+const Take& takeNamed(const Plan& plan, const std::string& name) {
+    const Take* take = findTake(plan, name);
+    if (take == nullptr) {
+        throw std::invalid_argument("no take '" + name + "'");
+    }
+    return *take;
+}
+
+/// Each unknown draw once, whatever the number of modes that it is in; and temperatures beyond a table.
+void addCurrentFindings(Figures& figures) {
+    std::set<std::string> said;
+    for (const ModeFigure& mode : figures.modes) {
+        for (const Contribution& each : mode.current.contributions) {
+            if ((each.typ.empty() || each.max.empty()) && said.insert(each.name).second) {
+                const std::string what = each.typ.empty() && each.max.empty() ? "draw" : (each.typ.empty() ? "typical draw" : "largest draw");
+                figures.findings.push_back({Severity::warning, {{}, 0, 0, each.target}, "unknown: " + what + " of " + each.name, "'draws' in the part file", {}});
+            }
+            if (each.isExtrapolated && said.insert("table " + each.name).second) {
+                figures.findings.push_back({Severity::warning, {{}, 0, 0, each.target},
+                                            "the board's temperatures go beyond the table for " + each.name, "its end value is taken there", {}});
+            }
+        }
+        if (mode.wakeUp && !mode.wakeUp->unknown.empty() && said.insert(mode.wakeUp->unknown).second) {
+            figures.findings.push_back({Severity::warning, {{}, 0, 0, "mode/" + mode.id}, mode.wakeUp->unknown, "a start-up time in the part file", {}});
+        }
+    }
+}
+
+/// Lock and field checks that need the figures: a value that does not fit its field.
+void addFieldFindings(Figures& figures) {
+    for (const LineFigure& line : figures.lines) {
+        for (const FieldValue& value : line.fields) {
+            if (Rational::Integer(value.held) > value.field.most()) {
+                figures.findings.push_back({Severity::error, {{}, 0, 0, "line/" + line.id}, value.control + " = " + value.setting + " does not fit " + fieldText(value.field),
+                                            "at most " + value.field.most().str(), {}});
+            }
+        }
+    }
+}
+
+bool isWorse(const PromiseFigure& a, const PromiseFigure& b) {
+    if (a.state != b.state) {
+        return worseState(a.state, b.state) == a.state;
+    }
+    if (a.margin.has_value() != b.margin.has_value()) {
+        return a.margin.has_value(); // no room to tell: exact, or nothing possible; listed after those that can tell
+    }
+    return a.margin && *a.margin < *b.margin;
+}
+
+} // namespace
+
+Vitals vitalsOf(const Part& part, const Figures& figures) {
+    Vitals vitals;
+    if (const auto& core = figures.lines[part.core].hertz) {
+        vitals.coreHertz = core->nominal;
+    }
+    const PromiseFigure* worst = nullptr;
+    for (const PromiseFigure& promise : figures.promises) {
+        if (promise.state != State::pending && (worst == nullptr || isWorse(promise, *worst))) {
+            worst = &promise;
+        }
+        if (promise.unit == Unit::second && promise.subject.rfind("mode/", 0) == 0 && promise.got &&
+            (!vitals.worstWakeUp || promise.got->max > vitals.worstWakeUp->max)) {
+            vitals.worstWakeUp = promise.got;
+            vitals.worstWakeUpMode = promise.subject.substr(5);
+        }
+    }
+    vitals.worstPromise = worst == nullptr ? "" : worst->name;
+    if (figures.rhythm) {
+        vitals.average = figures.rhythm->average;
+        vitals.life = figures.rhythm->life;
+    }
+    return vitals;
+}
+
+Figures derive(const Part& part, const Plan& plan, const std::string& takeName, const std::optional<Rational>& longestRest) {
+    const Take& take = takeNamed(plan, takeName);
+    Figures figures;
+    figures.part = part.id;
+    figures.plan = plan.name;
+    figures.take = take.name;
+    figures.grid = temperatureGrid(part, plan.board);
+    const Controls controls = resolveControls(part, take, figures.findings);
+    figures.tier = controls.tier ? part.tiers[*controls.tier].id : "";
+    const Demand demand = demandOf(part, plan, take, controls);
+    figures.lines = lineRates(part, plan.board, controls);
+    for (NodeIndex node = 0; node < figures.lines.size(); ++node) {
+        figures.lines[node].isOn = demand.nodes[node];
+    }
+    judgeLimits(part, controls, figures.lines, figures.findings);
+    judgeBoard(part, plan, controls, figures.lines, figures.findings);
+    figures.waits = waitStates(part, controls, figures.lines, figures.findings);
+    figures.promises = judgePromises({part, plan, take, controls, demand, figures.lines, longestRest});
+    try {
+        figures.modes = modeFigures(part, plan, controls, demand, figures.lines, figures.grid);
+        judgeWakeUps(part, plan, controls, figures.lines, figures.modes, figures.promises);
+    } catch (const RationalOverflow&) {
+        figures.modes.clear();
+        figures.findings.push_back({Severity::error, {{}, 0, 0, "mode"}, "the currents of the modes need more than 256 bits", "smaller figures in part and plan", {}});
+    }
+    addCurrentFindings(figures);
+    addFieldFindings(figures);
+    figures.vitals = vitalsOf(part, figures);
+    return figures;
+}
+
+std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& takeName, std::size_t promise, std::size_t most) {
+    const Take& take = takeNamed(plan, takeName);
+    Diagnostics ignored;
+    const Controls controls = resolveControls(part, take, ignored);
+    const Demand demand = demandOf(part, plan, take, controls);
+    const std::vector<LineFigure> lines = lineRates(part, plan.board, controls);
+    return promiseWays({part, plan, take, controls, demand, lines, std::nullopt}, promise, most);
+}
+
+} // namespace wisetick

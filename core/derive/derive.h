@@ -1,0 +1,20 @@
+#pragma once
+
+#include "derive/figures.h"
+#include "plan/plan.h"
+
+namespace wisetick {
+
+/// All that follows from part, plan and take without playing the jobs: lines, limits, waits, promises on clocks,
+/// wake-ups, currents of the modes. Pure; no file, clock or global is touched. Averages and lives are pending.
+/// `longestRest` (s) is what a watchdog that runs at rest must outlast, where that is known. Throws
+/// std::invalid_argument if the plan has no take of that name.
+Figures derive(const Part& part, const Plan& plan, const std::string& take, const std::optional<Rational>& longestRest = std::nullopt);
+
+/// The ranked ways of a promise (its place in the plan), best first.
+std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& take, std::size_t promise, std::size_t most = 20);
+
+/// The five vitals as far as the figures hold them: average and life only once the rhythm is played.
+Vitals vitalsOf(const Part& part, const Figures& figures);
+
+} // namespace wisetick

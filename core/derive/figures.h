@@ -1,0 +1,111 @@
+#pragma once
+
+#include "base/diagnostic.h"
+#include "part/part.h"
+#include "promise/promise_figure.h"
+#include "sleep/current.h"
+#include "sleep/wake_up.h"
+
+#include <map>
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace wisetick {
+
+/// One source or line: where it stands, and where it may stand.
+struct LineFigure {
+    std::string id;
+    std::string name;
+    bool isSource = false;
+    bool isOn = false;
+    std::optional<NodeIndex> parent; ///< the input that its mux has chosen
+    Rational factor = 1;             ///< rate ÷ parent's rate
+    std::string control;             ///< "from xtm ÷ 5"
+    std::optional<Bounds> hertz;
+    std::string why;     ///< why there is no rate
+    std::string unknown; ///< whose tolerance is unknown; min and max are the nominal then
+    std::optional<Rational> limitMin;
+    std::optional<Rational> limitMax;
+    State state = State::kept; ///< against its limits; only what is on is judged
+    std::optional<Rational> margin;
+    std::string stateWhy;
+    std::vector<FieldValue> fields;
+    Workings workings;
+};
+
+/// Wait states that follow from a rate.
+struct WaitFigure {
+    std::string line;
+    std::int64_t waits = 0;
+    std::optional<FieldValue> field;
+    Workings workings;
+};
+
+/// What one mode means to this take.
+struct ModeFigure {
+    std::string id;
+    std::string name;
+    bool runs = false;
+    std::vector<std::string> sources;     ///< on in this mode
+    std::vector<std::string> lines;       ///< on in this mode
+    std::vector<std::string> peripherals; ///< enabled and clocked in this mode
+    std::vector<std::string> withoutClock; ///< promises that have no clock here
+    std::vector<std::string> wrongUntilRestored; ///< promises that do not hold between first instruction and restored
+    std::optional<WakeUpFigure> wakeUp;    ///< none for the run mode
+    CurrentFigure current;
+    Bounds ampere; ///< current.bounds
+};
+
+/// What came of playing the jobs.
+struct RhythmFigure {
+    struct Share {
+        std::string name; ///< "rest in deep", "job report", "waking"
+        std::string target;
+        Rational timeShare;   ///< of the whole time, typical
+        Rational chargeShare; ///< of the whole charge, typical at the nominal temperature
+        Rational ampere;      ///< its part of the average
+    };
+    Rational span;                ///< s, the hyperperiod (or the part of it that was played)
+    std::int64_t wakeUps = 0;     ///< in the span
+    std::int64_t events = 0;      ///< job runs in the span
+    bool isWhole = true;          ///< false: the hyperperiod has more than 10^5 events and was cut
+    std::optional<Rational> longestRest; ///< s
+    std::optional<Bounds> average;       ///< A
+    std::optional<Bounds> life;          ///< s
+    std::string unknown;                 ///< of average and life
+    std::vector<Share> shares;
+    Workings averageWorkings;
+    Workings lifeWorkings;
+};
+
+/// The five figures of the window's head.
+struct Vitals {
+    std::optional<Rational> coreHertz;
+    std::string worstPromise; ///< broken first, then least room; empty where there is none
+    std::optional<Bounds> worstWakeUp; ///< s
+    std::string worstWakeUpMode;
+    std::optional<Bounds> average; ///< A
+    std::optional<Bounds> life;    ///< s
+};
+
+/// All that follows from a part, a plan and one of its takes.
+struct Figures {
+    std::string part;
+    std::string plan;
+    std::string take;
+    std::string tier;
+    TemperatureGrid grid;
+    std::vector<LineFigure> lines; ///< by NodeIndex: sources first, in file order
+    std::vector<WaitFigure> waits;
+    std::vector<PromiseFigure> promises; ///< in the plan's order
+    std::vector<ModeFigure> modes;       ///< in the part's order
+    std::optional<RhythmFigure> rhythm;  ///< none: not played yet
+    Diagnostics findings;
+    Vitals vitals;
+
+    const PromiseFigure* findPromise(const std::string& name) const;
+    const LineFigure* findLine(const std::string& id) const;
+};
+
+} // namespace wisetick

@@ -1,0 +1,220 @@
+#include "derive/line_rates.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+bool covers(const ToleranceStep& step, const Rational& from, const Rational& to) {
+    return (!step.fromCelsius || *step.fromCelsius <= from) && (!step.toCelsius || *step.toCelsius >= to);
+}
+
+std::string signedShare(const Rational& share) {
+    return (share.sign() < 0 ? "\u2212" : "+") + printQuantity(abs(share), Unit::ratio);
+}
+
+Bounds deviating(const Rational& rate, const Deviation& deviation) {
+    return {rate * (1 + deviation.low), rate, rate * (1 + deviation.high)};
+}
+
+/// What is known of one source on this board.
+class SourceRate {
+public:
+    SourceRate(const Source& source, const Board& board, LineFigure& figure) : source_(source), board_(board), figure_(figure) {}
+
+    void work() {
+        if (const Measured* measured = findMeasured(board_, source_.id)) {
+            set(measured->rate, measured->tolerance ? std::optional(Deviation{-*measured->tolerance, *measured->tolerance}) : std::nullopt,
+                "measured on this board", "plan/board.measured." + source_.id);
+        } else if (source_.kind == SourceKind::rc) {
+            setInternal();
+        } else {
+            setFitted();
+        }
+    }
+
+private:
+    void setInternal() {
+        if (!source_.rate) {
+            figure_.why = "the part gives no rate for " + source_.id;
+            return;
+        }
+        const Bounds celsius = board_.temperature.value_or(Bounds::exactly(25));
+        set(*source_.rate, deviationOver(source_.tolerance, celsius.min, celsius.max), "internal", "part/source." + source_.id);
+    }
+
+    void setFitted() {
+        const Fitted* fitted = findFitted(board_, source_.id);
+        if (fitted == nullptr) {
+            figure_.why = "nothing is fitted for " + source_.id + ": the plan has no [board.fitted." + source_.id + "]";
+            return;
+        }
+        std::optional<Deviation> deviation;
+        if (fitted->tolerance) {
+            const Rational total = fitted->tolerance->total();
+            deviation = Deviation{-total, total};
+        }
+        const std::string path = "plan/board.fitted." + source_.id;
+        set(fitted->rate, deviation, "fitted", path + ".rate");
+        if (fitted->tolerance && fitted->isBudget) {
+            const ToleranceBudget& budget = *fitted->tolerance;
+            const auto share = [](const Rational& value) { return printQuantity(value, Unit::ratio); };
+            figure_.workings.push_back({"tolerance", "initial + temperature + ageing \u00d7 years",
+                                        share(budget.initial) + " + " + share(budget.temperature) + " + " + share(budget.ageing * budget.age),
+                                        "\u00b1" + share(budget.total()), {{"tolerance", {}, path + ".tolerance", {}}}});
+        }
+    }
+
+    void set(const Rational& rate, const std::optional<Deviation>& deviation, const std::string& how, const std::string& target) {
+        Step step{"rate", how, printQuantity(rate, Unit::hertz), {}, {{source_.id, printQuantity(rate, Unit::hertz), target, source_.ref}}};
+        if (deviation) {
+            figure_.hertz = deviating(rate, *deviation);
+            step.result = signedShare(deviation->low) + " \u2026 " + signedShare(deviation->high) + ": " + printRange(figure_.hertz->min, figure_.hertz->max, Unit::hertz);
+        } else {
+            figure_.hertz = Bounds::exactly(rate);
+            figure_.unknown = "unknown: tolerance of " + source_.id;
+            step.result = figure_.unknown;
+        }
+        figure_.workings.insert(figure_.workings.begin(), std::move(step));
+    }
+
+    const Source& source_;
+    const Board& board_;
+    LineFigure& figure_;
+};
+
+/// "from pll ÷ 3": mux only where there is a choice.
+std::string controlText(const Part& part, const Line& line, const LineControls& controls, NodeIndex parent) {
+    std::string text = line.from.size() > 1 ? "from " + part.nodeId(parent) : "";
+    const auto add = [&](const std::string& sign, const Rational& factor) {
+        text += (text.empty() ? "" : " ") + sign + " " + printFactor(factor);
+    };
+    if (!line.multiply.empty()) {
+        add("\u00d7", controls.multiply);
+    }
+    if (!line.divide.empty()) {
+        add("\u00f7", controls.divide);
+    }
+    const Rational rest = controls.factor / (controls.multiply / controls.divide);
+    if (rest != 1) {
+        add("\u00d7", rest);
+    }
+    return text.empty() ? "from " + part.nodeId(parent) : text;
+}
+
+void addField(LineFigure& figure, const Line& line, const std::string& control, const std::string& setting, const std::optional<std::int64_t>& held) {
+    const auto field = line.fields.find(control);
+    const auto holds = line.holds.find(control);
+    if (field == line.fields.end() || holds == line.holds.end() || !held) {
+        return;
+    }
+    figure.fields.push_back({line.id + "." + control, field->second, setting, holdsText(holds->second), *held});
+}
+
+void addFields(const Part& part, const Line& line, const LineControls& controls, LineFigure& figure) {
+    const auto holdsOf = [&](const std::string& control) -> const Holds* {
+        const auto found = line.holds.find(control);
+        return found == line.holds.end() ? nullptr : &found->second;
+    };
+    if (const Holds* holds = holdsOf("from")) {
+        const std::string& id = part.nodeId(line.from[controls.from]);
+        addField(figure, line, "from", id, heldFor(*holds, id));
+    }
+    if (const Holds* holds = holdsOf("multiply")) {
+        addField(figure, line, "multiply", printFactor(controls.multiply), heldFor(*holds, controls.multiply));
+    }
+    if (const Holds* holds = holdsOf("divide")) {
+        addField(figure, line, "divide", printFactor(controls.divide), heldFor(*holds, controls.divide));
+    }
+}
+
+void workLine(const Part& part, const Line& line, const LineControls& controls, const LineFigure& parent, LineFigure& figure) {
+    figure.factor = controls.factor;
+    figure.control = controlText(part, line, controls, *figure.parent);
+    addFields(part, line, controls, figure);
+    if (!controls.fault.empty()) {
+        figure.why = controls.fault;
+        return;
+    }
+    if (!parent.hertz) {
+        figure.why = parent.why;
+        return;
+    }
+    figure.unknown = parent.unknown;
+    try {
+        figure.hertz = *parent.hertz * controls.factor;
+    } catch (const RationalOverflow&) {
+        figure.why = "the rate of " + line.id + " needs more than 256 bits";
+        return;
+    }
+    std::string numbers = printQuantity(parent.hertz->nominal, Unit::hertz);
+    if (controls.multiply != 1) {
+        numbers += " \u00d7 " + printFactor(controls.multiply);
+    }
+    if (controls.divide != 1) {
+        numbers += " \u00f7 " + printFactor(controls.divide);
+    }
+    const Rational rest = controls.factor / (controls.multiply / controls.divide);
+    if (rest != 1) {
+        numbers += " \u00d7 " + printFactor(rest);
+    }
+    Step step{"rate", parent.id + " \u00d7 multiply \u00f7 divide", numbers, printQuantity(figure.hertz->nominal, Unit::hertz), {}};
+    step.origins = {{parent.id, printQuantity(parent.hertz->nominal, Unit::hertz), "line/" + parent.id, {}}, {line.id, figure.control, "line/" + line.id, line.ref}};
+    figure.workings.push_back(std::move(step));
+    if (figure.unknown.empty()) {
+        figure.workings.push_back({"bounds", "the source's, in proportion", {}, printRange(figure.hertz->min, figure.hertz->max, Unit::hertz), {}});
+    }
+}
+
+} // namespace
+
+std::optional<Deviation> deviationOver(const std::vector<ToleranceStep>& steps, const Rational& fromCelsius, const Rational& toCelsius) {
+    std::vector<Rational> cuts{fromCelsius, toCelsius};
+    for (const ToleranceStep& step : steps) {
+        for (const auto& cut : {step.fromCelsius, step.toCelsius}) {
+            if (cut && *cut > fromCelsius && *cut < toCelsius) {
+                cuts.push_back(*cut);
+            }
+        }
+    }
+    std::sort(cuts.begin(), cuts.end());
+    std::optional<Deviation> widest;
+    for (std::size_t i = 0; i + 1 < cuts.size(); ++i) {
+        const ToleranceStep* tightest = nullptr;
+        for (const ToleranceStep& step : steps) {
+            if (covers(step, cuts[i], cuts[i + 1]) && (tightest == nullptr || step.high - step.low < tightest->high - tightest->low)) {
+                tightest = &step;
+            }
+        }
+        if (tightest == nullptr) {
+            return std::nullopt;
+        }
+        widest = widest ? Deviation{std::min(widest->low, tightest->low), std::max(widest->high, tightest->high)} : Deviation{tightest->low, tightest->high};
+    }
+    return widest;
+}
+
+std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Controls& controls) {
+    std::vector<LineFigure> figures(part.nodeCount());
+    for (std::size_t i = 0; i < part.sources.size(); ++i) {
+        LineFigure& figure = figures[i];
+        figure.id = part.sources[i].id;
+        figure.name = part.sources[i].name;
+        figure.isSource = true;
+        SourceRate(part.sources[i], board, figure).work();
+    }
+    for (const std::size_t index : part.order) {
+        const Line& line = part.lines[index];
+        LineFigure& figure = figures[part.nodeOfLine(index)];
+        figure.id = line.id;
+        figure.name = line.name;
+        figure.parent = parentOf(part, controls, index);
+        workLine(part, line, controls.lines[index], figures[*figure.parent], figure);
+    }
+    return figures;
+}
+
+} // namespace wisetick

@@ -1,0 +1,20 @@
+#pragma once
+
+#include "derive/controls.h"
+#include "derive/figures.h"
+
+namespace wisetick {
+
+/// The rate of every source and line with its bounds, workings and field values, and why where there is none. Exact
+/// factors keep the relative bounds of the source. Cost: one pass over the lines.
+std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Controls& controls);
+
+/// A deviation of an oscillator over a range of temperature: for every piece of the range the tightest step that
+/// holds there, and the widest of those. Nothing where a piece has no step.
+struct Deviation {
+    Rational low;
+    Rational high;
+};
+std::optional<Deviation> deviationOver(const std::vector<ToleranceStep>& steps, const Rational& fromCelsius, const Rational& toCelsius);
+
+} // namespace wisetick

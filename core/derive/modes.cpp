@@ -1,0 +1,256 @@
+#include "derive/modes.h"
+
+#include "base/nearest_name.h"
+#include "promise/counter_search.h"
+#include "promise/limits.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// Builds the figure of one mode.
+class ModeWork {
+public:
+    ModeWork(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand, const std::vector<LineFigure>& lines,
+             const TemperatureGrid& grid, const Mode& mode)
+        : part_(part), plan_(plan), controls_(controls), demand_(demand), lines_(lines), grid_(grid), mode_(mode) {}
+
+    ModeFigure work() {
+        figure_.id = mode_.id;
+        figure_.name = mode_.name;
+        figure_.runs = mode_.runs;
+        findAlive();
+        findPromises();
+        if (!mode_.runs) {
+            figure_.wakeUp = wakeUp(mode_, startUps());
+        }
+        findCurrent();
+        return std::move(figure_);
+    }
+
+private:
+    bool isAlive(NodeIndex node) const { return demand_.nodes[node] && livesIn(part_, controls_, mode_, node); }
+
+    void findAlive() {
+        for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+            if (isAlive(node)) {
+                (part_.isSource(node) ? figure_.sources : figure_.lines).push_back(part_.nodeId(node));
+            }
+        }
+        for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
+            if (demand_.peripherals[i] && peripheralLivesIn(part_, controls_, mode_, i)) {
+                figure_.peripherals.push_back(part_.peripherals[i].id);
+            }
+        }
+    }
+
+    void findPromises() {
+        const std::vector<std::string> names = promiseNames(plan_);
+        for (std::size_t i = 0; i < names.size(); ++i) {
+            const std::string& subject = plan_.promises[i].line.subject;
+            const auto peripheral = part_.findPeripheral(subject);
+            const auto node = peripheral ? clockOf(part_, controls_, *peripheral) : part_.findNode(subject);
+            if (!node || heldOff(part_, controls_, *node)) {
+                continue;
+            }
+            if (!(peripheral ? peripheralLivesIn(part_, controls_, mode_, *peripheral) : livesIn(part_, controls_, mode_, *node))) {
+                figure_.withoutClock.push_back(names[i]);
+            }
+            const std::vector<NodeIndex> chain = chainOf(part_, controls_, *node);
+            if (!mode_.runs && std::any_of(chain.begin(), chain.end(), [&](NodeIndex each) { return mustStart(each); })) {
+                figure_.wrongUntilRestored.push_back(names[i]);
+            }
+        }
+    }
+
+    /// On in run, not kept here, and it takes a time to start: a source, or a multiplier.
+    bool mustStart(NodeIndex node) const {
+        if (!demand_.nodes[node] || livesIn(part_, controls_, mode_, node)) {
+            return false;
+        }
+        if (part_.isSource(node)) {
+            return mode_.wakesOn != node && part_.sources[node].kind != SourceKind::clockIn;
+        }
+        const Line& line = part_.lineAt(node);
+        return !line.multiply.empty() || line.startup.typ || line.startup.max;
+    }
+
+    std::vector<StartUp> startUps() const {
+        std::vector<StartUp> list;
+        std::vector<std::optional<std::size_t>> placeOf(part_.nodeCount());
+        const auto start = [&](NodeIndex node, const Duration& lasts, const std::optional<std::size_t>& after) {
+            placeOf[node] = list.size();
+            list.push_back({part_.nodeId(node), lasts, after});
+        };
+        for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
+            if (mustStart(node)) {
+                start(node, part_.sources[node].startup, std::nullopt);
+            }
+        }
+        for (const std::size_t line : part_.order) {
+            const NodeIndex node = part_.nodeOfLine(line);
+            if (!mustStart(node)) {
+                continue;
+            }
+            // the nearest start-up up the chain must be over first
+            std::optional<std::size_t> after;
+            for (const NodeIndex each : chainOf(part_, controls_, node)) {
+                if (each != node && placeOf[each]) {
+                    after = placeOf[each];
+                    break;
+                }
+            }
+            start(node, part_.lines[line].startup, after);
+        }
+        return list;
+    }
+
+    Bounds rateIn(NodeIndex node) const {
+        return isAlive(node) && lines_[node].hertz ? *lines_[node].hertz : Bounds::exactly(0);
+    }
+
+    void findCurrent() {
+        std::vector<Contribution> list;
+        list.push_back(contributionOf("base of " + mode_.id, "mode/" + mode_.id, mode_.draws, rateIn(part_.core), grid_));
+        for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+            if (!isAlive(node)) {
+                continue;
+            }
+            const std::string& id = part_.nodeId(node);
+            if (part_.isSource(node)) {
+                const Source& source = part_.sources[node];
+                if (source.draws || source.kind != SourceKind::clockIn) {
+                    list.push_back(contributionOf(id, "line/" + id, source.draws, rateIn(node), grid_));
+                }
+            } else if (part_.lineAt(node).draws || !part_.lineAt(node).multiply.empty()) {
+                list.push_back(contributionOf(id, "line/" + id, part_.lineAt(node).draws, rateIn(node), grid_));
+            }
+        }
+        for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
+            if (demand_.peripherals[i] && peripheralLivesIn(part_, controls_, mode_, i)) {
+                const auto clock = clockOf(part_, controls_, i);
+                const Peripheral& peripheral = part_.peripherals[i];
+                list.push_back(contributionOf(peripheral.id, "peripheral/" + peripheral.id, peripheral.draws, clock ? rateIn(*clock) : Bounds::exactly(0), grid_));
+            }
+        }
+        if (plan_.board.alwaysDraws) {
+            list.push_back(constantContribution("outside, always", "plan/board.draws.always", *plan_.board.alwaysDraws, grid_));
+        }
+        figure_.current = sumOf(std::move(list), grid_);
+        figure_.ampere = figure_.current.bounds(grid_);
+    }
+
+    const Part& part_;
+    const Plan& plan_;
+    const Controls& controls_;
+    const Demand& demand_;
+    const std::vector<LineFigure>& lines_;
+    const TemperatureGrid& grid_;
+    const Mode& mode_;
+    ModeFigure figure_;
+};
+
+Workings wakeUpWorkings(const ModeFigure& mode) {
+    Workings workings;
+    const auto time = [](const Rational& value) { return printQuantity(value, Unit::second); };
+    for (const WakePiece& piece : mode.wakeUp->pieces) {
+        workings.push_back({piece.say, piece.isStage ? "stage of waking from " + mode.id : "start-up after it",
+                            "from " + time(piece.startTyp) + " to " + time(piece.endTyp) + " typical",
+                            time(piece.endMax) + " at the latest", {{piece.say, {}, piece.target, {}}}});
+    }
+    workings.push_back({"first instruction", "end of the last stage", {}, printRange(mode.wakeUp->firstInstruction.nominal, mode.wakeUp->firstInstruction.max, Unit::second), {}});
+    workings.push_back({"all promises hold again", "end of the last start-up", {}, printRange(mode.wakeUp->restored.nominal, mode.wakeUp->restored.max, Unit::second), {}});
+    return workings;
+}
+
+/// Why a mode is not woken by this; empty if it is.
+std::string whyNotWoken(const Part& part, const Controls& controls, const Mode& mode, const std::string& by) {
+    std::vector<std::string> known = mode.wakesBy;
+    const auto peripheral = part.findPeripheral(by);
+    if (peripheral && part.peripherals[*peripheral].wakesFrom.contains(mode.id)) {
+        known.push_back(by);
+    }
+    const bool isAny = std::find(known.begin(), known.end(), "any") != known.end();
+    if (!isAny && std::find(known.begin(), known.end(), by) == known.end()) {
+        const std::string mend = didYouMean(by, known);
+        return mode.id + " is not woken by '" + by + "', but by " + listNames(known) + (mend.empty() ? "" : "; " + mend);
+    }
+    if (peripheral && !peripheralLivesIn(part, controls, mode, *peripheral)) {
+        return by + " has no clock in " + mode.id + ", so it can't wake it";
+    }
+    return {};
+}
+
+/// The wake-up counter set to the interval asked; an interval out of reach breaks the promise.
+void addInterval(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines, const WakesAsk& ask, PromiseFigure& figure) {
+    const auto peripheral = part.findPeripheral(ask.by);
+    const auto* rtc = peripheral ? std::get_if<RtcKind>(&part.peripherals[*peripheral].kind) : nullptr;
+    const auto node = peripheral ? clockOf(part, controls, *peripheral) : std::nullopt;
+    if (rtc == nullptr || !node || !lines[*node].hertz) {
+        figure.state = State::broken;
+        figure.why = ask.by.empty() ? "'every' needs to know by what: add 'by rtc'" : "'" + ask.by + "' has no wake-up counter to wake every " + printQuantity(*ask.every, Unit::second);
+        return;
+    }
+    const Rational& hertz = lines[*node].hertz->nominal;
+    const CounterReach reach{rtc->prescaler, rtc->counts};
+    const NearestSettings near = nearestSettings(reach, reach.least(), *ask.every * hertz, reach.most());
+    const auto distance = [&](const CounterSetting& setting) { return abs(setting.product() / hertz - *ask.every); };
+    const CounterSetting best = !near.above || (near.below && distance(*near.below) <= distance(*near.above)) ? *near.below : *near.above;
+    const Rational got = best.product() / hertz;
+    figure.settings = {{"prescaler", best.prescaler}, {"counts", best.counts}};
+    figure.workings.push_back({"woken every", "prescaler \u00d7 counts \u00f7 f", best.prescaler.toString() + " \u00d7 " + best.counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
+                               printQuantity(got, Unit::second) + ", " + printError(got / *ask.every - 1), {{ask.by, {}, "peripheral/" + ask.by, {}}}});
+    const Rational least = reach.least() / hertz;
+    const Rational most = reach.most() / hertz;
+    if (*ask.every < least || *ask.every > most) {
+        figure.state = State::broken;
+        figure.why = "every " + printQuantity(*ask.every, Unit::second) + " is beyond the wake-up counter of " + ask.by + ": " + printRange(least, most, Unit::second);
+    }
+}
+
+} // namespace
+
+std::vector<ModeFigure> modeFigures(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand,
+                                    const std::vector<LineFigure>& lines, const TemperatureGrid& grid) {
+    std::vector<ModeFigure> figures;
+    for (const Mode& mode : part.modes) {
+        figures.push_back(ModeWork(part, plan, controls, demand, lines, grid, mode).work());
+    }
+    return figures;
+}
+
+void judgeWakeUps(const Part& part, const Plan& plan, const Controls& controls, const std::vector<LineFigure>& lines,
+                  const std::vector<ModeFigure>& modes, std::vector<PromiseFigure>& promises) {
+    for (std::size_t i = 0; i < promises.size(); ++i) {
+        const auto* ask = std::get_if<WakesAsk>(&plan.promises[i].line.ask);
+        if (ask == nullptr) {
+            continue;
+        }
+        PromiseFigure& figure = promises[i];
+        figure.unit = Unit::second;
+        figure.asked = ask->limit;
+        figure.state = State::broken;
+        const auto mode = part.findMode(ask->mode);
+        if (!mode || !modes[*mode].wakeUp) {
+            figure.why = "'" + ask->mode + "' is no sleep mode of this part";
+            continue;
+        }
+        const WakeUpFigure& wake = *modes[*mode].wakeUp;
+        figure = judgeWakeUp(figure, *ask, {wake.restored, wake.unknown, wakeUpWorkings(modes[*mode])});
+        if (ask->every) {
+            addInterval(part, controls, lines, *ask, figure);
+        }
+        if (!ask->by.empty()) {
+            const std::string why = whyNotWoken(part, controls, part.modes[*mode], ask->by);
+            if (!why.empty()) {
+                figure.state = State::broken;
+                figure.why = why;
+            }
+        }
+    }
+}
+
+} // namespace wisetick

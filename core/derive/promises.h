@@ -1,0 +1,34 @@
+#pragma once
+
+#include "derive/demand.h"
+#include "derive/figures.h"
+
+namespace wisetick {
+
+/// What judging promises needs to know of the take.
+struct PromiseContext {
+    const Part& part;
+    const Plan& plan;
+    const Take& take;
+    const Controls& controls;
+    const Demand& demand;
+    const std::vector<LineFigure>& lines;
+    std::optional<Rational> longestRest; ///< s, once it is played
+};
+
+/// Every promise on clocks, in the plan's order; wake-ups, averages and lives come out as pending. Promises on the
+/// same peripheral share its fields: the setting that leaves the fewest broken, then the fewest strained, then the
+/// least errors in the plan's order is taken for all of them, and a loser says who holds the fields.
+std::vector<PromiseFigure> judgePromises(const PromiseContext& context);
+
+/// The ranked ways of one promise, best first; none for kinds without settings.
+std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise, std::size_t most);
+
+/// The clock of a node as a promise kind sees it; why not where it has none.
+struct PromiseClock {
+    std::optional<Clock> clock;
+    std::string why;
+};
+PromiseClock promiseClock(const PromiseContext& context, NodeIndex node);
+
+} // namespace wisetick

@@ -1,0 +1,72 @@
+#include "evaluate/evaluate.h"
+
+#include "promise/limits.h"
+#include "rhythm/play.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// The figures of the take and of every other take that a job runs in.
+std::map<std::string, Figures> deriveTakes(const Part& part, const Plan& plan, const Figures& figures) {
+    std::map<std::string, Figures> derived{{figures.take, figures}};
+    for (const Job& job : plan.jobs) {
+        const std::string& name = job.take.empty() ? plan.active : job.take;
+        if (!derived.contains(name) && findTake(plan, name) != nullptr) {
+            derived.emplace(name, derive(part, plan, name));
+        }
+    }
+    return derived;
+}
+
+RhythmFigure playNamed(const Part& part, const Plan& plan, const Figures& figures, Diagnostics& findings) {
+    try {
+        return play(part, plan, figures.take, deriveTakes(part, plan, figures), findings);
+    } catch (const RationalOverflow&) {
+        RhythmFigure rhythm;
+        rhythm.unknown = "unknown: the average current needs more than 256 bits";
+        findings.push_back({Severity::error, {{}, 0, 0, "rhythm"}, "the average current needs more than 256 bits", "simpler periods and figures", {}});
+        return rhythm;
+    }
+}
+
+void judgePlayed(const Plan& plan, Figures& figures) {
+    const RhythmFigure& rhythm = *figures.rhythm;
+    for (std::size_t i = 0; i < figures.promises.size(); ++i) {
+        PromiseFigure& promise = figures.promises[i];
+        const Ask& ask = plan.promises[i].line.ask;
+        if (const auto* average = std::get_if<AverageAsk>(&ask)) {
+            promise = judgeAverage(promise, *average, {rhythm.average, rhythm.unknown, rhythm.averageWorkings});
+        } else if (const auto* lasts = std::get_if<LastsAsk>(&ask)) {
+            const std::string why = rhythm.life || !rhythm.unknown.empty() ? rhythm.unknown : "the plan has no [board.battery]";
+            promise = judgeLife(promise, *lasts, {rhythm.life, why, rhythm.lifeWorkings});
+        } else if (promise.state == State::pending) {
+            promise.state = State::broken;
+            promise.why = "unknown: the modes of the part";
+        }
+    }
+}
+
+bool hasWatchdog(const Plan& plan) {
+    return std::any_of(plan.promises.begin(), plan.promises.end(), [](const Promise& promise) { return std::holds_alternative<BitesAsk>(promise.line.ask); });
+}
+
+} // namespace
+
+Figures evaluate(const Part& part, const Plan& plan, const std::string& take) {
+    Figures figures = derive(part, plan, take);
+    Diagnostics findings;
+    RhythmFigure rhythm = playNamed(part, plan, figures, findings);
+    if (rhythm.longestRest && hasWatchdog(plan)) {
+        figures = derive(part, plan, take, rhythm.longestRest);
+    }
+    figures.rhythm = std::move(rhythm);
+    figures.findings.insert(figures.findings.end(), findings.begin(), findings.end());
+    judgePlayed(plan, figures);
+    figures.vitals = vitalsOf(part, figures);
+    return figures;
+}
+
+} // namespace wisetick

@@ -1,0 +1,12 @@
+#pragma once
+
+#include "derive/derive.h"
+
+namespace wisetick {
+
+/// derive and play together: everything that follows from part, plan and take, with the promises on averages and
+/// lives judged, and watchdogs judged against the rests that were played. Throws std::invalid_argument if the plan
+/// has no take of that name.
+Figures evaluate(const Part& part, const Plan& plan, const std::string& take);
+
+} // namespace wisetick

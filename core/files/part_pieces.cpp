@@ -1,0 +1,328 @@
+#include "files/part_pieces.h"
+
+#include "base/nearest_name.h"
+#include "quantity/quantity_print.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+constexpr std::int64_t kMostBits = 64;
+constexpr std::int64_t kMostPowers = 62;
+
+/// One current, or a list of [temperature, current] with rising temperatures.
+std::optional<TemperatureCurve> readCurve(TableReader& reader, const std::string& key, Sign sign) {
+    const toml::node* node = reader.node(key);
+    if (node == nullptr) {
+        return std::nullopt;
+    }
+    const std::string path = reader.pathOf(key);
+    TemperatureCurve curve;
+    const toml::array* list = node->as_array();
+    if (list == nullptr) {
+        const auto single = readNodeQuantity(*node, reader.reporter(), path, Unit::ampere, sign);
+        if (!single) {
+            return std::nullopt;
+        }
+        curve.points.push_back({0, *single});
+        return curve;
+    }
+    for (const toml::node& element : *list) {
+        const toml::array* pair = element.as_array();
+        const Place place = reader.reporter().placeOf(element.source(), path);
+        if (pair == nullptr || pair->size() != 2) {
+            reader.reporter().error(place, nodeText(element), "a pair such as [\"25 C\", \"140 uA\"]");
+            return std::nullopt;
+        }
+        const auto celsius = readNodeQuantity(*pair->get(0), reader.reporter(), path, Unit::celsius, Sign::any);
+        const auto ampere = readNodeQuantity(*pair->get(1), reader.reporter(), path, Unit::ampere, sign);
+        if (!celsius || !ampere) {
+            return std::nullopt;
+        }
+        if (!curve.points.empty() && *celsius <= curve.points.back().celsius) {
+            reader.reporter().error(place, "temperatures that do not rise", "each temperature above the one before");
+            return std::nullopt;
+        }
+        curve.points.push_back({*celsius, *ampere});
+    }
+    if (curve.points.empty()) {
+        reader.error(key, "an empty list", "at least one pair such as [\"25 C\", \"140 uA\"]");
+        return std::nullopt;
+    }
+    return curve;
+}
+
+std::vector<Rational> readFactorList(const toml::array& array, TableReader& reader, const std::string& key) {
+    std::vector<Rational> values;
+    for (const toml::node& element : array) {
+        if (const auto value = readNodeFactor(element, reader.reporter(), reader.pathOf(key))) {
+            values.push_back(*value);
+        }
+    }
+    if (array.empty()) {
+        reader.error(key, "an empty list", "at least one factor");
+    }
+    return values;
+}
+
+FactorSet readPowers(TableReader& range) {
+    const auto base = range.whole("powers_of", 2, 1000, Need::required);
+    const auto from = range.whole("from", 0, kMostPowers, Need::required);
+    const auto to = range.whole("to", 0, kMostPowers, Need::required);
+    if (!base || !from || !to) {
+        return {};
+    }
+    std::vector<Rational> values;
+    Rational power = 1;
+    for (std::int64_t exponent = 0; exponent <= *to; ++exponent) {
+        if (exponent >= *from) {
+            values.push_back(power);
+        }
+        power *= *base;
+    }
+    if (values.empty()) {
+        range.error("to", "an empty range", "'to' not below 'from'");
+        return {};
+    }
+    return FactorSet::list(values);
+}
+
+FactorSet readRange(TableReader& range) {
+    if (range.has("powers_of")) {
+        return readPowers(range);
+    }
+    const auto from = range.factor("from", Need::required);
+    const auto to = range.factor("to", Need::required);
+    const auto bits = range.whole("fraction_bits", 1, 32);
+    auto step = range.factor("step");
+    if (!from || !to) {
+        return {};
+    }
+    if (bits) {
+        if (step) {
+            range.error("step", "both 'step' and 'fraction_bits'", "one of them");
+        }
+        step = Rational(1, std::int64_t{1} << *bits);
+    }
+    const Rational by = step.value_or(Rational(1));
+    if (*to < *from) {
+        range.error("to", "an empty range, " + printFactor(*from) + " to " + printFactor(*to), "'to' not below 'from'");
+        return {};
+    }
+    if (!((*to - *from) / by).isWhole()) {
+        range.error("to", "a range that its steps of " + printFactor(by) + " do not end on", "'to' a whole number of steps from 'from'");
+        return {};
+    }
+    return FactorSet::range(*from, *to, by);
+}
+
+std::optional<int> readBit(std::string_view text) {
+    if (text.empty() || text.size() > 2 || !std::all_of(text.begin(), text.end(), [](char c) { return c >= '0' && c <= '9'; })) {
+        return std::nullopt;
+    }
+    const int bit = std::stoi(std::string(text));
+    return bit < kMostBits ? std::optional(bit) : std::nullopt;
+}
+
+std::optional<Holds> readHoldsNode(const toml::node& node, TableReader& holds, const std::string& control,
+                                   const std::vector<std::string>& inputs) {
+    if (const auto text = node.value_exact<std::string>()) {
+        const auto form = readHolds(*text);
+        if (!form) {
+            holds.error(control, nodeText(node), "\"n\", \"n-1\", \"log2 n\", a form such as \"16*n-16\", or a table of codes");
+        }
+        return form;
+    }
+    const toml::table* table = node.as_table();
+    if (table == nullptr) {
+        holds.error(control, nodeText(node), "\"n\", \"n-1\", \"log2 n\", or a table of codes");
+        return std::nullopt;
+    }
+    Holds result;
+    result.form = Holds::Form::table;
+    TableReader codes(*table, holds.reporter(), holds.pathOf(control));
+    for (const std::string& key : codes.keys()) {
+        if (control == "from" && std::find(inputs.begin(), inputs.end(), key) == inputs.end()) {
+            codes.error(key, "a code for '" + key + "'", listNames(inputs), didYouMean(key, inputs));
+        }
+        if (const auto code = codes.whole(key, 0, std::int64_t{1} << 48)) {
+            result.codes.emplace_back(key, *code);
+        }
+    }
+    if (control == "from") {
+        for (const std::string& input : inputs) {
+            if (!heldFor(result, input)) {
+                holds.error(control, "no code for '" + input + "'", "a code for each of " + listNames(inputs));
+            }
+        }
+    }
+    return result;
+}
+
+} // namespace
+
+Duration readDuration(TableReader& reader, const std::string& key) {
+    const toml::node* node = reader.node(key);
+    if (node == nullptr) {
+        return {};
+    }
+    if (const toml::table* table = node->as_table()) {
+        TableReader inner(*table, reader.reporter(), reader.pathOf(key));
+        Duration duration{inner.quantity("typ", Unit::second, Need::optional, Sign::notNegative),
+                          inner.quantity("max", Unit::second, Need::optional, Sign::notNegative)};
+        inner.text("ref");
+        inner.finish();
+        if (duration.typ && duration.max && *duration.max < *duration.typ) {
+            inner.error("max", "a longest time below the typical one", "max not below typ");
+        }
+        return duration;
+    }
+    const auto both = readNodeQuantity(*node, reader.reporter(), reader.pathOf(key), Unit::second, Sign::notNegative);
+    return {both, both};
+}
+
+std::optional<Draw> readDraw(TableReader& reader, const std::string& key) {
+    const toml::node* node = reader.node(key);
+    if (node == nullptr) {
+        return std::nullopt;
+    }
+    Draw draw;
+    const toml::table* table = node->as_table();
+    if (table == nullptr) {
+        const auto single = readNodeQuantity(*node, reader.reporter(), reader.pathOf(key), Unit::ampere, Sign::notNegative);
+        if (!single) {
+            return std::nullopt;
+        }
+        draw.typ = TemperatureCurve{{{0, *single}}};
+        draw.max = draw.typ;
+        return draw;
+    }
+    TableReader inner(*table, reader.reporter(), reader.pathOf(key));
+    draw.typ = readCurve(inner, "typ", Sign::notNegative);
+    draw.max = readCurve(inner, "max", Sign::notNegative);
+    if (const auto base = readCurve(inner, "base", Sign::notNegative)) {
+        if (draw.typ || draw.max) {
+            inner.error("base", "'base' beside 'typ' or 'max'", "one figure in 'base', or 'typ' and 'max'");
+        }
+        draw.typ = base;
+        draw.max = base;
+    }
+    if (const toml::node* slope = inner.node("per_mhz")) {
+        if (const toml::table* slopes = slope->as_table()) {
+            TableReader both(*slopes, reader.reporter(), inner.pathOf("per_mhz"));
+            draw.perMegahertzTyp = both.quantity("typ", Unit::ampere, Need::optional, Sign::notNegative);
+            draw.perMegahertzMax = both.quantity("max", Unit::ampere, Need::optional, Sign::notNegative);
+            both.finish();
+        } else {
+            draw.perMegahertzTyp = readNodeQuantity(*slope, reader.reporter(), inner.pathOf("per_mhz"), Unit::ampere, Sign::notNegative);
+            draw.perMegahertzMax = draw.perMegahertzTyp;
+        }
+        if (!draw.typ && !draw.max) { // a slope alone says all
+            draw.typ = TemperatureCurve{{{0, 0}}};
+            draw.max = draw.typ;
+        }
+    } else {
+        draw.perMegahertzTyp = 0;
+        draw.perMegahertzMax = 0;
+    }
+    draw.ref = inner.text("ref").value_or("");
+    inner.finish();
+    return draw;
+}
+
+FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need) {
+    const toml::node* node = reader.node(key, need);
+    if (node == nullptr) {
+        return {};
+    }
+    if (const toml::array* array = node->as_array()) {
+        const std::vector<Rational> values = readFactorList(*array, reader, key);
+        return values.empty() ? FactorSet() : FactorSet::list(values);
+    }
+    if (const toml::table* table = node->as_table()) {
+        TableReader range(*table, reader.reporter(), reader.pathOf(key));
+        FactorSet set = readRange(range);
+        range.finish();
+        return set;
+    }
+    const auto single = readNodeFactor(*node, reader.reporter(), reader.pathOf(key));
+    return single ? FactorSet::one(*single) : FactorSet();
+}
+
+std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, const std::string& path) {
+    const auto text = node.value_exact<std::string>();
+    if (text) {
+        const std::size_t open = text->find('[');
+        if (open != std::string::npos && open > 0 && text->back() == ']') {
+            const std::string bits = text->substr(open + 1, text->size() - open - 2);
+            const std::size_t colon = bits.find(':');
+            const auto msb = readBit(bits.substr(0, colon));
+            const auto lsb = colon == std::string::npos ? msb : readBit(bits.substr(colon + 1));
+            if (msb && lsb && *msb >= *lsb) {
+                return Field{text->substr(0, open), *msb, *lsb};
+            }
+        }
+    }
+    reporter.error(reporter.placeOf(node.source(), path), nodeText(node), "a field such as \"CLK.REF[4:0]\" or \"CLK.PLLIN[16]\", bits 63 to 0");
+    return std::nullopt;
+}
+
+void FieldBook::reportOverlaps(Reporter& reporter) const {
+    for (std::size_t i = 0; i < entries_.size(); ++i) {
+        for (std::size_t j = 0; j < i; ++j) {
+            const Entry& late = entries_[i];
+            const Entry& early = entries_[j];
+            if (late.field.reg == early.field.reg && late.field.lsb <= early.field.msb && early.field.lsb <= late.field.msb) {
+                reporter.error(late.place, "the field " + fieldText(late.field) + " of " + late.owner + " overlaps " + fieldText(early.field) + " of " + early.owner,
+                               fmt::format("fields that do not share bits (the other stands in line {})", early.place.line));
+            }
+        }
+    }
+}
+
+void readFields(TableReader& reader, const std::vector<std::string>& controls, const std::vector<std::string>& inputs,
+                std::map<std::string, Field>& fields, std::map<std::string, Holds>& holds, FieldBook& book) {
+    const toml::table* fieldTable = reader.table("fields");
+    const toml::table* holdsTable = reader.table("holds");
+    std::vector<std::string> named;
+    if (fieldTable != nullptr) {
+        TableReader inner(*fieldTable, reader.reporter(), reader.pathOf("fields"));
+        for (const std::string& control : controls) {
+            const toml::node* node = inner.node(control);
+            if (node == nullptr) {
+                continue;
+            }
+            named.push_back(control);
+            if (const auto field = readFieldText(*node, reader.reporter(), inner.pathOf(control))) {
+                fields[control] = *field;
+                book.add(*field, inner.place(control), reader.path() + " " + control);
+            }
+        }
+        inner.finish();
+    }
+    if (holdsTable != nullptr) {
+        TableReader inner(*holdsTable, reader.reporter(), reader.pathOf("holds"));
+        for (const std::string& control : controls) {
+            const toml::node* node = inner.node(control);
+            const auto form = node == nullptr ? std::nullopt : readHoldsNode(*node, inner, control, inputs);
+            if (form) {
+                holds[control] = *form;
+            }
+        }
+        inner.finish();
+    }
+    for (const std::string& control : named) {
+        if (control == "on") {
+            holds.try_emplace(control, Holds{});
+        } else if (!holds.contains(control) && (holdsTable == nullptr || !holdsTable->contains(control))) {
+            reader.error("fields", "no word of what the field of '" + control + "' holds",
+                         "holds." + control + ", such as \"n\", \"n-1\" or a table of codes");
+        }
+    }
+}
+
+} // namespace wisetick

@@ -1,0 +1,45 @@
+#pragma once
+
+#include "files/toml_reader.h"
+#include "part/part.h"
+
+#include <functional>
+
+namespace wisetick {
+
+/// Readers for what recurs in a part file: durations, draws, factor sets, fields. All report their faults and
+/// return what could be read.
+
+/// "12 us", or { typ = "…", max = "…" }.
+Duration readDuration(TableReader& reader, const std::string& key);
+
+/// "450 uA", or { typ, max, base, per_mhz, ref }; typ and max may be lists of [temperature, current].
+std::optional<Draw> readDraw(TableReader& reader, const std::string& key);
+
+/// 3, "2.5", [1, 2, 4], { from, to, step }, or { powers_of, from, to }. Empty where the key is absent or faulty.
+FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need = Need::optional);
+
+/// "CLK.REF[4:0]".
+std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, const std::string& path);
+
+/// All fields of the part, for the check that none overlap.
+class FieldBook {
+public:
+    void add(const Field& field, const Place& place, const std::string& owner) { entries_.push_back({field, place, owner}); }
+    void reportOverlaps(Reporter& reporter) const;
+
+private:
+    struct Entry {
+        Field field;
+        Place place;
+        std::string owner;
+    };
+    std::vector<Entry> entries_;
+};
+
+/// The `fields` and `holds` tables of a line or peripheral for the named controls. `inputs` are the ids that its
+/// mux chooses from.
+void readFields(TableReader& reader, const std::vector<std::string>& controls, const std::vector<std::string>& inputs,
+                std::map<std::string, Field>& fields, std::map<std::string, Holds>& holds, FieldBook& book);
+
+} // namespace wisetick

@@ -1,0 +1,439 @@
+#include "files/plan_reader.h"
+
+#include "base/nearest_name.h"
+#include "files/toml_reader.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+class PlanReader {
+public:
+    PlanReader(const toml::table& root, Reporter& reporter, const Part* part) : root_(root, reporter, ""), reporter_(reporter), part_(part) {}
+
+    Plan read() {
+        if (!checkFormat(root_, "wisetick-plan")) {
+            return {};
+        }
+        plan_.name = root_.text("name").value_or("");
+        plan_.part = root_.text("part", Need::required).value_or("");
+        plan_.active = root_.text("active").value_or("");
+        plan_.note = root_.text("note").value_or("");
+        if (const toml::table* board = root_.table("board")) {
+            TableReader reader(*board, reporter_, "board");
+            readBoard(reader);
+        }
+        readPromises();
+        readTakes();
+        readJobs();
+        root_.finish();
+        checkNames();
+        return std::move(plan_);
+    }
+
+private:
+    static std::vector<std::string> crystalIds(const Part& part) {
+        std::vector<std::string> ids;
+        for (const Source& source : part.sources) {
+            if (source.kind != SourceKind::rc) {
+                ids.push_back(source.id);
+            }
+        }
+        return ids;
+    }
+
+    static std::vector<std::string> rcIds(const Part& part) {
+        std::vector<std::string> ids;
+        for (const Source& source : part.sources) {
+            if (source.kind == SourceKind::rc) {
+                ids.push_back(source.id);
+            }
+        }
+        return ids;
+    }
+
+    /// Reports a name that the part (or the plan) does not have.
+    static void checkName(const TableReader& reader, const Place& place, const std::string& noun, const std::string& name,
+                          const std::vector<std::string>& known) {
+        if (std::find(known.begin(), known.end(), name) == known.end()) {
+            reader.reporter().error(place, "no " + noun + " '" + name + "'", listNames(known), didYouMean(name, known));
+        }
+    }
+
+    std::optional<Bounds> readSpan(TableReader& outer, const std::string& key, Unit unit) {
+        const toml::table* table = outer.table(key);
+        if (table == nullptr) {
+            return std::nullopt;
+        }
+        TableReader reader(*table, reporter_, outer.pathOf(key));
+        const Sign sign = unit == Unit::celsius ? Sign::any : Sign::positive;
+        const auto nominal = reader.quantity("nominal", unit, Need::required, sign);
+        const auto low = reader.quantity("min", unit, Need::optional, sign);
+        const auto high = reader.quantity("max", unit, Need::optional, sign);
+        reader.finish();
+        if (!nominal) {
+            return std::nullopt;
+        }
+        const Bounds bounds{low.value_or(*nominal), *nominal, high.value_or(*nominal)};
+        if (bounds.min > bounds.nominal || bounds.nominal > bounds.max) {
+            outer.error(key, "a range out of order", "min, nominal, max rising");
+        }
+        return bounds;
+    }
+
+    void readBoard(TableReader& reader) {
+        Board& board = plan_.board;
+        board.supply = readSpan(reader, "supply", Unit::volt);
+        board.temperature = readSpan(reader, "temperature", Unit::celsius);
+        if (const toml::table* draws = reader.table("draws")) {
+            TableReader inner(*draws, reporter_, "board.draws");
+            board.alwaysDraws = inner.quantity("always", Unit::ampere, Need::optional, Sign::notNegative);
+            inner.finish();
+        }
+        if (const toml::table* fitted = reader.table("fitted")) {
+            TableReader inner(*fitted, reporter_, "board.fitted");
+            for (const std::string& source : inner.keys()) {
+                readFitted(inner, source);
+            }
+        }
+        if (const toml::table* measured = reader.table("measured")) {
+            TableReader inner(*measured, reporter_, "board.measured");
+            for (const std::string& source : inner.keys()) {
+                readMeasured(inner, source);
+            }
+        }
+        if (const toml::table* battery = reader.table("battery")) {
+            TableReader inner(*battery, reporter_, "board.battery");
+            readBattery(inner);
+        }
+        reader.finish();
+    }
+
+    void readFitted(TableReader& outer, const std::string& source) {
+        const toml::table* table = outer.table(source);
+        if (table == nullptr) {
+            return;
+        }
+        TableReader reader(*table, reporter_, outer.pathOf(source));
+        if (part_ != nullptr) {
+            checkName(reader, reader.place(), "crystal or clock input", source, crystalIds(*part_));
+        }
+        Fitted fitted;
+        fitted.source = source;
+        fitted.rate = reader.quantity("rate", Unit::hertz, Need::required).value_or(Rational(1));
+        const toml::node* tolerance = reader.node("tolerance");
+        if (tolerance != nullptr && tolerance->is_table()) {
+            TableReader budget(*tolerance->as_table(), reporter_, reader.pathOf("tolerance"));
+            const auto part = [&](const std::string& key, Unit unit) {
+                return budget.quantity(key, unit, Need::optional, Sign::notNegative).value_or(Rational(0));
+            };
+            fitted.isBudget = true;
+            fitted.tolerance = ToleranceBudget{part("initial", Unit::ratio), part("temperature", Unit::ratio), part("ageing", Unit::perYear), 0};
+            fitted.tolerance->age = Rational(budget.whole("years", 0, 1000).value_or(0)) * 8766 * 3600;
+            budget.finish();
+        } else if (tolerance != nullptr) {
+            if (const auto all = readNodeQuantity(*tolerance, reporter_, reader.pathOf("tolerance"), Unit::ratio, Sign::notNegative)) {
+                fitted.tolerance = ToleranceBudget{*all, 0, 0, 0};
+            }
+        }
+        if (fitted.tolerance && fitted.tolerance->total() >= 1) {
+            reader.error("tolerance", "a tolerance of 100 % or more", "less");
+        }
+        fitted.load = reader.quantity("load", Unit::farad);
+        fitted.esr = reader.quantity("esr", Unit::ohm);
+        reader.text("note");
+        reader.finish();
+        plan_.board.fitted.push_back(std::move(fitted));
+    }
+
+    void readMeasured(TableReader& outer, const std::string& source) {
+        const toml::table* table = outer.table(source);
+        if (table == nullptr) {
+            return;
+        }
+        TableReader reader(*table, reporter_, outer.pathOf(source));
+        if (part_ != nullptr) {
+            checkName(reader, reader.place(), "rc source", source, rcIds(*part_));
+        }
+        Measured measured;
+        measured.source = source;
+        measured.rate = reader.quantity("rate", Unit::hertz, Need::required).value_or(Rational(1));
+        measured.tolerance = reader.quantity("tolerance", Unit::ratio, Need::optional, Sign::notNegative);
+        if (measured.tolerance && *measured.tolerance >= 1) {
+            reader.error("tolerance", "a tolerance of 100 % or more", "less");
+        }
+        reader.text("note");
+        reader.finish();
+        plan_.board.measured.push_back(std::move(measured));
+    }
+
+    void readBattery(TableReader& reader) {
+        Battery battery;
+        battery.capacity = reader.quantity("capacity", Unit::coulomb, Need::required).value_or(Rational(1));
+        battery.voltage = reader.quantity("voltage", Unit::volt);
+        battery.resistance = reader.quantity("resistance", Unit::ohm, Need::optional, Sign::notNegative);
+        battery.fades = reader.quantity("fades", Unit::perYear, Need::optional, Sign::notNegative).value_or(Rational(0));
+        reader.text("note");
+        const toml::node* usable = reader.node("usable");
+        const toml::array* array = usable == nullptr ? nullptr : usable->as_array();
+        if (usable != nullptr && array == nullptr) {
+            if (const auto share = readNodeQuantity(*usable, reporter_, reader.pathOf("usable"), Unit::ratio)) {
+                battery.usable.emplace_back(25, *share);
+            }
+        }
+        for (std::size_t i = 0; array != nullptr && i < array->size(); ++i) {
+            const toml::array* pair = array->get(i)->as_array();
+            if (pair == nullptr || pair->size() != 2) {
+                reader.error("usable", nodeText(*array->get(i)), "a pair such as [\"25 C\", \"95 %\"]");
+                continue;
+            }
+            const auto celsius = readNodeQuantity(*pair->get(0), reporter_, reader.pathOf("usable"), Unit::celsius, Sign::any);
+            const auto share = readNodeQuantity(*pair->get(1), reporter_, reader.pathOf("usable"), Unit::ratio);
+            if (celsius && !battery.usable.empty() && *celsius <= battery.usable.back().first) {
+                reader.error("usable", "temperatures that do not rise", "each temperature above the one before");
+            } else if (celsius && share) {
+                battery.usable.emplace_back(*celsius, *share);
+            }
+        }
+        reader.finish();
+        plan_.board.battery = std::move(battery);
+    }
+
+    void readPromises() {
+        int count = 0;
+        for (const toml::table* table : root_.tables("promise")) {
+            TableReader reader(*table, reporter_, "promise." + std::to_string(++count));
+            const toml::node* say = reader.node("say", Need::required);
+            const auto text = say == nullptr ? std::nullopt : reader.text("say");
+            if (text) {
+                const auto line = readPromiseLine(*text, part_);
+                if (line) {
+                    plan_.promises.push_back({*text, *line});
+                    promisePlaces_.push_back(reader.place("say"));
+                } else {
+                    reporter_.errorInText(*say, reader.pathOf("say"), line.error());
+                }
+            }
+            reader.text("note");
+            reader.finish();
+        }
+    }
+
+    void readTakes() {
+        for (const toml::table* table : root_.tables("take")) {
+            const std::string name = (*table)["name"].value_or(std::string("?"));
+            TableReader reader(*table, reporter_, "take." + name);
+            Take take;
+            take.name = reader.text("name", Need::required).value_or("?");
+            if (findTake(plan_, take.name) != nullptr) {
+                reader.error("name", "the take '" + take.name + "' again", "a name of its own");
+            }
+            take.tier = reader.text("tier").value_or("");
+            take.restsIn = reader.text("rests_in").value_or("");
+            take.locks = reader.texts("locks");
+            reader.text("note");
+            if (part_ != nullptr) {
+                checkTake(reader, take);
+            }
+            if (const toml::table* choices = reader.table("choices")) {
+                TableReader inner(*choices, reporter_, reader.pathOf("choices"));
+                for (const std::string& id : inner.keys()) {
+                    readChoice(inner, id, take);
+                }
+            }
+            if (const toml::table* pinned = reader.table("pinned")) {
+                TableReader inner(*pinned, reporter_, reader.pathOf("pinned"));
+                readPinned(inner, take);
+            }
+            reader.finish();
+            plan_.takes.push_back(std::move(take));
+        }
+        if (plan_.takes.empty()) {
+            reporter_.error(root_.place(), "no take", "at least one [[take]] with a name");
+        } else if (plan_.active.empty()) {
+            plan_.active = plan_.takes.front().name;
+        } else if (findTake(plan_, plan_.active) == nullptr) {
+            checkName(root_, root_.place("active"), "take", plan_.active, takeNames());
+        }
+    }
+
+    std::vector<std::string> takeNames() const {
+        std::vector<std::string> names;
+        for (const Take& take : plan_.takes) {
+            names.push_back(take.name);
+        }
+        return names;
+    }
+
+    void checkTake(const TableReader& reader, const Take& take) const {
+        if (!take.tier.empty()) {
+            checkName(reader, reader.place("tier"), "tier", take.tier, idsOf(part_->tiers));
+        }
+        if (!take.restsIn.empty()) {
+            checkName(reader, reader.place("rests_in"), "mode", take.restsIn, idsOf(part_->modes));
+        }
+        for (const std::string& lock : take.locks) {
+            const std::size_t dot = lock.find('.');
+            const std::string control = dot == std::string::npos ? "" : lock.substr(dot + 1);
+            std::vector<std::string> known = choosableIds();
+            known.emplace_back("tier");
+            checkName(reader, reader.place("locks"), "line or control", lock.substr(0, dot), known);
+            if (!control.empty()) {
+                checkName(reader, reader.place("locks"), "control", control, {"from", "divide", "multiply", "on"});
+            }
+        }
+    }
+
+    std::vector<std::string> choosableIds() const {
+        std::vector<std::string> ids = nodeIds(*part_);
+        for (const Peripheral& peripheral : part_->peripherals) {
+            ids.push_back(peripheral.id);
+        }
+        return ids;
+    }
+
+    void readChoice(TableReader& outer, const std::string& id, Take& take) {
+        const toml::table* table = outer.table(id);
+        if (table == nullptr) {
+            return;
+        }
+        TableReader reader(*table, reporter_, outer.pathOf(id));
+        Choice choice;
+        choice.id = id;
+        choice.from = reader.text("from");
+        choice.divide = reader.factor("divide");
+        choice.multiply = reader.factor("multiply");
+        choice.on = reader.flag("on");
+        reader.text("note");
+        reader.finish();
+        if (part_ != nullptr) {
+            checkName(reader, reader.place(), "line, source or peripheral", id, choosableIds());
+            checkControls(reader, choice);
+        }
+        take.choices.push_back(std::move(choice));
+    }
+
+    void checkControls(TableReader& reader, const Choice& choice) const {
+        if (choice.from) {
+            checkName(reader, reader.place("from"), "source or line", *choice.from, nodeIds(*part_));
+        }
+        const auto node = part_->findNode(choice.id);
+        const bool isLine = node && !part_->isSource(*node);
+        if (choice.divide && (!isLine || part_->lineAt(*node).divide.empty())) {
+            reader.error("divide", "'divide' for '" + choice.id + "', which has no divider", "a line with a divider");
+        }
+        if (choice.multiply && (!isLine || part_->lineAt(*node).multiply.empty())) {
+            reader.error("multiply", "'multiply' for '" + choice.id + "', which has no multiplier", "a line with a multiplier");
+        }
+    }
+
+    void readPinned(TableReader& pinned, Take& take) {
+        std::vector<std::string> names = promiseNames(plan_);
+        for (const std::string& promise : pinned.keys()) {
+            const toml::table* table = pinned.table(promise);
+            if (table == nullptr) {
+                continue;
+            }
+            TableReader reader(*table, reporter_, pinned.pathOf(promise));
+            checkName(reader, reader.place(), "promise", promise, names);
+            PinnedWay way{promise, {}};
+            for (const char* key : {"oversample", "divisor", "prescaler", "counts", "window"}) {
+                if (const auto value = reader.factor(key)) {
+                    way.settings.emplace_back(key, *value);
+                }
+            }
+            reader.finish();
+            take.pinned.push_back(std::move(way));
+        }
+    }
+
+    void readJobs() {
+        for (const toml::table* table : root_.tables("job")) {
+            const std::string name = (*table)["name"].value_or(std::string("?"));
+            TableReader reader(*table, reporter_, "job." + name);
+            Job job;
+            job.name = reader.text("name", Need::required).value_or("?");
+            const auto sameName = [&](const Job& other) { return other.name == job.name; };
+            if (std::any_of(plan_.jobs.begin(), plan_.jobs.end(), sameName)) {
+                reader.error("name", "the job '" + job.name + "' again", "a name of its own");
+            }
+            job.every = reader.quantity("every", Unit::second, Need::required).value_or(Rational(1));
+            job.phase = reader.quantity("phase", Unit::second, Need::optional, Sign::notNegative).value_or(Rational(0));
+            job.lasts = reader.quantity("lasts", Unit::second);
+            job.cycles = reader.factor("cycles");
+            if (reader.has("lasts") == reader.has("cycles")) {
+                reporter_.error(reader.place(), reader.has("lasts") ? "both 'lasts' and 'cycles'" : "neither 'lasts' nor 'cycles'",
+                                "one of them: how long the job takes, in time or in core cycles");
+            }
+            job.take = reader.text("take").value_or("");
+            if (!job.take.empty()) {
+                checkName(reader, reader.place("take"), "take", job.take, takeNames());
+            }
+            job.draws = reader.quantity("draws", Unit::ampere, Need::optional, Sign::notNegative).value_or(Rational(0));
+            job.uses = reader.texts("uses");
+            for (const std::string& use : job.uses) {
+                if (part_ != nullptr) {
+                    checkName(reader, reader.place("uses"), "peripheral", use, idsOf(part_->peripherals));
+                }
+            }
+            reader.text("note");
+            reader.finish();
+            plan_.jobs.push_back(std::move(job));
+        }
+    }
+
+    void checkNames() {
+        for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
+            const std::string& name = plan_.promises[i].line.name;
+            for (std::size_t j = 0; j < i && !name.empty(); ++j) {
+                if (plan_.promises[j].line.name == name) {
+                    reporter_.error(promisePlaces_[i], "the promise '" + name + "' again", "a name of its own");
+                    break;
+                }
+            }
+        }
+    }
+
+    TableReader root_;
+    Reporter& reporter_;
+    const Part* part_;
+    Plan plan_;
+    std::vector<Place> promisePlaces_;
+};
+
+} // namespace
+
+PlanFile readPlan(std::string_view text, const std::string& file, const Part* part) {
+    Reporter reporter(file);
+    PlanFile result;
+    if (const auto root = parseToml(text, file, reporter)) {
+        Plan plan = PlanReader(*root, reporter, part).read();
+        if (!hasErrors(reporter.diagnostics())) {
+            result.plan = std::move(plan);
+        }
+    }
+    result.diagnostics = reporter.diagnostics();
+    std::stable_sort(result.diagnostics.begin(), result.diagnostics.end(), [](const Diagnostic& a, const Diagnostic& b) {
+        return std::pair(a.place.line, a.place.column) < std::pair(b.place.line, b.place.column);
+    });
+    result.places = reporter.places();
+    return result;
+}
+
+PlanPart readPlanPart(std::string_view text, const std::string& file) {
+    Reporter reporter(file);
+    PlanPart result;
+    if (const auto root = parseToml(text, file, reporter)) {
+        TableReader reader(*root, reporter, "");
+        if (checkFormat(reader, "wisetick-plan")) {
+            result.part = reader.text("part", Need::required);
+            result.place = reader.place("part");
+        }
+    }
+    result.diagnostics = reporter.diagnostics();
+    return result;
+}
+
+} // namespace wisetick

@@ -1,0 +1,108 @@
+#include "files/shelf.h"
+
+#include "base/nearest_name.h"
+
+#include <algorithm>
+#include <fstream>
+#include <set>
+#include <sstream>
+#include <system_error>
+
+namespace wisetick {
+
+namespace {
+
+namespace fs = std::filesystem;
+
+const std::string kPartSuffix = ".part.toml";
+
+bool endsWith(const std::string& text, const std::string& end) {
+    return text.size() >= end.size() && text.compare(text.size() - end.size(), end.size(), end) == 0;
+}
+
+bool isFile(const fs::path& path) {
+    std::error_code error;
+    return fs::is_regular_file(path, error);
+}
+
+std::optional<fs::path> findPart(const std::string& name, const fs::path& planFolder, const Shelf& shelf) {
+    if (name.find('/') != std::string::npos || endsWith(name, kPartSuffix)) {
+        const fs::path path = planFolder / name;
+        return isFile(path) ? std::optional(path) : std::nullopt;
+    }
+    Shelf folders = shelf;
+    folders.insert(folders.begin(), planFolder);
+    for (const fs::path& folder : folders) {
+        const fs::path path = folder / (name + kPartSuffix);
+        if (isFile(path)) {
+            return path;
+        }
+    }
+    return std::nullopt;
+}
+
+void append(Diagnostics& all, const Diagnostics& more) {
+    all.insert(all.end(), more.begin(), more.end());
+}
+
+} // namespace
+
+std::optional<std::string> readTextFile(const fs::path& path, Diagnostics& diagnostics) {
+    std::ifstream stream(path, std::ios::binary);
+    std::ostringstream content;
+    if (isFile(path) && stream && content << stream.rdbuf()) {
+        return content.str();
+    }
+    if (isFile(path) && stream) {
+        return std::string(); // an empty file: nothing could be copied
+    }
+    std::error_code error;
+    const bool isThere = fs::exists(path, error);
+    diagnostics.push_back({Severity::error, {path.string(), 0, 0, {}}, isThere ? "this can't be read as a file" : "there is no such file", "a readable file", {}});
+    return std::nullopt;
+}
+
+LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf) {
+    LoadedPlan loaded;
+    const auto text = readTextFile(path, loaded.diagnostics);
+    if (!text) {
+        return loaded;
+    }
+    loaded.text = *text;
+    const PlanPart named = readPlanPart(*text, path.string());
+    if (!named.part) {
+        append(loaded.diagnostics, named.diagnostics);
+        return loaded;
+    }
+    const auto partPath = findPart(*named.part, path.parent_path(), shelf);
+    if (!partPath) {
+        const std::vector<std::string> known = partsOnShelf(shelf);
+        loaded.diagnostics.push_back({Severity::error, named.place, "no part '" + *named.part + "'", "a part on the shelf (" + listNames(known) + ") or a path beside the plan",
+                                      didYouMean(*named.part, known)});
+    } else if (const auto partText = readTextFile(*partPath, loaded.diagnostics)) {
+        PartFile part = readPart(*partText, partPath->string());
+        append(loaded.diagnostics, part.diagnostics);
+        loaded.part = std::move(part.part);
+    }
+    PlanFile plan = readPlan(*text, path.string(), loaded.part ? &*loaded.part : nullptr);
+    append(loaded.diagnostics, plan.diagnostics);
+    loaded.places = std::move(plan.places);
+    loaded.plan = std::move(plan.plan);
+    return loaded;
+}
+
+std::vector<std::string> partsOnShelf(const Shelf& shelf) {
+    std::set<std::string> ids;
+    for (const fs::path& folder : shelf) {
+        std::error_code error;
+        for (const auto& entry : fs::directory_iterator(folder, error)) {
+            const std::string name = entry.path().filename().string();
+            if (endsWith(name, kPartSuffix)) {
+                ids.insert(name.substr(0, name.size() - kPartSuffix.size()));
+            }
+        }
+    }
+    return {ids.begin(), ids.end()};
+}
+
+} // namespace wisetick

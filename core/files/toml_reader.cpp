@@ -1,0 +1,303 @@
+#include "files/toml_reader.h"
+
+#include "base/nearest_name.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+constexpr std::int64_t kNewestFormat = 1;
+const Rational::Integer kMostInFactor = Rational::Integer(1) << 48;
+
+} // namespace
+
+Place Reporter::placeOf(const toml::source_region& region, const std::string& path) const {
+    return {file_, static_cast<int>(region.begin.line), static_cast<int>(region.begin.column), path};
+}
+
+void Reporter::error(const Place& place, std::string found, std::string expected, std::string mend) {
+    diagnostics_.push_back({Severity::error, place, std::move(found), std::move(expected), std::move(mend)});
+}
+
+void Reporter::errorInText(const toml::node& node, const std::string& path, const TextError& textError) {
+    Place place = placeOf(node.source(), path);
+    const bool isOneLine = node.source().begin.line == node.source().end.line;
+    if (isOneLine) {
+        place.column += 1 + static_cast<int>(textError.position); // behind the opening quote
+    }
+    error(place, textError.found, textError.expected, textError.mend);
+}
+
+TableReader::TableReader(const toml::table& table, Reporter& reporter, std::string path)
+    : table_(table), reporter_(reporter), path_(std::move(path)) {
+    reporter_.remember(path_, place());
+}
+
+Place TableReader::place() const {
+    return reporter_.placeOf(table_.source(), path_);
+}
+
+Place TableReader::place(const std::string& key) const {
+    const toml::node* found = table_.get(key);
+    return found != nullptr ? reporter_.placeOf(found->source(), pathOf(key)) : place();
+}
+
+const toml::node* TableReader::node(const std::string& key, Need need) {
+    known_.push_back(key);
+    const toml::node* found = table_.get(key);
+    if (found != nullptr) {
+        reporter_.remember(pathOf(key), place(key));
+    } else if (need == Need::required) {
+        reporter_.error(place(), "no '" + key + "'" + (path_.empty() ? "" : " in " + path_), "'" + key + " = \u2026'");
+    }
+    return found;
+}
+
+std::optional<std::string> TableReader::text(const std::string& key, Need need) {
+    const toml::node* found = node(key, need);
+    if (found == nullptr) {
+        return std::nullopt;
+    }
+    const auto value = found->value_exact<std::string>();
+    if (!value) {
+        error(key, nodeText(*found), "a text in quotes");
+    }
+    return value;
+}
+
+std::optional<Rational> TableReader::quantity(const std::string& key, Unit unit, Need need, Sign sign) {
+    const toml::node* found = node(key, need);
+    return found == nullptr ? std::nullopt : readNodeQuantity(*found, reporter_, pathOf(key), unit, sign);
+}
+
+std::optional<Rational> TableReader::factor(const std::string& key, Need need) {
+    const toml::node* found = node(key, need);
+    return found == nullptr ? std::nullopt : readNodeFactor(*found, reporter_, pathOf(key));
+}
+
+std::optional<std::int64_t> TableReader::whole(const std::string& key, std::int64_t least, std::int64_t most, Need need) {
+    const toml::node* found = node(key, need);
+    if (found == nullptr) {
+        return std::nullopt;
+    }
+    const auto value = found->value_exact<std::int64_t>();
+    if (!value || *value < least || *value > most) {
+        error(key, nodeText(*found), fmt::format("a whole number from {} to {}", least, most));
+        return std::nullopt;
+    }
+    return value;
+}
+
+std::optional<bool> TableReader::flag(const std::string& key) {
+    const toml::node* found = node(key);
+    if (found == nullptr) {
+        return std::nullopt;
+    }
+    const auto value = found->value_exact<bool>();
+    if (!value) {
+        error(key, nodeText(*found), "true or false");
+    }
+    return value;
+}
+
+std::vector<std::string> TableReader::texts(const std::string& key, Need need) {
+    const toml::node* found = node(key, need);
+    std::vector<std::string> list;
+    if (found == nullptr) {
+        return list;
+    }
+    if (const auto single = found->value_exact<std::string>()) {
+        return {*single};
+    }
+    const toml::array* array = found->as_array();
+    if (array == nullptr) {
+        error(key, nodeText(*found), "a list of texts");
+        return list;
+    }
+    for (const toml::node& element : *array) {
+        const auto value = element.value_exact<std::string>();
+        if (value) {
+            list.push_back(*value);
+        } else {
+            reporter_.error(reporter_.placeOf(element.source(), pathOf(key)), nodeText(element), "a text in quotes");
+        }
+    }
+    return list;
+}
+
+const toml::table* TableReader::table(const std::string& key, Need need) {
+    const toml::node* found = node(key, need);
+    if (found == nullptr) {
+        return nullptr;
+    }
+    if (!found->is_table()) {
+        error(key, nodeText(*found), "a table");
+    }
+    return found->as_table();
+}
+
+std::vector<const toml::table*> TableReader::tables(const std::string& key) {
+    const toml::node* found = node(key);
+    std::vector<const toml::table*> list;
+    if (found == nullptr) {
+        return list;
+    }
+    if (const toml::table* single = found->as_table()) {
+        return {single};
+    }
+    const toml::array* array = found->as_array();
+    if (array == nullptr) {
+        error(key, nodeText(*found), "one or more tables");
+        return list;
+    }
+    for (const toml::node& element : *array) {
+        if (const toml::table* each = element.as_table()) {
+            list.push_back(each);
+        } else {
+            reporter_.error(reporter_.placeOf(element.source(), pathOf(key)), nodeText(element), "a table");
+        }
+    }
+    return list;
+}
+
+std::optional<std::string> TableReader::id(const std::string& key, Need need) {
+    const auto value = text(key, need);
+    if (value && !isId(*value)) {
+        error(key, "the id '" + *value + "'", "a small letter, then small letters, digits, '_' or '-'");
+        return std::nullopt;
+    }
+    return value;
+}
+
+void TableReader::error(const std::string& key, std::string found, std::string expected, std::string mend) {
+    reporter_.error(place(key), std::move(found), std::move(expected), std::move(mend));
+}
+
+void TableReader::finish() {
+    for (const auto& [key, value] : table_) {
+        const std::string name(key.str());
+        if (std::find(known_.begin(), known_.end(), name) == known_.end()) {
+            std::vector<std::string> known = known_;
+            std::sort(known.begin(), known.end());
+            known.erase(std::unique(known.begin(), known.end()), known.end());
+            reporter_.error(reporter_.placeOf(key.source(), pathOf(name)), "unknown key '" + name + "'", listNames(known),
+                            didYouMean(name, known));
+        }
+    }
+}
+
+std::vector<std::string> TableReader::keys() const {
+    std::vector<std::pair<toml::source_position, std::string>> found;
+    for (const auto& [key, value] : table_) {
+        found.emplace_back(key.source().begin, std::string(key.str()));
+    }
+    std::sort(found.begin(), found.end(), [](const auto& a, const auto& b) { return a.first < b.first; });
+    std::vector<std::string> names;
+    for (auto& [position, name] : found) {
+        names.push_back(std::move(name));
+    }
+    return names;
+}
+
+std::string nodeText(const toml::node& node) {
+    if (const auto text = node.value_exact<std::string>()) {
+        return "the text '" + *text + "'";
+    }
+    if (const auto number = node.value_exact<std::int64_t>()) {
+        return "the number " + std::to_string(*number);
+    }
+    if (const auto number = node.value_exact<double>()) {
+        return fmt::format("the number {}", *number);
+    }
+    if (const auto truth = node.value_exact<bool>()) {
+        return *truth ? "true" : "false";
+    }
+    return node.is_table() ? "a table" : (node.is_array() ? "a list" : "a date");
+}
+
+std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& reporter, const std::string& path, Unit unit, Sign sign) {
+    const auto text = node.value_exact<std::string>();
+    const std::string expected = unitNoun(unit) + " in quotes such as \"" + unitExample(unit) + "\"";
+    if (!text) {
+        reporter.error(reporter.placeOf(node.source(), path), nodeText(node), expected);
+        return std::nullopt;
+    }
+    const auto value = readQuantity(*text, unit);
+    if (!value) {
+        reporter.errorInText(node, path, value.error());
+        return std::nullopt;
+    }
+    if ((sign == Sign::positive && value->sign() <= 0) || (sign == Sign::notNegative && value->sign() < 0)) {
+        reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
+                       unitNoun(unit) + (sign == Sign::positive ? " above 0" : " of 0 or more"));
+        return std::nullopt;
+    }
+    return *value;
+}
+
+std::optional<Rational> readNodeFactor(const toml::node& node, Reporter& reporter, const std::string& path) {
+    std::optional<Rational> value;
+    if (const auto number = node.value_exact<std::int64_t>()) {
+        value = Rational(*number);
+    } else if (const auto text = node.value_exact<std::string>()) {
+        const auto factor = readFactor(*text);
+        if (!factor) {
+            reporter.errorInText(node, path, factor.error());
+            return std::nullopt;
+        }
+        value = *factor;
+    }
+    if (!value || value->sign() <= 0) {
+        reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
+                       "a factor above 0: a whole number, or a text such as \"2.5\", \"1/2\" or \"98 + 1234/4096\"");
+        return std::nullopt;
+    }
+    if (value->numerator() > kMostInFactor || value->denominator() > kMostInFactor) {
+        reporter.error(reporter.placeOf(node.source(), path), nodeText(node), "a factor of at most 2^48, in steps of at least 2^-48");
+        return std::nullopt;
+    }
+    return value;
+}
+
+bool isId(std::string_view text) {
+    const auto isLetter = [](char c) { return c >= 'a' && c <= 'z'; };
+    return !text.empty() && isLetter(text.front()) && std::all_of(text.begin(), text.end(), [&](char c) {
+        return isLetter(c) || (c >= '0' && c <= '9') || c == '_' || c == '-';
+    });
+}
+
+std::optional<toml::table> parseToml(std::string_view text, const std::string& file, Reporter& reporter) {
+    try {
+        return toml::parse(text, file);
+    } catch (const toml::parse_error& error) {
+        reporter.error(reporter.placeOf(error.source(), {}), std::string(error.description()), "TOML 1.0");
+        return std::nullopt;
+    }
+}
+
+bool checkFormat(TableReader& root, const std::string& name) {
+    const auto format = root.text("format", Need::required);
+    if (!format) {
+        return false;
+    }
+    const std::string expected = fmt::format("\"{}/{}\"", name, kNewestFormat);
+    const std::size_t slash = format->find('/');
+    const std::string version = slash == std::string::npos ? "" : format->substr(slash + 1);
+    const bool isNumber = !version.empty() && version.size() < 9 && std::all_of(version.begin(), version.end(), [](char c) { return c >= '0' && c <= '9'; });
+    if (format->substr(0, slash) != name || !isNumber || std::stol(version) < 1) {
+        root.error("format", "the format '" + *format + "'", expected);
+        return false;
+    }
+    if (std::stol(version) > kNewestFormat) {
+        root.error("format", "the format '" + *format + "' is newer than this program knows", expected,
+                   "open it with a newer Wise Tick");
+        return false;
+    }
+    return true;
+}
+
+} // namespace wisetick

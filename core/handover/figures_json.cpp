@@ -1,0 +1,226 @@
+#include "handover/figures_json.h"
+
+#include "quantity/quantity_print.h"
+
+namespace wisetick {
+
+namespace {
+
+using Json = nlohmann::ordered_json;
+
+Json exact(const std::optional<Rational>& value) {
+    return value ? Json(value->toString()) : Json(nullptr);
+}
+
+Json textOrNull(const std::string& text) {
+    return text.empty() ? Json(nullptr) : Json(text);
+}
+
+Json boundsJson(const std::optional<Bounds>& bounds) {
+    if (!bounds) {
+        return nullptr;
+    }
+    return {{"min", bounds->min.toString()}, {"nominal", bounds->nominal.toString()}, {"max", bounds->max.toString()}};
+}
+
+Json fieldsJson(const std::vector<FieldValue>& fields) {
+    Json list = Json::array();
+    for (const FieldValue& field : fields) {
+        list.push_back({{"control", field.control},
+                        {"field", fieldText(field.field)},
+                        {"setting", field.setting},
+                        {"holds", field.holdsAs},
+                        {"value", field.held},
+                        {"hex", hexText(field)},
+                        {"in_place", inPlaceText(field)}});
+    }
+    return list;
+}
+
+Json settingsJson(const std::vector<Setting>& settings) {
+    Json object = Json::object();
+    for (const Setting& setting : settings) {
+        object[setting.name] = setting.value.toString();
+    }
+    return object;
+}
+
+Json workingsJson(const Workings& workings) {
+    Json list = Json::array();
+    for (const Step& step : workings) {
+        Json origins = Json::array();
+        for (const Origin& origin : step.origins) {
+            Json entry{{"name", origin.name}, {"value", origin.value}, {"target", origin.target}};
+            if (!origin.ref.empty()) {
+                entry["ref"] = origin.ref;
+            }
+            origins.push_back(std::move(entry));
+        }
+        list.push_back({{"what", step.what}, {"formula", step.formula}, {"numbers", step.numbers}, {"result", step.result}, {"from", std::move(origins)}});
+    }
+    return list;
+}
+
+/// The unit of asked and got, as JSON readers see it.
+std::string unitName(Unit unit) {
+    switch (unit) {
+    case Unit::hertz: return "Hz";
+    case Unit::bitsPerSecond: return "bit/s";
+    case Unit::second: return "s";
+    case Unit::ampere: return "A";
+    default: return "1";
+    }
+}
+
+Json lineJson(const LineFigure& line) {
+    const bool isWorstKnown = line.unknown.empty();
+    Json json;
+    json["hz"] = line.hertz ? exact(line.hertz->nominal) : Json(nullptr);
+    json["min_hz"] = line.hertz && isWorstKnown ? exact(line.hertz->min) : Json(nullptr);
+    json["max_hz"] = line.hertz && isWorstKnown ? exact(line.hertz->max) : Json(nullptr);
+    json["limit"] = line.limitMin || line.limitMax ? Json{{"min_hz", exact(line.limitMin)}, {"max_hz", exact(line.limitMax)}} : Json(nullptr);
+    json["state"] = stateName(line.state);
+    json["margin"] = exact(line.margin);
+    json["why"] = textOrNull(!line.why.empty() ? line.why : (!line.stateWhy.empty() ? line.stateWhy : line.unknown));
+    json["on"] = line.isOn;
+    json["control"] = textOrNull(line.control);
+    json["fields"] = fieldsJson(line.fields);
+    json["workings"] = workingsJson(line.workings);
+    return json;
+}
+
+Json modeJson(const ModeFigure& mode) {
+    Json json;
+    json["runs"] = mode.runs;
+    json["sources"] = mode.sources;
+    json["lines"] = mode.lines;
+    json["peripherals"] = mode.peripherals;
+    json["without_clock"] = mode.withoutClock;
+    json["ampere"] = boundsJson(mode.ampere);
+    json["unknown"] = textOrNull(mode.current.unknown);
+    Json contributors = Json::array();
+    for (const Contribution& each : mode.current.contributions) {
+        contributors.push_back({{"name", each.name}, {"target", each.target}, {"formula", textOrNull(each.formula)}});
+    }
+    json["contributors"] = std::move(contributors);
+    json["wake_up"] = nullptr;
+    if (mode.wakeUp) {
+        Json pieces = Json::array();
+        for (const WakePiece& piece : mode.wakeUp->pieces) {
+            pieces.push_back({{"say", piece.say},
+                              {"stage", piece.isStage},
+                              {"start_typ", piece.startTyp.toString()},
+                              {"end_typ", piece.endTyp.toString()},
+                              {"start_max", piece.startMax.toString()},
+                              {"end_max", piece.endMax.toString()}});
+        }
+        json["wake_up"] = {{"first_instruction", boundsJson(mode.wakeUp->firstInstruction)},
+                           {"restored", boundsJson(mode.wakeUp->restored)},
+                           {"unknown", textOrNull(mode.wakeUp->unknown)},
+                           {"wrong_until_restored", mode.wrongUntilRestored},
+                           {"pieces", std::move(pieces)}};
+    }
+    return json;
+}
+
+Json rhythmJson(const RhythmFigure& rhythm) {
+    Json shares = Json::array();
+    for (const RhythmFigure::Share& share : rhythm.shares) {
+        shares.push_back({{"name", share.name},
+                          {"target", share.target},
+                          {"time_share", share.timeShare.toString()},
+                          {"charge_share", share.chargeShare.toString()},
+                          {"ampere", share.ampere.toString()}});
+    }
+    return {{"span", rhythm.span.toString()},
+            {"whole", rhythm.isWhole},
+            {"runs", rhythm.events},
+            {"wake_ups", rhythm.wakeUps},
+            {"longest_rest", exact(rhythm.longestRest)},
+            {"average", boundsJson(rhythm.average)},
+            {"life", boundsJson(rhythm.life)},
+            {"unknown", textOrNull(rhythm.unknown)},
+            {"shares", std::move(shares)}};
+}
+
+Json vitalsJson(const Vitals& vitals) {
+    return {{"core_hz", exact(vitals.coreHertz)},
+            {"worst_promise", textOrNull(vitals.worstPromise)},
+            {"worst_wake_up", boundsJson(vitals.worstWakeUp)},
+            {"average", boundsJson(vitals.average)},
+            {"life", boundsJson(vitals.life)}};
+}
+
+} // namespace
+
+Json promiseJson(const PromiseFigure& promise) {
+    Json json;
+    json["say"] = promise.text;
+    json["state"] = stateName(promise.state);
+    json["unit"] = unitName(promise.unit);
+    json["asked"] = exact(promise.asked);
+    json["got"] = promise.got ? exact(promise.got->nominal) : Json(nullptr);
+    json["got_min"] = promise.got && promise.isWorstKnown ? exact(promise.got->min) : Json(nullptr);
+    json["got_max"] = promise.got && promise.isWorstKnown ? exact(promise.got->max) : Json(nullptr);
+    json["error"] = promise.error ? exact(promise.error->nominal) : Json(nullptr);
+    json["error_min"] = promise.error && promise.isWorstKnown ? exact(promise.error->min) : Json(nullptr);
+    json["error_max"] = promise.error && promise.isWorstKnown ? exact(promise.error->max) : Json(nullptr);
+    json["margin"] = exact(promise.margin);
+    json["why"] = textOrNull(promise.why);
+    json["settings"] = settingsJson(promise.settings);
+    json["fields"] = fieldsJson(promise.fields);
+    json["workings"] = workingsJson(promise.workings);
+    return json;
+}
+
+Json wayJson(const Way& way) {
+    return {{"settings", settingsJson(way.settings)},
+            {"state", stateName(way.state)},
+            {"got", way.got.nominal.toString()},
+            {"error", way.error.nominal.toString()},
+            {"error_min", way.error.min.toString()},
+            {"error_max", way.error.max.toString()},
+            {"margin", exact(way.margin)}};
+}
+
+Json findingsJson(const Diagnostics& diagnostics) {
+    Json list = Json::array();
+    for (const Diagnostic& diagnostic : diagnostics) {
+        Json entry{{"severity", severityName(diagnostic.severity)}, {"where", diagnostic.place.path}, {"say", sayText(diagnostic)}};
+        if (!diagnostic.place.file.empty()) {
+            entry["file"] = placeText(diagnostic.place);
+        }
+        list.push_back(std::move(entry));
+    }
+    return list;
+}
+
+Json figuresJson(const Figures& figures) {
+    Json json;
+    json["part"] = figures.part;
+    json["plan"] = figures.plan;
+    json["take"] = figures.take;
+    json["tier"] = textOrNull(figures.tier);
+    json["lines"] = Json::object();
+    for (const LineFigure& line : figures.lines) {
+        json["lines"][line.id] = lineJson(line);
+    }
+    json["waits"] = Json::array();
+    for (const WaitFigure& wait : figures.waits) {
+        json["waits"].push_back({{"line", wait.line}, {"waits", wait.waits}, {"fields", wait.field ? fieldsJson({*wait.field}) : Json::array()}});
+    }
+    json["promises"] = Json::object();
+    for (const PromiseFigure& promise : figures.promises) {
+        json["promises"][promise.name] = promiseJson(promise);
+    }
+    json["modes"] = Json::object();
+    for (const ModeFigure& mode : figures.modes) {
+        json["modes"][mode.id] = modeJson(mode);
+    }
+    json["rhythm"] = figures.rhythm ? rhythmJson(*figures.rhythm) : Json(nullptr);
+    json["findings"] = findingsJson(figures.findings);
+    json["vitals"] = vitalsJson(figures.vitals);
+    return json;
+}
+
+} // namespace wisetick

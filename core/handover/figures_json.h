@@ -1,0 +1,22 @@
+#pragma once
+
+#include "derive/figures.h"
+
+#include <nlohmann/json.hpp>
+
+namespace wisetick {
+
+/// The figures as one JSON object (docs/json.md). Exact figures are strings, an integer or "num/den", in Hz, s, A, V, C;
+/// errors are exact relative fractions; what is unknown is null.
+nlohmann::ordered_json figuresJson(const Figures& figures);
+
+/// One promise, as it stands under "promises".
+nlohmann::ordered_json promiseJson(const PromiseFigure& promise);
+
+/// One way: settings, got, errors, state.
+nlohmann::ordered_json wayJson(const Way& way);
+
+/// Diagnostics as an array: severity, where, say.
+nlohmann::ordered_json findingsJson(const Diagnostics& diagnostics);
+
+} // namespace wisetick

@@ -1,0 +1,123 @@
+#include "part/field.h"
+
+#include "quantity/quantity_print.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <bit>
+
+namespace wisetick {
+
+namespace {
+
+/// One term of a linear form: "16*n", "n" or "65536".
+bool addTerm(std::string_view term, int sign, Holds& holds, bool& hasFactor) {
+    const bool isFactor = !term.empty() && term.back() == 'n';
+    std::string_view digits = term;
+    if (isFactor) {
+        digits.remove_suffix(1);
+        if (!digits.empty() && digits.back() == '*') {
+            digits.remove_suffix(1);
+            if (digits.empty()) {
+                return false;
+            }
+        }
+    } else if (digits.empty()) {
+        return false;
+    }
+    const bool areDigits = std::all_of(digits.begin(), digits.end(), [](char c) { return c >= '0' && c <= '9'; });
+    if (!areDigits || digits.size() > 18) {
+        return false;
+    }
+    Rational number = 1;
+    if (!digits.empty()) {
+        number = std::stoll(std::string(digits));
+    }
+    if (isFactor) {
+        holds.slope = number * sign;
+        const bool isFirst = !hasFactor;
+        hasFactor = true;
+        return isFirst;
+    }
+    holds.offset += number * sign;
+    return true;
+}
+
+} // namespace
+
+std::string fieldText(const Field& field) {
+    return field.msb == field.lsb ? fmt::format("{}[{}]", field.reg, field.msb)
+                                  : fmt::format("{}[{}:{}]", field.reg, field.msb, field.lsb);
+}
+
+std::optional<Holds> readHolds(std::string_view text) {
+    std::string plain;
+    std::copy_if(text.begin(), text.end(), std::back_inserter(plain), [](char c) { return c != ' '; });
+    Holds holds;
+    if (plain == "log2n") {
+        holds.form = Holds::Form::logarithm;
+        return holds;
+    }
+    bool hasFactor = false;
+    int sign = 1;
+    std::size_t start = 0;
+    for (std::size_t i = 0; i <= plain.size(); ++i) {
+        if (i == plain.size() || plain[i] == '+' || plain[i] == '-') {
+            if (!addTerm(std::string_view(plain).substr(start, i - start), sign, holds, hasFactor)) {
+                return std::nullopt;
+            }
+            sign = i < plain.size() && plain[i] == '-' ? -1 : 1;
+            start = i + 1;
+        }
+    }
+    return hasFactor ? std::optional(holds) : std::nullopt;
+}
+
+std::string holdsText(const Holds& holds) {
+    if (holds.form == Holds::Form::table) {
+        return "holds a code";
+    }
+    if (holds.form == Holds::Form::logarithm) {
+        return "holds log2 n";
+    }
+    if (holds.slope.sign() < 0) {
+        return "holds " + holds.offset.toString() + " \u2212 " + (holds.slope == -1 ? "" : (-holds.slope).toString() + " \u00d7 ") + "n";
+    }
+    const std::string factor = holds.slope == 1 ? "n" : holds.slope.toString() + " \u00d7 n";
+    if (holds.offset.isZero()) {
+        return "holds " + factor;
+    }
+    return "holds " + factor + (holds.offset.sign() < 0 ? " \u2212 " : " + ") + abs(holds.offset).toString();
+}
+
+std::optional<std::int64_t> heldFor(const Holds& holds, const std::string& key) {
+    const auto found = std::find_if(holds.codes.begin(), holds.codes.end(), [&](const auto& code) { return code.first == key; });
+    return found == holds.codes.end() ? std::nullopt : std::optional(found->second);
+}
+
+std::optional<std::int64_t> heldFor(const Holds& holds, const Rational& factor) {
+    if (holds.form == Holds::Form::table) {
+        return heldFor(holds, printFactor(factor));
+    }
+    if (holds.form == Holds::Form::logarithm) {
+        const auto whole = factor.toInt64();
+        if (!whole || *whole <= 0 || !std::has_single_bit(static_cast<std::uint64_t>(*whole))) {
+            return std::nullopt;
+        }
+        return std::countr_zero(static_cast<std::uint64_t>(*whole));
+    }
+    const auto held = (factor * holds.slope + holds.offset).toInt64();
+    return held && *held >= 0 ? held : std::nullopt;
+}
+
+std::string hexText(const FieldValue& value) {
+    return fmt::format("0x{:0{}X}", value.held, (value.field.width() + 3) / 4);
+}
+
+std::string inPlaceText(const FieldValue& value) {
+    const auto shifted = static_cast<std::uint64_t>(value.held) << value.field.lsb;
+    return fmt::format("0x{:0{}X}", shifted, value.field.msb < 32 ? 8 : 16);
+}
+
+} // namespace wisetick

@@ -1,0 +1,138 @@
+#include "part/lint.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+class Linter {
+public:
+    explicit Linter(const Part& part) : part_(part) {}
+
+    Diagnostics lint() {
+        for (const Source& source : part_.sources) {
+            lintSource(source);
+        }
+        for (std::size_t i = 0; i < part_.lines.size(); ++i) {
+            lintLine(i);
+        }
+        for (const Peripheral& peripheral : part_.peripherals) {
+            lintPeripheral(peripheral);
+        }
+        for (const Mode& mode : part_.modes) {
+            lintMode(mode);
+        }
+        return std::move(findings_);
+    }
+
+private:
+    void warn(const std::string& path, const std::string& found, const std::string& expected) {
+        findings_.push_back({Severity::warning, {{}, 0, 0, path}, found, expected, {}});
+    }
+
+    void lintSource(const Source& source) {
+        const std::string path = "source." + source.id;
+        if (source.kind == SourceKind::rc && source.tolerance.empty()) {
+            warn(path, "the RC '" + source.id + "' has no tolerance, so nothing can be said of its corners", "tolerance = [{ temp, by }]");
+        }
+        if (source.kind != SourceKind::clockIn && !source.startup.max) {
+            warn(path, "the source '" + source.id + "' has no longest start-up time", "startup = { typ, max }");
+        }
+        if (source.kind != SourceKind::clockIn && !source.draws) {
+            warn(path, "the source '" + source.id + "' does not say what it draws", "draws = { typ, max }");
+        }
+    }
+
+    void lintWidth(const std::string& path, const std::string& control, const FactorSet& set, const std::map<std::string, Field>& fields,
+                   const std::map<std::string, Holds>& holds) {
+        const auto field = fields.find(control);
+        const auto form = holds.find(control);
+        if (set.empty() || field == fields.end() || form == holds.end()) {
+            return;
+        }
+        for (const Rational& value : {set.least(), set.most()}) {
+            const auto held = heldFor(form->second, value);
+            if (!held) {
+                warn(path, control + " = " + printFactor(value) + " has no code for its field " + fieldText(field->second), "a code for each value");
+            } else if (Rational::Integer(*held) > field->second.most()) {
+                warn(path, "the field " + fieldText(field->second) + " holds up to " + field->second.most().str() + ", but " + control + " = " + printFactor(value) + " needs " + std::to_string(*held),
+                     "a wider field or a smaller range");
+            }
+        }
+    }
+
+    bool feedsSomething(NodeIndex node) const {
+        const auto isInput = [&](const auto& thing, const auto& inputs) {
+            return std::find((thing.*inputs).begin(), (thing.*inputs).end(), node) != (thing.*inputs).end();
+        };
+        return node == part_.core ||
+               std::any_of(part_.lines.begin(), part_.lines.end(), [&](const Line& line) { return isInput(line, &Line::from); }) ||
+               std::any_of(part_.peripherals.begin(), part_.peripherals.end(), [&](const Peripheral& each) { return isInput(each, &Peripheral::clock); });
+    }
+
+    void lintLine(std::size_t index) {
+        const Line& line = part_.lines[index];
+        const std::string path = "line." + line.id;
+        lintWidth(path, "divide", line.divide, line.fields, line.holds);
+        lintWidth(path, "multiply", line.multiply, line.fields, line.holds);
+        if (!line.multiply.empty() && !line.startup.max) {
+            warn(path, "the multiplier '" + line.id + "' has no longest lock time", "startup = { typ, max }");
+        }
+        if (!line.multiply.empty() && !line.draws) {
+            warn(path, "the multiplier '" + line.id + "' does not say what it draws", "draws = { base, per_mhz }");
+        }
+        // a line about which promises can be made needs no reader of its own, but a bare copy does
+        const bool isCopy = line.divide.empty() && line.multiply.empty() && line.from.size() == 1 && !line.follows && line.limits.empty();
+        if (isCopy && !feedsSomething(part_.nodeOfLine(index))) {
+            warn(path, "the line '" + line.id + "' changes nothing and feeds nothing", "a control, a limit, or a reader");
+        }
+    }
+
+    void lintPeripheral(const Peripheral& peripheral) {
+        const std::string path = "peripheral." + peripheral.id;
+        if (!peripheral.draws) {
+            warn(path, "the peripheral '" + peripheral.id + "' does not say what it draws", "draws = { per_mhz }");
+        }
+        const auto width = [&](const std::string& control, const FactorSet& set) { lintWidth(path, control, set, peripheral.fields, peripheral.holds); };
+        if (const auto* timer = std::get_if<TimerKind>(&peripheral.kind)) {
+            width("prescaler", timer->prescaler);
+            width("counts", timer->counts);
+        } else if (const auto* watchdog = std::get_if<WatchdogKind>(&peripheral.kind)) {
+            width("prescaler", watchdog->prescaler);
+            width("counts", watchdog->counts);
+        } else if (const auto* rtc = std::get_if<RtcKind>(&peripheral.kind)) {
+            width("prescaler", rtc->prescaler);
+            width("counts", rtc->counts);
+        } else if (const auto* uart = std::get_if<UartKind>(&peripheral.kind)) {
+            for (const UartMode& mode : uart->modes) {
+                width("divisor", mode.divisor);
+            }
+        }
+    }
+
+    void lintMode(const Mode& mode) {
+        const std::string path = "mode." + mode.id;
+        if (!mode.draws) {
+            warn(path, "the mode '" + mode.id + "' does not say what it draws", "draws = { typ, max }");
+        }
+        for (const WakeStage& stage : mode.stages) {
+            if (!stage.lasts.max || !stage.draws) {
+                warn(path, "the stage '" + stage.say + "' of '" + mode.id + "' lacks its longest time or its draw", "typ, max and draws");
+            }
+        }
+    }
+
+    const Part& part_;
+    Diagnostics findings_;
+};
+
+} // namespace
+
+Diagnostics lintPart(const Part& part) {
+    return Linter(part).lint();
+}
+
+} // namespace wisetick

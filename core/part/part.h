@@ -1,0 +1,271 @@
+#pragma once
+
+#include "part/field.h"
+#include "quantity/bounds.h"
+#include "quantity/factor_set.h"
+
+#include <map>
+#include <optional>
+#include <string>
+#include <variant>
+#include <vector>
+
+namespace wisetick {
+
+/// Typical and longest time in s. What the part does not give is unknown.
+struct Duration {
+    std::optional<Rational> typ;
+    std::optional<Rational> max;
+    bool operator==(const Duration&) const = default;
+};
+
+/// A current in A over temperature in °C, log-linear between its points, which ascend. One point: constant.
+struct TemperatureCurve {
+    struct Point {
+        Rational celsius;
+        Rational ampere;
+        bool operator==(const Point&) const = default;
+    };
+    std::vector<Point> points;
+    bool operator==(const TemperatureCurve&) const = default;
+};
+
+/// What something draws: a base, and a slope in A per MHz of its clock. A single figure stands for both typical
+/// and largest.
+struct Draw {
+    std::optional<TemperatureCurve> typ;
+    std::optional<TemperatureCurve> max;
+    std::optional<Rational> perMegahertzTyp;
+    std::optional<Rational> perMegahertzMax;
+    std::string ref;
+    bool operator==(const Draw&) const = default;
+};
+
+/// Which limits hold; a control of the take.
+struct Tier {
+    std::string id;
+    std::optional<Rational> supplyMin; ///< V
+    std::optional<Rational> supplyMax; ///< V
+    std::optional<Field> field;
+    std::int64_t code = 0;
+    std::string ref;
+};
+
+enum class SourceKind { crystal, rc, clockIn };
+
+/// An oscillator's tolerance within a range of temperature (°C), as relative deviations: {−1/5, 1/4}.
+struct ToleranceStep {
+    std::optional<Rational> fromCelsius;
+    std::optional<Rational> toCelsius;
+    Rational low;
+    Rational high;
+};
+
+struct Source {
+    std::string id;
+    std::string name;
+    SourceKind kind = SourceKind::rc;
+    std::optional<Rational> rate;     ///< Hz, of an rc
+    std::optional<Rational> rangeMin; ///< Hz, what may be fitted
+    std::optional<Rational> rangeMax;
+    std::vector<ToleranceStep> tolerance; ///< empty: unknown
+    Duration startup;
+    std::optional<Draw> draws;
+    std::vector<std::string> pins;
+    std::optional<Rational> gm; ///< A/V
+    std::optional<Field> field; ///< the bit that starts it
+    std::string ref;
+};
+
+/// A source or a line, by its place: sources first, then lines, each in file order.
+using NodeIndex = std::size_t;
+
+/// Where a rate may stand, Hz. Applies in its tier only, or in all.
+struct Limit {
+    std::optional<std::size_t> tier;
+    std::optional<Rational> min;
+    std::optional<Rational> max;
+    std::string ref;
+};
+
+/// A factor that another line's control sets.
+struct Follows {
+    std::size_t line = 0;          ///< index of the line whose control it is
+    std::string control;           ///< "divide" or "multiply"
+    std::vector<std::pair<Rational, Rational>> when; ///< control value → factor
+    Rational otherwise = 1;
+};
+
+struct Line {
+    std::string id;
+    std::string name;
+    std::vector<NodeIndex> from; ///< more than one: a mux
+    FactorSet divide;            ///< empty: no divider
+    FactorSet multiply;          ///< empty: no multiplier
+    Rational factor = 1;         ///< fixed
+    std::optional<Follows> follows;
+    std::size_t resetFrom = 0; ///< index into `from`
+    Rational resetDivide = 1;
+    Rational resetMultiply = 1;
+    std::map<std::string, Field> fields; ///< by control: "from", "divide", "multiply", "on"
+    std::map<std::string, Holds> holds;
+    std::vector<Limit> limits;
+    Duration startup; ///< lock time of a multiplier
+    std::optional<Draw> draws;
+    std::string ref;
+};
+
+/// left ≤ times × right, on nominal rates.
+struct Rule {
+    std::string say;
+    NodeIndex left = 0;
+    NodeIndex right = 0;
+    Rational times = 1;
+    std::string ref;
+};
+
+/// Memory wait states by rate, Hz: the first step whose rate is not exceeded. Results, never choices.
+struct WaitTable {
+    NodeIndex line = 0;
+    std::optional<std::size_t> tier;
+    std::vector<std::pair<Rational, std::int64_t>> steps;
+    std::optional<Field> field;
+    std::string ref;
+};
+
+struct UartMode {
+    std::int64_t oversample = 16;
+    FactorSet divisor;
+};
+
+struct UartKind {
+    std::vector<UartMode> modes;
+};
+
+/// reload: counts to the top and starts again. preload: counts up from 2^bits − counts to the overflow.
+enum class TimerStyle { reload, preload };
+
+struct TimerKind {
+    int bits = 16;
+    FactorSet prescaler;
+    FactorSet counts;
+    TimerStyle style = TimerStyle::reload;
+};
+
+struct WatchdogKind {
+    FactorSet prescaler;
+    FactorSet counts;
+    bool hasWindow = false;
+};
+
+/// The wake-up counter of a real-time clock.
+struct RtcKind {
+    FactorSet prescaler;
+    FactorSet counts;
+};
+
+using PeripheralKind = std::variant<UartKind, TimerKind, WatchdogKind, RtcKind>;
+
+struct Peripheral {
+    std::string id;
+    std::string name;
+    PeripheralKind kind;
+    std::vector<NodeIndex> clock; ///< more than one: its own mux
+    std::size_t resetFrom = 0;
+    std::map<std::string, Field> fields;
+    std::map<std::string, Holds> holds;
+    std::optional<Field> gate;
+    std::vector<std::string> interrupts;
+    std::map<std::string, std::string> wakesFrom; ///< by mode: what wakes
+    std::optional<Draw> draws;
+    std::string ref;
+};
+
+/// "uart", "timer", …
+std::string kindName(const PeripheralKind& kind);
+
+/// What a mode keeps: everything, or those named.
+struct KeptSet {
+    bool all = false;
+    std::vector<std::size_t> some;
+    bool contains(std::size_t index) const;
+};
+
+/// One stage of a wake-up. Stages run one after the other; one that stands `beside` another starts with it.
+struct WakeStage {
+    std::string say;
+    Duration lasts;
+    std::optional<Draw> draws;
+    std::string beside;
+    std::string ref;
+};
+
+/// A step to be taken before sleeping or after waking, with its condition in words.
+struct OrderStep {
+    std::string say;
+    std::string when;
+};
+
+struct Mode {
+    std::string id;
+    std::string name;
+    bool runs = false; ///< the core executes: the run mode
+    KeptSet sources;
+    KeptSet lines;
+    KeptSet peripherals;
+    std::vector<std::string> memory;
+    bool keepsPins = false;
+    std::vector<std::string> wakesBy;
+    std::optional<std::size_t> wakesOn; ///< source index
+    std::optional<Draw> draws;          ///< its slope counts the core's rate
+    std::vector<WakeStage> stages;
+    std::vector<OrderStep> before;
+    std::vector<OrderStep> after;
+    std::string ref;
+};
+
+/// What a microcontroller offers. Ids are unique over sources, lines, peripherals and modes.
+struct Part {
+    std::string id;
+    std::string name;
+    std::string note;
+    std::optional<Rational> supplyMin; ///< V
+    std::optional<Rational> supplyMax;
+    Rational slack = Rational(1, 1000);
+    std::vector<Tier> tiers;
+    std::vector<Source> sources;
+    std::vector<Line> lines;
+    std::vector<Rule> rules;
+    std::vector<WaitTable> waits;
+    std::vector<Peripheral> peripherals;
+    std::vector<Mode> modes;
+    NodeIndex core = 0;              ///< the node whose rate the core runs at
+    std::vector<std::size_t> order;  ///< line indices, parents before children
+
+    std::size_t nodeCount() const { return sources.size() + lines.size(); }
+    bool isSource(NodeIndex node) const { return node < sources.size(); }
+    const Line& lineAt(NodeIndex node) const { return lines[node - sources.size()]; }
+    NodeIndex nodeOfLine(std::size_t line) const { return sources.size() + line; }
+    const std::string& nodeId(NodeIndex node) const { return isSource(node) ? sources[node].id : lineAt(node).id; }
+    std::optional<NodeIndex> findNode(const std::string& nodeId) const;
+    std::optional<std::size_t> findPeripheral(const std::string& peripheralId) const;
+    std::optional<std::size_t> findMode(const std::string& modeId) const;
+    std::optional<std::size_t> findTier(const std::string& tierId) const;
+    /// The mode in which the core executes.
+    std::size_t runMode() const;
+};
+
+/// The ids of a list of things that have one.
+template <class Things>
+std::vector<std::string> idsOf(const Things& things) {
+    std::vector<std::string> ids;
+    for (const auto& thing : things) {
+        ids.push_back(thing.id);
+    }
+    return ids;
+}
+
+/// The ids of all sources and lines.
+std::vector<std::string> nodeIds(const Part& part);
+
+} // namespace wisetick

@@ -1,0 +1,67 @@
+#include "plan/plan.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+template <class Things, class Key>
+auto findBy(const Things& things, Key key, const std::string& wanted) -> decltype(&things.front()) {
+    const auto found = std::find_if(things.begin(), things.end(), [&](const auto& thing) { return thing.*key == wanted; });
+    return found == things.end() ? nullptr : &*found;
+}
+
+std::string ownName(const PromiseLine& line) {
+    if (!line.name.empty()) {
+        return line.name;
+    }
+    if (!line.subject.empty()) {
+        return line.subject;
+    }
+    return std::holds_alternative<WakesAsk>(line.ask) ? "wakes" : "average";
+}
+
+} // namespace
+
+std::vector<std::string> promiseNames(const Plan& plan) {
+    std::vector<std::string> names(plan.promises.size());
+    const auto isTaken = [&](const std::string& name) { return std::find(names.begin(), names.end(), name) != names.end(); };
+    for (std::size_t i = 0; i < names.size(); ++i) {
+        names[i] = plan.promises[i].line.name; // given names go first, whatever their place
+    }
+    for (std::size_t i = 0; i < names.size(); ++i) {
+        if (!names[i].empty()) {
+            continue;
+        }
+        const std::string base = ownName(plan.promises[i].line);
+        std::string name = base;
+        for (int count = 2; isTaken(name); ++count) {
+            name = base + "-" + std::to_string(count);
+        }
+        names[i] = name;
+    }
+    return names;
+}
+
+const Take* findTake(const Plan& plan, const std::string& name) {
+    return findBy(plan.takes, &Take::name, name);
+}
+
+const Choice* findChoice(const Take& take, const std::string& id) {
+    return findBy(take.choices, &Choice::id, id);
+}
+
+const Fitted* findFitted(const Board& board, const std::string& source) {
+    return findBy(board.fitted, &Fitted::source, source);
+}
+
+const Measured* findMeasured(const Board& board, const std::string& source) {
+    return findBy(board.measured, &Measured::source, source);
+}
+
+const PinnedWay* findPinned(const Take& take, const std::string& promise) {
+    return findBy(take.pinned, &PinnedWay::promise, promise);
+}
+
+} // namespace wisetick

@@ -1,0 +1,132 @@
+#pragma once
+
+#include "plan/promise_line.h"
+#include "quantity/bounds.h"
+
+#include <optional>
+#include <string>
+#include <utility>
+#include <vector>
+
+namespace wisetick {
+
+/// A tolerance as its budget adds up: relative parts, and an ageing in 1/s over some years (in s).
+struct ToleranceBudget {
+    Rational initial;
+    Rational temperature;
+    Rational ageing; ///< 1/s
+    Rational age;    ///< s
+    Rational total() const { return initial + temperature + ageing * age; }
+    bool operator==(const ToleranceBudget&) const = default;
+};
+
+/// What stands on the board for a crystal or clock input of the part.
+struct Fitted {
+    std::string source;
+    Rational rate;                            ///< Hz
+    std::optional<ToleranceBudget> tolerance; ///< none: unknown
+    bool isBudget = false;                    ///< written as a table, not as one figure
+    std::optional<Rational> load;             ///< F
+    std::optional<Rational> esr;              ///< Ω
+    bool operator==(const Fitted&) const = default;
+};
+
+/// This very board's oscillator, measured.
+struct Measured {
+    std::string source;
+    Rational rate;                     ///< Hz
+    std::optional<Rational> tolerance; ///< to both sides; none: unknown
+    bool operator==(const Measured&) const = default;
+};
+
+struct Battery {
+    Rational capacity; ///< C
+    std::optional<Rational> voltage;
+    std::optional<Rational> resistance;
+    std::vector<std::pair<Rational, Rational>> usable; ///< °C → share, ascending; empty: all of it
+    Rational fades;                                    ///< share per second
+    bool operator==(const Battery&) const = default;
+};
+
+struct Board {
+    std::optional<Bounds> supply;      ///< V
+    std::optional<Bounds> temperature; ///< °C
+    std::optional<Rational> alwaysDraws;
+    std::vector<Fitted> fitted;
+    std::vector<Measured> measured;
+    std::optional<Battery> battery;
+    bool operator==(const Board&) const = default;
+};
+
+/// A promise as typed, and as understood.
+struct Promise {
+    std::string text;
+    PromiseLine line;
+    bool operator==(const Promise&) const = default;
+};
+
+/// Something the firmware does now and then.
+struct Job {
+    std::string name;
+    Rational every;                 ///< s
+    Rational phase;                 ///< s
+    std::optional<Rational> lasts;  ///< s; either this or
+    std::optional<Rational> cycles; ///< core cycles
+    std::string take;               ///< empty: the active take
+    Rational draws;                 ///< A, outside the part, while it runs
+    std::vector<std::string> uses;  ///< peripherals
+    bool operator==(const Job&) const = default;
+};
+
+/// What a take sets on one line or peripheral. What is not set stays at the part's reset.
+struct Choice {
+    std::string id;
+    std::optional<std::string> from;
+    std::optional<Rational> divide;
+    std::optional<Rational> multiply;
+    std::optional<bool> on;
+    bool operator==(const Choice&) const = default;
+};
+
+/// A way on which the user insists, by promise name.
+struct PinnedWay {
+    std::string promise;
+    std::vector<std::pair<std::string, Rational>> settings;
+    bool operator==(const PinnedWay&) const = default;
+};
+
+/// One set of choices.
+struct Take {
+    std::string name;
+    std::string tier;
+    std::string restsIn;
+    std::vector<std::string> locks;
+    std::vector<Choice> choices;
+    std::vector<PinnedWay> pinned;
+    bool operator==(const Take&) const = default;
+};
+
+/// The decisions for one board on one part.
+struct Plan {
+    std::string name;
+    std::string part;
+    std::string active;
+    std::string note;
+    Board board;
+    std::vector<Promise> promises;
+    std::vector<Job> jobs;
+    std::vector<Take> takes;
+    bool operator==(const Plan&) const = default;
+};
+
+/// The names of the promises, in order: the one given, else the subject (or the verb where there is none), with
+/// "-2", "-3" … where that is taken.
+std::vector<std::string> promiseNames(const Plan& plan);
+
+const Take* findTake(const Plan& plan, const std::string& name);
+const Choice* findChoice(const Take& take, const std::string& id);
+const Fitted* findFitted(const Board& board, const std::string& source);
+const Measured* findMeasured(const Board& board, const std::string& source);
+const PinnedWay* findPinned(const Take& take, const std::string& promise);
+
+} // namespace wisetick

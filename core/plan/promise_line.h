@@ -1,0 +1,109 @@
+#pragma once
+
+#include "base/diagnostic.h"
+#include "part/part.h"
+#include "quantity/rational.h"
+
+#include <tl/expected.hpp>
+
+#include <optional>
+#include <string>
+#include <string_view>
+#include <variant>
+#include <vector>
+
+namespace wisetick {
+
+/// How near is near enough. Neither: the kind's own default (RULES of each kind in docs/promise-lines.md).
+struct Tolerance {
+    bool exactly = false;
+    std::optional<Rational> within; ///< a ratio > 0, to both sides
+    bool operator==(const Tolerance&) const = default;
+};
+
+/// "core runs at 160 MHz", "bus_b runs at least 60 MHz".
+struct RunsAsk {
+    enum class Bound { at, atLeast, atMost };
+    Bound bound = Bound::at;
+    Rational hertz;
+    Tolerance tolerance;
+    bool operator==(const RunsAsk&) const = default;
+};
+
+/// Data bits 5–9, parity N, E or O, stop bits 1 or 2.
+struct UartFrame {
+    int dataBits = 8;
+    char parity = 'N';
+    int stopBits = 1;
+    bool operator==(const UartFrame&) const = default;
+};
+
+/// "uart1 talks 921600 within 1.5 %, as 8E1".
+struct TalksAsk {
+    Rational bitsPerSecond;
+    UartFrame frame;
+    Tolerance tolerance;
+    bool operator==(const TalksAsk&) const = default;
+};
+
+/// "timer2 fires every 1 ms exactly".
+struct FiresAsk {
+    Rational period; ///< s
+    Tolerance tolerance;
+    bool operator==(const FiresAsk&) const = default;
+};
+
+/// "wdog bites after 2 s, fed every 1.8 s, at latest 3 s, opens after 0.5 s". Times in s.
+struct BitesAsk {
+    Rational after;
+    std::optional<Rational> fedEvery;
+    std::optional<Rational> atLatest;
+    std::optional<Rational> opensAfter;
+    Tolerance tolerance;
+    bool operator==(const BitesAsk&) const = default;
+};
+
+/// "wakes from deep in at most 4 ms by rtc every 10 min".
+struct WakesAsk {
+    std::string mode;
+    Rational limit; ///< s
+    std::string by;
+    std::optional<Rational> every; ///< s
+    bool operator==(const WakesAsk&) const = default;
+};
+
+/// "average under 1 mA".
+struct AverageAsk {
+    Rational limit; ///< A
+    bool operator==(const AverageAsk&) const = default;
+};
+
+/// "battery lasts 240 days".
+struct LastsAsk {
+    Rational least; ///< s
+    bool operator==(const LastsAsk&) const = default;
+};
+
+using Ask = std::variant<RunsAsk, TalksAsk, FiresAsk, BitesAsk, WakesAsk, AverageAsk, LastsAsk>;
+
+/// One promise as a sentence: optional name, subject (empty for `wakes` and `average`), what is asked, and the
+/// sleep modes in which it must hold too.
+struct PromiseLine {
+    std::string name;
+    std::string subject;
+    Ask ask;
+    std::vector<std::string> alsoIn;
+    bool operator==(const PromiseLine&) const = default;
+};
+
+/// Reads a promise line. With a part, its ids are checked too. The error points at the word that is wrong.
+/// The grammar: docs/promise-lines.md.
+tl::expected<PromiseLine, TextError> readPromiseLine(std::string_view text, const Part* part = nullptr);
+
+/// The canonical form; reading it gives the same promise.
+std::string printPromiseLine(const PromiseLine& line);
+
+/// "8N1".
+std::string printFrame(const UartFrame& frame);
+
+} // namespace wisetick

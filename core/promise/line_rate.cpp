@@ -1,0 +1,45 @@
+#include "promise/line_rate.h"
+
+#include "quantity/quantity_print.h"
+
+namespace wisetick {
+
+namespace {
+
+std::string boundWhy(const PromiseFigure& figure, const RunsAsk& ask, const Clock& line) {
+    if (figure.state == State::kept) {
+        return {};
+    }
+    if (figure.state == State::strained && !line.unknown.empty()) {
+        return line.unknown;
+    }
+    const bool isLeast = ask.bound == RunsAsk::Bound::atLeast;
+    const Rational& worst = isLeast ? line.hertz.min : line.hertz.max;
+    const bool isBroken = figure.state == State::broken;
+    return "runs at " + printQuantity(isBroken ? line.hertz.nominal : worst, Unit::hertz) + (isBroken ? "" : " in the worst case") + ", asked at " +
+           (isLeast ? "least " : "most ") + printQuantity(ask.hertz, Unit::hertz);
+}
+
+} // namespace
+
+PromiseFigure judgeLineRate(PromiseFigure figure, const RunsAsk& ask, const Clock& line) {
+    figure.unit = Unit::hertz;
+    figure.asked = ask.hertz;
+    figure.got = line.hertz;
+    figure.error = relativeError(line.hertz, ask.hertz);
+    figure.isWorstKnown = line.unknown.empty();
+    Judgement judgement;
+    switch (ask.bound) {
+    case RunsAsk::Bound::at: judgement = judgeTolerance(*figure.error, ask.tolerance, figure.isWorstKnown); break;
+    case RunsAsk::Bound::atLeast: judgement = judgeAtLeast(line.hertz, ask.hertz, figure.isWorstKnown); break;
+    case RunsAsk::Bound::atMost: judgement = judgeAtMost(line.hertz, ask.hertz, figure.isWorstKnown); break;
+    }
+    figure.state = judgement.state;
+    figure.margin = judgement.margin;
+    figure.why = ask.bound == RunsAsk::Bound::at ? toleranceWhy(figure, toleranceText(ask.tolerance), line) : boundWhy(figure, ask, line);
+    figure.workings = {clockStep(line, "this promise"), askedStep(figure)};
+    addErrorSteps(figure, line);
+    return figure;
+}
+
+} // namespace wisetick

@@ -1,0 +1,74 @@
+#pragma once
+
+#include "base/workings.h"
+#include "part/field.h"
+#include "quantity/bounds.h"
+#include "quantity/unit.h"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace wisetick {
+
+/// kept: holds at every corner. strained: the nominal holds, a worst case does not, or is unknown. broken: the
+/// nominal does not hold, is unknown, or nothing is possible. pending: not played yet.
+enum class State { kept, strained, broken, pending };
+
+/// "kept", "strained", "broken" or "pending".
+std::string stateName(State state);
+
+/// The worse of the two; pending is the least of all.
+State worseState(State a, State b);
+
+/// The clock that feeds a peripheral. Where its tolerance is unknown, `unknown` says whose, and min and max of
+/// the rate are the nominal.
+struct Clock {
+    std::string id;
+    Bounds hertz;
+    std::string unknown;
+};
+
+/// One control of a peripheral set to a value: {"divisor", 5}.
+struct Setting {
+    std::string name;
+    Rational value;
+    bool operator==(const Setting&) const = default;
+};
+
+/// One setting that could keep a promise, judged. Errors are got ÷ asked − 1.
+struct Way {
+    std::vector<Setting> settings;
+    Bounds got;
+    Bounds error;
+    State state = State::broken;
+    std::optional<Rational> margin; ///< room left, as a fraction of the tolerance or limit; none for `exactly`
+    bool operator==(const Way&) const = default;
+};
+
+/// The value of a setting of the way; 0 if it has none of that name.
+Rational settingOf(const Way& way, const std::string& name);
+
+/// The value among pinned settings; nullptr where it is not pinned.
+const Rational* pinnedValue(const std::vector<Setting>& pinned, const std::string& name);
+
+/// What became of one promise.
+struct PromiseFigure {
+    std::string name;
+    std::string text;    ///< canonical form
+    std::string subject; ///< what a click on it goes to: "line/core", "peripheral/uart1", "mode/deep"
+    State state = State::broken;
+    Unit unit = Unit::hertz; ///< of asked and got
+    std::optional<Rational> asked;
+    std::optional<Bounds> got;
+    std::optional<Bounds> error;
+    bool isWorstKnown = true; ///< false: min and max of got and error are unknown
+    std::optional<Rational> margin;
+    std::string why; ///< what is wrong, or unknown; empty where kept
+    std::vector<Setting> settings;
+    std::vector<FieldValue> fields;
+    Workings workings;
+    bool operator==(const PromiseFigure&) const = default;
+};
+
+} // namespace wisetick

@@ -1,0 +1,149 @@
+#include "promise/uart.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+Rational toleranceOf(const TalksAsk& ask, std::int64_t oversample) {
+    return ask.tolerance.within ? *ask.tolerance.within : defaultUartTolerance(ask.frame, oversample);
+}
+
+/// Divisors next to every point at which the best one can lie: the error is monotonic in the divisor, so the best
+/// of each state is a neighbour of the least worst case or of an end of that state's range.
+std::vector<Rational> candidateDivisors(const UartMode& mode, const TalksAsk& ask, const Bounds& hertz) {
+    const Rational perDivisor = ask.bitsPerSecond * mode.oversample;
+    const Rational tolerance = toleranceOf(ask, mode.oversample);
+    std::vector<Rational> points{hertz.nominal / perDivisor, (hertz.min + hertz.max) / (2 * perDivisor)};
+    if (!ask.tolerance.exactly && tolerance.sign() > 0) {
+        for (const Rational& rate : {hertz.nominal, hertz.max}) {
+            points.push_back(rate / (perDivisor * (1 + tolerance)));
+        }
+        if (tolerance < 1) {
+            for (const Rational& rate : {hertz.nominal, hertz.min}) {
+                points.push_back(rate / (perDivisor * (1 - tolerance)));
+            }
+        }
+    }
+    std::vector<Rational> divisors;
+    for (const Rational& point : points) {
+        for (const Rational& divisor : mode.divisor.nearest(point)) {
+            divisors.push_back(divisor);
+        }
+    }
+    std::sort(divisors.begin(), divisors.end());
+    divisors.erase(std::unique(divisors.begin(), divisors.end()), divisors.end());
+    return divisors;
+}
+
+Way judgedWay(const UartMode& mode, const Rational& divisor, const TalksAsk& ask, const Clock& clock) {
+    Way way;
+    way.settings = {{"oversample", mode.oversample}, {"divisor", divisor}};
+    way.got = clock.hertz * (1 / (divisor * mode.oversample));
+    way.error = relativeError(way.got, ask.bitsPerSecond);
+    const Judgement judgement = ask.tolerance.exactly
+                                    ? judgeExactly(way.error)
+                                    : judgeWithin(way.error, toleranceOf(ask, mode.oversample), clock.unknown.empty());
+    way.state = judgement.state;
+    way.margin = judgement.margin;
+    return way;
+}
+
+bool isBetter(const Way& a, const Way& b) {
+    const int order = compareWays(a, b);
+    if (order != 0) {
+        return order < 0;
+    }
+    const Rational oversampleA = settingOf(a, "oversample");
+    const Rational oversampleB = settingOf(b, "oversample");
+    return oversampleA != oversampleB ? oversampleA > oversampleB : settingOf(a, "divisor") < settingOf(b, "divisor");
+}
+
+std::string divisionText(const Clock& clock, const Way& way) {
+    return printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + settingOf(way, "oversample").toString() + " \u00d7 " +
+           printFactor(settingOf(way, "divisor")) + ")";
+}
+
+void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock, const std::vector<Way>& ways, const std::string& subject) {
+    const Way& best = ways.front();
+    const Rational oversample = settingOf(best, "oversample");
+    figure.workings = {clockStep(clock, subject), askedStep(figure)};
+    figure.workings.push_back({"exact divisor", "f \u00f7 (oversample \u00d7 rate)",
+                               printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + oversample.toString() + " \u00d7 " + ask.bitsPerSecond.toString() + ")",
+                               roundedDecimal(clock.hertz.nominal / (oversample * ask.bitsPerSecond)), {}});
+    figure.workings.push_back({"divisor taken", "of those that the port allows", {}, printFactor(settingOf(best, "divisor")), {}});
+    figure.workings.push_back({"rate", "f \u00f7 (oversample \u00d7 divisor)", divisionText(clock, best), printQuantity(best.got.nominal, Unit::bitsPerSecond), {}});
+    addErrorSteps(figure, clock);
+    if (!ask.tolerance.within && !ask.tolerance.exactly) {
+        const FrameWindow window = frameWindow(ask.frame, *oversample.toInt64());
+        figure.workings.push_back({"tolerance", "half the smaller side of the frame's window, the other end has the other half",
+                                   "half of min(" + printError(-window.low) + ", " + printError(window.high) + "), " + printFrame(ask.frame) + " over " + oversample.toString(),
+                                   "\u00b1" + printQuantity(defaultUartTolerance(ask.frame, *oversample.toInt64()), Unit::ratio), {}});
+    }
+    for (const Way& way : ways) {
+        if (settingOf(way, "oversample") != oversample) {
+            figure.workings.push_back({"over " + settingOf(way, "oversample").toString() + " instead", "f \u00f7 (oversample \u00d7 divisor)", divisionText(clock, way),
+                                       printQuantity(way.got.nominal, Unit::bitsPerSecond) + ", " + printError(way.error.nominal), {}});
+            break;
+        }
+    }
+}
+
+} // namespace
+
+FrameWindow frameWindow(const UartFrame& frame, std::int64_t oversample) {
+    const Rational bits = 2 + frame.dataBits + (frame.parity == 'N' ? 0 : 1);
+    const Rational half(1, 2);
+    const Rational tick(1, oversample);
+    return {-half / (bits - half), (half - tick) / (bits - half + tick)};
+}
+
+Rational defaultUartTolerance(const UartFrame& frame, std::int64_t oversample) {
+    const FrameWindow window = frameWindow(frame, oversample);
+    const Rational smaller = std::min(-window.low, window.high);
+    return smaller.sign() > 0 ? smaller / 2 : Rational(0);
+}
+
+std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock& clock, const std::vector<Setting>& pinned) {
+    std::vector<Way> ways;
+    const Rational* pinnedOversample = pinnedValue(pinned, "oversample");
+    const Rational* pinnedDivisor = pinnedValue(pinned, "divisor");
+    for (const UartMode& mode : uart.modes) {
+        if (pinnedOversample != nullptr && *pinnedOversample != mode.oversample) {
+            continue;
+        }
+        if (pinnedDivisor != nullptr) {
+            if (mode.divisor.contains(*pinnedDivisor)) {
+                ways.push_back(judgedWay(mode, *pinnedDivisor, ask, clock));
+            }
+            continue;
+        }
+        for (const Rational& divisor : candidateDivisors(mode, ask, clock.hertz)) {
+            ways.push_back(judgedWay(mode, divisor, ask, clock));
+        }
+    }
+    std::sort(ways.begin(), ways.end(), isBetter);
+    return ways;
+}
+
+PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock, const std::vector<Setting>& pinned) {
+    figure.unit = Unit::bitsPerSecond;
+    figure.asked = ask.bitsPerSecond;
+    figure.isWorstKnown = clock.unknown.empty();
+    const std::vector<Way> ways = uartWays(uart, ask, clock, pinned);
+    if (ways.empty()) {
+        figure.state = State::broken;
+        figure.why = pinned.empty() ? "this port has no mode" : "the pinned way is not one that this port has";
+        return figure;
+    }
+    takeWay(figure, ways.front());
+    const Rational tolerance = toleranceOf(ask, *settingOf(ways.front(), "oversample").toInt64());
+    figure.why = toleranceWhy(figure, ask.tolerance.exactly ? "exactly" : "within \u00b1" + printQuantity(tolerance, Unit::ratio), clock);
+    addWorkings(figure, ask, clock, ways, figure.subject.substr(figure.subject.find('/') + 1));
+    return figure;
+}
+
+} // namespace wisetick

@@ -1,0 +1,29 @@
+#pragma once
+
+#include "part/part.h"
+#include "promise/judge.h"
+
+namespace wisetick {
+
+/// How far the sender may be off for the receiver to read a whole frame, as sender ÷ receiver − 1; both ends open.
+/// The last bit (N counts start, data, parity and first stop bit) is sampled at its middle, the start edge is
+/// seen up to one oversample tick late: −(1/2) ÷ (N − 1/2) … (1/2 − 1/oversample) ÷ (N − 1/2 + 1/oversample).
+struct FrameWindow {
+    Rational low;
+    Rational high;
+};
+FrameWindow frameWindow(const UartFrame& frame, std::int64_t oversample);
+
+/// What a promise without a tolerance asks: half of the smaller side of the frame window; never below 0.
+Rational defaultUartTolerance(const UartFrame& frame, std::int64_t oversample);
+
+/// rate = f ÷ (oversample × divisor), over all oversample modes and the divisors on either side of the exact one.
+/// Best first: state, worst-case |error|, nominal |error|, higher oversampling, smaller divisor. `pinned` settings
+/// restrict the choice.
+std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock& clock, const std::vector<Setting>& pinned = {});
+
+/// The promise judged by its best way, with workings. `figure` brings name, text and subject.
+PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock,
+                        const std::vector<Setting>& pinned = {});
+
+} // namespace wisetick

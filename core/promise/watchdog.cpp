@@ -1,0 +1,255 @@
+#include "promise/watchdog.h"
+
+#include "promise/counter_search.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// What the earliest bite must be later than: the feed interval and, where the watchdog runs at rest, the rest.
+std::optional<Rational> mustOutlast(const BitesAsk& ask, const WatchdogRest& rest) {
+    std::optional<Rational> longest = ask.fedEvery;
+    if (rest.runs && rest.longest && (!longest || *rest.longest > *longest)) {
+        longest = rest.longest;
+    }
+    return longest;
+}
+
+/// Strictly later than.
+Judgement judgeOutlasts(const Bounds& bite, const Rational& interval, bool isWorstKnown) {
+    const Rational margin = (isWorstKnown ? bite.min : bite.nominal) / interval - 1;
+    if (bite.nominal <= interval) {
+        return {State::broken, margin};
+    }
+    return {bite.min <= interval || !isWorstKnown ? State::strained : State::kept, margin};
+}
+
+/// The opening of the window as asked, on the way's prescaler: counts nearest to it, at least 1 below the bite.
+std::optional<Rational> windowCounts(const BitesAsk& ask, const Clock& clock, const Way& way) {
+    if (!ask.opensAfter) {
+        return std::nullopt;
+    }
+    const Rational wanted = (*ask.opensAfter * clock.hertz.nominal / settingOf(way, "prescaler")).rounded();
+    return std::clamp(wanted, Rational(1), std::max(settingOf(way, "counts") - 1, Rational(1)));
+}
+
+Judgement judgeWay(const Way& way, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest) {
+    const bool isWorstKnown = clock.unknown.empty();
+    Judgement result{State::kept, std::nullopt};
+    const auto outlast = mustOutlast(ask, rest);
+    if (outlast) {
+        result = both(result, judgeOutlasts(way.got, *outlast, isWorstKnown));
+    }
+    if (ask.atLatest) {
+        result = both(result, judgeAtMost(way.got, *ask.atLatest, isWorstKnown));
+    }
+    if (ask.tolerance.within || ask.tolerance.exactly || (!ask.fedEvery && !ask.atLatest)) {
+        result = both(result, judgeTolerance(way.error, ask.tolerance, isWorstKnown));
+    }
+    if (const auto window = windowCounts(ask, clock, way); window && ask.fedEvery) {
+        const Bounds opening = inverse(clock.hertz, *window * settingOf(way, "prescaler"));
+        result = both(result, judgeAtMost(opening, *ask.fedEvery, isWorstKnown));
+    }
+    return result;
+}
+
+Way judgedWay(const CounterSetting& setting, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest) {
+    Way way;
+    way.settings = {{"prescaler", setting.prescaler}, {"counts", setting.counts}};
+    way.got = inverse(clock.hertz, setting.product());
+    way.error = relativeError(way.got, ask.after);
+    const Judgement judgement = judgeWay(way, ask, clock, rest);
+    way.state = judgement.state;
+    way.margin = judgement.margin;
+    if (const auto window = windowCounts(ask, clock, way)) {
+        way.settings.push_back({"window", *window});
+    }
+    return way;
+}
+
+/// State, nominal nearest to what was asked, shorter, more counts.
+bool isBetter(const Way& a, const Way& b) {
+    if (a.state != b.state) {
+        return worseState(a.state, b.state) == b.state;
+    }
+    const Rational distanceA = abs(a.error.nominal);
+    const Rational distanceB = abs(b.error.nominal);
+    if (distanceA != distanceB) {
+        return distanceA < distanceB;
+    }
+    if (a.got.nominal != b.got.nominal) {
+        return a.got.nominal < b.got.nominal;
+    }
+    return settingOf(a, "counts") > settingOf(b, "counts");
+}
+
+struct Range {
+    Rational low;
+    Rational high;
+};
+
+/// The products that meet every condition when the clock stands at `fast` for what must not come too early and at
+/// `slow` for what must not come too late.
+Range rangeFor(const BitesAsk& ask, const WatchdogRest& rest, const CounterReach& reach, const Rational& fast, const Rational& slow) {
+    Range range{reach.least(), reach.most()};
+    if (const auto outlast = mustOutlast(ask, rest)) {
+        range.low = std::max(range.low, (*outlast * fast).floor() + 1); // strictly later
+    }
+    if (ask.atLatest) {
+        range.high = std::min(range.high, *ask.atLatest * slow);
+    }
+    if (ask.tolerance.within) {
+        range.low = std::max(range.low, ask.after * (1 - *ask.tolerance.within) * fast);
+        range.high = std::min(range.high, ask.after * (1 + *ask.tolerance.within) * slow);
+    }
+    return range;
+}
+
+std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest,
+                           const std::vector<Setting>& pinned) {
+    const auto reach = pinnedReach({watchdog.prescaler, watchdog.counts}, pinned);
+    if (!reach) {
+        return std::nullopt;
+    }
+    const Rational target = ask.after * clock.hertz.nominal;
+    std::optional<Way> best;
+    const auto offerRange = [&](const CounterReach& searched, const Range& range) {
+        const NearestSettings near = nearestSettings(searched, range.low, target, range.high);
+        for (const auto& setting : {near.below, near.above}) {
+            if (setting) {
+                Way way = judgedWay(*setting, ask, clock, rest);
+                if (!best || isBetter(way, *best)) {
+                    best = std::move(way);
+                }
+            }
+        }
+    };
+    const auto offer = [&](const CounterReach& searched) {
+        offerRange(searched, rangeFor(ask, rest, searched, clock.hertz.max, clock.hertz.min));
+        offerRange(searched, rangeFor(ask, rest, searched, clock.hertz.nominal, clock.hertz.nominal));
+        offerRange(searched, {searched.least(), searched.most()});
+    };
+    if (!ask.opensAfter) {
+        offer(*reach);
+        return best;
+    }
+    // the window counts on the same prescaler, so each prescaler is a case of its own
+    for (std::int64_t i = 0; i < reach->prescaler.size().toInt64().value_or(0); ++i) {
+        offer({FactorSet::one(reach->prescaler.at(i)), reach->counts});
+    }
+    return best;
+}
+
+void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest, const std::string& subject) {
+    const Way way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
+    const Rational prescaler = settingOf(way, "prescaler");
+    const Rational counts = settingOf(way, "counts");
+    figure.workings = {clockStep(clock, subject), askedStep(figure)};
+    const auto bite = [&](const char* what, const Rational& hertz, const Rational& time) {
+        figure.workings.push_back({what, "prescaler \u00d7 counts \u00f7 f",
+                                   prescaler.toString() + " \u00d7 " + counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
+                                   printQuantity(time, Unit::second), {}});
+    };
+    bite("bites after", clock.hertz.nominal, figure.got->nominal);
+    if (clock.unknown.empty()) {
+        bite("at the fastest clock", clock.hertz.max, figure.got->min);
+        bite("at the slowest clock", clock.hertz.min, figure.got->max);
+    }
+    if (ask.fedEvery) {
+        figure.workings.push_back({"fed every", "must be shorter than the earliest bite", printQuantity(*ask.fedEvery, Unit::second) + " < " + printQuantity(figure.got->min, Unit::second),
+                                   *ask.fedEvery < figure.got->min ? "yes" : "no", {}});
+    }
+    if (!rest.mode.empty()) {
+        Step step{"at rest in " + rest.mode, {}, {}, {}, {{rest.mode, {}, "mode/" + rest.mode, {}}}};
+        if (!rest.runs) {
+            step.result = "frozen: it does not count there";
+        } else {
+            step.formula = "it counts on: the longest rest must be shorter than the earliest bite";
+            step.result = rest.longest ? "longest rest " + printQuantity(*rest.longest, Unit::second) : "longest rest not played yet";
+        }
+        figure.workings.push_back(std::move(step));
+    }
+    if (const Rational window = settingOf(way, "window"); window.sign() > 0) {
+        const Bounds opening = inverse(clock.hertz, window * prescaler);
+        const bool isEmpty = opening.max >= figure.got->min;
+        figure.workings.push_back({"safe to feed", "from the latest opening to the earliest bite", prescaler.toString() + " \u00d7 " + window.toString() + " counts before it opens",
+                                   isEmpty ? "never: it opens as late as " + printQuantity(opening.max, Unit::second) : printRange(opening.max, figure.got->min, Unit::second), {}});
+    }
+}
+
+std::string whyOf(const PromiseFigure& figure, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest) {
+    if (figure.state == State::kept) {
+        return {};
+    }
+    if (figure.state == State::strained && !clock.unknown.empty()) {
+        return clock.unknown;
+    }
+    const Rational& earliest = figure.state == State::broken ? figure.got->nominal : figure.got->min;
+    const Rational& latest = figure.state == State::broken ? figure.got->nominal : figure.got->max;
+    const std::string when = figure.state == State::broken ? "" : " at the fastest clock";
+    if (ask.fedEvery && earliest <= *ask.fedEvery) {
+        return "bites after " + printQuantity(earliest, Unit::second) + when + ", not later than the " + printQuantity(*ask.fedEvery, Unit::second) + " between feeds";
+    }
+    if (rest.runs && rest.longest && earliest <= *rest.longest) {
+        return "bites after " + printQuantity(earliest, Unit::second) + when + ", and counts on while the plan rests for " + printQuantity(*rest.longest, Unit::second) + " in " + rest.mode;
+    }
+    if (ask.atLatest && latest > *ask.atLatest) {
+        return "bites only after " + printQuantity(latest, Unit::second) + (figure.state == State::broken ? "" : " at the slowest clock") + ", asked at latest " +
+               printQuantity(*ask.atLatest, Unit::second);
+    }
+    if (ask.opensAfter && ask.fedEvery) {
+        const std::string tolerance = toleranceWhy(figure, toleranceText(ask.tolerance), clock);
+        const bool isTolerance = (ask.tolerance.within || ask.tolerance.exactly) && !tolerance.empty();
+        return isTolerance ? tolerance : "the window opens after the feed: it must open before " + printQuantity(*ask.fedEvery, Unit::second) + " at the slowest clock";
+    }
+    return toleranceWhy(figure, toleranceText(ask.tolerance), clock);
+}
+
+} // namespace
+
+std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest,
+                              const std::vector<Setting>& pinned, std::size_t most) {
+    const auto reach = pinnedReach({watchdog.prescaler, watchdog.counts}, pinned);
+    std::vector<Way> ways;
+    if (!reach) {
+        return ways;
+    }
+    for (const CounterSetting& setting : settingsByPrescaler(*reach, ask.after * clock.hertz.nominal)) {
+        ways.push_back(judgedWay(setting, ask, clock, rest));
+    }
+    if (const auto best = bestWay(watchdog, ask, clock, rest, pinned)) {
+        if (std::find(ways.begin(), ways.end(), *best) == ways.end()) {
+            ways.push_back(*best);
+        }
+    }
+    std::sort(ways.begin(), ways.end(), isBetter);
+    ways.resize(std::min(most, ways.size()));
+    return ways;
+}
+
+PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
+                            const WatchdogRest& rest, const std::vector<Setting>& pinned) {
+    figure.unit = Unit::second;
+    figure.asked = ask.after;
+    figure.isWorstKnown = clock.unknown.empty();
+    if (ask.opensAfter && !watchdog.hasWindow) {
+        figure.state = State::broken;
+        figure.why = "this watchdog has no window";
+        return figure;
+    }
+    const auto best = bestWay(watchdog, ask, clock, rest, pinned);
+    if (!best) {
+        figure.state = State::broken;
+        figure.why = "the pinned way is not one that this watchdog has";
+        return figure;
+    }
+    takeWay(figure, *best);
+    figure.why = whyOf(figure, ask, clock, rest);
+    addWorkings(figure, ask, clock, rest, figure.subject.substr(figure.subject.find('/') + 1));
+    return figure;
+}
+
+} // namespace wisetick

@@ -1,0 +1,26 @@
+#pragma once
+
+#include "part/part.h"
+#include "promise/judge.h"
+
+namespace wisetick {
+
+/// What the plan's sleep means to a watchdog.
+struct WatchdogRest {
+    std::string mode;               ///< the mode that the plan rests in; empty: it does not rest
+    bool runs = false;              ///< the watchdog counts in that mode
+    std::optional<Rational> longest; ///< longest rest in s, once it is played
+};
+
+/// t = prescaler × counts ÷ f at f's min, nominal and max. Kept if the fastest bite is later than the feed interval
+/// and than the longest rest in which it runs, and `within`, `at latest` and the window hold too. Of the settings
+/// of the best state the nominal nearest to what was asked; ties: shorter, then more counts. With a window, feeding
+/// is safe from the latest opening to the earliest bite; the opening nearest to what was asked is taken.
+PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
+                            const WatchdogRest& rest, const std::vector<Setting>& pinned = {});
+
+/// For every prescaler the settings next to what was asked, best first; at most `most`.
+std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest,
+                              const std::vector<Setting>& pinned = {}, std::size_t most = 20);
+
+} // namespace wisetick

@@ -1,0 +1,159 @@
+#include "quantity/quantity_print.h"
+
+namespace wisetick {
+
+namespace {
+
+constexpr const char* kAlmostEqual = "\u2248";
+
+/// How many places the decimal point of |value| > 0 stands right of its first digit: 3 for 1234, −1 for 0.05.
+int decimalExponent(const Rational& magnitude) {
+    int exponent = 0;
+    Rational scaled = magnitude;
+    while (scaled >= 10) {
+        scaled /= 10;
+        ++exponent;
+    }
+    while (scaled < 1) {
+        scaled *= 10;
+        --exponent;
+    }
+    return exponent;
+}
+
+/// The whole number `digits` with the point `decimals` places from its right end.
+std::string placePoint(const Rational& whole, int decimals) {
+    const bool negative = whole.sign() < 0;
+    std::string text = abs(whole).toString();
+    if (decimals > 0) {
+        const auto places = static_cast<std::size_t>(decimals);
+        if (text.size() <= places) {
+            text.insert(0, places + 1 - text.size(), '0');
+        }
+        text.insert(text.size() - places, ".");
+    } else if (decimals < 0) {
+        text.append(static_cast<std::size_t>(-decimals), '0');
+    }
+    return (negative ? "-" : "") + text;
+}
+
+/// The largest step of the ladder that leaves at least 1, else the smallest.
+const UnitSuffix& ladderStep(const Rational& value, Unit unit) {
+    const auto& ladder = unitLadder(unit);
+    const Rational magnitude = abs(value);
+    // percent from 0.1 % on, ppm below
+    const bool isShare = unit == Unit::ratio || unit == Unit::perYear;
+    for (std::size_t i = ladder.size(); i-- > 1;) {
+        if (magnitude >= (isShare ? ladder[i].factor / 10 : ladder[i].factor)) {
+            return ladder[i];
+        }
+    }
+    return ladder.front();
+}
+
+/// Times that are whole minutes, hours or days read better so, from two of them on.
+std::string calendarTime(const Rational& seconds) {
+    struct Calendar {
+        std::int64_t length;
+        const char* name;
+    };
+    for (const auto& [length, name] : {Calendar{86400, "days"}, Calendar{3600, "h"}, Calendar{60, "min"}}) {
+        const Rational count = seconds / length;
+        if (abs(count) >= 2 && count.isWhole()) {
+            const std::string text = exactDecimal(count);
+            return text.empty() ? text : text + " " + name;
+        }
+    }
+    return {};
+}
+
+} // namespace
+
+std::string exactDecimal(const Rational& value, int mostDigits) {
+    if (value.isZero()) {
+        return "0";
+    }
+    const int exponent = decimalExponent(abs(value));
+    int decimals = 0;
+    Rational scaled = value;
+    while (!scaled.isWhole()) {
+        if (exponent + decimals + 1 >= mostDigits || decimals >= 3 * mostDigits) {
+            return {};
+        }
+        scaled *= 10;
+        ++decimals;
+    }
+    if (decimals == 0 && exponent >= mostDigits) {
+        return {};
+    }
+    return placePoint(scaled, decimals);
+}
+
+std::string roundedDecimal(const Rational& value, int digits) {
+    if (value.isZero()) {
+        return "0";
+    }
+    int decimals = digits - 1 - decimalExponent(abs(value));
+    Rational whole = (value * powerOfTen(decimals)).rounded();
+    if (abs(whole) >= powerOfTen(digits)) {
+        --decimals;
+        whole = (value * powerOfTen(decimals)).rounded();
+    }
+    return placePoint(whole, decimals);
+}
+
+std::string printQuantity(const Rational& value, Unit unit) {
+    if (unit == Unit::second) {
+        const std::string calendar = calendarTime(value);
+        if (!calendar.empty()) {
+            return calendar;
+        }
+    }
+    const UnitSuffix* step = &ladderStep(value, unit);
+    const std::string exact = exactDecimal(value / step->factor);
+    if (!exact.empty()) {
+        return exact + " " + step->text;
+    }
+    if (unit == Unit::second && abs(value) >= 2 * 86400) {
+        return kAlmostEqual + roundedDecimal(value / 86400) + " days";
+    }
+    if (unit == Unit::second && abs(value) >= 2 * 3600) {
+        return kAlmostEqual + roundedDecimal(value / 3600) + " h";
+    }
+    // 999.9996 kHz rounds to 1.0000 MHz
+    const auto& ladder = unitLadder(unit);
+    if (step != &ladder.back() && abs(value) >= step[1].factor * Rational(999995, 1000000)) {
+        ++step;
+    }
+    return kAlmostEqual + roundedDecimal(value / step->factor) + " " + step->text;
+}
+
+std::string printError(const Rational& error) {
+    if (error.isZero()) {
+        return "exact";
+    }
+    const bool isPercent = abs(error) >= Rational(1, 1000);
+    const Rational scaled = error * (isPercent ? 100 : 1000000);
+    const std::string sign = error.sign() > 0 ? "+" : "\u2212";
+    const std::string exact = exactDecimal(abs(scaled), 4);
+    return (exact.empty() ? kAlmostEqual + sign + roundedDecimal(abs(scaled), 4) : sign + exact) + (isPercent ? " %" : " ppm");
+}
+
+std::string printRange(const Rational& low, const Rational& high, Unit unit) {
+    return low == high ? printQuantity(low, unit) : printQuantity(low, unit) + " \u2026 " + printQuantity(high, unit);
+}
+
+std::string printFactor(const Rational& factor) {
+    if (factor.isWhole()) {
+        return factor.toString();
+    }
+    const Rational whole = factor.floor();
+    const Rational fraction = factor - whole;
+    const std::string decimal = exactDecimal(factor, 4);
+    if (!decimal.empty()) {
+        return decimal;
+    }
+    return (whole.isZero() ? "" : whole.toString() + " ") + fraction.toString();
+}
+
+} // namespace wisetick

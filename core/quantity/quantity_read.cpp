@@ -1,0 +1,243 @@
+#include "quantity/quantity_read.h"
+
+#include "base/nearest_name.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+constexpr std::string_view kMinusSign = "\u2212";
+constexpr std::string_view kAlmostEqual = "\u2248";
+constexpr int kLargestExponent = 70;
+
+bool isDigit(char c) {
+    return c >= '0' && c <= '9';
+}
+
+bool isBlank(char c) {
+    return c == ' ' || c == '\t';
+}
+
+std::string quoted(std::string_view text) {
+    return "'" + std::string(text) + "'";
+}
+
+/// A cursor over the text that knows how to take numbers apart.
+class Scanner {
+public:
+    explicit Scanner(std::string_view text) : text_(text) {}
+
+    std::size_t position() const { return position_; }
+    bool atEnd() const { return position_ >= text_.size(); }
+    std::string_view rest() const { return text_.substr(position_); }
+    char peek(std::size_t ahead = 0) const { return position_ + ahead < text_.size() ? text_[position_ + ahead] : '\0'; }
+
+    void skipBlanks() {
+        while (isBlank(peek())) {
+            ++position_;
+        }
+    }
+
+    bool take(std::string_view word) {
+        if (rest().substr(0, word.size()) != word) {
+            return false;
+        }
+        position_ += word.size();
+        return true;
+    }
+
+    /// Digits with '_' between them; value and count are returned.
+    bool digits(Rational& value, int& count) {
+        count = 0;
+        value = 0;
+        while (isDigit(peek()) || (peek() == '_' && count > 0 && isDigit(peek(1)))) {
+            if (peek() != '_') {
+                value = value * 10 + (peek() - '0');
+                ++count;
+            }
+            ++position_;
+        }
+        return count > 0;
+    }
+
+    /// An unsigned decimal or fraction. False if there is none at this place. Throws RationalOverflow.
+    bool number(Rational& value) {
+        const std::size_t start = position_;
+        int count = 0;
+        bool any = digits(value, count);
+        if (peek() == '.' && (any || isDigit(peek(1)))) {
+            ++position_;
+            Rational part;
+            if (digits(part, count)) {
+                any = true;
+                value += part * powerOfTen(-count);
+            }
+        }
+        if (!any) {
+            position_ = start;
+            return false;
+        }
+        const bool isNegativeExponent = peek(1) == '-';
+        if ((peek() == 'e' || peek() == 'E') && (isDigit(peek(1)) || ((isNegativeExponent || peek(1) == '+') && isDigit(peek(2))))) {
+            position_ += isDigit(peek(1)) ? 1 : 2;
+            Rational exponent;
+            digits(exponent, count);
+            if (exponent > kLargestExponent) {
+                throw RationalOverflow("exponent too large");
+            }
+            const int power = static_cast<int>(*exponent.toInt64());
+            value *= powerOfTen(isNegativeExponent ? -power : power);
+        } else if (peek() == '/' && isDigit(peek(1))) {
+            ++position_;
+            Rational divisor;
+            digits(divisor, count);
+            if (divisor.isZero()) {
+                position_ = start;
+                return false;
+            }
+            value /= divisor;
+        }
+        return true;
+    }
+
+private:
+    std::string_view text_;
+    std::size_t position_ = 0;
+};
+
+/// The text without the blanks at its end; TOML strings and typed text may carry them.
+std::string_view trimmedEnd(std::string_view text) {
+    while (!text.empty() && isBlank(text.back())) {
+        text.remove_suffix(1);
+    }
+    return text;
+}
+
+const UnitSuffix* findSuffix(Unit unit, std::string_view text) {
+    const auto& suffixes = unitSuffixes(unit);
+    const auto found = std::find_if(suffixes.begin(), suffixes.end(), [&](const UnitSuffix& each) { return each.text == text; });
+    return found == suffixes.end() ? nullptr : &*found;
+}
+
+TextError unitError(std::string_view suffix, std::size_t position, Unit unit) {
+    TextError error{position, suffix.size(), {}, unitNoun(unit) + " such as '" + unitExample(unit) + "'", {}};
+    for (const Unit other : allUnits()) {
+        if (other != unit && findSuffix(other, suffix) != nullptr) {
+            error.found = quoted(suffix) + " makes it " + unitNoun(other);
+            return error;
+        }
+    }
+    std::vector<std::string> known;
+    for (const UnitSuffix& each : unitSuffixes(unit)) {
+        known.push_back(each.text);
+    }
+    error.found = "unknown unit " + quoted(suffix);
+    error.mend = didYouMean(suffix, known);
+    return error;
+}
+
+TextError tooLarge(std::string_view text) {
+    return {0, text.size(), "the number in " + quoted(text) + " is too large", "at most 256 bits", {}};
+}
+
+TextError notANumber(std::string_view text, std::size_t position, const std::string& expected) {
+    const std::string_view rest = text.substr(std::min(position, text.size()));
+    return {position, rest.size(), rest.empty() ? "nothing" : quoted(rest), expected, {}};
+}
+
+} // namespace
+
+tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit) {
+    const std::string_view text = trimmedEnd(whole);
+    const std::string expected = unitNoun(unit) + " such as '" + unitExample(unit) + "'";
+    Scanner scanner(text);
+    scanner.skipBlanks();
+    if (scanner.rest().substr(0, kAlmostEqual.size()) == kAlmostEqual) {
+        return tl::unexpected(TextError{scanner.position(), text.size() - scanner.position(), "a rounded figure", "an exact one",
+                                        "leave the \u2248 out if the figure is meant as it stands"});
+    }
+    const bool isNegative = scanner.take("-") || scanner.take(kMinusSign);
+    if (!isNegative) {
+        scanner.take("+");
+    }
+    try {
+        Rational value;
+        const std::size_t start = scanner.position();
+        if (!scanner.number(value)) {
+            return tl::unexpected(notANumber(text, start, expected));
+        }
+        scanner.skipBlanks();
+        if (isNegative) {
+            value = -value;
+        }
+        if (scanner.atEnd()) {
+            if (unitMayBeOmitted(unit) || value.isZero()) {
+                return value;
+            }
+            return tl::unexpected(TextError{start, text.size() - start, quoted(text.substr(start)) + " has no unit", expected, {}});
+        }
+        const std::string_view suffix = scanner.rest();
+        const UnitSuffix* known = findSuffix(unit, suffix);
+        if (known == nullptr) {
+            return tl::unexpected(unitError(suffix, scanner.position(), unit));
+        }
+        return value * known->factor;
+    } catch (const RationalOverflow&) {
+        return tl::unexpected(tooLarge(text));
+    }
+}
+
+tl::expected<Rational, TextError> readFactor(std::string_view whole) {
+    const std::string_view text = trimmedEnd(whole);
+    const std::string expected = "a factor such as '5', '2.5', '11/16' or '98 + 1234/4096'";
+    Scanner scanner(text);
+    scanner.skipBlanks();
+    try {
+        Rational value;
+        if (!scanner.number(value)) {
+            return tl::unexpected(notANumber(text, scanner.position(), expected));
+        }
+        if (!scanner.atEnd()) {
+            const std::size_t second = scanner.position();
+            scanner.skipBlanks();
+            scanner.take("+");
+            scanner.skipBlanks();
+            Rational fraction;
+            if (!scanner.number(fraction) || !scanner.atEnd() || !value.isWhole() || fraction >= 1) {
+                return tl::unexpected(notANumber(text, second, expected));
+            }
+            value += fraction;
+        }
+        return value;
+    } catch (const RationalOverflow&) {
+        return tl::unexpected(tooLarge(text));
+    }
+}
+
+std::size_t quantityLength(std::string_view text) {
+    Scanner scanner(text);
+    if (!scanner.take("-") && !scanner.take(kMinusSign)) {
+        scanner.take("+");
+    }
+    Rational ignored;
+    try {
+        if (!scanner.number(ignored)) {
+            return 0;
+        }
+    } catch (const RationalOverflow&) {
+        return std::min(text.find(' '), text.size());
+    }
+    const std::size_t numberEnd = scanner.position();
+    scanner.skipBlanks();
+    const bool isAttached = scanner.position() == numberEnd;
+    const std::string_view word = scanner.rest().substr(0, scanner.rest().find_first_of(" \t,"));
+    const auto isSuffix = [&](Unit unit) { return findSuffix(unit, word) != nullptr; };
+    if (!word.empty() && (isAttached || std::any_of(allUnits().begin(), allUnits().end(), isSuffix))) {
+        return scanner.position() + word.size();
+    }
+    return numberEnd;
+}
+
+} // namespace wisetick

@@ -1,0 +1,253 @@
+#include "quantity/rational.h"
+
+#include <cmath>
+#include <limits>
+#include <numeric>
+
+namespace wisetick {
+
+namespace {
+
+__extension__ using Wide = __int128;
+using Integer = Rational::Integer;
+
+constexpr std::int64_t kLargest = std::numeric_limits<std::int64_t>::max();
+
+bool fits(Wide value) {
+    return value <= kLargest && value >= -static_cast<Wide>(kLargest);
+}
+
+bool fits(const Integer& value) {
+    return value <= kLargest && value >= -Integer(kLargest);
+}
+
+Integer toInteger(Wide value) {
+    const bool negative = value < 0;
+    const Wide magnitude = negative ? -value : value;
+    Integer result = static_cast<std::uint64_t>(magnitude >> 64);
+    result <<= 64;
+    result += static_cast<std::uint64_t>(magnitude);
+    return negative ? Integer(-result) : result;
+}
+
+template <class Compute>
+auto checked(Compute compute) {
+    try {
+        return compute();
+    } catch (const std::domain_error&) {
+        throw;
+    } catch (const std::exception& error) {
+        throw RationalOverflow(error.what());
+    }
+}
+
+} // namespace
+
+Rational::Rational(std::int64_t numerator, std::int64_t denominator) {
+    *this = ratio(Integer(numerator), Integer(denominator));
+}
+
+Rational Rational::ratio(const Integer& numerator, const Integer& denominator) {
+    if (denominator == 0) {
+        throw std::domain_error("denominator of 0");
+    }
+    return checked([&] { return fromBig(Big(numerator, denominator)); });
+}
+
+Rational Rational::small(std::int64_t numerator, std::int64_t denominator) {
+    if (numerator == std::numeric_limits<std::int64_t>::min()) {
+        return fromBig(Big(Integer(numerator), Integer(denominator)));
+    }
+    Rational result;
+    result.numerator_ = numerator;
+    result.denominator_ = denominator;
+    return result;
+}
+
+Rational Rational::fromBig(const Big& value) {
+    Rational result;
+    if (fits(value.numerator()) && fits(value.denominator())) {
+        result.numerator_ = static_cast<std::int64_t>(value.numerator());
+        result.denominator_ = static_cast<std::int64_t>(value.denominator());
+    } else {
+        result.big_ = std::make_shared<const Big>(value);
+    }
+    return result;
+}
+
+Rational::Big Rational::toBig() const {
+    return big_ ? *big_ : Big(Integer(numerator_), Integer(denominator_));
+}
+
+Rational::Integer Rational::numerator() const {
+    return big_ ? big_->numerator() : Integer(numerator_);
+}
+
+Rational::Integer Rational::denominator() const {
+    return big_ ? big_->denominator() : Integer(denominator_);
+}
+
+bool Rational::isWhole() const {
+    return big_ ? big_->denominator() == 1 : denominator_ == 1;
+}
+
+int Rational::sign() const {
+    if (big_) {
+        return big_->numerator().sign();
+    }
+    return numerator_ > 0 ? 1 : (numerator_ < 0 ? -1 : 0);
+}
+
+Rational Rational::floor() const {
+    if (isWhole()) {
+        return *this;
+    }
+    if (!big_) {
+        const std::int64_t towardsZero = numerator_ / denominator_;
+        return numerator_ < 0 ? Rational(towardsZero - 1) : Rational(towardsZero);
+    }
+    const Integer towardsZero = big_->numerator() / big_->denominator();
+    return ratio(sign() < 0 ? Integer(towardsZero - 1) : towardsZero, Integer(1));
+}
+
+Rational Rational::ceil() const {
+    return -((-*this).floor());
+}
+
+Rational Rational::rounded() const {
+    const Rational below = floor();
+    const Rational rest = *this - below;
+    const Rational half(1, 2);
+    if (rest != half) {
+        return rest < half ? below : below + 1;
+    }
+    return below.numerator() % 2 == 0 ? below : below + 1;
+}
+
+std::optional<std::int64_t> Rational::toInt64() const {
+    if (big_ || denominator_ != 1) {
+        return std::nullopt;
+    }
+    return numerator_;
+}
+
+double Rational::toDouble() const {
+    if (!big_) {
+        return static_cast<double>(numerator_) / static_cast<double>(denominator_);
+    }
+    return big_->numerator().convert_to<double>() / big_->denominator().convert_to<double>();
+}
+
+std::string Rational::toString() const {
+    if (!big_) {
+        return denominator_ == 1 ? std::to_string(numerator_)
+                                 : std::to_string(numerator_) + "/" + std::to_string(denominator_);
+    }
+    return isWhole() ? big_->numerator().str() : big_->numerator().str() + "/" + big_->denominator().str();
+}
+
+Rational Rational::operator-() const {
+    return big_ ? fromBig(-*big_) : small(-numerator_, denominator_);
+}
+
+Rational& Rational::operator+=(const Rational& other) {
+    if (!big_ && !other.big_) {
+        const std::int64_t common = std::gcd(denominator_, other.denominator_);
+        const std::int64_t otherPart = other.denominator_ / common;
+        Wide numerator = static_cast<Wide>(numerator_) * otherPart +
+                         static_cast<Wide>(other.numerator_) * (denominator_ / common);
+        const auto rest = static_cast<std::int64_t>(numerator % common);
+        const std::int64_t reduce = std::gcd(rest, common);
+        numerator /= reduce;
+        const Wide denominator = static_cast<Wide>(denominator_ / reduce) * otherPart;
+        if (fits(numerator) && fits(denominator)) {
+            numerator_ = static_cast<std::int64_t>(numerator);
+            denominator_ = static_cast<std::int64_t>(denominator);
+        } else {
+            *this = ratio(toInteger(numerator), toInteger(denominator));
+        }
+        return *this;
+    }
+    *this = checked([&] { return fromBig(toBig() + other.toBig()); });
+    return *this;
+}
+
+Rational& Rational::operator-=(const Rational& other) {
+    return *this += -other;
+}
+
+Rational& Rational::operator*=(const Rational& other) {
+    if (!big_ && !other.big_) {
+        const std::int64_t first = std::gcd(numerator_, other.denominator_);
+        const std::int64_t second = std::gcd(other.numerator_, denominator_);
+        const Wide numerator = static_cast<Wide>(numerator_ / first) * (other.numerator_ / second);
+        const Wide denominator = static_cast<Wide>(denominator_ / second) * (other.denominator_ / first);
+        if (fits(numerator) && fits(denominator)) {
+            numerator_ = static_cast<std::int64_t>(numerator);
+            denominator_ = static_cast<std::int64_t>(denominator);
+        } else {
+            *this = ratio(toInteger(numerator), toInteger(denominator));
+        }
+        return *this;
+    }
+    *this = checked([&] { return fromBig(toBig() * other.toBig()); });
+    return *this;
+}
+
+Rational& Rational::operator/=(const Rational& other) {
+    if (other.isZero()) {
+        throw std::domain_error("division by 0");
+    }
+    Rational inverse;
+    if (other.big_) {
+        inverse = checked([&] { return fromBig(Big(other.big_->denominator(), other.big_->numerator())); });
+    } else {
+        const bool negative = other.numerator_ < 0;
+        inverse.numerator_ = negative ? -other.denominator_ : other.denominator_;
+        inverse.denominator_ = negative ? -other.numerator_ : other.numerator_;
+    }
+    return *this *= inverse;
+}
+
+bool operator==(const Rational& a, const Rational& b) {
+    if (!a.big_ && !b.big_) {
+        return a.numerator_ == b.numerator_ && a.denominator_ == b.denominator_;
+    }
+    return a.big_ && b.big_ && *a.big_ == *b.big_; // the form is canonical: big only where 64 bits do not do
+}
+
+std::strong_ordering operator<=>(const Rational& a, const Rational& b) {
+    if (!a.big_ && !b.big_) {
+        const Wide left = static_cast<Wide>(a.numerator_) * b.denominator_;
+        const Wide right = static_cast<Wide>(b.numerator_) * a.denominator_;
+        return left < right ? std::strong_ordering::less
+                            : (left > right ? std::strong_ordering::greater : std::strong_ordering::equal);
+    }
+    if (a == b) {
+        return std::strong_ordering::equal;
+    }
+    // boost::rational compares by continued fractions, which cannot overflow
+    return a.toBig() < b.toBig() ? std::strong_ordering::less : std::strong_ordering::greater;
+}
+
+Rational abs(const Rational& value) {
+    return value.sign() < 0 ? -value : value;
+}
+
+Rational powerOfTen(int exponent) {
+    Rational value = 1;
+    for (int i = 0; i < (exponent < 0 ? -exponent : exponent); ++i) {
+        value *= 10;
+    }
+    return exponent < 0 ? 1 / value : value;
+}
+
+Rational quantised(double value, const Rational& scale) {
+    const double steps = std::round(value / scale.toDouble());
+    if (!std::isfinite(steps) || std::abs(steps) > 9.0e18) {
+        throw RationalOverflow("a physical figure is out of range");
+    }
+    return Rational(static_cast<std::int64_t>(steps)) * scale;
+}
+
+} // namespace wisetick

@@ -1,0 +1,96 @@
+#pragma once
+
+#include <boost/multiprecision/cpp_int.hpp>
+#include <boost/rational.hpp>
+
+#include <compare>
+#include <concepts>
+#include <cstdint>
+#include <memory>
+#include <optional>
+#include <stdexcept>
+#include <string>
+
+namespace wisetick {
+
+/// Thrown when an exact figure needs more than 256 bits. Whoever makes a named figure catches it and says
+/// which figure it was.
+class RationalOverflow : public std::overflow_error {
+public:
+    using std::overflow_error::overflow_error;
+};
+
+/// An exact fraction in lowest terms with a positive denominator. Values that fit 64 bits take a fast path;
+/// all others are Boost rationals over checked 256-bit integers, so that nothing ever wraps.
+class Rational {
+public:
+    using Integer = boost::multiprecision::number<boost::multiprecision::cpp_int_backend<
+        256, 256, boost::multiprecision::signed_magnitude, boost::multiprecision::checked, void>>;
+
+    Rational() = default;
+    template <std::integral Whole>
+    Rational(Whole whole) // NOLINT(google-explicit-constructor): whole numbers are rationals
+    {
+        if constexpr (std::same_as<Whole, std::uint64_t>) {
+            *this = ratio(Integer(whole), Integer(1));
+        } else {
+            *this = small(static_cast<std::int64_t>(whole), 1);
+        }
+    }
+    /// numerator ÷ denominator. Throws std::domain_error if the denominator is 0.
+    Rational(std::int64_t numerator, std::int64_t denominator);
+    static Rational ratio(const Integer& numerator, const Integer& denominator);
+
+    Integer numerator() const;
+    Integer denominator() const;
+    bool isWhole() const;
+    int sign() const;
+    bool isZero() const { return sign() == 0; }
+
+    Rational floor() const;
+    Rational ceil() const;
+    /// The nearest whole number, ties to even.
+    Rational rounded() const;
+    /// The value if it is whole and fits.
+    std::optional<std::int64_t> toInt64() const;
+    double toDouble() const;
+    /// "num/den", or "num" for whole numbers.
+    std::string toString() const;
+
+    Rational operator-() const;
+    Rational& operator+=(const Rational& other);
+    Rational& operator-=(const Rational& other);
+    Rational& operator*=(const Rational& other);
+    /// Throws std::domain_error if `other` is 0.
+    Rational& operator/=(const Rational& other);
+
+    friend Rational operator+(Rational a, const Rational& b) { return a += b; }
+    friend Rational operator-(Rational a, const Rational& b) { return a -= b; }
+    friend Rational operator*(Rational a, const Rational& b) { return a *= b; }
+    friend Rational operator/(Rational a, const Rational& b) { return a /= b; }
+    friend bool operator==(const Rational& a, const Rational& b);
+    friend std::strong_ordering operator<=>(const Rational& a, const Rational& b);
+
+private:
+    using Big = boost::rational<Integer>;
+
+    static Rational small(std::int64_t numerator, std::int64_t denominator);
+    static Rational fromBig(const Big& value);
+    Big toBig() const;
+
+    std::int64_t numerator_ = 0;
+    std::int64_t denominator_ = 1;
+    std::shared_ptr<const Big> big_; // set only where 64 bits do not do
+};
+
+Rational abs(const Rational& value);
+
+/// 10^exponent.
+Rational powerOfTen(int exponent);
+
+/// The double rounded to the nearest whole multiple of `scale`: how physical reals (logarithms, leakage) enter
+/// exact arithmetic; a current with a scale of 10^-12, for example. Throws RationalOverflow if it is not finite
+/// or more than 9·10^18 multiples away from 0.
+Rational quantised(double value, const Rational& scale);
+
+} // namespace wisetick

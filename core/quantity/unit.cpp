@@ -1,0 +1,175 @@
+#include "quantity/unit.h"
+
+#include <array>
+#include <map>
+
+namespace wisetick {
+
+namespace {
+
+struct Prefix {
+    const char* text;
+    int exponent;
+};
+
+constexpr std::array kPrefixes{Prefix{"p", -12}, Prefix{"n", -9}, Prefix{"u", -6},  Prefix{"\u00B5", -6}, Prefix{"\u03BC", -6},
+                               Prefix{"m", -3},  Prefix{"", 0},   Prefix{"k", 3},   Prefix{"M", 6},       Prefix{"G", 9}};
+
+/// `name` with each prefix whose exponent lies in [least, most].
+void addPrefixed(std::vector<UnitSuffix>& suffixes, const std::string& name, int least, int most,
+                 const Rational& factor = 1) {
+    for (const Prefix& prefix : kPrefixes) {
+        if (prefix.exponent >= least && prefix.exponent <= most) {
+            suffixes.push_back({prefix.text + name, factor * powerOfTen(prefix.exponent)});
+        }
+    }
+}
+
+const Rational kHour = 3600;
+const Rational kDay = 86400;
+const Rational kYear = Rational(8766) * 3600;
+
+std::vector<UnitSuffix> makeSuffixes(Unit unit) {
+    std::vector<UnitSuffix> list;
+    switch (unit) {
+    case Unit::ratio:
+        list = {{"%", Rational(1, 100)}, {"ppm", Rational(1, 1000000)}, {"ppb", Rational(1, 1000000000)}};
+        break;
+    case Unit::hertz:
+        addPrefixed(list, "Hz", -6, 9);
+        addPrefixed(list, "", 3, 9);
+        break;
+    case Unit::bitsPerSecond:
+        addPrefixed(list, "bit/s", 0, 9);
+        addPrefixed(list, "baud", 0, 6);
+        addPrefixed(list, "", 3, 9);
+        break;
+    case Unit::second:
+        addPrefixed(list, "s", -12, 0);
+        list.insert(list.end(), {{"min", 60}, {"h", kHour}, {"hour", kHour}, {"hours", kHour}, {"d", kDay}, {"day", kDay},
+                                 {"days", kDay}, {"week", 7 * kDay}, {"weeks", 7 * kDay}, {"year", kYear}, {"years", kYear}});
+        break;
+    case Unit::ampere: addPrefixed(list, "A", -12, 0); break;
+    case Unit::coulomb:
+        addPrefixed(list, "C", -12, 0);
+        addPrefixed(list, "Ah", -9, 0, kHour);
+        break;
+    case Unit::volt: addPrefixed(list, "V", -6, 0); break;
+    case Unit::ohm:
+        addPrefixed(list, "ohm", -3, 6);
+        addPrefixed(list, "\u03A9", -3, 6);
+        addPrefixed(list, "\u2126", -3, 6);
+        break;
+    case Unit::farad: addPrefixed(list, "F", -12, 0); break;
+    case Unit::siemens:
+        addPrefixed(list, "A/V", -9, 0);
+        addPrefixed(list, "S", -9, 0);
+        break;
+    case Unit::celsius: list = {{"C", 1}, {"\u00B0C", 1}, {"degC", 1}}; break;
+    case Unit::perYear:
+        list = {{"%/year", Rational(1, 100) / kYear}, {"ppm/year", Rational(1, 1000000) / kYear}};
+        break;
+    }
+    return list;
+}
+
+std::vector<UnitSuffix> makeLadder(Unit unit) {
+    const std::string micro = "\u00B5";
+    const auto steps = [](std::initializer_list<std::pair<std::string, int>> entries) {
+        std::vector<UnitSuffix> list;
+        for (const auto& [text, exponent] : entries) {
+            list.push_back({text, powerOfTen(exponent)});
+        }
+        return list;
+    };
+    switch (unit) {
+    case Unit::ratio: return {{"ppm", Rational(1, 1000000)}, {"%", Rational(1, 100)}};
+    case Unit::hertz: return steps({{micro + "Hz", -6}, {"mHz", -3}, {"Hz", 0}, {"kHz", 3}, {"MHz", 6}, {"GHz", 9}});
+    case Unit::bitsPerSecond: return steps({{"bit/s", 0}, {"kbit/s", 3}, {"Mbit/s", 6}, {"Gbit/s", 9}});
+    case Unit::second: return steps({{"ps", -12}, {"ns", -9}, {micro + "s", -6}, {"ms", -3}, {"s", 0}});
+    case Unit::ampere: return steps({{"pA", -12}, {"nA", -9}, {micro + "A", -6}, {"mA", -3}, {"A", 0}});
+    case Unit::coulomb:
+        return {{"pC", powerOfTen(-12)}, {"nC", powerOfTen(-9)},   {micro + "C", powerOfTen(-6)},
+                {"mC", powerOfTen(-3)},  {"mAh", kHour / 1000}};
+    case Unit::volt: return steps({{micro + "V", -6}, {"mV", -3}, {"V", 0}});
+    case Unit::ohm: return steps({{"m\u03A9", -3}, {"\u03A9", 0}, {"k\u03A9", 3}, {"M\u03A9", 6}});
+    case Unit::farad: return steps({{"pF", -12}, {"nF", -9}, {micro + "F", -6}, {"mF", -3}, {"F", 0}});
+    case Unit::siemens: return steps({{"nA/V", -9}, {micro + "A/V", -6}, {"mA/V", -3}, {"A/V", 0}});
+    case Unit::celsius: return {{"\u00B0C", 1}};
+    case Unit::perYear: return {{"ppm/year", Rational(1, 1000000) / kYear}, {"%/year", Rational(1, 100) / kYear}};
+    }
+    return {};
+}
+
+} // namespace
+
+std::string unitNoun(Unit unit) {
+    switch (unit) {
+    case Unit::ratio: return "a ratio";
+    case Unit::hertz: return "a rate";
+    case Unit::bitsPerSecond: return "a bit rate";
+    case Unit::second: return "a time";
+    case Unit::ampere: return "a current";
+    case Unit::coulomb: return "a charge";
+    case Unit::volt: return "a voltage";
+    case Unit::ohm: return "a resistance";
+    case Unit::farad: return "a capacitance";
+    case Unit::siemens: return "a transconductance";
+    case Unit::celsius: return "a temperature";
+    case Unit::perYear: return "a ratio per year";
+    }
+    return {};
+}
+
+std::string unitExample(Unit unit) {
+    switch (unit) {
+    case Unit::ratio: return "1.5 % or 30 ppm";
+    case Unit::hertz: return "16 MHz";
+    case Unit::bitsPerSecond: return "115200 or 500 kbit/s";
+    case Unit::second: return "1.8 s or 120 us";
+    case Unit::ampere: return "2.2 uA";
+    case Unit::coulomb: return "5200 mAh";
+    case Unit::volt: return "3.3 V";
+    case Unit::ohm: return "60 ohm";
+    case Unit::farad: return "10 pF";
+    case Unit::siemens: return "7 mA/V";
+    case Unit::celsius: return "25 C";
+    case Unit::perYear: return "3 ppm/year";
+    }
+    return {};
+}
+
+const std::vector<Unit>& allUnits() {
+    static const std::vector<Unit> units{Unit::ratio,  Unit::hertz, Unit::bitsPerSecond, Unit::second,
+                                         Unit::ampere, Unit::coulomb, Unit::volt,        Unit::ohm,
+                                         Unit::farad,  Unit::siemens, Unit::celsius,     Unit::perYear};
+    return units;
+}
+
+const std::vector<UnitSuffix>& unitSuffixes(Unit unit) {
+    static const auto table = [] {
+        std::map<Unit, std::vector<UnitSuffix>> all;
+        for (const Unit each : allUnits()) {
+            all[each] = makeSuffixes(each);
+        }
+        return all;
+    }();
+    return table.at(unit);
+}
+
+const std::vector<UnitSuffix>& unitLadder(Unit unit) {
+    static const auto table = [] {
+        std::map<Unit, std::vector<UnitSuffix>> all;
+        for (const Unit each : allUnits()) {
+            all[each] = makeLadder(each);
+        }
+        return all;
+    }();
+    return table.at(unit);
+}
+
+bool unitMayBeOmitted(Unit unit) {
+    return unit == Unit::hertz || unit == Unit::bitsPerSecond;
+}
+
+} // namespace wisetick

@@ -1,0 +1,168 @@
+#include "sleep/current.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace wisetick {
+
+namespace {
+
+const Rational kMegahertz = 1000000;
+const Rational kPicoampere = powerOfTen(-12);
+
+void addPoints(std::vector<Rational>& list, const std::optional<TemperatureCurve>& curve) {
+    if (curve && curve->points.size() > 1) {
+        for (const TemperatureCurve::Point& point : curve->points) {
+            list.push_back(point.celsius);
+        }
+    }
+}
+
+void addPoints(std::vector<Rational>& list, const std::optional<Draw>& draw) {
+    if (draw) {
+        addPoints(list, draw->typ);
+        addPoints(list, draw->max);
+    }
+}
+
+std::vector<Rational> breakpoints(const Part& part, const Board& board) {
+    std::vector<Rational> list;
+    for (const Source& source : part.sources) {
+        addPoints(list, source.draws);
+    }
+    for (const Line& line : part.lines) {
+        addPoints(list, line.draws);
+    }
+    for (const Peripheral& peripheral : part.peripherals) {
+        addPoints(list, peripheral.draws);
+    }
+    for (const Mode& mode : part.modes) {
+        addPoints(list, mode.draws);
+        for (const WakeStage& stage : mode.stages) {
+            addPoints(list, stage.draws);
+        }
+    }
+    if (board.battery) {
+        for (const auto& [celsius, share] : board.battery->usable) {
+            list.push_back(celsius);
+        }
+    }
+    return list;
+}
+
+std::vector<Rational> overGrid(const std::optional<TemperatureCurve>& curve, const std::optional<Rational>& slope, const Rational& hertz,
+                               const TemperatureGrid& grid, bool& isExtrapolated) {
+    std::vector<Rational> currents;
+    if (!curve || !slope) {
+        return currents;
+    }
+    const Rational byRate = (*slope * hertz / kMegahertz / kPicoampere).rounded() * kPicoampere;
+    for (const Rational& celsius : grid.celsius) {
+        currents.push_back(currentAt(*curve, celsius, isExtrapolated) + byRate);
+    }
+    return currents;
+}
+
+void addTo(std::vector<Rational>& sum, const std::vector<Rational>& part) {
+    for (std::size_t i = 0; i < part.size(); ++i) {
+        sum[i] += part[i];
+    }
+}
+
+} // namespace
+
+TemperatureGrid temperatureGrid(const Part& part, const Board& board) {
+    TemperatureGrid grid;
+    grid.isKnown = board.temperature.has_value();
+    const Bounds range = board.temperature.value_or(Bounds::exactly(25));
+    grid.celsius = {range.min, range.nominal, range.max};
+    for (const Rational& celsius : breakpoints(part, board)) {
+        if (celsius > range.min && celsius < range.max) {
+            grid.celsius.push_back(celsius);
+        }
+    }
+    std::sort(grid.celsius.begin(), grid.celsius.end());
+    grid.celsius.erase(std::unique(grid.celsius.begin(), grid.celsius.end()), grid.celsius.end());
+    const auto nominal = std::find(grid.celsius.begin(), grid.celsius.end(), range.nominal);
+    grid.nominal = static_cast<std::size_t>(nominal - grid.celsius.begin());
+    return grid;
+}
+
+Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool& isExtrapolated) {
+    const auto& points = curve.points;
+    if (points.size() == 1) {
+        return points.front().ampere;
+    }
+    if (celsius < points.front().celsius || celsius > points.back().celsius) {
+        isExtrapolated = true;
+        return celsius < points.front().celsius ? points.front().ampere : points.back().ampere;
+    }
+    const auto above = std::find_if(points.begin() + 1, points.end(), [&](const auto& point) { return point.celsius >= celsius; });
+    const auto below = above - 1;
+    if (above->celsius == celsius) {
+        return above->ampere;
+    }
+    if (below->celsius == celsius) {
+        return below->ampere;
+    }
+    const Rational share = (celsius - below->celsius) / (above->celsius - below->celsius);
+    if (below->ampere.sign() <= 0 || above->ampere.sign() <= 0) { // no logarithm of 0: a straight line
+        const Rational exact = below->ampere + share * (above->ampere - below->ampere);
+        return (exact / kPicoampere).rounded() * kPicoampere;
+    }
+    const double low = std::log(below->ampere.toDouble());
+    const double high = std::log(above->ampere.toDouble());
+    return quantised(std::exp(low + share.toDouble() * (high - low)), kPicoampere);
+}
+
+Contribution contributionOf(const std::string& name, const std::string& target, const std::optional<Draw>& draw, const Bounds& hertz,
+                            const TemperatureGrid& grid) {
+    Contribution result{name, target, {}, {}, false, {}};
+    if (!draw) {
+        return result;
+    }
+    result.typ = overGrid(draw->typ, draw->perMegahertzTyp, hertz.nominal, grid, result.isExtrapolated);
+    result.max = overGrid(draw->max, draw->perMegahertzMax, hertz.max, grid, result.isExtrapolated);
+    if (draw->typ) {
+        bool ignored = false;
+        const Rational base = currentAt(*draw->typ, grid.celsius[grid.nominal], ignored);
+        result.formula = base.isZero() ? "" : printQuantity(base, Unit::ampere);
+    }
+    if (draw->perMegahertzTyp && draw->perMegahertzTyp->sign() > 0) {
+        result.formula += (result.formula.empty() ? "" : " + ") + printQuantity(*draw->perMegahertzTyp, Unit::ampere) + "/MHz \u00d7 " +
+                          printQuantity(hertz.nominal, Unit::hertz);
+    }
+    return result;
+}
+
+Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere, const TemperatureGrid& grid) {
+    const std::vector<Rational> all(grid.celsius.size(), ampere);
+    return {name, target, all, all, false, printQuantity(ampere, Unit::ampere)};
+}
+
+CurrentFigure sumOf(std::vector<Contribution> contributions, const TemperatureGrid& grid) {
+    CurrentFigure sum;
+    sum.typ.assign(grid.celsius.size(), Rational(0));
+    sum.max = sum.typ;
+    for (const Contribution& each : contributions) {
+        addTo(sum.typ, each.typ);
+        addTo(sum.max, each.max);
+        if (each.typ.empty() || each.max.empty()) {
+            sum.unknown += sum.unknown.empty() ? "unknown: " : ", ";
+            sum.unknown += (each.typ.empty() && each.max.empty() ? "draw of " : (each.typ.empty() ? "typical draw of " : "largest draw of ")) + each.name;
+        }
+    }
+    for (std::size_t i = 0; i < sum.typ.size(); ++i) {
+        sum.max[i] = std::max(sum.max[i], sum.typ[i]); // the known part of the largest is at least the typical
+    }
+    sum.contributions = std::move(contributions);
+    return sum;
+}
+
+Bounds CurrentFigure::bounds(const TemperatureGrid& grid) const {
+    return {*std::min_element(typ.begin(), typ.end()), typ[grid.nominal], *std::max_element(max.begin(), max.end())};
+}
+
+} // namespace wisetick

@@ -1,0 +1,57 @@
+#pragma once
+
+#include "part/part.h"
+#include "plan/plan.h"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace wisetick {
+
+/// The temperatures in °C at which currents and lives are worked out: the board's lowest, nominal and highest, and
+/// every breakpoint of the part's and battery's tables between them. Between two neighbours a sum of log-linear
+/// currents is convex, and a convex current over a linear share of the capacity is quasi-convex, so the worst case
+/// of the range is among these temperatures. Index of the nominal one beside them.
+struct TemperatureGrid {
+    std::vector<Rational> celsius; ///< ascending
+    std::size_t nominal = 0;
+    bool isKnown = false; ///< false: the board gives no temperature; 25 °C alone is taken
+};
+TemperatureGrid temperatureGrid(const Part& part, const Board& board);
+
+/// The current of a curve at a temperature, log-linear between points and quantised to 1 pA; held at its end
+/// beyond them. `isExtrapolated` is set then.
+Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool& isExtrapolated);
+
+/// What one thing draws, over the grid of temperatures, in A. typ or max are empty where they are unknown.
+struct Contribution {
+    std::string name;   ///< "base of run", "xtm", "core's rate in run", "outside"
+    std::string target; ///< where a click on it goes
+    std::vector<Rational> typ;
+    std::vector<Rational> max;
+    bool isExtrapolated = false;
+    std::string formula; ///< "110 µA/MHz × 160 MHz"
+};
+
+/// A draw worked out for a clock of `hertz` (typical at its nominal, largest at its max).
+Contribution contributionOf(const std::string& name, const std::string& target, const std::optional<Draw>& draw,
+                            const Bounds& hertz, const TemperatureGrid& grid);
+
+/// A constant current.
+Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere, const TemperatureGrid& grid);
+
+/// A sum of contributions over the grid; the known parts where some are unknown.
+struct CurrentFigure {
+    std::vector<Contribution> contributions;
+    std::vector<Rational> typ;
+    std::vector<Rational> max;
+    std::string unknown; ///< "unknown: largest draw of xtm"; empty where all is known
+
+    /// nominal: typical at the nominal temperature; min, max: the least typical and the greatest largest current
+    /// over the grid.
+    Bounds bounds(const TemperatureGrid& grid) const;
+};
+CurrentFigure sumOf(std::vector<Contribution> contributions, const TemperatureGrid& grid);
+
+} // namespace wisetick

@@ -1,0 +1,71 @@
+#include "sleep/wake_up.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+void addUnknown(std::string& unknown, const std::string& what) {
+    unknown += (unknown.empty() ? "unknown: " : ", ") + what;
+}
+
+/// The known part of a duration: 0 where nothing is given, the typical where the longest is not.
+Bounds knownPart(const Duration& duration, const std::string& what, std::string& unknown) {
+    if (!duration.typ && !duration.max) {
+        addUnknown(unknown, what);
+        return Bounds::exactly(0);
+    }
+    if (!duration.max) {
+        addUnknown(unknown, "longest " + what);
+    } else if (!duration.typ) {
+        addUnknown(unknown, "typical " + what);
+    }
+    const Rational typ = duration.typ.value_or(duration.max.value_or(Rational(0)));
+    return {typ, typ, std::max(duration.max.value_or(typ), typ)};
+}
+
+} // namespace
+
+WakeUpFigure wakeUp(const Mode& mode, const std::vector<StartUp>& startUps) {
+    WakeUpFigure figure;
+    Rational endTyp = 0; // where the longest of the present group of parallel stages ends
+    Rational endMax = 0;
+    for (const WakeStage& stage : mode.stages) {
+        const Bounds lasts = knownPart(stage.lasts, "time of stage '" + stage.say + "'", figure.unknown);
+        WakePiece piece{stage.say, true, {}, {}, {}, {}, "mode/" + mode.id};
+        const auto beside = std::find_if(figure.pieces.begin(), figure.pieces.end(), [&](const WakePiece& other) { return other.say == stage.beside; });
+        if (!stage.beside.empty() && beside != figure.pieces.end()) {
+            piece.startTyp = beside->startTyp;
+            piece.startMax = beside->startMax;
+        } else {
+            piece.startTyp = endTyp;
+            piece.startMax = endMax;
+        }
+        piece.endTyp = piece.startTyp + lasts.nominal;
+        piece.endMax = piece.startMax + lasts.max;
+        endTyp = std::max(endTyp, piece.endTyp);
+        endMax = std::max(endMax, piece.endMax);
+        figure.pieces.push_back(std::move(piece));
+    }
+    figure.firstInstruction = {endTyp, endTyp, endMax};
+    figure.restored = figure.firstInstruction;
+    const std::size_t first = figure.pieces.size();
+    for (const StartUp& startUp : startUps) {
+        const Bounds lasts = knownPart(startUp.lasts, "start-up of " + startUp.id, figure.unknown);
+        WakePiece piece{startUp.id, false, endTyp, {}, endMax, {}, "line/" + startUp.id};
+        if (startUp.after) {
+            piece.startTyp = figure.pieces[first + *startUp.after].endTyp;
+            piece.startMax = figure.pieces[first + *startUp.after].endMax;
+        }
+        piece.endTyp = piece.startTyp + lasts.nominal;
+        piece.endMax = piece.startMax + lasts.max;
+        figure.restored.min = std::max(figure.restored.min, piece.endTyp);
+        figure.restored.nominal = std::max(figure.restored.nominal, piece.endTyp);
+        figure.restored.max = std::max(figure.restored.max, piece.endMax);
+        figure.pieces.push_back(std::move(piece));
+    }
+    return figure;
+}
+
+} // namespace wisetick

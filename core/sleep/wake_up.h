@@ -1,0 +1,44 @@
+#pragma once
+
+#include "part/part.h"
+#include "quantity/bounds.h"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace wisetick {
+
+/// Something to be started again after waking: a source, or a multiplier that must lock. It starts when what it
+/// comes from is ready.
+struct StartUp {
+    std::string id;
+    Duration lasts;
+    std::optional<std::size_t> after; ///< index of the start-up that must be over first
+};
+
+/// One piece of a wake-up on its time axis, in s from the event; typical and longest.
+struct WakePiece {
+    std::string say;
+    bool isStage = true; ///< a stage of the mode; else a start-up after it
+    Rational startTyp;
+    Rational endTyp;
+    Rational startMax;
+    Rational endMax;
+    std::string target; ///< "mode/deep", "line/vco"
+};
+
+/// A wake-up: its pieces, the time to the first handler instruction (the mode's stages) and the time until all
+/// promises hold again (the last start-up). Unknown times carry their reason; the figures are then the known part.
+struct WakeUpFigure {
+    std::vector<WakePiece> pieces;
+    Bounds firstInstruction;
+    Bounds restored;
+    std::string unknown;
+};
+
+/// Stages run one after the other; those beside one another start together and the longest counts. Start-ups begin
+/// at the first instruction, in parallel where they do not wait for one another.
+WakeUpFigure wakeUp(const Mode& mode, const std::vector<StartUp>& startUps);
+
+} // namespace wisetick
