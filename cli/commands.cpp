@@ -150,7 +150,7 @@ int runPromise(const Session& session, const PlanOptions& options, const std::st
     }
     const std::size_t index = placePromise(loaded->plan, line, std::move(*read));
     const Figures figures = evaluated(*loaded);
-    const std::vector<Way> ways = waysOf(loaded->part, loaded->plan, loaded->take, index, 8);
+    const std::vector<Way> ways = waysOf(loaded->part, loaded->plan, loaded->take, index, 8, figures.rhythm->longestRest);
     const PromiseFigure& promise = figures.promises[index];
     if (options.isJson) {
         nlohmann::ordered_json json = promiseJson(promise);

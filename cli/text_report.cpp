@@ -121,6 +121,9 @@ void addFields(TextTable& table, const std::vector<FieldValue>& fields, const St
 
 std::string fieldsTable(const Figures& figures, const Style& style) {
     TextTable table({Align::left, Align::right, Align::right, Align::left});
+    if (figures.tierField) {
+        addFields(table, {*figures.tierField}, style);
+    }
     for (const LineFigure& line : figures.lines) {
         addFields(table, line.fields, style);
     }

@@ -1,5 +1,6 @@
 #include "derive/derive.h"
 
+#include "derive/field_values.h"
 #include "derive/line_limits.h"
 #include "derive/line_rates.h"
 #include "derive/modes.h"
@@ -41,15 +42,21 @@ void addCurrentFindings(Figures& figures) {
     }
 }
 
-/// Lock and field checks that need the figures: a value that does not fit its field.
+/// A value that does not fit its field.
 void addFieldFindings(Figures& figures) {
-    for (const LineFigure& line : figures.lines) {
-        for (const FieldValue& value : line.fields) {
+    const auto check = [&](const std::vector<FieldValue>& values, const std::string& path) {
+        for (const FieldValue& value : values) {
             if (Rational::Integer(value.held) > value.field.most()) {
-                figures.findings.push_back({Severity::error, {{}, 0, 0, "line/" + line.id}, value.control + " = " + value.setting + " does not fit " + fieldText(value.field),
+                figures.findings.push_back({Severity::error, {{}, 0, 0, path}, value.control + " = " + value.setting + " does not fit " + fieldText(value.field),
                                             "at most " + value.field.most().str(), {}});
             }
         }
+    };
+    for (const LineFigure& line : figures.lines) {
+        check(line.fields, "line/" + line.id);
+    }
+    for (const PromiseFigure& promise : figures.promises) {
+        check(promise.fields, "promise/" + promise.name);
     }
 }
 
@@ -102,7 +109,11 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     figures.lines = lineRates(part, plan.board, controls);
     for (NodeIndex node = 0; node < figures.lines.size(); ++node) {
         figures.lines[node].isOn = demand.nodes[node];
+        if (const auto start = startField(part, node, demand.nodes[node])) {
+            figures.lines[node].fields.push_back(*start);
+        }
     }
+    figures.tierField = tierField(part, controls);
     judgeLimits(part, controls, figures.lines, figures.findings);
     judgeBoard(part, plan, controls, figures.lines, figures.findings);
     figures.waits = waitStates(part, controls, figures.lines, figures.findings);
@@ -120,13 +131,13 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     return figures;
 }
 
-std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& takeName, std::size_t promise, std::size_t most) {
+std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& takeName, std::size_t promise, std::size_t most, const std::optional<Rational>& longestRest) {
     const Take& take = takeNamed(plan, takeName);
     Diagnostics ignored;
     const Controls controls = resolveControls(part, take, ignored);
     const Demand demand = demandOf(part, plan, take, controls);
     const std::vector<LineFigure> lines = lineRates(part, plan.board, controls);
-    return promiseWays({part, plan, take, controls, demand, lines, std::nullopt}, promise, most);
+    return promiseWays({part, plan, take, controls, demand, lines, longestRest}, promise, most);
 }
 
 } // namespace wisetick

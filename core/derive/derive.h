@@ -11,8 +11,9 @@ namespace wisetick {
 /// std::invalid_argument if the plan has no take of that name.
 Figures derive(const Part& part, const Plan& plan, const std::string& take, const std::optional<Rational>& longestRest = std::nullopt);
 
-/// The ranked ways of a promise (its place in the plan), best first.
-std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& take, std::size_t promise, std::size_t most = 20);
+/// The ranked ways of a promise (its place in the plan), best first; `longestRest` as for derive.
+std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& take, std::size_t promise, std::size_t most = 20,
+                        const std::optional<Rational>& longestRest = std::nullopt);
 
 /// The five vitals as far as the figures hold them: average and life only once the rhythm is played.
 Vitals vitalsOf(const Part& part, const Figures& figures);

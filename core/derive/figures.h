@@ -95,6 +95,7 @@ struct Figures {
     std::string plan;
     std::string take;
     std::string tier;
+    std::optional<FieldValue> tierField;
     TemperatureGrid grid;
     std::vector<LineFigure> lines; ///< by NodeIndex: sources first, in file order
     std::vector<WaitFigure> waits;

@@ -1,5 +1,6 @@
 #include "derive/line_rates.h"
 
+#include "derive/field_values.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -105,36 +106,9 @@ std::string controlText(const Part& part, const Line& line, const LineControls& 
     return text.empty() ? "from " + part.nodeId(parent) : text;
 }
 
-void addField(LineFigure& figure, const Line& line, const std::string& control, const std::string& setting, const std::optional<std::int64_t>& held) {
-    const auto field = line.fields.find(control);
-    const auto holds = line.holds.find(control);
-    if (field == line.fields.end() || holds == line.holds.end() || !held) {
-        return;
-    }
-    figure.fields.push_back({line.id + "." + control, field->second, setting, holdsText(holds->second), *held});
-}
-
-void addFields(const Part& part, const Line& line, const LineControls& controls, LineFigure& figure) {
-    const auto holdsOf = [&](const std::string& control) -> const Holds* {
-        const auto found = line.holds.find(control);
-        return found == line.holds.end() ? nullptr : &found->second;
-    };
-    if (const Holds* holds = holdsOf("from")) {
-        const std::string& id = part.nodeId(line.from[controls.from]);
-        addField(figure, line, "from", id, heldFor(*holds, id));
-    }
-    if (const Holds* holds = holdsOf("multiply")) {
-        addField(figure, line, "multiply", printFactor(controls.multiply), heldFor(*holds, controls.multiply));
-    }
-    if (const Holds* holds = holdsOf("divide")) {
-        addField(figure, line, "divide", printFactor(controls.divide), heldFor(*holds, controls.divide));
-    }
-}
-
 void workLine(const Part& part, const Line& line, const LineControls& controls, const LineFigure& parent, LineFigure& figure) {
     figure.factor = controls.factor;
     figure.control = controlText(part, line, controls, *figure.parent);
-    addFields(part, line, controls, figure);
     if (!controls.fault.empty()) {
         figure.why = controls.fault;
         return;
@@ -212,6 +186,7 @@ std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Co
         figure.id = line.id;
         figure.name = line.name;
         figure.parent = parentOf(part, controls, index);
+        figure.fields = lineFields(part, controls, index);
         workLine(part, line, controls.lines[index], figures[*figure.parent], figure);
     }
     return figures;

@@ -1,6 +1,7 @@
 #include "derive/modes.h"
 
 #include "base/nearest_name.h"
+#include "derive/field_values.h"
 #include "promise/counter_search.h"
 #include "promise/limits.h"
 #include "quantity/quantity_print.h"
@@ -201,6 +202,7 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
     const CounterSetting best = !near.above || (near.below && distance(*near.below) <= distance(*near.above)) ? *near.below : *near.above;
     const Rational got = best.product() / hertz;
     figure.settings = {{"prescaler", best.prescaler}, {"counts", best.counts}};
+    figure.fields = peripheralFields(part, controls, *peripheral, figure.settings);
     figure.workings.push_back({"woken every", "prescaler \u00d7 counts \u00f7 f", best.prescaler.toString() + " \u00d7 " + best.counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
                                printQuantity(got, Unit::second) + ", " + printError(got / *ask.every - 1), {{ask.by, {}, "peripheral/" + ask.by, {}}}});
     const Rational least = reach.least() / hertz;

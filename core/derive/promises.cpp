@@ -1,5 +1,6 @@
 #include "derive/promises.h"
 
+#include "derive/field_values.h"
 #include "promise/line_rate.h"
 #include "promise/timer.h"
 #include "promise/uart.h"
@@ -38,28 +39,6 @@ WatchdogRest restOf(const PromiseContext& context, std::size_t peripheral) {
         rest.longest = context.longestRest;
     }
     return rest;
-}
-
-void addFields(const Bench& bench, const PromiseContext& context, PromiseFigure& figure) {
-    const Peripheral& peripheral = *bench.peripheral;
-    const auto add = [&](const std::string& control, const std::string& setting, auto key) {
-        const auto field = peripheral.fields.find(control);
-        const auto holds = peripheral.holds.find(control);
-        if (field == peripheral.fields.end() || holds == peripheral.holds.end()) {
-            return;
-        }
-        const auto held = heldFor(holds->second, key);
-        if (held && Rational::Integer(*held) <= field->second.most()) {
-            figure.fields.push_back({peripheral.id + "." + control, field->second, setting, holdsText(holds->second), *held});
-        }
-    };
-    if (peripheral.clock.size() > 1) {
-        const std::string from = context.part.nodeId(peripheral.clock[context.controls.peripheralFrom[bench.index]]);
-        add("from", from, from);
-    }
-    for (const Setting& setting : figure.settings) {
-        add(setting.name, printFactor(setting.value), setting.value);
-    }
 }
 
 /// Judges one promise on its peripheral with the given settings held. The variant visit is exhaustive: a new ask
@@ -211,7 +190,7 @@ private:
         }
         try {
             figure = std::visit(PeripheralJudge{context_, *bench, pinned, figure}, context_.plan.promises[index].line.ask);
-            addFields(*bench, context_, figure);
+            figure.fields = peripheralFields(context_.part, context_.controls, bench->index, figure.settings);
         } catch (const RationalOverflow&) {
             figure.state = State::broken;
             figure.why = "the figures of " + figure.name + " need more than 256 bits";

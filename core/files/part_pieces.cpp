@@ -199,6 +199,8 @@ std::optional<Draw> readDraw(TableReader& reader, const std::string& key) {
         }
         draw.typ = TemperatureCurve{{{0, *single}}};
         draw.max = draw.typ;
+        draw.perMegahertzTyp = 0;
+        draw.perMegahertzMax = 0;
         return draw;
     }
     TableReader inner(*table, reader.reporter(), reader.pathOf(key));

@@ -201,6 +201,7 @@ Json figuresJson(const Figures& figures) {
     json["plan"] = figures.plan;
     json["take"] = figures.take;
     json["tier"] = textOrNull(figures.tier);
+    json["tier_fields"] = figures.tierField ? fieldsJson({*figures.tierField}) : Json::array();
     json["lines"] = Json::object();
     for (const LineFigure& line : figures.lines) {
         json["lines"][line.id] = lineJson(line);

@@ -418,40 +418,30 @@ private:
     std::size_t position_ = 0;
 };
 
-/// A figure that reads back to the same value: the decimal form, or else the fraction.
-std::string readable(const Rational& value, Unit unit) {
-    const std::string text = printQuantity(value, unit);
-    if (readQuantity(text, unit)) {
-        return text;
-    }
-    const UnitSuffix& base = unitLadder(unit).front();
-    return (value / base.factor).toString() + " " + base.text;
-}
-
 std::string toleranceText(const Tolerance& tolerance) {
     if (tolerance.exactly) {
         return " exactly";
     }
-    return tolerance.within ? " within " + readable(*tolerance.within, Unit::ratio) : "";
+    return tolerance.within ? " within " + printReadable(*tolerance.within, Unit::ratio) : "";
 }
 
 struct ClausePrinter {
     std::string operator()(const RunsAsk& ask) const {
         const char* bound = ask.bound == RunsAsk::Bound::at ? "at " : (ask.bound == RunsAsk::Bound::atLeast ? "at least " : "at most ");
-        return "runs " + (bound + readable(ask.hertz, Unit::hertz)) + toleranceText(ask.tolerance);
+        return "runs " + (bound + printReadable(ask.hertz, Unit::hertz)) + toleranceText(ask.tolerance);
     }
     std::string operator()(const TalksAsk& ask) const {
-        const std::string rate = ask.bitsPerSecond.isWhole() ? ask.bitsPerSecond.toString() : readable(ask.bitsPerSecond, Unit::bitsPerSecond);
+        const std::string rate = ask.bitsPerSecond.isWhole() ? ask.bitsPerSecond.toString() : printReadable(ask.bitsPerSecond, Unit::bitsPerSecond);
         return "talks " + rate + toleranceText(ask.tolerance) + (ask.frame == UartFrame{} ? "" : " as " + printFrame(ask.frame));
     }
     std::string operator()(const FiresAsk& ask) const {
-        return "fires every " + readable(ask.period, Unit::second) + toleranceText(ask.tolerance);
+        return "fires every " + printReadable(ask.period, Unit::second) + toleranceText(ask.tolerance);
     }
     std::string operator()(const BitesAsk& ask) const {
-        std::string text = "bites after " + readable(ask.after, Unit::second) + toleranceText(ask.tolerance);
+        std::string text = "bites after " + printReadable(ask.after, Unit::second) + toleranceText(ask.tolerance);
         const auto add = [&](const char* words, const std::optional<Rational>& value) {
             if (value) {
-                text += words + readable(*value, Unit::second);
+                text += words + printReadable(*value, Unit::second);
             }
         };
         add(", fed every ", ask.fedEvery);
@@ -460,11 +450,11 @@ struct ClausePrinter {
         return text;
     }
     std::string operator()(const WakesAsk& ask) const {
-        return "wakes from " + ask.mode + " in at most " + readable(ask.limit, Unit::second) + (ask.by.empty() ? "" : " by " + ask.by) +
-               (ask.every ? " every " + readable(*ask.every, Unit::second) : "");
+        return "wakes from " + ask.mode + " in at most " + printReadable(ask.limit, Unit::second) + (ask.by.empty() ? "" : " by " + ask.by) +
+               (ask.every ? " every " + printReadable(*ask.every, Unit::second) : "");
     }
-    std::string operator()(const AverageAsk& ask) const { return "average under " + readable(ask.limit, Unit::ampere); }
-    std::string operator()(const LastsAsk& ask) const { return "lasts " + readable(ask.least, Unit::second); }
+    std::string operator()(const AverageAsk& ask) const { return "average under " + printReadable(ask.limit, Unit::ampere); }
+    std::string operator()(const LastsAsk& ask) const { return "lasts " + printReadable(ask.least, Unit::second); }
 };
 
 } // namespace

@@ -102,7 +102,7 @@ std::string roundedDecimal(const Rational& value, int digits) {
     return placePoint(whole, decimals);
 }
 
-std::string printQuantity(const Rational& value, Unit unit) {
+std::string printQuantity(const Rational& value, Unit unit, int mostDigits) {
     if (unit == Unit::second) {
         const std::string calendar = calendarTime(value);
         if (!calendar.empty()) {
@@ -110,7 +110,7 @@ std::string printQuantity(const Rational& value, Unit unit) {
         }
     }
     const UnitSuffix* step = &ladderStep(value, unit);
-    const std::string exact = exactDecimal(value / step->factor);
+    const std::string exact = exactDecimal(value / step->factor, mostDigits);
     if (!exact.empty()) {
         return exact + " " + step->text;
     }
@@ -126,6 +126,16 @@ std::string printQuantity(const Rational& value, Unit unit) {
         ++step;
     }
     return kAlmostEqual + roundedDecimal(value / step->factor) + " " + step->text;
+}
+
+std::string printReadable(const Rational& value, Unit unit) {
+    constexpr int kEnoughDigits = 40;
+    const std::string text = printQuantity(value, unit, kEnoughDigits);
+    if (text.rfind(kAlmostEqual, 0) != 0) {
+        return text;
+    }
+    const UnitSuffix& base = unitLadder(unit).front();
+    return (value / base.factor).toString() + " " + base.text;
 }
 
 std::string printError(const Rational& error) {

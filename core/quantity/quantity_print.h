@@ -7,10 +7,13 @@
 
 namespace wisetick {
 
-/// The shortest engineering form that is exact ("32.768 kHz", "1.5 %", "10 min") if it has at most 12
+/// The shortest engineering form that is exact ("32.768 kHz", "1.5 %", "10 min") if it has at most `mostDigits`
 /// significant digits, else five significant digits behind a "≈" ("≈53.333 MHz"). What has no "≈" reads back to
 /// the same value. The same in every locale.
-std::string printQuantity(const Rational& value, Unit unit);
+std::string printQuantity(const Rational& value, Unit unit, int mostDigits = 9);
+
+/// A form that reads back to the very same value, however many digits that takes; a fraction where no decimal ends.
+std::string printReadable(const Rational& value, Unit unit);
 
 /// A signed ratio for errors: "+8.507 %" with four significant digits, "≈" in front where that is rounded,
 /// "exact" for 0.

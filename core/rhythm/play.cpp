@@ -11,22 +11,31 @@ namespace {
 
 enum class Corner { typical, longest };
 
-/// One thing that draws for some of the time: its time in the span, and its current over the grid of temperatures.
+/// Charge in C over the grid of temperatures, typical and largest.
+struct Charge {
+    std::vector<Rational> typ;
+    std::vector<Rational> max;
+
+    explicit Charge(std::size_t points) : typ(points), max(points) {}
+
+    /// Adds time × current; what is not known of a current adds nothing.
+    void add(const Rational& timeTyp, const std::vector<Rational>& ampereTyp, const Rational& timeMax, const std::vector<Rational>& ampereMax) {
+        for (std::size_t i = 0; i < ampereTyp.size(); ++i) {
+            typ[i] += timeTyp * ampereTyp[i];
+        }
+        for (std::size_t i = 0; i < ampereMax.size(); ++i) {
+            max[i] += timeMax * ampereMax[i];
+        }
+    }
+};
+
+/// One thing that draws for some of the span.
 struct Item {
     std::string name;
     std::string target;
-    Rational timeTyp;
-    Rational timeMax;
-    std::vector<Rational> typ; ///< A
-    std::vector<Rational> max;
+    Rational time; ///< s, typical
+    Charge charge;
 };
-
-std::vector<Rational> plus(std::vector<Rational> a, const Rational& b) {
-    for (Rational& each : a) {
-        each += b;
-    }
-    return a;
-}
 
 /// Works out one play: two timelines, the charge of each of their items, and what follows.
 class Play {
@@ -81,7 +90,7 @@ private:
     /// Without jobs it rests for ever, or runs for ever where no rest is chosen.
     void playNothing() {
         figure_.span = 1;
-        items_.push_back({restsIn_ ? "rest in " + rest().id : "running", "mode/" + rest().id, 1, 1, rest().current.typ, rest().current.max});
+        addItem(restsIn_ ? "rest in " + rest().id : "running", "mode/" + rest().id, 1, 1, rest().current, 0);
     }
 
     std::size_t takeIndex(const Job& job) const {
@@ -130,13 +139,25 @@ private:
         return false;
     }
 
-    /// Charge of one wake-up into a take beyond what resting would have drawn, typical, at the nominal temperature.
-    Rational wakeCharge(std::size_t take, const TimelineTake& timing) const {
-        const std::size_t nominal = base_.grid.nominal;
-        Rational charge = timing.restore * run(*takes_[take]).current.typ[nominal];
-        charge += timing.stages * rest().current.typ[nominal];
-        for (const Item& stage : stageItems(take, 1, 1)) {
-            charge += stage.timeTyp * stage.typ[nominal];
+    void addItem(const std::string& name, const std::string& target, const Rational& timeTyp, const Rational& timeMax, const CurrentFigure& current,
+                 const Rational& outside) {
+        Charge charge(base_.grid.celsius.size());
+        charge.add(timeTyp, current.typ, timeMax, current.max);
+        const std::vector<Rational> constant(charge.typ.size(), outside);
+        charge.add(timeTyp, constant, timeMax, constant);
+        items_.push_back({name, target, timeTyp, std::move(charge)});
+    }
+
+    /// Charge of the stages of so many wake-ups into a take: their own draws on top of the resting mode's.
+    Charge stageCharge(std::size_t take, const Rational& countTyp, const Rational& countMax) const {
+        Charge charge(base_.grid.celsius.size());
+        const Mode& mode = part_.modes[*restsIn_];
+        const WakeUpFigure& wake = *takes_[take]->modes[*restsIn_].wakeUp;
+        charge.add(countTyp * wake.firstInstruction.nominal, rest().current.typ, countMax * wake.firstInstruction.max, rest().current.max);
+        for (std::size_t i = 0; i < mode.stages.size(); ++i) {
+            const Contribution draw = contributionOf(mode.stages[i].say, "mode/" + mode.id, mode.stages[i].draws, Bounds::exactly(0), base_.grid);
+            charge.add(countTyp * (wake.pieces[i].endTyp - wake.pieces[i].startTyp), draw.typ, countMax * (wake.pieces[i].endMax - wake.pieces[i].startMax),
+                       draw.max.empty() ? draw.typ : draw.max);
         }
         return charge;
     }
@@ -164,32 +185,12 @@ private:
     /// The gap that a rest must exceed: the wake-up's own length, and the break-even against waiting awake.
     Rational leastRest(std::size_t take) const {
         const WakeUpFigure& wake = *takes_[take]->modes[*restsIn_].wakeUp;
-        TimelineTake typical;
-        typical.stages = wake.firstInstruction.nominal;
-        typical.restore = wake.restored.nominal - wake.firstInstruction.nominal;
-        const Rational saved = run(*takes_[take]).current.typ[base_.grid.nominal] - rest().current.typ[base_.grid.nominal];
-        const Rational length = typical.stages + typical.restore;
-        if (saved.sign() <= 0) {
-            return length;
-        }
-        return std::max(length, wakeCharge(take, typical) / saved);
-    }
-
-    /// The stages of waking into a take as items, for so many wake-ups.
-    std::vector<Item> stageItems(std::size_t take, const Rational& countTyp, const Rational& countMax) const {
-        std::vector<Item> items;
-        const Mode& mode = part_.modes[*restsIn_];
-        const WakeUpFigure& wake = *takes_[take]->modes[*restsIn_].wakeUp;
-        for (std::size_t i = 0; i < mode.stages.size(); ++i) {
-            const Contribution draw = contributionOf(mode.stages[i].say, "mode/" + mode.id, mode.stages[i].draws, Bounds::exactly(0), base_.grid);
-            Item item{"stage " + mode.stages[i].say, "mode/" + mode.id, countTyp * (wake.pieces[i].endTyp - wake.pieces[i].startTyp),
-                      countMax * (wake.pieces[i].endMax - wake.pieces[i].startMax), draw.typ, draw.max};
-            const std::vector<Rational> none(base_.grid.celsius.size(), Rational(0));
-            item.typ = item.typ.empty() ? none : item.typ;
-            item.max = item.max.empty() ? item.typ : item.max;
-            items.push_back(std::move(item));
-        }
-        return items;
+        const std::size_t nominal = base_.grid.nominal;
+        const Rational restore = wake.restored.nominal - wake.firstInstruction.nominal;
+        const Rational charge = restore * run(*takes_[take]).current.typ[nominal] + stageCharge(take, 1, 1).typ[nominal];
+        const Rational saved = run(*takes_[take]).current.typ[nominal] - rest().current.typ[nominal];
+        const Rational& length = wake.restored.nominal;
+        return saved.sign() <= 0 ? length : std::max(length, charge / saved);
     }
 
     /// The hyperperiod, or as much of it as kMostRuns job runs fill.
@@ -238,39 +239,36 @@ private:
 
     void addItems(const TimelineTotals& typ, const TimelineTotals& max) {
         if (restsIn_) {
-            items_.push_back({"rest in " + rest().id, "mode/" + rest().id, typ.resting, max.resting, rest().current.typ, rest().current.max});
+            addItem("rest in " + rest().id, "mode/" + rest().id, typ.resting, max.resting, rest().current, 0);
         }
         for (std::size_t i = 0; i < takes_.size(); ++i) {
-            const Figures& take = *takes_[i];
-            const CurrentFigure& awake = run(take).current;
+            const CurrentFigure& awake = run(*takes_[i]).current;
+            const std::string suffix = takes_.size() > 1 ? " of take " + takes_[i]->take : "";
+            const std::string target = "take/" + takes_[i]->take;
             addUnknown(typ.restoring[i].isZero() && typ.waiting[i].isZero() ? "" : awake.unknown);
-            if (restsIn_ && typ.stages[i].sign() > 0) {
-                addStages(i, typ, max);
+            if (typ.stages[i].sign() > 0) {
+                addStages(i, suffix, typ.stages[i], max.stages[i]);
             }
-            const std::string in = takes_.size() > 1 ? " of take " + take.take : "";
-            items_.push_back({"start-ups" + in, "take/" + take.take, typ.restoring[i], max.restoring[i], awake.typ, awake.max});
-            items_.push_back({"waiting awake" + in, "take/" + take.take, typ.waiting[i], max.waiting[i], awake.typ, awake.max});
+            addItem("start-ups" + suffix, target, typ.restoring[i], max.restoring[i], awake, 0);
+            addItem("waiting awake" + suffix, target, typ.waiting[i], max.waiting[i], awake, 0);
         }
         for (std::size_t i = 0; i < plan_.jobs.size(); ++i) {
             const Job& job = plan_.jobs[i];
             const CurrentFigure& awake = run(*takes_[takeIndex(job)]).current;
             addUnknown(awake.unknown);
-            items_.push_back({"job " + job.name, "job/" + job.name, typ.jobs[i], max.jobs[i], plus(awake.typ, job.draws), plus(awake.max, job.draws)});
+            addItem("job " + job.name, "job/" + job.name, typ.jobs[i], max.jobs[i], awake, job.draws);
         }
     }
 
-    /// Stages draw on top of the resting mode.
-    void addStages(std::size_t take, const TimelineTotals& typ, const TimelineTotals& max) {
+    void addStages(std::size_t take, const std::string& suffix, const Rational& timeTyp, const Rational& timeMax) {
         const WakeUpFigure& wake = *takes_[take]->modes[*restsIn_].wakeUp;
-        items_.push_back({"stages", "mode/" + rest().id, typ.stages[take], max.stages[take], rest().current.typ, rest().current.max});
         for (const WakeStage& stage : part_.modes[*restsIn_].stages) {
             if (!stage.draws) {
                 addUnknown("unknown: draw of stage " + stage.say);
             }
         }
-        for (Item& stage : stageItems(take, typ.stages[take] / wake.firstInstruction.nominal, max.stages[take] / wake.firstInstruction.max)) {
-            items_.push_back(std::move(stage));
-        }
+        items_.push_back({"stages of waking" + suffix, "mode/" + rest().id, timeTyp,
+                          stageCharge(take, timeTyp / wake.firstInstruction.nominal, timeMax / wake.firstInstruction.max)});
     }
 
     void sumUp() {
@@ -279,8 +277,8 @@ private:
         std::vector<Rational> max(points, Rational(0));
         for (const Item& item : items_) {
             for (std::size_t i = 0; i < points; ++i) {
-                typ[i] += item.timeTyp * item.typ[i];
-                max[i] += item.timeMax * item.max[i];
+                typ[i] += item.charge.typ[i];
+                max[i] += item.charge.max[i];
             }
         }
         for (std::size_t i = 0; i < points; ++i) {
@@ -298,9 +296,9 @@ private:
 
     void addShares(const Rational& average) {
         for (const Item& item : items_) {
-            const Rational charge = item.timeTyp * item.typ[base_.grid.nominal];
+            const Rational& charge = item.charge.typ[base_.grid.nominal];
             if (charge.sign() > 0 && average.sign() > 0) {
-                figure_.shares.push_back({item.name, item.target, item.timeTyp / figure_.span, charge / (average * figure_.span), charge / figure_.span});
+                figure_.shares.push_back({item.name, item.target, item.time / figure_.span, charge / (average * figure_.span), charge / figure_.span});
             }
         }
         std::stable_sort(figure_.shares.begin(), figure_.shares.end(), [](const auto& a, const auto& b) { return a.ampere > b.ampere; });

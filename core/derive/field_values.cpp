@@ -1,0 +1,94 @@
+#include "derive/field_values.h"
+
+#include "quantity/quantity_print.h"
+
+namespace wisetick {
+
+namespace {
+
+/// Collects the fields of one line or peripheral.
+class FieldList {
+public:
+    FieldList(const std::string& id, const std::map<std::string, Field>& fields, const std::map<std::string, Holds>& holds) : id_(id), fields_(fields), holds_(holds) {}
+
+    /// `key` is a factor, or the id that a mux has chosen.
+    template <class Key>
+    void add(const std::string& control, const std::string& setting, const Key& key) {
+        const auto field = fields_.find(control);
+        const auto form = holds_.find(control);
+        if (field == fields_.end() || form == holds_.end()) {
+            return;
+        }
+        if (const auto held = heldFor(form->second, key)) {
+            values_.push_back({id_ + "." + control, field->second, setting, holdsText(form->second), *held});
+        }
+    }
+
+    void addBit(const std::string& control, const Field& field) { values_.push_back({id_ + "." + control, field, "on", "holds 1 for on", 1}); }
+
+    std::vector<FieldValue> take() { return std::move(values_); }
+
+private:
+    const std::string& id_;
+    const std::map<std::string, Field>& fields_;
+    const std::map<std::string, Holds>& holds_;
+    std::vector<FieldValue> values_;
+};
+
+} // namespace
+
+std::vector<FieldValue> peripheralFields(const Part& part, const Controls& controls, std::size_t index, const std::vector<Setting>& settings) {
+    const Peripheral& peripheral = part.peripherals[index];
+    FieldList list(peripheral.id, peripheral.fields, peripheral.holds);
+    if (peripheral.gate) {
+        list.addBit("gate", *peripheral.gate);
+    }
+    if (peripheral.clock.size() > 1) {
+        const std::string& from = part.nodeId(peripheral.clock[controls.peripheralFrom[index]]);
+        list.add("from", from, from);
+    }
+    for (const Setting& setting : settings) {
+        list.add(setting.name, printFactor(setting.value), setting.value);
+    }
+    return list.take();
+}
+
+std::vector<FieldValue> lineFields(const Part& part, const Controls& controls, std::size_t index) {
+    const Line& line = part.lines[index];
+    const LineControls& set = controls.lines[index];
+    FieldList list(line.id, line.fields, line.holds);
+    if (line.from.size() > 1) {
+        const std::string& from = part.nodeId(line.from[set.from]);
+        list.add("from", from, from);
+    }
+    if (!line.multiply.empty()) {
+        list.add("multiply", printFactor(set.multiply), set.multiply);
+    }
+    if (!line.divide.empty()) {
+        list.add("divide", printFactor(set.divide), set.divide);
+    }
+    return list.take();
+}
+
+std::optional<FieldValue> startField(const Part& part, NodeIndex node, bool isOn) {
+    std::optional<Field> field;
+    if (part.isSource(node)) {
+        field = part.sources[node].field;
+    } else if (const auto found = part.lineAt(node).fields.find("on"); found != part.lineAt(node).fields.end()) {
+        field = found->second;
+    }
+    if (!field) {
+        return std::nullopt;
+    }
+    return FieldValue{part.nodeId(node) + ".on", *field, isOn ? "on" : "off", "holds 1 for on", isOn ? 1 : 0};
+}
+
+std::optional<FieldValue> tierField(const Part& part, const Controls& controls) {
+    if (!controls.tier || !part.tiers[*controls.tier].field) {
+        return std::nullopt;
+    }
+    const Tier& tier = part.tiers[*controls.tier];
+    return FieldValue{"tier", *tier.field, tier.id, "holds a code", tier.code};
+}
+
+} // namespace wisetick

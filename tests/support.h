@@ -1,0 +1,111 @@
+#pragma once
+
+#include "files/shelf.h"
+#include "quantity/bounds.h"
+#include "quantity/quantity_read.h"
+
+#include <QtTest>
+
+#include <fstream>
+#include <random>
+#include <sstream>
+#include <string>
+
+// Qt Test shows what it compared only for types that it can print.
+namespace QTest {
+template <>
+inline char* toString(const std::string& text) {
+    return qstrdup(text.c_str());
+}
+template <>
+inline char* toString(const wisetick::Rational& value) {
+    return qstrdup(value.toString().c_str());
+}
+} // namespace QTest
+
+Q_DECLARE_METATYPE(std::string)
+
+namespace wisetick::test {
+
+/// "9601/2" or "12" as an exact fraction; the text of a test's own expectations.
+inline Rational exact(const std::string& text) {
+    const std::size_t slash = text.find('/');
+    const Rational::Integer numerator(text.substr(0, slash));
+    const Rational::Integer denominator(slash == std::string::npos ? std::string("1") : text.substr(slash + 1));
+    return Rational::ratio(numerator, denominator);
+}
+
+/// A quantity that the test knows to be good.
+inline Rational quantity(const std::string& text, Unit unit) {
+    return readQuantity(text, unit).value();
+}
+
+inline std::string sourceDir() {
+    return WISETICK_SOURCE_DIR;
+}
+
+inline std::string fileText(const std::string& path) {
+    std::ifstream stream(path, std::ios::binary);
+    std::ostringstream content;
+    content << stream.rdbuf();
+    return content.str();
+}
+
+inline std::string marramText() {
+    return fileText(sourceDir() + "/parts/marram-20.part.toml");
+}
+
+inline std::string orchardText() {
+    return fileText(sourceDir() + "/examples/orchard-sprayer.plan.toml");
+}
+
+/// The example with its part; the test fails to start if it can't be read.
+inline LoadedPlan orchard() {
+    LoadedPlan loaded = loadPlan(sourceDir() + "/examples/orchard-sprayer.plan.toml", {sourceDir() + "/parts"});
+    if (!loaded.plan || !loaded.part) {
+        for (const Diagnostic& diagnostic : loaded.diagnostics) {
+            qWarning("%s", diagnosticText(diagnostic).c_str());
+        }
+        qFatal("the example can't be read");
+    }
+    return loaded;
+}
+
+/// All diagnostics, one a line.
+inline std::string lines(const Diagnostics& diagnostics) {
+    std::string text;
+    for (const Diagnostic& diagnostic : diagnostics) {
+        text += diagnosticText(diagnostic) + "\n";
+    }
+    return text;
+}
+
+/// Replaces the first occurrence; the test is wrong if there is none.
+inline std::string replaced(std::string text, const std::string& what, const std::string& by) {
+    const std::size_t at = text.find(what);
+    if (at == std::string::npos) {
+        qFatal("the text to be replaced is not there: %s", what.c_str());
+    }
+    return text.replace(at, what.size(), by);
+}
+
+/// Random numbers from a seed that is printed, so that a failure can be repeated with WISETICK_SEED.
+class Random {
+public:
+    Random() : seed_(qEnvironmentVariableIsSet("WISETICK_SEED") ? qEnvironmentVariableIntValue("WISETICK_SEED") : std::random_device{}()), engine_(seed_) {
+        qInfo("seed %u", seed_);
+    }
+    /// From low to high, both included.
+    std::int64_t whole(std::int64_t low, std::int64_t high) { return std::uniform_int_distribution<std::int64_t>(low, high)(engine_); }
+    bool coin() { return whole(0, 1) == 1; }
+    template <class List>
+    const auto& pick(const List& list) {
+        return list[static_cast<std::size_t>(whole(0, static_cast<std::int64_t>(list.size()) - 1))];
+    }
+
+private:
+    unsigned seed_;
+    std::mt19937_64 engine_;
+};
+
+} // namespace wisetick::test
