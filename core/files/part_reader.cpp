@@ -445,6 +445,9 @@ private:
                 known.push_back(name);
             }
             reader.error("kind", "no kind of peripheral '" + *kind + "'", listNames(known), didYouMean(*kind, known));
+            for (const std::string& key : reader.keys()) { // what the kind would need can't be told
+                reader.know(key);
+            }
             return {};
         }
         return (this->*found->second)(reader, peripheral);

@@ -1,0 +1,174 @@
+#include "files/part_reader.h"
+#include "plan/plan.h"
+#include "support.h"
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+namespace {
+
+std::string withCaret(const std::string& line, const TextError& error) {
+    return line.substr(0, error.position) + "|" + line.substr(error.position, error.length) + "|" + line.substr(std::min(line.size(), error.position + error.length));
+}
+
+} // namespace
+
+class CorePromiseLine : public QObject {
+    Q_OBJECT
+
+    Part part_ = readPart(marramText(), "marram-20.part.toml").part.value();
+
+private slots:
+    /// What is typed, and the canonical form that is printed for it.
+    void readsAndPrints_data() {
+        QTest::addColumn<std::string>("typed");
+        QTest::addColumn<std::string>("printed");
+        const auto row = [](const char* typed, const char* printed) { QTest::newRow(typed) << std::string(typed) << std::string(printed); };
+        row("core runs at 160 MHz", "core runs at 160 MHz");
+        row("core runs at 160M exactly", "core runs at 160 MHz exactly");
+        row("usb runs within 0.25 % at 48 MHz", "usb runs at 48 MHz within 0.25 %");
+        row("bus_b runs at least 60 MHz", "bus_b runs at least 60 MHz");
+        row("bus_a runs at most 50000 kHz", "bus_a runs at most 50 MHz");
+        row("modem: uart1 talks 921600 within 1.5 %", "modem: uart1 talks 921600 within 1.5 %");
+        row("  uart1   talks 115.2k , as 8E1 ", "uart1 talks 115200 as 8E1");
+        row("uart1 talks as 7N2 9600 baud", "uart1 talks 9600 as 7N2");
+        row("tick: timer2 fires every 1 ms exactly", "tick: timer2 fires every 1 ms exactly");
+        row("timer6 fires every 1/3 s", "timer6 fires every 1000000000000/3 ps");
+        row("feed: wdog bites after 2 s, fed every 1.8 s", "feed: wdog bites after 2 s, fed every 1.8 s");
+        row("wdog bites at latest 3 s after 2 s within 10 %", "wdog bites after 2 s within 10 %, at latest 3 s");
+        row("guard bites after 100 ms opens after 20 ms fed every 60 ms", "guard bites after 100 ms, fed every 60 ms, opens after 20 ms");
+        row("nap: wakes from deep in at most 120 us by rtc every 10 min", "nap: wakes from deep in at most 120 \u00B5s by rtc every 10 min");
+        row("wakes in at most 5 us from snooze", "wakes from snooze in at most 5 \u00B5s");
+        row("budget: average under 1 mA", "budget: average under 1 mA");
+        row("life: battery lasts 240 days", "life: battery lasts 240 days");
+        row("uart1 talks 9600 also in idle, also in snooze", "uart1 talks 9600, also in idle, also in snooze");
+    }
+    void readsAndPrints() {
+        QFETCH(std::string, typed);
+        QFETCH(std::string, printed);
+        const auto line = readPromiseLine(typed, &part_);
+        QVERIFY2(line.has_value(), line ? "" : sayText(line.error()).c_str());
+        QCOMPARE(printPromiseLine(*line), printed);
+        QVERIFY(readPromiseLine(printed, &part_) == line);
+    }
+
+    /// The bars stand around the word that the error points to.
+    void pointsAtTheWord_data() {
+        QTest::addColumn<std::string>("marked");
+        QTest::addColumn<std::string>("say");
+        const auto row = [](const char* marked, const char* say) { QTest::newRow(marked) << std::string(marked) << std::string(say); };
+        row("||", "nothing; expected a promise such as 'uart1 talks 115200' or 'timer2 fires every 1 ms'");
+        row("|uart9| talks 9600", "no uart 'uart9' on this part; expected 'uart1', 'uart2' or 'uart3'; did you mean 'uart1'?");
+        row("|timer1| talks 9600", "no uart 'timer1' on this part; expected 'uart1', 'uart2' or 'uart3'");
+        row("uart1 |talk| 9600", "unknown verb 'talk'; expected 'runs', 'talks', 'fires', 'bites' or 'lasts'; did you mean 'talks'?");
+        row("uart1||", "no verb; expected 'runs', 'talks', 'fires', 'bites' or 'lasts'");
+        row("uart1 talks||", "the line ends; expected '115200'");
+        row("uart1 talks 9600 |witin| 3 %", "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?");
+        row("uart1 talks 9600 within 3 |ms|", "'ms' makes it a time; expected a ratio such as '1.5 % or 30 ppm'");
+        row("uart1 talks 9600 within |3|", "'3' has no unit; expected a ratio such as '1.5 % or 30 ppm'");
+        row("uart1 talks 9600 within 3 % exactly||", "both 'within' and 'exactly'; expected one of them");
+        row("uart1 talks 9600 |19200|", "'19200' for the second time; expected each thing said once");
+        row("uart1 talks 9600 as |8X1|", "'8X1'; expected a frame such as '8N1', '7E1' or '9N2'");
+        row("uart1 talks |0|", "'0'; expected a bit rate above 0");
+        row("uart1 talks |-5|", "'-5'; expected a bit rate above 0");
+        row("timer1 fires every 1 |MHz|", "'MHz' makes it a rate; expected a time such as '1.8 s or 120 us'");
+        row("core runs at 5 MHz at least 3 MHz||", "more than one rate; expected one of 'at', 'at least' and 'at most'");
+        row("core runs at least 3 MHz within 1 %||", "a tolerance beside 'at least' or 'at most'; expected a bound alone, or 'at' with a tolerance");
+        row("wakes from |deeep| in at most 1 ms", "no sleep mode 'deeep' on this part; expected 'idle', 'snooze', 'deep' or 'off'; did you mean 'deep'?");
+        row("wakes from |run| in at most 1 ms", "no sleep mode 'run' on this part; expected 'idle', 'snooze', 'deep' or 'off'");
+        row("wakes from||", "nothing after 'from'; expected 'from deep'");
+        row("|2fast|: core runs at 1 MHz", "the name '2fast'; expected one word that begins with a letter, such as 'modem'");
+        row("|two words|: core runs at 1 MHz", "the name 'two words'; expected one word that begins with a letter, such as 'modem'");
+        row("|cell| lasts 3 years", "'cell'; expected 'battery lasts 240 days'");
+        row("uart1 talks |99999999999999999999999999999999999999999999999999999999999999999999999999999999|",
+            "the number in '99999999999999999999999999999999999999999999999999999999999999999999999999999999' is too large; expected at most 256 bits");
+    }
+    void pointsAtTheWord() {
+        QFETCH(std::string, marked);
+        QFETCH(std::string, say);
+        std::string typed = marked;
+        typed.erase(std::remove(typed.begin(), typed.end(), '|'), typed.end());
+        const auto line = readPromiseLine(typed, &part_);
+        QVERIFY(!line.has_value());
+        QCOMPARE(sayText(line.error()), say);
+        QCOMPARE(withCaret(typed, line.error()), marked);
+    }
+
+    void withoutAPartAnyIdWillDo() {
+        QVERIFY(readPromiseLine("uart9 talks 9600").has_value());
+        QVERIFY(readPromiseLine("wakes from nowhere in at most 1 s").has_value());
+    }
+
+    void everyPrefixIsReadOrRefused() {
+        const std::string line = "feed: wdog bites after 2 s within 10 %, fed every 1.8 s, at latest 3 s, opens after 0.5 s, also in idle";
+        for (std::size_t length = 0; length <= line.size(); ++length) {
+            const auto read = readPromiseLine(line.substr(0, length), &part_);
+            if (!read) {
+                QVERIFY(read.error().position + read.error().length <= length);
+            }
+        }
+    }
+
+    void printingAndReadingAreInverse() {
+        Random random;
+        const auto time = [&] { return Rational(random.whole(1, 1000000), random.whole(1, 1000)) * powerOfTen(static_cast<int>(random.whole(-9, 2))); };
+        const auto tolerance = [&] {
+            Tolerance result;
+            const std::int64_t choice = random.whole(0, 2);
+            result.exactly = choice == 1;
+            if (choice == 2) {
+                result.within = Rational(random.whole(1, 100000), 1000000);
+            }
+            return result;
+        };
+        const auto maybe = [&]() -> std::optional<Rational> { return random.coin() ? std::optional(time()) : std::nullopt; };
+        for (int i = 0; i < 4000; ++i) {
+            PromiseLine line;
+            line.name = random.coin() ? "name" + std::to_string(i) : "";
+            switch (random.whole(0, 6)) {
+            case 0: {
+                const auto bound = static_cast<RunsAsk::Bound>(random.whole(0, 2));
+                line.subject = "core";
+                line.ask = RunsAsk{bound, 1 / time(), bound == RunsAsk::Bound::at ? tolerance() : Tolerance()};
+                break;
+            }
+            case 1:
+                line.subject = "uart1";
+                line.ask = TalksAsk{1 / time(), {static_cast<int>(random.whole(5, 9)), random.coin() ? 'N' : 'E', random.coin() ? 1 : 2}, tolerance()};
+                break;
+            case 2:
+                line.subject = "timer2";
+                line.ask = FiresAsk{time(), tolerance()};
+                break;
+            case 3:
+                line.subject = "wdog";
+                line.ask = BitesAsk{time(), maybe(), maybe(), maybe(), tolerance()};
+                break;
+            case 4: line.ask = WakesAsk{"deep", time(), random.coin() ? "rtc" : "", maybe()}; break;
+            case 5: line.ask = AverageAsk{time()}; break;
+            default:
+                line.subject = "battery";
+                line.ask = LastsAsk{time()};
+            }
+            if (line.ask.index() < 4 && random.coin()) {
+                line.alsoIn = {"idle"};
+            }
+            const std::string text = printPromiseLine(line);
+            const auto read = readPromiseLine(text, &part_);
+            QVERIFY2(read.has_value(), text.c_str());
+            QVERIFY2(*read == line, text.c_str());
+        }
+    }
+
+    void unnamedPromisesAreCalledAfterTheirSubject() {
+        Plan plan;
+        for (const char* text : {"uart1 talks 9600", "uart1-2: uart2 talks 9600", "uart1 talks 19200", "wakes from deep in at most 1 s", "average under 1 A", "battery lasts 1 h"}) {
+            plan.promises.push_back({text, readPromiseLine(text).value()});
+        }
+        const std::vector<std::string> expected{"uart1", "uart1-2", "uart1-3", "wakes", "average", "battery"};
+        QVERIFY(promiseNames(plan) == expected);
+    }
+};
+
+QTEST_APPLESS_MAIN(CorePromiseLine)
+#include "core_promise_line.moc"
