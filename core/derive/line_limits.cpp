@@ -20,23 +20,33 @@ std::string tierText(const Part& part, const Controls& controls) {
     return controls.tier ? " in tier " + part.tiers[*controls.tier].id : "";
 }
 
+/// Whether the ends of a rail hold only in the take's tier.
+struct RailTier {
+    bool isMinOfTier = false;
+    bool isMaxOfTier = false;
+};
+
 /// The tightest of the limits that hold in the tier.
-void applyLimits(const Part& part, const Line& line, const Controls& controls, LineFigure& figure) {
+RailTier applyLimits(const Part& part, const Line& line, const Controls& controls, LineFigure& figure) {
+    RailTier rail;
     for (const Limit& limit : line.limits) {
         if (limit.tier && limit.tier != controls.tier) {
             continue;
         }
         if (limit.min && (!figure.limitMin || *limit.min > *figure.limitMin)) {
             figure.limitMin = limit.min;
+            rail.isMinOfTier = limit.tier.has_value();
         }
         if (limit.max && (!figure.limitMax || *limit.max < *figure.limitMax)) {
             figure.limitMax = limit.max;
+            rail.isMaxOfTier = limit.tier.has_value();
         }
         const auto shown = [](const std::optional<Rational>& end) { return end ? hertzText(*end) : std::string("none"); };
         figure.workings.push_back({"limit", limit.tier ? "in tier " + part.tiers[*limit.tier].id : "in every tier", {},
                                    "least " + shown(limit.min) + ", most " + shown(limit.max),
                                    {{line.id, {}, "part/line." + line.id + ".limit", limit.ref}}});
     }
+    return rail;
 }
 
 /// Against one end of the rail; `isOver` for the upper one.
@@ -62,9 +72,7 @@ void judgeEnd(const Part& part, LineFigure& figure, const Rational& limit, bool 
 void judgeLimits(const Part& part, const Controls& controls, std::vector<LineFigure>& lines, Diagnostics& findings) {
     for (NodeIndex node = 0; node < lines.size(); ++node) {
         LineFigure& figure = lines[node];
-        if (!part.isSource(node)) {
-            applyLimits(part, part.lineAt(node), controls, figure);
-        }
+        const RailTier rail = part.isSource(node) ? RailTier() : applyLimits(part, part.lineAt(node), controls, figure);
         if (!figure.isOn) {
             continue;
         }
@@ -82,10 +90,10 @@ void judgeLimits(const Part& part, const Controls& controls, std::vector<LineFig
         }
         const std::string tier = tierText(part, controls);
         if (figure.limitMin) {
-            judgeEnd(part, figure, *figure.limitMin, false, tier);
+            judgeEnd(part, figure, *figure.limitMin, false, rail.isMinOfTier ? tier : "");
         }
         if (figure.limitMax) {
-            judgeEnd(part, figure, *figure.limitMax, true, tier);
+            judgeEnd(part, figure, *figure.limitMax, true, rail.isMaxOfTier ? tier : "");
         }
         if (figure.state != State::kept) {
             add(findings, figure.state == State::broken ? Severity::error : Severity::warning, "line/" + figure.id, figure.id + " runs at " + figure.stateWhy);
@@ -98,7 +106,7 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
     if (const auto& supply = plan.board.supply) {
         if ((part.supplyMin && supply->min < *part.supplyMin) || (part.supplyMax && supply->max > *part.supplyMax)) {
             add(findings, Severity::error, "board.supply", "a supply of " + volt(supply->min) + " \u2026 " + volt(supply->max),
-                "the part takes " + volt(part.supplyMin.value_or(Rational(0))) + " \u2026 " + volt(part.supplyMax.value_or(supply->max)));
+                volt(part.supplyMin.value_or(Rational(0))) + " \u2026 " + volt(part.supplyMax.value_or(supply->max)) + ", which the part takes");
         }
         if (controls.tier) {
             const Tier& tier = part.tiers[*controls.tier];

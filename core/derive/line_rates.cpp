@@ -186,7 +186,9 @@ std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Co
         figure.id = line.id;
         figure.name = line.name;
         figure.parent = parentOf(part, controls, index);
-        figure.fields = lineFields(part, controls, index);
+        if (controls.lines[index].fault.empty()) {
+            figure.fields = lineFields(part, controls, index);
+        }
         workLine(part, line, controls.lines[index], figures[*figure.parent], figure);
     }
     return figures;

@@ -67,46 +67,21 @@ private:
         }
     }
 
-    /// On in run, not kept here, and it takes a time to start: a source, or a multiplier.
+    /// On in run, not kept here, not what it wakes on, and it takes a time to start.
     bool mustStart(NodeIndex node) const {
-        if (!demand_.nodes[node] || livesIn(part_, controls_, mode_, node)) {
-            return false;
-        }
-        if (part_.isSource(node)) {
-            return mode_.wakesOn != node && part_.sources[node].kind != SourceKind::clockIn;
-        }
-        const Line& line = part_.lineAt(node);
-        return !line.multiply.empty() || line.startup.typ || line.startup.max;
+        return demand_.nodes[node] && !livesIn(part_, controls_, mode_, node) && mode_.wakesOn != node && takesTimeToStart(part_, node);
     }
 
     std::vector<StartUp> startUps() const {
-        std::vector<StartUp> list;
-        std::vector<std::optional<std::size_t>> placeOf(part_.nodeCount());
-        const auto start = [&](NodeIndex node, const Duration& lasts, const std::optional<std::size_t>& after) {
-            placeOf[node] = list.size();
-            list.push_back({part_.nodeId(node), lasts, after});
-        };
-        for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
-            if (mustStart(node)) {
-                start(node, part_.sources[node].startup, std::nullopt);
+        std::vector<std::optional<NodeIndex>> parents(part_.nodeCount());
+        std::vector<bool> needed(part_.nodeCount());
+        for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+            needed[node] = mustStart(node);
+            if (!part_.isSource(node)) {
+                parents[node] = parentOf(part_, controls_, node - part_.sources.size());
             }
         }
-        for (const std::size_t line : part_.order) {
-            const NodeIndex node = part_.nodeOfLine(line);
-            if (!mustStart(node)) {
-                continue;
-            }
-            // the nearest start-up up the chain must be over first
-            std::optional<std::size_t> after;
-            for (const NodeIndex each : chainOf(part_, controls_, node)) {
-                if (each != node && placeOf[each]) {
-                    after = placeOf[each];
-                    break;
-                }
-            }
-            start(node, part_.lines[line].startup, after);
-        }
-        return list;
+        return startUpsOf(part_, parents, needed);
     }
 
     Bounds rateIn(NodeIndex node) const {

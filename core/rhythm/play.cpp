@@ -128,15 +128,17 @@ private:
         return jobs;
     }
 
-    /// Whether a change from one take to another must start a source or a multiplier.
-    bool startsSomething(const Figures& from, const Figures& to) const {
+    /// How long a change of take while awake takes: the start-ups of what was off before.
+    Rational changeTime(const Figures& from, const Figures& to, Corner corner) {
+        std::vector<std::optional<NodeIndex>> parents;
+        std::vector<bool> needed;
         for (NodeIndex node = 0; node < to.lines.size(); ++node) {
-            const bool takesTime = part_.isSource(node) || !part_.lineAt(node).multiply.empty();
-            if (takesTime && to.lines[node].isOn && !from.lines[node].isOn) {
-                return true;
-            }
+            parents.push_back(to.lines[node].parent);
+            needed.push_back(to.lines[node].isOn && !from.lines[node].isOn);
         }
-        return false;
+        const WakeUpFigure change = wakeUp(Mode(), startUpsOf(part_, parents, needed));
+        addUnknown(change.unknown);
+        return corner == Corner::typical ? change.restored.nominal : change.restored.max;
     }
 
     void addItem(const std::string& name, const std::string& target, const Rational& timeTyp, const Rational& timeMax, const CurrentFigure& current,
@@ -167,7 +169,7 @@ private:
         for (std::size_t i = 0; i < takes_.size(); ++i) {
             TimelineTake timing;
             for (const Figures* from : takes_) {
-                timing.changesFrom.push_back(startsSomething(*from, *takes_[i]));
+                timing.changeFrom.push_back(changeTime(*from, *takes_[i], corner));
             }
             if (restsIn_) {
                 const WakeUpFigure& wake = *takes_[i]->modes[*restsIn_].wakeUp;

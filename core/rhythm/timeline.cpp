@@ -91,9 +91,7 @@ private:
     void run(std::size_t job) {
         const std::size_t take = jobs_[job].take;
         if (take != take_) {
-            if (takes_[take].changesFrom[take_]) {
-                spend(totals_.restoring[take], takes_[take].restore);
-            }
+            spend(totals_.restoring[take], takes_[take].changeFrom[take_]);
             take_ = take;
         }
         if (window_.contains(now_)) {

@@ -20,8 +20,8 @@ struct TimelineJob {
 struct TimelineTake {
     Rational stages;
     Rational restore;
-    std::vector<bool> changesFrom; ///< by take: true if a change from there to here must start something
-    Rational leastRest;            ///< a gap must be longer than this for a rest to pay
+    std::vector<Rational> changeFrom; ///< by take: the start-ups of a change from there to here while awake
+    Rational leastRest;               ///< a gap must be longer than this for a rest to pay
 };
 
 /// The whole time of the span, split by what is going on. Times in s.

@@ -27,6 +27,37 @@ Bounds knownPart(const Duration& duration, const std::string& what, std::string&
 
 } // namespace
 
+bool takesTimeToStart(const Part& part, NodeIndex node) {
+    if (part.isSource(node)) {
+        return part.sources[node].kind != SourceKind::clockIn;
+    }
+    const Line& line = part.lineAt(node);
+    return !line.multiply.empty() || line.startup.typ || line.startup.max;
+}
+
+std::vector<StartUp> startUpsOf(const Part& part, const std::vector<std::optional<NodeIndex>>& parents, const std::vector<bool>& needed) {
+    std::vector<StartUp> list;
+    std::vector<std::optional<std::size_t>> placeOf(part.nodeCount());
+    const auto start = [&](NodeIndex node, const Duration& lasts) {
+        if (!needed[node] || !takesTimeToStart(part, node)) {
+            return;
+        }
+        StartUp startUp{part.nodeId(node), lasts, std::nullopt};
+        for (auto parent = parents[node]; parent && !startUp.after; parent = parents[*parent]) {
+            startUp.after = placeOf[*parent];
+        }
+        placeOf[node] = list.size();
+        list.push_back(std::move(startUp));
+    };
+    for (NodeIndex node = 0; node < part.sources.size(); ++node) {
+        start(node, part.sources[node].startup);
+    }
+    for (const std::size_t line : part.order) {
+        start(part.nodeOfLine(line), part.lines[line].startup);
+    }
+    return list;
+}
+
 WakeUpFigure wakeUp(const Mode& mode, const std::vector<StartUp>& startUps) {
     WakeUpFigure figure;
     Rational endTyp = 0; // where the longest of the present group of parallel stages ends

@@ -17,6 +17,15 @@ struct StartUp {
     std::optional<std::size_t> after; ///< index of the start-up that must be over first
 };
 
+/// The start-ups of the nodes that are `needed`: sources first, then multipliers, each after the nearest start-up
+/// up its chain. `parents` are the inputs that the muxes have chosen. Nodes that take no time to start (dividers, clock
+/// inputs) are left out.
+std::vector<StartUp> startUpsOf(const Part& part, const std::vector<std::optional<NodeIndex>>& parents, const std::vector<bool>& needed);
+
+/// Whether a node takes a time to start: a source other than a clock input, a multiplier, or a line with a start-up
+/// time.
+bool takesTimeToStart(const Part& part, NodeIndex node);
+
 /// One piece of a wake-up on its time axis, in s from the event; typical and longest.
 struct WakePiece {
     std::string say;

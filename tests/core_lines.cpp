@@ -1,0 +1,266 @@
+#include "derive/derive.h"
+#include "derive/line_rates.h"
+#include "files/plan_reader.h"
+#include "support.h"
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+namespace {
+
+/// Figures of the example with an edit to the text of plan or part.
+struct Edited {
+    Part part;
+    Plan plan;
+    Figures figures;
+};
+
+Edited edited(const std::string& what, const std::string& by, const std::string& take = "A") {
+    std::string partText = marramText();
+    std::string planText = orchardText();
+    if (!what.empty()) {
+        std::string& text = planText.find(what) != std::string::npos ? planText : partText;
+        text = replaced(text, what, by);
+    }
+    PartFile part = readPart(partText, "part");
+    if (!part.part) {
+        qFatal("%s", lines(part.diagnostics).c_str());
+    }
+    const PlanFile plan = readPlan(planText, "plan", &*part.part);
+    if (!plan.plan) {
+        qFatal("%s", lines(plan.diagnostics).c_str());
+    }
+    return {*part.part, *plan.plan, derive(*part.part, *plan.plan, take)};
+}
+
+} // namespace
+
+class CoreLines : public QObject {
+    Q_OBJECT
+
+private slots:
+    /// 20 MHz ÷ 5 × 120 ÷ 3 = 160 MHz, and all that hangs on it.
+    void ratesOfTheExample_data() {
+        QTest::addColumn<std::string>("line");
+        QTest::addColumn<std::string>("hertz");
+        QTest::addColumn<std::string>("max"); // 40 ppm above
+        QTest::addColumn<bool>("isOn");
+        const auto row = [](const char* line, const char* hertz, const char* max, bool isOn) { QTest::newRow(line) << std::string(line) << std::string(hertz) << std::string(max) << isOn; };
+        row("xtm", "20000000", "20000800", true);
+        row("ref", "4000000", "4000160", true);
+        row("vco", "480000000", "480019200", true);
+        row("pll_a", "160000000", "160006400", true);
+        row("pll_b", "48000000", "48001920", true);
+        row("core", "160000000", "160006400", true);
+        row("bus_a", "40000000", "40001600", true);
+        row("bus_b", "80000000", "80003200", true);
+        row("timers", "80000000", "80003200", true);
+        row("usb", "48000000", "48001920", true);
+        row("can_clk", "80000000", "80003200", false);
+        row("rcf", "10000000", "10200000", false);
+        row("rcs", "36000", "45000", true);
+    }
+    void ratesOfTheExample() {
+        QFETCH(std::string, line);
+        QFETCH(std::string, hertz);
+        QFETCH(std::string, max);
+        QFETCH(bool, isOn);
+        const Edited example = edited("", "");
+        const LineFigure* figure = example.figures.findLine(line);
+        QVERIFY(figure != nullptr);
+        QCOMPARE(figure->hertz->nominal, exact(hertz));
+        QCOMPARE(figure->hertz->max, exact(max));
+        QCOMPARE(figure->isOn, isOn);
+    }
+
+    void theExampleHasNoFindings() { QCOMPARE(lines(edited("", "").figures.findings), std::string()); }
+
+    /// One edit, the findings that it brings.
+    void findings_data() {
+        QTest::addColumn<std::string>("what");
+        QTest::addColumn<std::string>("by");
+        QTest::addColumn<std::string>("say");
+        const auto row = [](const char* name, const char* what, const char* by, const char* say) { QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say); };
+        row("over the limit", "[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3",
+            "line/bus_a: error: bus_a runs at \u224853.333 MHz, over its 50 MHz in tier fast\n");
+        row("under the limit", "divide = 5", "divide = 8", "line/ref: error: ref runs at 2.5 MHz, under its 3 MHz\n");
+        row("the core over, usb just at its limit", "multiply = 120", "multiply = 125",
+            "line/core: error: core runs at \u2248166.67 MHz, over its 160 MHz in tier fast\n"
+            "line/core: error: core at \u2248166.67 MHz is beyond the wait states; expected at most 160 MHz in tier fast\n");
+        row("a strained line", "tolerance = { initial = \"10 ppm\"", "tolerance = { initial = \"2000 ppm\"",
+            "line/core: warning: core runs at 160.3248 MHz in the worst case, over its 160 MHz in tier fast\n");
+        row("a divisor that the part lacks", "[take.choices.bus_b]\ndivide = 2", "[take.choices.bus_b]\ndivide = 9",
+            "take.A.choices.bus_b.divide: error: 'bus_b' can't divide by 9; expected the nearest allowed: 4\nline/bus_b: error: no rate: 'bus_b' can't divide by 9\n");
+        row("an input that the mux lacks", "[take.choices.core]\nfrom = \"pll_a\"", "[take.choices.core]\nfrom = \"pll_b\"",
+            "take.A.choices.core.from: error: 'core' can't be fed from 'pll_b'; expected 'rcf', 'xtm' or 'pll_a'\nline/core: error: no rate: 'core' can't be fed from 'pll_b'\n");
+        row("nothing fitted", "[board.fitted.xtm]\nrate = \"20 MHz\"\ntolerance = { initial = \"10 ppm\", temperature = \"15 ppm\", ageing = \"3 ppm/year\", years = 5 }\nload = \"10 pF\"\nesr = \"60 ohm\"\n",
+            "", "line/xtm: error: no rate: nothing is fitted for xtm: the plan has no [board.fitted.xtm]\n");
+        row("a crystal out of range", "rate = \"20 MHz\"", "rate = \"40 MHz\"",
+            "line/ref: error: ref runs at 8 MHz, over its 6 MHz\nline/vco: error: vco runs at 960 MHz, over its 500 MHz in tier fast\nline/core: error: core runs at 320 MHz, over "
+            "its 160 MHz in tier fast\nline/bus_a: error: bus_a runs at 80 MHz, over its 50 MHz in tier fast\nline/bus_b: error: bus_b runs at 160 MHz, over its 100 MHz in tier "
+            "fast\nline/timers: error: timers runs at 160 MHz, over its 100 MHz\nline/usb: error: usb runs at 96 MHz, over its 50 MHz\n"
+            "board.fitted.xtm.rate: error: 40 MHz fitted for xtm; expected 6 MHz \u2026 30 MHz\nline/core: error: core at 320 MHz is beyond the wait states; expected at most 160 MHz in tier fast\n");
+        row("a tier that the supply does not allow", "min = \"3.2 V\"", "min = \"2.5 V\"", "tier/fast: error: tier fast at a supply down to 2.5 V; expected at least 2.7 V\n");
+        row("a supply beyond the part", "max = \"3.4 V\"", "max = \"3.8 V\"",
+            "board.supply: error: a supply of 3.2 V \u2026 3.8 V; expected 1.8 V \u2026 3.6 V, which the part takes\n");
+        row("a rule between lines", "from = \"pll_a\"\n\n[take.choices.bus_a]\ndivide = 4\n\n[take.choices.bus_b]\ndivide = 2",
+            "from = \"pll_a\"\ndivide = 2\n\n[take.choices.bus_a]\ndivide = 2\n\n[take.choices.bus_b]\ndivide = 4",
+            "line/bus_a: error: bus_a at 40 MHz against bus_b at 20 MHz; expected bus A never outruns bus B\n");
+        row("a tolerance that is not known", "tolerance = \"20 ppm\"\n", "", "line/xtw: warning: unknown: tolerance of xtw; expected a tolerance in the plan's board or in the part\n");
+        row("no temperature", "temperature = { min = \"-10 C\", nominal = \"25 C\", max = \"50 C\" }\n", "", "board.temperature: warning: unknown: temperature, 25 \u00B0C alone is taken; expected [board] temperature\n");
+        row("colder than the RC's table", "temperature = { min = \"-10 C\"", "temperature = { min = \"-50 C\"",
+            "line/rcs: warning: unknown: tolerance of rcs; expected a tolerance in the plan's board or in the part\n"
+            "mode/run: warning: the board's temperatures go beyond the table for base of run; expected its end value is taken there\n"
+            "mode/idle: warning: the board's temperatures go beyond the table for base of idle; expected its end value is taken there\n"
+            "mode/snooze: warning: the board's temperatures go beyond the table for base of snooze; expected its end value is taken there\n"
+            "mode/deep: warning: the board's temperatures go beyond the table for base of deep; expected its end value is taken there\n"
+            "mode/off: warning: the board's temperatures go beyond the table for base of off; expected its end value is taken there\n");
+        row("a draw that is not known", "draws = \"300 nA\"\n", "", "peripheral/wdog: warning: unknown: draw of wdog; expected 'draws' in the part file\n");
+        row("a start-up that is not known", "startup = { typ = \"40 us\", max = \"100 us\" }\n", "", "mode/snooze: warning: unknown: start-up of vco; expected a start-up time in the part file\n");
+        row("a value that its field can't hold", "fields = { divisor = \"UART1.RATE[11:0]\"", "fields = { divisor = \"UART1.RATE[1:0]\"",
+            "promise/modem: error: uart1.divisor = 5 does not fit UART1.RATE[1:0]; expected at most 3\n");
+    }
+    void findings() {
+        QFETCH(std::string, what);
+        QFETCH(std::string, by);
+        QFETCH(std::string, say);
+        QCOMPARE(lines(edited(what, by).figures.findings), say);
+    }
+
+    void aReasonIsCarriedOnward() {
+        const Edited example = edited("multiply = 120", "multiply = 7");
+        const LineFigure* bus = example.figures.findLine("bus_a");
+        QVERIFY(!bus->hertz.has_value());
+        QCOMPARE(bus->why, std::string("'vco' can't multiply by 7"));
+        QCOMPARE(example.figures.findPromise("modem")->why, std::string("no clock: 'vco' can't multiply by 7"));
+        QCOMPARE(example.figures.findPromise("modem")->state, State::broken);
+    }
+
+    void aFollowerFollows_data() {
+        QTest::addColumn<int>("divide");
+        QTest::addColumn<std::string>("hertz");
+        QTest::newRow("otherwise") << 4 << std::string("80000000");
+        QTest::newRow("at 6") << 6 << std::string("40000000");
+        QTest::newRow("at 8") << 8 << std::string("40000000");
+    }
+    void aFollowerFollows() {
+        QFETCH(int, divide);
+        QFETCH(std::string, hertz);
+        const Edited example = edited("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = " + std::to_string(divide));
+        QCOMPARE(example.figures.findLine("can_clk")->hertz->nominal, exact(hertz));
+    }
+
+    /// Inclusive, on nominal.
+    void waitStatesFollowTheRate_data() {
+        QTest::addColumn<int>("divide"); // of the core, from 160 MHz
+        QTest::addColumn<int>("waits");
+        QTest::newRow("160 MHz") << 1 << 4;
+        QTest::newRow("80 MHz") << 2 << 2;
+        QTest::newRow("40 MHz") << 4 << 1;
+        QTest::newRow("20 MHz") << 8 << 0;
+    }
+    void waitStatesFollowTheRate() {
+        QFETCH(int, divide);
+        QFETCH(int, waits);
+        const Edited example = edited("[take.choices.core]\nfrom = \"pll_a\"", "[take.choices.core]\nfrom = \"pll_a\"\ndivide = " + std::to_string(divide));
+        QCOMPARE(example.figures.waits.size(), std::size_t{1});
+        QCOMPARE(example.figures.waits[0].waits, static_cast<std::int64_t>(waits));
+        QCOMPARE(example.figures.waits[0].field->held, static_cast<std::int64_t>(waits));
+    }
+
+    void anotherTierBringsItsOwnLimits() {
+        const Edited example = edited("tier = \"fast\"\nrests_in = \"deep\"\nlocks", "tier = \"low\"\nrests_in = \"deep\"\nlocks");
+        QCOMPARE(*example.figures.findLine("core")->limitMax, Rational(64000000));
+        QCOMPARE(example.figures.findLine("core")->state, State::broken);
+        QCOMPARE(example.figures.tierField->held, std::int64_t{1});
+    }
+
+    void whatIsHeldOffTakesItsPromisesWithIt() {
+        const Edited example = edited("", "", "B");
+        QVERIFY(!example.figures.findLine("vco")->isOn);
+        QVERIFY(!example.figures.findLine("xtm")->isOn);
+        QCOMPARE(example.figures.findLine("core")->hertz->nominal, Rational(10000000));
+        QCOMPARE(example.figures.findPromise("link")->why, std::string("vco is switched off in take B"));
+        QCOMPARE(example.figures.findPromise("tick")->state, State::kept); // 10 MHz counts 1 ms just as well
+    }
+
+    void fieldsAreShownAsWritten() {
+        const Edited example = edited("", "");
+        std::map<std::string, std::string> held;
+        for (const LineFigure& line : example.figures.lines) {
+            for (const FieldValue& value : line.fields) {
+                held[value.control] = fieldText(value.field) + " " + std::to_string(value.held);
+            }
+        }
+        QCOMPARE(held["ref.divide"], std::string("CLK.REF[4:0] 4"));
+        QCOMPARE(held["ref.from"], std::string("CLK.REF[8] 1"));
+        QCOMPARE(held["vco.multiply"], std::string("CLK.MULT[6:0] 120"));
+        QCOMPARE(held["core.from"], std::string("CLK.CORE[9:8] 2"));
+        QCOMPARE(held["core.divide"], std::string("CLK.CORE[2:0] 0"));
+        QCOMPARE(held["bus_b.divide"], std::string("CLK.BUS[5:4] 1"));
+        QCOMPARE(held["rcf.on"], std::string("CLK.START[1] 0"));
+    }
+
+    void workingsLeadToWhereNumbersComeFrom() {
+        const Edited example = edited("", "");
+        const LineFigure* vco = example.figures.findLine("vco");
+        QCOMPARE(vco->workings[0].numbers, std::string("4 MHz \u00d7 120"));
+        QCOMPARE(vco->workings[0].result, std::string("480 MHz"));
+        QCOMPARE(vco->workings[0].origins[0].target, std::string("line/ref"));
+        const LineFigure* crystal = example.figures.findLine("xtm");
+        QCOMPARE(crystal->workings[0].origins[0].target, std::string("plan/board.fitted.xtm.rate"));
+        QCOMPARE(crystal->workings[1].numbers, std::string("10 ppm + 15 ppm + 15 ppm"));
+        QCOMPARE(crystal->workings[1].result, std::string("\u00b140 ppm"));
+    }
+
+    /// Pieces of the board's temperatures take the tightest step that covers them.
+    void tolerancesOverTemperature_data() {
+        QTest::addColumn<int>("from");
+        QTest::addColumn<int>("to");
+        QTest::addColumn<std::string>("low");
+        QTest::addColumn<std::string>("high");
+        QTest::newRow("inside the tight one") << 0 << 50 << std::string("-1/100") << std::string("1/100");
+        QTest::newRow("one point") << 25 << 25 << std::string("-1/100") << std::string("1/100");
+        QTest::newRow("partly beyond") << -20 << 50 << std::string("-1/40") << std::string("1/50");
+        QTest::newRow("two steps together") << 60 << 120 << std::string("-3/100") << std::string("3/100");
+        QTest::newRow("nowhere given") << 0 << 200 << std::string() << std::string();
+    }
+    void tolerancesOverTemperature() {
+        QFETCH(int, from);
+        QFETCH(int, to);
+        QFETCH(std::string, low);
+        QFETCH(std::string, high);
+        const std::vector<ToleranceStep> steps{{Rational(0), Rational(70), exact("-1/100"), exact("1/100")},
+                                               {Rational(-40), Rational(105), exact("-1/40"), exact("1/50")},
+                                               {Rational(105), Rational(125), exact("-3/100"), exact("3/100")}};
+        const auto deviation = deviationOver(steps, from, to);
+        QCOMPARE(deviation.has_value(), !low.empty());
+        if (deviation) {
+            QCOMPARE(deviation->low, exact(low));
+            QCOMPARE(deviation->high, exact(high));
+        }
+    }
+
+    void aMeasuredRcReplacesThePartsOwn() {
+        const Edited example = edited("[board.battery]", "[board.measured.rcs]\nrate = \"37.1 kHz\"\ntolerance = \"4 %\"\n\n[board.battery]");
+        const LineFigure* rcs = example.figures.findLine("rcs");
+        QCOMPARE(rcs->hertz->nominal, Rational(37100));
+        QCOMPARE(rcs->hertz->min, Rational(35616));
+    }
+
+    void aRateTooLargeIsNamed() {
+        std::string text = "format = \"wisetick-part/1\"\nid = \"p\"\ncore = \"l9\"\n[[source]]\nid = \"s\"\nkind = \"rc\"\nrate = \"1e30 Hz\"\n[[mode]]\nid = \"run\"\nruns = true\n";
+        for (int i = 0; i < 10; ++i) {
+            text += "[[line]]\nid = \"l" + std::to_string(i) + "\"\nfrom = \"" + (i == 0 ? std::string("s") : "l" + std::to_string(i - 1)) + "\"\nmultiply = 281474976710656\n";
+        }
+        const PartFile part = readPart(text, "p");
+        QVERIFY2(part.part.has_value(), lines(part.diagnostics).c_str());
+        const PlanFile plan = readPlan("format = \"wisetick-plan/1\"\npart = \"p\"\n[[take]]\nname = \"A\"\n", "f", &*part.part);
+        const Figures figures = derive(*part.part, *plan.plan, "A");
+        QCOMPARE(figures.findLine("l9")->why, std::string("the rate of l3 needs more than 256 bits"));
+        QVERIFY_EXCEPTION_THROWN(derive(*part.part, *plan.plan, "B"), std::invalid_argument);
+    }
+};
+
+QTEST_APPLESS_MAIN(CoreLines)
+#include "core_lines.moc"
