@@ -80,6 +80,8 @@ private:
         }
         if (window_.contains(release)) {
             ++totals_.wakeUps;
+        }
+        if (window_.contains(now_)) { // one that began before may still show how the play began
             totals_.longestRest = std::max(totals_.longestRest, gap);
         }
         spend(totals_.resting, gap);

@@ -1,0 +1,79 @@
+#include "files/part_context.h"
+
+#include "base/nearest_name.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+void checkOrder(TableReader& reader, const std::string& key, const std::optional<Rational>& low, const std::optional<Rational>& high) {
+    if (low && high && *high < *low) {
+        reader.error(key, "an empty range", "the upper end not below the lower");
+    }
+}
+
+std::optional<NodeIndex> resolveNode(const PartContext& context, TableReader& reader, const std::string& key, const std::string& id) {
+    const auto node = context.part.findNode(id);
+    if (!node) {
+        reader.error(key, "no source or line '" + id + "'", listNames(nodeIds(context.part)), didYouMean(id, nodeIds(context.part)));
+    }
+    return node;
+}
+
+std::optional<std::size_t> resolveTier(const PartContext& context, TableReader& reader) {
+    const auto id = reader.text("tier");
+    if (!id) {
+        return std::nullopt;
+    }
+    const auto tier = context.part.findTier(*id);
+    if (!tier) {
+        reader.error("tier", "no tier '" + *id + "'", listNames(idsOf(context.part.tiers)), didYouMean(*id, idsOf(context.part.tiers)));
+    }
+    return tier;
+}
+
+std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, const std::string& owner, FieldUse use) {
+    const toml::node* node = reader.node(key);
+    const auto field = node == nullptr ? std::nullopt : readFieldText(*node, context.reporter, reader.pathOf(key));
+    if (field && use == FieldUse::own) {
+        context.book.add(*field, reader.place(key), owner);
+    }
+    return field;
+}
+
+std::vector<NodeIndex> readInputs(const PartContext& context, TableReader& reader, const std::string& key) {
+    std::vector<NodeIndex> inputs;
+    for (const std::string& id : reader.texts(key, Need::required)) {
+        const auto node = resolveNode(context, reader, key, id);
+        if (node && std::find(inputs.begin(), inputs.end(), *node) != inputs.end()) {
+            reader.error(key, "'" + id + "' twice", "each input once");
+        } else if (node) {
+            inputs.push_back(*node);
+        }
+    }
+    return inputs;
+}
+
+std::vector<std::string> namesOf(const PartContext& context, const std::vector<NodeIndex>& inputs) {
+    std::vector<std::string> names;
+    for (const NodeIndex input : inputs) {
+        names.push_back(context.part.nodeId(input));
+    }
+    return names;
+}
+
+std::size_t readResetFrom(const PartContext& context, TableReader& reset, const std::vector<NodeIndex>& inputs) {
+    const auto id = reset.text("from");
+    if (!id) {
+        return 0;
+    }
+    const std::vector<std::string> names = namesOf(context, inputs);
+    const auto found = std::find(names.begin(), names.end(), *id);
+    if (found == names.end()) {
+        reset.error("from", "no input '" + *id + "'", listNames(names), didYouMean(*id, names));
+        return 0;
+    }
+    return static_cast<std::size_t>(found - names.begin());
+}
+
+} // namespace wisetick

@@ -1,0 +1,158 @@
+#include "files/part_peripherals.h"
+
+#include "base/nearest_name.h"
+#include "quantity/quantity_print.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// Reads one peripheral by its kind.
+class PeripheralReader {
+public:
+    explicit PeripheralReader(PartContext& context) : context_(context) {}
+
+    void readPeripheral(TableReader& reader, Peripheral& peripheral) {
+        peripheral.name = reader.text("name").value_or(peripheral.id);
+        peripheral.ref = reader.text("ref").value_or("");
+        peripheral.clock = readInputs(context_, reader, "clock");
+        if (const toml::table* reset = reader.table("reset")) {
+            TableReader inner(*reset, context_.reporter, reader.pathOf("reset"));
+            peripheral.resetFrom = readResetFrom(context_, inner, peripheral.clock);
+            inner.finish();
+        }
+        std::vector<std::string> controls = readKind(reader, peripheral);
+        if (peripheral.clock.size() > 1) {
+            controls.emplace_back("from");
+        }
+        readFields(reader, controls, namesOf(context_, peripheral.clock), peripheral.fields, peripheral.holds, context_.book);
+        peripheral.gate = readOneField(context_, reader, "gate", peripheral.id, FieldUse::own);
+        peripheral.interrupts = reader.texts("interrupts");
+        if (const toml::table* wakes = reader.table("wakes_from")) {
+            TableReader inner(*wakes, context_.reporter, reader.pathOf("wakes_from"));
+            for (const std::string& mode : inner.keys()) {
+                if (!context_.part.findMode(mode)) {
+                    inner.error(mode, "no mode '" + mode + "'", listNames(idsOf(context_.part.modes)), didYouMean(mode, idsOf(context_.part.modes)));
+                }
+                peripheral.wakesFrom[mode] = inner.text(mode).value_or("");
+            }
+        }
+        peripheral.draws = readDraw(reader, "draws");
+    }
+
+private:
+    /// Reads what the kind needs; returns the names of its controls.
+    std::vector<std::string> readKind(TableReader& reader, Peripheral& peripheral) {
+        using Read = std::vector<std::string> (PeripheralReader::*)(TableReader&, Peripheral&);
+        static const std::map<std::string, Read> readers{{"uart", &PeripheralReader::readUart},
+                                                         {"timer", &PeripheralReader::readTimer},
+                                                         {"watchdog", &PeripheralReader::readWatchdog},
+                                                         {"rtc", &PeripheralReader::readRtc}};
+        const auto kind = reader.text("kind", Need::required);
+        if (!kind) {
+            return {};
+        }
+        const auto found = readers.find(*kind);
+        if (found == readers.end()) {
+            std::vector<std::string> known;
+            for (const auto& [name, read] : readers) {
+                known.push_back(name);
+            }
+            reader.error("kind", "no kind of peripheral '" + *kind + "'", listNames(known), didYouMean(*kind, known));
+            for (const std::string& key : reader.keys()) { // what the kind would need can't be told
+                reader.know(key);
+            }
+            return {};
+        }
+        return (this->*found->second)(reader, peripheral);
+    }
+
+    std::vector<std::string> readUart(TableReader& reader, Peripheral& peripheral) {
+        UartKind uart;
+        reader.node("modes", Need::required);
+        for (const toml::table* table : reader.tables("modes")) {
+            TableReader inner(*table, context_.reporter, reader.pathOf("modes"));
+            UartMode mode;
+            mode.oversample = inner.whole("oversample", 1, 1024, Need::required).value_or(16);
+            mode.divisor = readFactorSet(inner, "divisor", Need::required);
+            inner.finish();
+            uart.modes.push_back(std::move(mode));
+        }
+        peripheral.kind = std::move(uart);
+        return {"oversample", "divisor"};
+    }
+
+    std::vector<std::string> readTimer(TableReader& reader, Peripheral& peripheral) {
+        TimerKind timer;
+        timer.bits = static_cast<int>(reader.whole("bits", 4, 48, Need::required).value_or(16));
+        timer.prescaler = readPrescaler(reader);
+        const std::string style = reader.text("style").value_or("reload");
+        if (style != "reload" && style != "preload") {
+            reader.error("style", "no style '" + style + "'", "'reload' or 'preload'", didYouMean(style, {"reload", "preload"}));
+        }
+        timer.style = style == "preload" ? TimerStyle::preload : TimerStyle::reload;
+        const Rational most = Rational(std::int64_t{1} << timer.bits);
+        timer.counts = reader.has("counts") ? readWholeSet(reader, "counts") : FactorSet::range(1, most);
+        if (!timer.counts.empty() && timer.counts.most() > most) {
+            reader.error("counts", "counts up to " + timer.counts.most().toString(), fmt::format("at most 2^{} = {}", timer.bits, most.toString()));
+        }
+        peripheral.kind = std::move(timer);
+        return {"prescaler", "counts"};
+    }
+
+    std::vector<std::string> readWatchdog(TableReader& reader, Peripheral& peripheral) {
+        WatchdogKind watchdog;
+        watchdog.prescaler = readPrescaler(reader);
+        watchdog.counts = readWholeSet(reader, "counts", Need::required);
+        watchdog.hasWindow = reader.flag("window").value_or(false);
+        std::vector<std::string> controls{"prescaler", "counts"};
+        if (watchdog.hasWindow) {
+            controls.emplace_back("window");
+        }
+        peripheral.kind = std::move(watchdog);
+        return controls;
+    }
+
+    std::vector<std::string> readRtc(TableReader& reader, Peripheral& peripheral) {
+        RtcKind rtc;
+        rtc.prescaler = readPrescaler(reader);
+        rtc.counts = readWholeSet(reader, "counts", Need::required);
+        peripheral.kind = std::move(rtc);
+        return {"prescaler", "counts"};
+    }
+
+    FactorSet readPrescaler(TableReader& reader) {
+        return reader.has("prescaler") ? readWholeSet(reader, "prescaler") : FactorSet::one(1);
+    }
+
+    static FactorSet readWholeSet(TableReader& reader, const std::string& key, Need need = Need::optional) {
+        const FactorSet set = readFactorSet(reader, key, need);
+        const bool isBad = !set.empty() && (!set.least().isWhole() || (set.isRange() && !set.step().isWhole()) ||
+                                            set.most() > Rational(std::int64_t{1} << 48));
+        if (isBad || (!set.isRange() && !set.empty() && set.size() > 4096)) {
+            reader.error(key, "values that are not whole or beyond 2^48", "whole numbers");
+            return {};
+        }
+        for (std::int64_t i = 0; !set.isRange() && i < *set.size().toInt64(); ++i) {
+            if (!set.empty() && !set.at(i).isWhole()) {
+                reader.error(key, printFactor(set.at(i)), "whole numbers");
+                return {};
+            }
+        }
+        return set;
+    }
+
+    PartContext& context_;
+};
+
+} // namespace
+
+void readPeripheral(PartContext& context, TableReader& reader, Peripheral& peripheral) {
+    PeripheralReader(context).readPeripheral(reader, peripheral);
+}
+
+} // namespace wisetick

@@ -1,0 +1,238 @@
+#include "support.h"
+
+#include <QJsonArray>
+#include <QJsonDocument>
+#include <QJsonObject>
+#include <QProcess>
+#include <QTemporaryDir>
+
+using namespace wisetick::test;
+
+namespace {
+
+struct Run {
+    int exitCode = -1;
+    QString out;
+    QString err;
+    QJsonObject json() const { return QJsonDocument::fromJson(out.toUtf8()).object(); }
+};
+
+/// Runs the real program.
+Run run(const QStringList& arguments, const QString& folder = QString::fromStdString(sourceDir())) {
+    QProcess process;
+    process.setWorkingDirectory(folder);
+    process.start(qEnvironmentVariable("WISETICK_CLI"), arguments);
+    if (!process.waitForFinished(30000)) {
+        qFatal("the program did not finish: %s", qPrintable(process.errorString()));
+    }
+    return {process.exitStatus() == QProcess::NormalExit ? process.exitCode() : -1, QString::fromUtf8(process.readAllStandardOutput()),
+            QString::fromUtf8(process.readAllStandardError())};
+}
+
+const QString kOrchard = "examples/orchard-sprayer.plan.toml";
+
+} // namespace
+
+class CliCommands : public QObject {
+    Q_OBJECT
+
+    QTemporaryDir folder_;
+
+    /// The example beside its part, with an edit.
+    QString editedPlan(const std::string& what, const std::string& by) {
+        const QString path = folder_.filePath("edited.plan.toml");
+        write(path, replaced(orchardText(), what, by));
+        write(folder_.filePath("marram-20.part.toml"), marramText());
+        return path;
+    }
+
+    static void write(const QString& path, const std::string& text) {
+        QFile file(path);
+        if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0) {
+            qFatal("can't write %s", qPrintable(path));
+        }
+    }
+
+private slots:
+    void checkSaysWhatIsBroken() {
+        const Run check = run({"check", kOrchard});
+        QCOMPARE(check.exitCode, 1);
+        QVERIFY2(check.out.contains("examples/orchard-sprayer.plan.toml:35:7: error: modem is broken: the nearest is 1 Mbit/s, \u2248+8.507 %, asked within \u00b11.5 %\n"), qPrintable(check.out));
+        QVERIFY(check.out.contains("examples/orchard-sprayer.plan.toml:51:7: warning: feed is strained: bites after 1.6 s"));
+        QVERIFY(check.out.endsWith("1 broken, 1 strained, 8 kept; 0 faults in lines and board\n"));
+        QVERIFY(!check.out.contains('\x1b')); // no colour where no terminal reads
+        QVERIFY(check.err.isEmpty());
+    }
+
+    void exitCodes_data() {
+        QTest::addColumn<QStringList>("arguments");
+        QTest::addColumn<std::string>("what");
+        QTest::addColumn<std::string>("by");
+        QTest::addColumn<int>("exitCode");
+        const std::string modem = "modem: uart1 talks 921600 within 1.5 %";
+        QTest::newRow("a promise broken") << QStringList{"check"} << modem << modem << 1;
+        QTest::newRow("only strained") << QStringList{"check"} << modem << std::string("modem: uart1 talks 9600") << 0;
+        QTest::newRow("only strained, strictly") << QStringList{"check", "--strict"} << modem << std::string("modem: uart1 talks 9600") << 1;
+        QTest::newRow("a limit overstepped") << QStringList{"check"} << modem + "\"\n\n[[promise]]\nsay = \"log: uart2 talks 115200\"" << std::string("log: uart2 talks 115200\"\n[take.choices.bus_b]\ndivide = 1") << -2;
+        QTest::newRow("derive judges nothing") << QStringList{"derive"} << modem << modem << 0;
+        QTest::newRow("another take") << QStringList{"check", "--take", "B"} << modem << modem << 1;
+        QTest::newRow("no such take") << QStringList{"check", "--take", "Z"} << modem << modem << 2;
+        QTest::newRow("a syntax error") << QStringList{"check"} << std::string("active = \"A\"") << std::string("active = = \"A\"") << 2;
+        QTest::newRow("an unknown key") << QStringList{"derive", "--json"} << std::string("rests_in") << std::string("rest_in") << 2;
+    }
+    void exitCodes() {
+        QFETCH(QStringList, arguments);
+        QFETCH(std::string, what);
+        QFETCH(std::string, by);
+        QFETCH(int, exitCode);
+        if (exitCode == -2) { // bus A at 53.3 MHz is over its 50 MHz, with every promise kept or strained
+            const QString path = editedPlan("modem: uart1 talks 921600 within 1.5 %", "modem: uart1 talks 9600");
+            write(path, replaced(fileText(path.toStdString()), "[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3"));
+            const Run over = run({"check", path});
+            QCOMPARE(over.exitCode, 1);
+            QVERIFY2(over.out.contains("edited.plan.toml:104:1: error: bus_a runs at \u224853.333 MHz, over its 50 MHz in tier fast"), qPrintable(over.out));
+            QVERIFY(over.out.contains("0 broken"));
+            return;
+        }
+        QCOMPARE(run(QStringList{arguments[0], editedPlan(what, by)} + arguments.mid(1)).exitCode, exitCode);
+    }
+
+    void faultsHaveTheirPlace() {
+        const QString path = editedPlan("active = \"A\"", "active = = \"A\"");
+        const Run broken = run({"check", path});
+        QCOMPARE(broken.exitCode, 2);
+        QCOMPARE(broken.err, path + ":5:10: error: Error while parsing value: could not determine value type; expected TOML 1.0\n");
+        QVERIFY(broken.out.isEmpty());
+        const Run json = run({"check", path, "--json"});
+        QCOMPARE(json.json()["findings"].toArray()[0].toObject()["file"].toString(), path + ":5:10");
+        QCOMPARE(run({"check", "nowhere.plan.toml"}).err, QString("nowhere.plan.toml: error: there is no such file; expected a readable file\n"));
+    }
+
+    void deriveShowsEveryFigure() {
+        const Run derive = run({"derive", kOrchard});
+        QCOMPARE(derive.exitCode, 0);
+        for (const char* line : {"  core     from pll_a \u00f7 1     160 MHz  \u00b140 ppm      most 160 MHz\n", "  TMR1.TOP[15:0]         0x9C3F       39999  timer1.counts = 40000, holds n \u2212 1\n",
+                                 "  average                        \u2248293.06 \u00b5A  up to \u2248365.22 \u00b5A\n"}) {
+            QVERIFY2(derive.out.contains(QString::fromUtf8(line)), qPrintable(derive.out));
+        }
+    }
+
+    void deriveAsJson() {
+        const Run derive = run({"derive", kOrchard, "--json"});
+        QCOMPARE(derive.exitCode, 0);
+        QCOMPARE(derive.json()["lines"].toObject()["bus_a"].toObject()["hz"].toString(), QString("40000000"));
+        QCOMPARE(derive.json()["promises"].toObject()["modem"].toObject()["error"].toString(), QString("49/576"));
+        QVERIFY(derive.json()["findings"].toArray().isEmpty());
+    }
+
+    void promiseTriesOneLine() {
+        const Run kept = run({"promise", kOrchard, "timer2 fires every 250 us"});
+        QCOMPARE(kept.exitCode, 0);
+        QVERIFY2(kept.out.startsWith("\u25cf kept  timer2 fires every 250 \u00b5s\n"), qPrintable(kept.out));
+        QVERIFY(kept.out.contains("prescaler 1, counts 20000"));
+        const Run broken = run({"promise", kOrchard, "modem: uart1 talks 921600 within 1 %"});
+        QCOMPARE(broken.exitCode, 1);
+        const Run wrong = run({"promise", kOrchard, "uart1 talks 9600 witin 3 %"});
+        QCOMPARE(wrong.exitCode, 2);
+        QCOMPARE(wrong.err, QString("  uart1 talks 9600 witin 3 %\n                   ^^^^^\nerror: 'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?\n"));
+        const Run json = run({"promise", kOrchard, "timer2 fires every 250 us", "--json"});
+        QCOMPARE(json.json()["ways"].toArray()[0].toObject()["settings"].toObject()["counts"].toString(), QString("20000"));
+        QCOMPARE(json.json()["name"].toString(), QString("timer2"));
+    }
+
+    void lintReadsParts() {
+        QCOMPARE(run({"lint", "parts/marram-20.part.toml"}).out, QString("no faults, nothing suspicious\n"));
+        const QString path = folder_.filePath("x.part.toml");
+        write(path, replaced(marramText(), "CLK.REF[4:0]", "CLK.REF[3:0]"));
+        const Run suspicious = run({"lint", path});
+        QCOMPARE(suspicious.exitCode, 1);
+        QVERIFY2(suspicious.out.contains("the field CLK.REF[3:0] holds up to 15, but divide = 32 needs 31"), qPrintable(suspicious.out));
+        write(path, replaced(marramText(), "kind = \"crystal\"", "kind = \"cristal\""));
+        const Run faulty = run({"lint", path, "--json"});
+        QCOMPARE(faulty.exitCode, 2);
+        QCOMPARE(faulty.json()["findings"].toArray()[0].toObject()["say"].toString(), QString("no kind of source 'cristal'; expected 'crystal', 'rc' or 'clock-in'; did you mean 'crystal'?"));
+    }
+
+    void helpTeaches() {
+        const Run help = run({"--help"});
+        QCOMPARE(help.exitCode, 0);
+        for (const char* word : {"check PLAN", "derive PLAN", "promise PLAN \"uart1 talks 921600 within 1.5 %\"", "Exit codes"}) {
+            QVERIFY2(help.out.contains(word), word);
+        }
+        QCOMPARE(run({}).exitCode, 2);
+        QCOMPARE(run({"frobnicate"}).exitCode, 2);
+        QCOMPARE(run({"check"}).exitCode, 2);
+    }
+
+    /// A part that is not shipped, lying beside its plan under a path of its own.
+    void aPartOfOnesOwnNeedsNoCode() {
+        QDir(folder_.path()).mkdir("parts");
+        write(folder_.filePath("parts/reed.part.toml"), R"(format = "wisetick-part/1"
+id = "reed"
+core = "cpu"
+[[source]]
+id = "hum"
+kind = "rc"
+rate = "7.5 MHz"
+tolerance = { by = ["-3 %", "5 %"] }
+startup = "2 us"
+draws = "80 uA"
+[[line]]
+id = "first"
+from = "hum"
+divide = [1, 5, 6]
+[[line]]
+id = "second"
+from = ["hum", "first"]
+[[line]]
+id = "cpu"
+from = ["first", "second"]
+divide = { from = 1, to = 3, step = "1/2" }
+[[peripheral]]
+id = "port"
+kind = "uart"
+clock = ["second", "cpu"]
+modes = [{ oversample = 13, divisor = { from = 2, to = 99 } }]
+draws = "1 uA"
+[[mode]]
+id = "go"
+runs = true
+draws = { typ = "400 uA", max = "600 uA" }
+)");
+        const QString path = folder_.filePath("reed.plan.toml");
+        write(path, R"(format = "wisetick-plan/1"
+part = "parts/reed.part.toml"
+[board]
+supply = { nominal = "3 V" }
+temperature = { nominal = "20 C" }
+[[promise]]
+say = "cpu runs at 1 MHz exactly"
+[[promise]]
+say = "port talks 28846 within 6 %"
+[[promise]]
+say = "average under 1 mA"
+[[take]]
+name = "A"
+[take.choices.first]
+divide = 5
+[take.choices.second]
+from = "first"
+[take.choices.cpu]
+from = "second"
+divide = "1.5"
+)");
+        const Run check = run({"check", path, "--json"});
+        QVERIFY2(check.exitCode == 0, qPrintable(check.out + check.err));
+        const QJsonObject lines = check.json()["lines"].toObject();
+        QCOMPARE(lines["second"].toObject()["hz"].toString(), QString("1500000"));
+        QCOMPARE(lines["cpu"].toObject()["hz"].toString(), QString("1000000"));
+        // 1.5 MHz ÷ (13 × 4) = 28 846.15…, from 3 % below to 5 % above
+        const QJsonObject port = check.json()["promises"].toObject()["port"].toObject();
+        QCOMPARE(port["got"].toString(), QString("375000/13"));
+        QCOMPARE(port["error"].toString(), QString("1/187499"));
+        QCOMPARE(port["state"].toString(), QString("kept"));
+    }
+};
+
+QTEST_GUILESS_MAIN(CliCommands)
+#include "cli_commands.moc"

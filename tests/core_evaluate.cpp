@@ -1,0 +1,187 @@
+#include "evaluate/evaluate.h"
+#include "files/plan_reader.h"
+#include "handover/figures_json.h"
+#include "support.h"
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+namespace {
+
+Figures evaluated(const std::string& what = "", const std::string& by = "") {
+    const Part part = readPart(marramText(), "part").part.value();
+    const PlanFile plan = readPlan(what.empty() ? orchardText() : replaced(orchardText(), what, by), "plan", &part);
+    if (!plan.plan) {
+        qFatal("%s", lines(plan.diagnostics).c_str());
+    }
+    return evaluate(part, *plan.plan, plan.plan->active);
+}
+
+} // namespace
+
+class CoreEvaluate : public QObject {
+    Q_OBJECT
+
+private slots:
+    /// One broken and one strained on purpose; the rest kept.
+    void theExample_data() {
+        QTest::addColumn<std::string>("state");
+        QTest::addColumn<std::string>("error");
+        QTest::addColumn<std::string>("max");
+        QTest::addColumn<std::string>("why");
+        const auto row = [](const char* name, const char* state, const char* error, const char* max, const char* why) {
+            QTest::newRow(name) << std::string(state) << std::string(error) << std::string(max) << std::string(why);
+        };
+        row("core", "kept", "0", "1/25000", "");
+        row("modem", "broken", "49/576", "3256/38375", "the nearest is 1 Mbit/s, \u2248+8.507 %, asked within \u00b11.5 %");
+        // 40 MHz ÷ (16 × 21 11/16) ÷ 115 200 − 1
+        row("log", "kept", "2/3123", "0", "");
+        row("tick", "kept", "0", "1/24999", ""); // a period: 1 ÷ (1 − 40 ppm) − 1
+        row("link", "kept", "0", "1/25000", "");
+        row("spray", "kept", "0", "1/24999", "");
+        row("feed", "strained", "0", "1/4", "bites after 1.6 s at the fastest clock, not later than the 1.8 s between feeds");
+        row("nap", "kept", "-5499/8000", "-177/800", ""); // 1.2505 … 3.115 ms of 4 ms
+    }
+    void theExample() {
+        QFETCH(std::string, state);
+        QFETCH(std::string, error);
+        QFETCH(std::string, max);
+        QFETCH(std::string, why);
+        const Figures figures = evaluated();
+        const PromiseFigure* promise = figures.findPromise(QTest::currentDataTag());
+        QVERIFY(promise != nullptr);
+        QCOMPARE(stateName(promise->state), state);
+        QCOMPARE(promise->why, why);
+        QCOMPARE(promise->error->nominal, exact(error));
+        if (promise->name == "modem") {
+            QCOMPARE(promise->error->max, Rational(1000040) / 921600 - 1);
+        } else if (promise->name == "log") {
+            QCOMPARE(promise->error->max, (1 + exact(error)) * exact("1000040/1000000") - 1);
+        } else {
+            QCOMPARE(promise->error->max, exact(max));
+        }
+    }
+
+    void vitals() {
+        const Vitals vitals = evaluated().vitals;
+        QCOMPARE(*vitals.coreHertz, Rational(160000000));
+        QCOMPARE(vitals.worstPromise, std::string("modem"));
+        QCOMPARE(vitals.worstWakeUp->max, exact("3115/1000000"));
+        QCOMPARE(vitals.worstWakeUpMode, std::string("deep"));
+        QVERIFY(vitals.average && vitals.life);
+    }
+
+    /// The way out of the broken promise: bus B has a whole divisor near.
+    void theModemFromBusB() {
+        const Figures figures = evaluated("[take.choices.bus_b]\ndivide = 2", "[take.choices.bus_b]\ndivide = 2\n\n[take.choices.uart1]\nfrom = \"bus_b\"");
+        const PromiseFigure* modem = figures.findPromise("modem");
+        QCOMPARE(modem->state, State::kept);
+        QCOMPARE(modem->error->nominal, exact("-43/3168")); // −1.357 %
+        QCOMPARE(modem->settings[1].value, Rational(11));
+        QCOMPARE(figures.vitals.worstPromise, std::string("feed"));
+    }
+
+    /// Two rates on one port: the earlier of equals holds the fields, the other says so.
+    void promisesShareAPort() {
+        const Figures figures = evaluated("log: uart2 talks 115200", "log: uart2 talks 115200\"\n\n[[promise]]\nsay = \"fast: uart2 talks 1000000");
+        QCOMPARE(figures.findPromise("log")->state, State::kept);
+        QCOMPARE(figures.findPromise("fast")->state, State::broken);
+        QVERIFY(figures.findPromise("fast")->why.find("log holds the fields that both need") != std::string::npos);
+        QVERIFY(figures.findPromise("log")->settings == figures.findPromise("fast")->settings);
+        const Figures same = evaluated("log: uart2 talks 115200", "log: uart2 talks 115200\"\n\n[[promise]]\nsay = \"again: uart2 talks 115100");
+        QCOMPARE(same.findPromise("again")->state, State::kept);
+        QCOMPARE(same.findPromise("log")->state, State::kept);
+    }
+
+    void aWatchdogMustOutlastTheRests() {
+        // without the feeding job the longest rest is that between the measurements
+        const std::string text = orchardText();
+        const std::size_t job = text.find("[[job]]\nname = \"feed\"");
+        const std::size_t take = text.find("[[take]]");
+        const Figures figures = evaluated(text.substr(job, take - job), "");
+        const PromiseFigure* feed = figures.findPromise("feed");
+        QCOMPARE(feed->state, State::broken);
+        QVERIFY2(feed->why.find("and counts on while the plan rests for") != std::string::npos, feed->why.c_str());
+    }
+
+    void pendingUntilPlayed() {
+        const LoadedPlan loaded = orchard();
+        const Figures figures = derive(*loaded.part, *loaded.plan, "A");
+        QCOMPARE(figures.findPromise("budget")->state, State::pending);
+        QVERIFY(!figures.rhythm.has_value());
+        QCOMPARE(figures.findPromise("modem")->state, State::broken);
+    }
+
+    void aPinnedWayIsKept() {
+        const Figures figures = evaluated("[[take]]\nname = \"A\"", "[[take]]\nname = \"A\"\npinned.tick.prescaler = 8");
+        QCOMPARE(figures.findPromise("tick")->settings[0].value, Rational(8));
+        QCOMPARE(figures.findPromise("tick")->settings[1].value, Rational(10000));
+    }
+
+    void evaluatingIsPure() {
+        const LoadedPlan loaded = orchard();
+        const Plan before = *loaded.plan;
+        const std::string first = figuresJson(evaluate(*loaded.part, *loaded.plan, "A")).dump();
+        const std::string second = figuresJson(evaluate(*loaded.part, *loaded.plan, "A")).dump();
+        QVERIFY(*loaded.plan == before);
+        QCOMPARE(first, second);
+    }
+
+    void jsonHoldsExactStrings() {
+        const auto json = figuresJson(evaluated());
+        QCOMPARE(json["lines"]["core"]["hz"].get<std::string>(), std::string("160000000"));
+        QCOMPARE(json["lines"]["core"]["max_hz"].get<std::string>(), std::string("160006400"));
+        QCOMPARE(json["lines"]["core"]["limit"]["max_hz"].get<std::string>(), std::string("160000000"));
+        QCOMPARE(json["lines"]["rcf"]["on"].get<bool>(), false);
+        QCOMPARE(json["promises"]["modem"]["error"].get<std::string>(), std::string("49/576"));
+        QCOMPARE(json["promises"]["modem"]["settings"]["divisor"].get<std::string>(), std::string("5"));
+        QCOMPARE(json["promises"]["modem"]["fields"][3]["hex"].get<std::string>(), std::string("0x004"));
+        QCOMPARE(json["promises"]["feed"]["error_max"].get<std::string>(), std::string("1/4"));
+        QCOMPARE(json["modes"]["deep"]["wake_up"]["restored"]["max"].get<std::string>(), std::string("623/200000"));
+        QCOMPARE(json["rhythm"]["average"]["nominal"].get<std::string>(), std::string("58611612361/200000000000000"));
+        QCOMPARE(json["vitals"]["worst_promise"].get<std::string>(), std::string("modem"));
+        for (const char* key : {"part", "plan", "take", "lines", "promises", "modes", "rhythm", "findings", "vitals"}) {
+            QVERIFY2(json.contains(key), key);
+        }
+    }
+
+    /// In JSON what is unknown is null, and says why.
+    void jsonNullsTheUnknown() {
+        const auto json = figuresJson(evaluated("tolerance = \"20 ppm\"\n", ""));
+        QVERIFY(json["lines"]["xtw"]["min_hz"].is_null());
+        QCOMPARE(json["lines"]["xtw"]["why"].get<std::string>(), std::string("unknown: tolerance of xtw"));
+        const auto off = figuresJson(evaluated("multiply = 120", "multiply = 7"));
+        QVERIFY(off["promises"]["modem"]["error"].is_null());
+        QCOMPARE(off["promises"]["modem"]["why"].get<std::string>(), std::string("no clock: 'vco' can't multiply by 7"));
+    }
+
+    /// min ≤ nominal ≤ max, wherever both are given, for random takes.
+    void boundsAreInOrder() {
+        const LoadedPlan loaded = orchard();
+        Random random;
+        for (int i = 0; i < 60; ++i) {
+            Plan plan = *loaded.plan;
+            Take& take = plan.takes[0];
+            for (Choice& choice : take.choices) {
+                const Line& line = loaded.part->lineAt(*loaded.part->findNode(choice.id));
+                if (!line.divide.empty()) {
+                    choice.divide = line.divide.at(random.whole(0, *line.divide.size().toInt64() - 1));
+                }
+                if (!line.multiply.empty()) {
+                    choice.multiply = line.multiply.at(random.whole(0, *line.multiply.size().toInt64() - 1));
+                }
+            }
+            const Figures figures = evaluate(*loaded.part, plan, "A");
+            for (const PromiseFigure& promise : figures.promises) {
+                if (promise.got) {
+                    QVERIFY2(promise.got->min <= promise.got->nominal && promise.got->nominal <= promise.got->max, promise.name.c_str());
+                    QVERIFY2(promise.error->min <= promise.error->nominal && promise.error->nominal <= promise.error->max, promise.name.c_str());
+                }
+                QVERIFY2(promise.state == State::kept || !promise.why.empty(), promise.name.c_str());
+            }
+        }
+    }
+};
+
+QTEST_APPLESS_MAIN(CoreEvaluate)
+#include "core_evaluate.moc"

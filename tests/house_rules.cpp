@@ -1,0 +1,118 @@
+#include "support.h"
+
+#include <filesystem>
+#include <regex>
+#include <set>
+
+namespace fs = std::filesystem;
+using wisetick::test::fileText;
+using wisetick::test::sourceDir;
+
+namespace {
+
+/// What each room of the core may include beside itself.
+const std::map<std::string, std::set<std::string>>& mayInclude() {
+    static const std::map<std::string, std::set<std::string>> rooms{
+        {"base", {}},
+        {"quantity", {"base"}},
+        {"part", {"base", "quantity"}},
+        {"plan", {"base", "quantity", "part"}},
+        {"files", {"base", "quantity", "part", "plan"}},
+        {"promise", {"base", "quantity", "part", "plan"}},
+        {"sleep", {"base", "quantity", "part", "plan"}},
+        {"derive", {"base", "quantity", "part", "plan", "promise", "sleep"}},
+        {"rhythm", {"base", "quantity", "part", "plan", "derive", "sleep"}},
+        {"evaluate", {"base", "quantity", "part", "plan", "promise", "sleep", "derive", "rhythm"}},
+        {"handover", {"base", "quantity", "part", "plan", "derive", "promise", "sleep", "rhythm", "evaluate"}},
+    };
+    return rooms;
+}
+
+std::vector<fs::path> sources(const std::string& folder) {
+    std::vector<fs::path> files;
+    for (const auto& entry : fs::recursive_directory_iterator(fs::path(sourceDir()) / folder)) {
+        const std::string extension = entry.path().extension().string();
+        if (extension == ".cpp" || extension == ".h") {
+            files.push_back(entry.path());
+        }
+    }
+    return files;
+}
+
+std::vector<std::string> includesOf(const std::string& text) {
+    static const std::regex include("^#include *[<\"]([^>\"]+)[>\"]", std::regex::multiline);
+    std::vector<std::string> found;
+    for (auto it = std::sregex_iterator(text.begin(), text.end(), include); it != std::sregex_iterator(); ++it) {
+        found.push_back((*it)[1]);
+    }
+    return found;
+}
+
+} // namespace
+
+/// The rules of the house that a compiler does not know.
+class HouseRules : public QObject {
+    Q_OBJECT
+
+private slots:
+    void includesRunOneWay() {
+        int count = 0;
+        for (const fs::path& file : sources("core")) {
+            const std::string room = fs::relative(file, fs::path(sourceDir()) / "core").begin()->string();
+            QVERIFY2(mayInclude().contains(room), room.c_str());
+            for (const std::string& include : includesOf(fileText(file.string()))) {
+                const std::string target = include.substr(0, include.find('/'));
+                if (!mayInclude().contains(target)) {
+                    continue; // a library's header
+                }
+                ++count;
+                QVERIFY2(target == room || mayInclude().at(room).contains(target), (file.string() + " includes " + include).c_str());
+            }
+        }
+        QVERIFY(count > 50);
+    }
+
+    void theCoreKnowsNoQt() {
+        for (const fs::path& file : sources("core")) {
+            for (const std::string& include : includesOf(fileText(file.string()))) {
+                QVERIFY2(!(include.size() > 1 && include[0] == 'Q' && std::isupper(static_cast<unsigned char>(include[1])) != 0), (file.string() + " includes " + include).c_str());
+            }
+        }
+    }
+
+    /// The core neither prints nor exits nor reads a clock.
+    void theCoreReturnsValues() {
+        const std::regex forbidden(R"(\b(std::cout|std::cerr|printf|std::exit|std::chrono|std::time|getenv)\b)");
+        for (const fs::path& file : sources("core")) {
+            std::smatch match;
+            const std::string text = fileText(file.string());
+            QVERIFY2(!std::regex_search(text, match, forbidden), (file.string() + ": " + match.str()).c_str());
+        }
+    }
+
+    /// Nothing in code knows the id of a shipped part.
+    void noCodeKnowsAShippedPart() {
+        for (const auto& entry : fs::directory_iterator(fs::path(sourceDir()) / "parts")) {
+            const std::string name = entry.path().filename().string();
+            const std::string id = name.substr(0, name.find('.'));
+            for (const char* folder : {"core", "cli"}) {
+                for (const fs::path& file : sources(folder)) {
+                    QVERIFY2(fileText(file.string()).find(id) == std::string::npos, (file.string() + " names " + id).c_str());
+                }
+            }
+        }
+    }
+
+    void filesStaySmall() {
+        for (const char* folder : {"core", "cli"}) {
+            for (const fs::path& file : sources(folder)) {
+                const std::string text = fileText(file.string());
+                const auto lines = std::count(text.begin(), text.end(), '\n');
+                QVERIFY2(lines <= 600, (file.string() + " has " + std::to_string(lines) + " lines").c_str());
+            }
+        }
+    }
+};
+
+QTEST_APPLESS_MAIN(HouseRules)
+#include "house_rules.moc"
