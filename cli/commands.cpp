@@ -45,7 +45,10 @@ std::optional<Loaded> load(const Session& session, const PlanOptions& options) {
         for (const Take& each : loaded.plan->takes) {
             known.push_back(each.name);
         }
-        reportBadInput(session, {{Severity::error, {options.plan, 0, 0, {}}, "no take '" + take + "'", listNames(known), didYouMean(take, known)}}, options.isJson);
+        reportBadInput(
+            session,
+            {{Severity::error, {options.plan, 0, 0, {}}, "no take '" + take + "'", listNames(known), didYouMean(take, known)}},
+            options.isJson);
         return std::nullopt;
     }
     return Loaded{std::move(*loaded.part), std::move(*loaded.plan), take, std::move(loaded.places)};
@@ -62,7 +65,9 @@ Figures evaluated(const Loaded& loaded) {
 /// The typed line with the wrong word marked below it.
 void reportWord(const Session& session, const std::string& line, const TextError& error) {
     const std::size_t before = std::min(error.position, line.size());
-    const auto codePoints = [](const std::string& text) { return std::count_if(text.begin(), text.end(), [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; }); };
+    const auto codePoints = [](const std::string& text) {
+        return std::count_if(text.begin(), text.end(), [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; });
+    };
     const auto blanks = static_cast<std::size_t>(codePoints(line.substr(0, before)));
     const auto width = static_cast<std::size_t>(codePoints(line.substr(before, error.length)));
     session.err << "  " << line << "\n  " << std::string(blanks, ' ') << std::string(std::max<std::size_t>(width, 1), '^') << "\n"
@@ -101,7 +106,8 @@ int runCheck(const Session& session, const PlanOptions& options, bool isStrict) 
     const Figures figures = evaluated(*loaded);
     session.out << (options.isJson ? figuresJson(figures).dump(2) + "\n" : checkReport(figures, loaded->places, session.style));
     const auto isOfState = [](State state) { return [state](const auto& figure) { return figure.state == state; }; };
-    const bool isBroken = hasErrors(figures.findings) || std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::broken));
+    const bool isBroken =
+        hasErrors(figures.findings) || std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::broken));
     const bool isStrained = std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::strained)) ||
                             std::any_of(figures.lines.begin(), figures.lines.end(), isOfState(State::strained));
     return isBroken || (isStrict && isStrained) ? kBroken : kHolds;
@@ -144,7 +150,12 @@ int runPromise(const Session& session, const PlanOptions& options, const std::st
     if (!read) {
         reportWord(session, line, read.error());
         if (options.isJson) {
-            session.out << nlohmann::ordered_json{{"error", {{"position", read.error().position}, {"length", read.error().length}, {"say", sayText(read.error())}}}}.dump(2) << "\n";
+            session.out << nlohmann::ordered_json{{"error",
+                                                   {{"position", read.error().position},
+                                                    {"length", read.error().length},
+                                                    {"say", sayText(read.error())}}}}
+                               .dump(2)
+                        << "\n";
         }
         return kBadInput;
     }

@@ -52,7 +52,8 @@ int run(int argc, char** argv) {
     app.set_version_flag("--version", "wisetick-cli 0.1.0");
     app.require_subcommand(1);
     std::vector<std::string> partFolders;
-    app.add_option("--parts", partFolders, "a folder in which parts are looked for first (also: WISETICK_PARTS)")->allow_extra_args(false);
+    app.add_option("--parts", partFolders, "a folder in which parts are looked for first (also: WISETICK_PARTS)")
+        ->allow_extra_args(false);
 
     cli::PlanOptions options;
     const auto addPlanOptions = [&](CLI::App* command) {

@@ -35,7 +35,7 @@ std::string spreadText(const LineFigure& line) {
     }
     const Bounds error = relativeError(*line.hertz, line.hertz->nominal);
     if (-error.min == error.max) {
-        return "\u00b1" + printQuantity(error.max, Unit::ratio);
+        return printTolerance(error.max);
     }
     return printError(error.min) + " " + printError(error.max);
 }
@@ -51,14 +51,17 @@ std::string worstText(const PromiseFigure& promise) {
     if (!promise.isWorstKnown) {
         return "unknown";
     }
-    return promise.error->min == promise.error->max ? "" : printError(promise.error->min) + " \u2026 " + printError(promise.error->max);
+    return promise.error->min == promise.error->max
+               ? ""
+               : printError(promise.error->min) + " \u2026 " + printError(promise.error->max);
 }
 
 std::string linesTable(const Figures& figures, const Style& style) {
     TextTable table({Align::left, Align::left, Align::right, Align::left, Align::left, Align::left});
     for (const LineFigure& line : figures.lines) {
         const std::string rate = line.hertz ? printQuantity(line.hertz->nominal, Unit::hertz) : "\u2013";
-        const std::string remark = !line.isOn ? style.muted("off") : (line.state == State::kept ? "" : style.mark(line.state) + ": " + line.stateWhy);
+        const std::string remark =
+            !line.isOn ? style.muted("off") : (line.state == State::kept ? "" : style.mark(line.state) + ": " + line.stateWhy);
         table.add({line.id, style.muted(line.control), rate, spreadText(line), style.muted(limitText(line)), remark});
     }
     return table.text();
@@ -70,8 +73,9 @@ std::string promisesTable(const Figures& figures, const Style& style) {
         const std::string error = promise.error ? printError(promise.error->nominal) : "";
         // the line itself without the name that stands before it
         const std::size_t colon = promise.text.find(": ");
-        table.add({style.mark(promise.state), promise.name, colon == std::string::npos ? promise.text : promise.text.substr(colon + 2),
-                   gotText(promise), error, worstText(promise)});
+        table.add({style.mark(promise.state), promise.name,
+                   colon == std::string::npos ? promise.text : promise.text.substr(colon + 2), gotText(promise), error,
+                   worstText(promise)});
     }
     return table.text();
 }
@@ -82,13 +86,15 @@ std::string modesTable(const Figures& figures, const Style& style) {
         std::string wake;
         std::string restored;
         if (mode.wakeUp) {
-            wake = "first instruction " + printRange(mode.wakeUp->firstInstruction.nominal, mode.wakeUp->firstInstruction.max, Unit::second);
+            wake = "first instruction " +
+                   printRange(mode.wakeUp->firstInstruction.nominal, mode.wakeUp->firstInstruction.max, Unit::second);
             restored = "all again " + printRange(mode.wakeUp->restored.nominal, mode.wakeUp->restored.max, Unit::second);
             if (!mode.wakeUp->unknown.empty()) {
                 restored += ", " + mode.wakeUp->unknown;
             }
         }
-        table.add({mode.id, printQuantity(mode.ampere.nominal, Unit::ampere), style.muted("up to " + printQuantity(mode.ampere.max, Unit::ampere)), wake, restored});
+        table.add({mode.id, printQuantity(mode.ampere.nominal, Unit::ampere),
+                   style.muted("up to " + printQuantity(mode.ampere.max, Unit::ampere)), wake, restored});
     }
     return table.text();
 }
@@ -96,26 +102,31 @@ std::string modesTable(const Figures& figures, const Style& style) {
 std::string rhythmTable(const RhythmFigure& rhythm, const Style& style) {
     TextTable table({Align::left, Align::right, Align::left});
     if (rhythm.average) {
-        table.add({"average", printQuantity(rhythm.average->nominal, Unit::ampere), "up to " + printQuantity(rhythm.average->max, Unit::ampere)});
+        table.add({"average", printQuantity(rhythm.average->nominal, Unit::ampere),
+                   "up to " + printQuantity(rhythm.average->max, Unit::ampere)});
     }
     if (rhythm.life) {
-        table.add({"battery", printQuantity(rhythm.life->nominal, Unit::second), "at worst " + printQuantity(rhythm.life->min, Unit::second)});
+        table.add({"battery", printQuantity(rhythm.life->nominal, Unit::second),
+                   "at worst " + printQuantity(rhythm.life->min, Unit::second)});
     }
     if (rhythm.longestRest) {
-        table.add({"longest rest", printQuantity(*rhythm.longestRest, Unit::second), fmt::format("{} wake-ups in {}", rhythm.wakeUps, printQuantity(rhythm.span, Unit::second))});
+        table.add({"longest rest", printQuantity(*rhythm.longestRest, Unit::second),
+                   fmt::format("{} wake-ups in {}", rhythm.wakeUps, printQuantity(rhythm.span, Unit::second))});
     }
     if (!rhythm.unknown.empty()) {
         table.add({"unknown", "", rhythm.unknown});
     }
     for (const RhythmFigure::Share& share : rhythm.shares) {
-        table.add({style.muted(share.name), printQuantity(share.ampere, Unit::ampere), style.muted(printQuantity(share.chargeShare, Unit::ratio) + " of the charge")});
+        table.add({style.muted(share.name), printQuantity(share.ampere, Unit::ampere),
+                   style.muted(printQuantity(share.chargeShare, Unit::ratio) + " of the charge")});
     }
     return table.text();
 }
 
 void addFields(TextTable& table, const std::vector<FieldValue>& fields, const Style& style) {
     for (const FieldValue& field : fields) {
-        table.add({fieldText(field.field), hexText(field), std::to_string(field.held), style.muted(field.control + " = " + field.setting + ", " + field.holdsAs)});
+        table.add({fieldText(field.field), hexText(field), std::to_string(field.held),
+                   style.muted(field.control + " = " + field.setting + ", " + field.holdsAs)});
     }
 }
 
@@ -219,7 +230,11 @@ std::string checkReport(const Figures& figures, const std::map<std::string, Plac
             continue;
         }
         const Severity severity = promise.state == State::broken ? Severity::error : Severity::warning;
-        const Diagnostic reason{severity, {{}, 0, 0, "promise." + std::to_string(i + 1) + ".say"}, promise.name + " is " + stateName(promise.state) + ": " + promise.why, {}, {}};
+        const Diagnostic reason{severity,
+                                {{}, 0, 0, "promise." + std::to_string(i + 1) + ".say"},
+                                promise.name + " is " + stateName(promise.state) + ": " + promise.why,
+                                {},
+                                {}};
         reasons += diagnosticText(located(reason, places, figures.take)) + "\n";
     }
     for (const Diagnostic& finding : figures.findings) {
@@ -227,11 +242,14 @@ std::string checkReport(const Figures& figures, const std::map<std::string, Plac
     }
     text += reasons.empty() ? "" : "\n" + reasons;
     const auto count = [&](State state) {
-        return std::count_if(figures.promises.begin(), figures.promises.end(), [&](const PromiseFigure& promise) { return promise.state == state; });
+        return std::count_if(figures.promises.begin(), figures.promises.end(),
+                             [&](const PromiseFigure& promise) { return promise.state == state; });
     };
-    const auto errors = std::count_if(figures.findings.begin(), figures.findings.end(), [](const Diagnostic& finding) { return finding.severity == Severity::error; });
-    return text + "\n" + counted(count(State::broken), "broken") + ", " + counted(count(State::strained), "strained") + ", " + counted(count(State::kept), "kept") + "; " +
-           counted(errors, errors == 1 ? "fault" : "faults") + " in lines and board\n";
+    const auto errors = std::count_if(figures.findings.begin(), figures.findings.end(),
+                                      [](const Diagnostic& finding) { return finding.severity == Severity::error; });
+    return text + "\n" + counted(count(State::broken), "broken") + ", " + counted(count(State::strained), "strained") + ", " +
+           counted(count(State::kept), "kept") + "; " + counted(errors, errors == 1 ? "fault" : "faults") +
+           " in lines and board\n";
 }
 
 std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const Style& style) {
@@ -248,8 +266,10 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
         for (const Setting& setting : way.settings) {
             settings += (settings.empty() ? "" : ", ") + setting.name + " " + printFactor(setting.value);
         }
-        const std::string worst = way.error.min == way.error.max ? "" : printError(way.error.min) + " \u2026 " + printError(way.error.max);
-        table.add({style.mark(way.state), settings, printQuantity(way.got.nominal, promise.unit), printError(way.error.nominal), worst});
+        const std::string worst =
+            way.error.min == way.error.max ? "" : printError(way.error.min) + " \u2026 " + printError(way.error.max);
+        table.add({style.mark(way.state), settings, printQuantity(way.got.nominal, promise.unit), printError(way.error.nominal),
+                   worst});
     }
     text += section(style, "Ways", table.text());
     TextTable fields({Align::left, Align::right, Align::right, Align::left});

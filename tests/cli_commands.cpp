@@ -25,8 +25,8 @@ Run run(const QStringList& arguments, const QString& folder = QString::fromStdSt
     if (!process.waitForFinished(30000)) {
         qFatal("the program did not finish: %s", qPrintable(process.errorString()));
     }
-    return {process.exitStatus() == QProcess::NormalExit ? process.exitCode() : -1, QString::fromUtf8(process.readAllStandardOutput()),
-            QString::fromUtf8(process.readAllStandardError())};
+    return {process.exitStatus() == QProcess::NormalExit ? process.exitCode() : -1,
+            QString::fromUtf8(process.readAllStandardOutput()), QString::fromUtf8(process.readAllStandardError())};
 }
 
 const QString kOrchard = "examples/orchard-sprayer.plan.toml";
@@ -57,7 +57,9 @@ private slots:
     void checkSaysWhatIsBroken() {
         const Run check = run({"check", kOrchard});
         QCOMPARE(check.exitCode, 1);
-        QVERIFY2(check.out.contains("examples/orchard-sprayer.plan.toml:35:7: error: modem is broken: the nearest is 1 Mbit/s, \u2248+8.507 %, asked within \u00b11.5 %\n"), qPrintable(check.out));
+        QVERIFY2(check.out.contains("examples/orchard-sprayer.plan.toml:35:7: error: modem is broken: the nearest is 1 Mbit/s, "
+                                    "\u2248+8.507 %, asked within \u00b11.5 %\n"),
+                 qPrintable(check.out));
         QVERIFY(check.out.contains("examples/orchard-sprayer.plan.toml:51:7: warning: feed is strained: bites after 1.6 s"));
         QVERIFY(check.out.endsWith("1 broken, 1 strained, 8 kept; 0 faults in lines and board\n"));
         QVERIFY(!check.out.contains('\x1b')); // no colour where no terminal reads
@@ -72,13 +74,18 @@ private slots:
         const std::string modem = "modem: uart1 talks 921600 within 1.5 %";
         QTest::newRow("a promise broken") << QStringList{"check"} << modem << modem << 1;
         QTest::newRow("only strained") << QStringList{"check"} << modem << std::string("modem: uart1 talks 9600") << 0;
-        QTest::newRow("only strained, strictly") << QStringList{"check", "--strict"} << modem << std::string("modem: uart1 talks 9600") << 1;
-        QTest::newRow("a limit overstepped") << QStringList{"check"} << modem + "\"\n\n[[promise]]\nsay = \"log: uart2 talks 115200\"" << std::string("log: uart2 talks 115200\"\n[take.choices.bus_b]\ndivide = 1") << -2;
+        QTest::newRow("only strained, strictly")
+            << QStringList{"check", "--strict"} << modem << std::string("modem: uart1 talks 9600") << 1;
+        QTest::newRow("a limit overstepped")
+            << QStringList{"check"} << modem + "\"\n\n[[promise]]\nsay = \"log: uart2 talks 115200\""
+            << std::string("log: uart2 talks 115200\"\n[take.choices.bus_b]\ndivide = 1") << -2;
         QTest::newRow("derive judges nothing") << QStringList{"derive"} << modem << modem << 0;
         QTest::newRow("another take") << QStringList{"check", "--take", "B"} << modem << modem << 1;
         QTest::newRow("no such take") << QStringList{"check", "--take", "Z"} << modem << modem << 2;
-        QTest::newRow("a syntax error") << QStringList{"check"} << std::string("active = \"A\"") << std::string("active = = \"A\"") << 2;
-        QTest::newRow("an unknown key") << QStringList{"derive", "--json"} << std::string("rests_in") << std::string("rest_in") << 2;
+        QTest::newRow("a syntax error") << QStringList{"check"} << std::string("active = \"A\"")
+                                        << std::string("active = = \"A\"") << 2;
+        QTest::newRow("an unknown key") << QStringList{"derive", "--json"} << std::string("rests_in") << std::string("rest_in")
+                                        << 2;
     }
     void exitCodes() {
         QFETCH(QStringList, arguments);
@@ -87,10 +94,13 @@ private slots:
         QFETCH(int, exitCode);
         if (exitCode == -2) { // bus A at 53.3 MHz is over its 50 MHz, with every promise kept or strained
             const QString path = editedPlan("modem: uart1 talks 921600 within 1.5 %", "modem: uart1 talks 9600");
-            write(path, replaced(fileText(path.toStdString()), "[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3"));
+            write(path,
+                  replaced(fileText(path.toStdString()), "[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3"));
             const Run over = run({"check", path});
             QCOMPARE(over.exitCode, 1);
-            QVERIFY2(over.out.contains("edited.plan.toml:104:1: error: bus_a runs at \u224853.333 MHz, over its 50 MHz in tier fast"), qPrintable(over.out));
+            QVERIFY2(
+                over.out.contains("edited.plan.toml:104:1: error: bus_a runs at \u224853.333 MHz, over its 50 MHz in tier fast"),
+                qPrintable(over.out));
             QVERIFY(over.out.contains("0 broken"));
             return;
         }
@@ -101,17 +111,20 @@ private slots:
         const QString path = editedPlan("active = \"A\"", "active = = \"A\"");
         const Run broken = run({"check", path});
         QCOMPARE(broken.exitCode, 2);
-        QCOMPARE(broken.err, path + ":5:10: error: Error while parsing value: could not determine value type; expected TOML 1.0\n");
+        QCOMPARE(broken.err,
+                 path + ":5:10: error: Error while parsing value: could not determine value type; expected TOML 1.0\n");
         QVERIFY(broken.out.isEmpty());
         const Run json = run({"check", path, "--json"});
         QCOMPARE(json.json()["findings"].toArray()[0].toObject()["file"].toString(), path + ":5:10");
-        QCOMPARE(run({"check", "nowhere.plan.toml"}).err, QString("nowhere.plan.toml: error: there is no such file; expected a readable file\n"));
+        QCOMPARE(run({"check", "nowhere.plan.toml"}).err,
+                 QString("nowhere.plan.toml: error: there is no such file; expected a readable file\n"));
     }
 
     void deriveShowsEveryFigure() {
         const Run derive = run({"derive", kOrchard});
         QCOMPARE(derive.exitCode, 0);
-        for (const char* line : {"  core     from pll_a \u00f7 1     160 MHz  \u00b140 ppm      most 160 MHz\n", "  TMR1.TOP[15:0]         0x9C3F       39999  timer1.counts = 40000, holds n \u2212 1\n",
+        for (const char* line : {"  core     from pll_a \u00f7 1     160 MHz  \u00b140 ppm      most 160 MHz\n",
+                                 "  TMR1.TOP[15:0]         0x9C3F       39999  timer1.counts = 40000, holds n \u2212 1\n",
                                  "  average                        \u2248293.06 \u00b5A  up to \u2248365.22 \u00b5A\n"}) {
             QVERIFY2(derive.out.contains(QString::fromUtf8(line)), qPrintable(derive.out));
         }
@@ -134,7 +147,8 @@ private slots:
         QCOMPARE(broken.exitCode, 1);
         const Run wrong = run({"promise", kOrchard, "uart1 talks 9600 witin 3 %"});
         QCOMPARE(wrong.exitCode, 2);
-        QCOMPARE(wrong.err, QString("  uart1 talks 9600 witin 3 %\n                   ^^^^^\nerror: 'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?\n"));
+        QCOMPARE(wrong.err, QString("  uart1 talks 9600 witin 3 %\n                   ^^^^^\nerror: 'witin'; expected 'within "
+                                    "1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?\n"));
         const Run json = run({"promise", kOrchard, "timer2 fires every 250 us", "--json"});
         QCOMPARE(json.json()["ways"].toArray()[0].toObject()["settings"].toObject()["counts"].toString(), QString("20000"));
         QCOMPARE(json.json()["name"].toString(), QString("timer2"));
@@ -146,11 +160,13 @@ private slots:
         write(path, replaced(marramText(), "CLK.REF[4:0]", "CLK.REF[3:0]"));
         const Run suspicious = run({"lint", path});
         QCOMPARE(suspicious.exitCode, 1);
-        QVERIFY2(suspicious.out.contains("the field CLK.REF[3:0] holds up to 15, but divide = 32 needs 31"), qPrintable(suspicious.out));
+        QVERIFY2(suspicious.out.contains("the field CLK.REF[3:0] holds up to 15, but divide = 32 needs 31"),
+                 qPrintable(suspicious.out));
         write(path, replaced(marramText(), "kind = \"crystal\"", "kind = \"cristal\""));
         const Run faulty = run({"lint", path, "--json"});
         QCOMPARE(faulty.exitCode, 2);
-        QCOMPARE(faulty.json()["findings"].toArray()[0].toObject()["say"].toString(), QString("no kind of source 'cristal'; expected 'crystal', 'rc' or 'clock-in'; did you mean 'crystal'?"));
+        QCOMPARE(faulty.json()["findings"].toArray()[0].toObject()["say"].toString(),
+                 QString("no kind of source 'cristal'; expected 'crystal', 'rc' or 'clock-in'; did you mean 'crystal'?"));
     }
 
     void helpTeaches() {

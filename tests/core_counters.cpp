@@ -15,7 +15,8 @@ Clock clockOf(const std::string& hertz, const std::string& low = "0", const std:
 
 const TimerKind k16Bit{16, FactorSet::range(1, 65536), FactorSet::range(1, 65536), TimerStyle::reload};
 const TimerKind k32Bit{32, FactorSet::range(1, 65536), FactorSet::range(1, std::int64_t{1} << 32), TimerStyle::reload};
-const TimerKind kPreload{16, FactorSet::list({1, 2, 4, 8, 16, 32, 64, 128, 256}), FactorSet::range(1, 65536), TimerStyle::preload};
+const TimerKind kPreload{16, FactorSet::list({1, 2, 4, 8, 16, 32, 64, 128, 256}), FactorSet::range(1, 65536),
+                         TimerStyle::preload};
 const WatchdogKind kDog{FactorSet::list({4, 8, 16, 32, 64, 128, 256}), FactorSet::range(1, 4096), false};
 
 std::string settingsText(const std::vector<Setting>& settings) {
@@ -47,19 +48,22 @@ private slots:
         QTest::addColumn<std::string>("settings");
         QTest::addColumn<std::string>("error");
         QTest::addColumn<std::string>("why");
-        const auto row = [](const char* name, int timer, const char* hertz, const char* period, const char* settings, const char* error, const char* why) {
-            QTest::newRow(name) << timer << std::string(hertz) << std::string(period) << std::string(settings) << std::string(error) << std::string(why);
+        const auto row = [](const char* name, int timer, const char* hertz, const char* period, const char* settings,
+                            const char* error, const char* why) {
+            QTest::newRow(name) << timer << std::string(hertz) << std::string(period) << std::string(settings)
+                                << std::string(error) << std::string(why);
         };
         // 80 000 periods do not fit 16 bits; the least prescaler leaves the most counts
         row("1 ms at 80 MHz", 0, "80000000", "1/1000", "prescaler 2, counts 40000", "0", "");
         row("30 s at 80 MHz in 32 bits", 1, "80000000", "30", "prescaler 1, counts 2400000000", "0", "");
         row("8 ms at 1 MHz by powers of two", 2, "1000000", "1/125", "prescaler 1, counts 8000", "0", "");
         // 1/3 ms of 1 MHz is 333.3 counts
-        row("a third of a millisecond", 0, "1000000", "1/3000", "prescaler 1, counts 333", "-1/1000", "the nearest is 333 \u00B5s, \u22120.1 %, asked exactly");
+        row("a third of a millisecond", 0, "1000000", "1/3000", "prescaler 1, counts 333", "-1/1000",
+            "the nearest is 333 \u00B5s, \u22120.1 %, asked exactly");
         // 65537 is a prime: the neighbours 65536 = 1 × 65536 and 65538 = 2 × 32769 are equally far; more counts
-        row("a prime of counts", 0, "1000000", "65537/1000000", "prescaler 1, counts 65536", "-1/65537", "the nearest is 65.536 ms, \u2248\u221215.26 ppm, asked exactly");
-        row("too long", 0, "80000000", "3600", "prescaler 65536, counts 65536", "-65994901/67108864",
-            "");
+        row("a prime of counts", 0, "1000000", "65537/1000000", "prescaler 1, counts 65536", "-1/65537",
+            "the nearest is 65.536 ms, \u2248\u221215.26 ppm, asked exactly");
+        row("too long", 0, "80000000", "3600", "prescaler 65536, counts 65536", "-65994901/67108864", "");
         row("too short", 0, "80000000", "1/1000000000", "prescaler 1, counts 1", "23/2", "");
     }
     void timers() {
@@ -111,10 +115,13 @@ private slots:
     void noBetterTimerWayExists() {
         Random random;
         for (int i = 0; i < 400; ++i) {
-            const FactorSet prescaler = random.coin() ? FactorSet::range(random.whole(1, 4), random.whole(4, 20)) : FactorSet::list({1, 4, 6, 16});
-            const FactorSet counts = random.coin() ? FactorSet::range(random.whole(1, 5), random.whole(5, 40)) : FactorSet::range(2, 40, 2);
+            const FactorSet prescaler =
+                random.coin() ? FactorSet::range(random.whole(1, 4), random.whole(4, 20)) : FactorSet::list({1, 4, 6, 16});
+            const FactorSet counts =
+                random.coin() ? FactorSet::range(random.whole(1, 5), random.whole(5, 40)) : FactorSet::range(2, 40, 2);
             const TimerKind timer{8, prescaler, counts, TimerStyle::reload};
-            const Clock clock = clockOf("1000", Rational(-random.whole(0, 300), 1000).toString(), Rational(random.whole(0, 300), 1000).toString());
+            const Clock clock = clockOf("1000", Rational(-random.whole(0, 300), 1000).toString(),
+                                        Rational(random.whole(0, 300), 1000).toString());
             FiresAsk ask{Rational(random.whole(1, 3000), random.whole(1, 4) * 1000), {}};
             if (random.coin()) {
                 ask.tolerance.within = Rational(random.whole(1, 500), 1000);
@@ -141,13 +148,15 @@ private slots:
         const CounterReach reach{FactorSet::range(1, 3), FactorSet::range(1, 10)};
         const auto text = [&](int low, int target, int high) {
             const NearestSettings near = nearestSettings(reach, low, target, high);
-            const auto one = [](const std::optional<CounterSetting>& setting) { return setting ? setting->prescaler.toString() + "x" + setting->counts.toString() : std::string("none"); };
+            const auto one = [](const std::optional<CounterSetting>& setting) {
+                return setting ? setting->prescaler.toString() + "x" + setting->counts.toString() : std::string("none");
+            };
             return one(near.below) + " " + one(near.above);
         };
         QCOMPARE(text(1, 10, 30), std::string("1x10 1x10"));
         QCOMPARE(text(1, 11, 30), std::string("1x10 2x6"));
-        QCOMPARE(text(11, 5, 30), std::string("none 2x6"));    // the target is brought to 11, which is no product
-        QCOMPARE(text(1, 99, 29), std::string("3x9 none"));    // 29 is none
+        QCOMPARE(text(11, 5, 30), std::string("none 2x6")); // the target is brought to 11, which is no product
+        QCOMPARE(text(1, 99, 29), std::string("3x9 none")); // 29 is none
         QCOMPARE(text(31, 40, 50), std::string("none none"));
         QCOMPARE(text(23, 23, 23), std::string("none none"));
     }
@@ -169,9 +178,11 @@ private slots:
         row("after 2 s, fed every 1.8 s, at latest 2.5 s", "prescaler 32, counts 2250", "strained",
             "bites after 1.6 s at the fastest clock, not later than the 1.8 s between feeds");
         row("after 2 s, at latest 2 s", "prescaler 16, counts 3600", "kept", "");
-        row("after 2 s, fed every 60 s", "prescaler 32, counts 2250", "broken", "bites after 2 s, not later than the 60 s between feeds");
+        row("after 2 s, fed every 60 s", "prescaler 32, counts 2250", "broken",
+            "bites after 2 s, not later than the 60 s between feeds");
         row("after 2 s", "prescaler 32, counts 2250", "kept", "");
-        row("after 2 s within 10 %", "prescaler 32, counts 2250", "strained", "a worst case is 2.5 s, +25 %, asked within \u00b110 %");
+        row("after 2 s within 10 %", "prescaler 32, counts 2250", "strained",
+            "a worst case is 2.5 s, +25 %, asked within \u00b110 %");
         row("after 2 s within 30 %", "prescaler 32, counts 2250", "kept", "");
     }
     void watchdogs() {
@@ -203,7 +214,8 @@ private slots:
     }
 
     void restsCountWhereItRuns() {
-        const BitesAsk ask = std::get<BitesAsk>(readPromiseLine("wdog bites after 2 s, fed every 1 s, at latest 3 s").value().ask);
+        const BitesAsk ask =
+            std::get<BitesAsk>(readPromiseLine("wdog bites after 2 s, fed every 1 s, at latest 3 s").value().ask);
         const Clock clock = clockOf("36000", "-1/5", "1/4");
         const PromiseFigure frozen = judgeWatchdog({}, kDog, ask, clock, {"deep", false, Rational(100)});
         QCOMPARE(frozen.state, State::kept);
@@ -219,8 +231,10 @@ private slots:
         QTest::addColumn<std::string>("state");
         QTest::addColumn<std::string>("safe");
         // 40 MHz ± 0: 4096 × 128 ÷ 40 MHz = 13.1 ms and so on
-        QTest::newRow("open in time") << std::string("after 100 ms within 1 %, fed every 60 ms, opens after 20 ms") << std::string("kept");
-        QTest::newRow("opens after the feed") << std::string("after 100 ms within 1 %, fed every 60 ms, opens after 80 ms") << std::string("broken");
+        QTest::newRow("open in time") << std::string("after 100 ms within 1 %, fed every 60 ms, opens after 20 ms")
+                                      << std::string("kept");
+        QTest::newRow("opens after the feed")
+            << std::string("after 100 ms within 1 %, fed every 60 ms, opens after 80 ms") << std::string("broken");
     }
     void windowsAreJudged() {
         QFETCH(std::string, ask);
@@ -239,7 +253,8 @@ private slots:
         Random random;
         for (int i = 0; i < 300; ++i) {
             const WatchdogKind dog{FactorSet::list({2, 4, 8}), FactorSet::range(1, 40), false};
-            const Clock clock = clockOf("100", Rational(-random.whole(0, 300), 1000).toString(), Rational(random.whole(0, 300), 1000).toString());
+            const Clock clock =
+                clockOf("100", Rational(-random.whole(0, 300), 1000).toString(), Rational(random.whole(0, 300), 1000).toString());
             BitesAsk ask{Rational(random.whole(1, 400), 100), {}, {}, {}, {}};
             if (random.coin()) {
                 ask.fedEvery = Rational(random.whole(1, 400), 100);
@@ -253,7 +268,8 @@ private slots:
             const PromiseFigure figure = judgeWatchdog({}, dog, ask, clock, {});
             for (std::int64_t p = 0; p < 3; ++p) {
                 for (std::int64_t c = 1; c <= 40; ++c) {
-                    const PromiseFigure other = judgeWatchdog({}, dog, ask, clock, {}, {{"prescaler", dog.prescaler.at(p)}, {"counts", c}});
+                    const PromiseFigure other =
+                        judgeWatchdog({}, dog, ask, clock, {}, {{"prescaler", dog.prescaler.at(p)}, {"counts", c}});
                     const std::string against = settingsText(figure.settings) + " against " + settingsText(other.settings);
                     QVERIFY2(worseState(figure.state, other.state) == other.state, against.c_str());
                     if (figure.state == other.state) {

@@ -73,7 +73,8 @@ private slots:
 
     /// The way out of the broken promise: bus B has a whole divisor near.
     void theModemFromBusB() {
-        const Figures figures = evaluated("[take.choices.bus_b]\ndivide = 2", "[take.choices.bus_b]\ndivide = 2\n\n[take.choices.uart1]\nfrom = \"bus_b\"");
+        const Figures figures = evaluated("[take.choices.bus_b]\ndivide = 2",
+                                          "[take.choices.bus_b]\ndivide = 2\n\n[take.choices.uart1]\nfrom = \"bus_b\"");
         const PromiseFigure* modem = figures.findPromise("modem");
         QCOMPARE(modem->state, State::kept);
         QCOMPARE(modem->error->nominal, exact("-43/3168")); // −1.357 %
@@ -83,12 +84,14 @@ private slots:
 
     /// Two rates on one port: the earlier of equals holds the fields, the other says so.
     void promisesShareAPort() {
-        const Figures figures = evaluated("log: uart2 talks 115200", "log: uart2 talks 115200\"\n\n[[promise]]\nsay = \"fast: uart2 talks 1000000");
+        const Figures figures =
+            evaluated("log: uart2 talks 115200", "log: uart2 talks 115200\"\n\n[[promise]]\nsay = \"fast: uart2 talks 1000000");
         QCOMPARE(figures.findPromise("log")->state, State::kept);
         QCOMPARE(figures.findPromise("fast")->state, State::broken);
         QVERIFY(figures.findPromise("fast")->why.find("log holds the fields that both need") != std::string::npos);
         QVERIFY(figures.findPromise("log")->settings == figures.findPromise("fast")->settings);
-        const Figures same = evaluated("log: uart2 talks 115200", "log: uart2 talks 115200\"\n\n[[promise]]\nsay = \"again: uart2 talks 115100");
+        const Figures same =
+            evaluated("log: uart2 talks 115200", "log: uart2 talks 115200\"\n\n[[promise]]\nsay = \"again: uart2 talks 115100");
         QCOMPARE(same.findPromise("again")->state, State::kept);
         QCOMPARE(same.findPromise("log")->state, State::kept);
     }
@@ -174,8 +177,10 @@ private slots:
             const Figures figures = evaluate(*loaded.part, plan, "A");
             for (const PromiseFigure& promise : figures.promises) {
                 if (promise.got) {
-                    QVERIFY2(promise.got->min <= promise.got->nominal && promise.got->nominal <= promise.got->max, promise.name.c_str());
-                    QVERIFY2(promise.error->min <= promise.error->nominal && promise.error->nominal <= promise.error->max, promise.name.c_str());
+                    QVERIFY2(promise.got->min <= promise.got->nominal && promise.got->nominal <= promise.got->max,
+                             promise.name.c_str());
+                    QVERIFY2(promise.error->min <= promise.error->nominal && promise.error->nominal <= promise.error->max,
+                             promise.name.c_str());
                 }
                 QVERIFY2(promise.state == State::kept || !promise.why.empty(), promise.name.c_str());
             }

@@ -45,7 +45,9 @@ private slots:
         QTest::addColumn<std::string>("hertz");
         QTest::addColumn<std::string>("max"); // 40 ppm above
         QTest::addColumn<bool>("isOn");
-        const auto row = [](const char* line, const char* hertz, const char* max, bool isOn) { QTest::newRow(line) << std::string(line) << std::string(hertz) << std::string(max) << isOn; };
+        const auto row = [](const char* line, const char* hertz, const char* max, bool isOn) {
+            QTest::newRow(line) << std::string(line) << std::string(hertz) << std::string(max) << isOn;
+        };
         row("xtm", "20000000", "20000800", true);
         row("ref", "4000000", "4000160", true);
         row("vco", "480000000", "480019200", true);
@@ -80,7 +82,9 @@ private slots:
         QTest::addColumn<std::string>("what");
         QTest::addColumn<std::string>("by");
         QTest::addColumn<std::string>("say");
-        const auto row = [](const char* name, const char* what, const char* by, const char* say) { QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say); };
+        const auto row = [](const char* name, const char* what, const char* by, const char* say) {
+            QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say);
+        };
         row("over the limit", "[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3",
             "line/bus_a: error: bus_a runs at \u224853.333 MHz, over its 50 MHz in tier fast\n");
         row("under the limit", "divide = 5", "divide = 8", "line/ref: error: ref runs at 2.5 MHz, under its 3 MHz\n");
@@ -90,34 +94,53 @@ private slots:
         row("a strained line", "tolerance = { initial = \"10 ppm\"", "tolerance = { initial = \"2000 ppm\"",
             "line/core: warning: core runs at 160.3248 MHz in the worst case, over its 160 MHz in tier fast\n");
         row("a divisor that the part lacks", "[take.choices.bus_b]\ndivide = 2", "[take.choices.bus_b]\ndivide = 9",
-            "take.A.choices.bus_b.divide: error: 'bus_b' can't divide by 9; expected the nearest allowed: 4\nline/bus_b: error: no rate: 'bus_b' can't divide by 9\n");
+            "take.A.choices.bus_b.divide: error: 'bus_b' can't divide by 9; expected the nearest allowed: 4\nline/bus_b: error: "
+            "no rate: 'bus_b' can't divide by 9\n");
         row("an input that the mux lacks", "[take.choices.core]\nfrom = \"pll_a\"", "[take.choices.core]\nfrom = \"pll_b\"",
-            "take.A.choices.core.from: error: 'core' can't be fed from 'pll_b'; expected 'rcf', 'xtm' or 'pll_a'\nline/core: error: no rate: 'core' can't be fed from 'pll_b'\n");
-        row("nothing fitted", "[board.fitted.xtm]\nrate = \"20 MHz\"\ntolerance = { initial = \"10 ppm\", temperature = \"15 ppm\", ageing = \"3 ppm/year\", years = 5 }\nload = \"10 pF\"\nesr = \"60 ohm\"\n",
+            "take.A.choices.core.from: error: 'core' can't be fed from 'pll_b'; expected 'rcf', 'xtm' or 'pll_a'\nline/core: "
+            "error: no rate: 'core' can't be fed from 'pll_b'\n");
+        row("nothing fitted",
+            "[board.fitted.xtm]\nrate = \"20 MHz\"\ntolerance = { initial = \"10 ppm\", temperature = \"15 ppm\", ageing = \"3 "
+            "ppm/year\", years = 5 }\nload = \"10 pF\"\nesr = \"60 ohm\"\n",
             "", "line/xtm: error: no rate: nothing is fitted for xtm: the plan has no [board.fitted.xtm]\n");
         row("a crystal out of range", "rate = \"20 MHz\"", "rate = \"40 MHz\"",
-            "line/ref: error: ref runs at 8 MHz, over its 6 MHz\nline/vco: error: vco runs at 960 MHz, over its 500 MHz in tier fast\nline/core: error: core runs at 320 MHz, over "
-            "its 160 MHz in tier fast\nline/bus_a: error: bus_a runs at 80 MHz, over its 50 MHz in tier fast\nline/bus_b: error: bus_b runs at 160 MHz, over its 100 MHz in tier "
-            "fast\nline/timers: error: timers runs at 160 MHz, over its 100 MHz\nline/usb: error: usb runs at 96 MHz, over its 50 MHz\n"
-            "board.fitted.xtm.rate: error: 40 MHz fitted for xtm; expected 6 MHz \u2026 30 MHz\nline/core: error: core at 320 MHz is beyond the wait states; expected at most 160 MHz in tier fast\n");
-        row("a tier that the supply does not allow", "min = \"3.2 V\"", "min = \"2.5 V\"", "tier/fast: error: tier fast at a supply down to 2.5 V; expected at least 2.7 V\n");
+            "line/ref: error: ref runs at 8 MHz, over its 6 MHz\nline/vco: error: vco runs at 960 MHz, over its 500 MHz in tier "
+            "fast\nline/core: error: core runs at 320 MHz, over "
+            "its 160 MHz in tier fast\nline/bus_a: error: bus_a runs at 80 MHz, over its 50 MHz in tier fast\nline/bus_b: error: "
+            "bus_b runs at 160 MHz, over its 100 MHz in tier "
+            "fast\nline/timers: error: timers runs at 160 MHz, over its 100 MHz\nline/usb: error: usb runs at 96 MHz, over its "
+            "50 MHz\n"
+            "board.fitted.xtm.rate: error: 40 MHz fitted for xtm; expected 6 MHz \u2026 30 MHz\nline/core: error: core at 320 "
+            "MHz is beyond the wait states; expected at most 160 MHz in tier fast\n");
+        row("a tier that the supply does not allow", "min = \"3.2 V\"", "min = \"2.5 V\"",
+            "tier/fast: error: tier fast at a supply down to 2.5 V; expected at least 2.7 V\n");
         row("a supply beyond the part", "max = \"3.4 V\"", "max = \"3.8 V\"",
             "board.supply: error: a supply of 3.2 V \u2026 3.8 V; expected 1.8 V \u2026 3.6 V, which the part takes\n");
         row("a rule between lines", "from = \"pll_a\"\n\n[take.choices.bus_a]\ndivide = 4\n\n[take.choices.bus_b]\ndivide = 2",
             "from = \"pll_a\"\ndivide = 2\n\n[take.choices.bus_a]\ndivide = 2\n\n[take.choices.bus_b]\ndivide = 4",
             "line/bus_a: error: bus_a at 40 MHz against bus_b at 20 MHz; expected bus A never outruns bus B\n");
-        row("a tolerance that is not known", "tolerance = \"20 ppm\"\n", "", "line/xtw: warning: unknown: tolerance of xtw; expected a tolerance in the plan's board or in the part\n");
-        row("no temperature", "temperature = { min = \"-10 C\", nominal = \"25 C\", max = \"50 C\" }\n", "", "board.temperature: warning: unknown: temperature, 25 \u00B0C alone is taken; expected [board] temperature\n");
+        row("a tolerance that is not known", "tolerance = \"20 ppm\"\n", "",
+            "line/xtw: warning: unknown: tolerance of xtw; expected a tolerance in the plan's board or in the part\n");
+        row("no temperature", "temperature = { min = \"-10 C\", nominal = \"25 C\", max = \"50 C\" }\n", "",
+            "board.temperature: warning: unknown: temperature, 25 \u00B0C alone is taken; expected [board] temperature\n");
         row("colder than the RC's table", "temperature = { min = \"-10 C\"", "temperature = { min = \"-50 C\"",
             "line/rcs: warning: unknown: tolerance of rcs; expected a tolerance in the plan's board or in the part\n"
-            "mode/run: warning: the board's temperatures go beyond the table for base of run; expected its end value is taken there\n"
-            "mode/idle: warning: the board's temperatures go beyond the table for base of idle; expected its end value is taken there\n"
-            "mode/snooze: warning: the board's temperatures go beyond the table for base of snooze; expected its end value is taken there\n"
-            "mode/deep: warning: the board's temperatures go beyond the table for base of deep; expected its end value is taken there\n"
-            "mode/off: warning: the board's temperatures go beyond the table for base of off; expected its end value is taken there\n");
-        row("a draw that is not known", "draws = \"300 nA\"\n", "", "peripheral/wdog: warning: unknown: draw of wdog; expected 'draws' in the part file\n");
-        row("a start-up that is not known", "startup = { typ = \"40 us\", max = \"100 us\" }\n", "", "mode/snooze: warning: unknown: start-up of vco; expected a start-up time in the part file\n");
-        row("a value that its field can't hold", "fields = { divisor = \"UART1.RATE[11:0]\"", "fields = { divisor = \"UART1.RATE[1:0]\"",
+            "mode/run: warning: the board's temperatures go beyond the table for base of run; expected its end value is taken "
+            "there\n"
+            "mode/idle: warning: the board's temperatures go beyond the table for base of idle; expected its end value is taken "
+            "there\n"
+            "mode/snooze: warning: the board's temperatures go beyond the table for base of snooze; expected its end value is "
+            "taken there\n"
+            "mode/deep: warning: the board's temperatures go beyond the table for base of deep; expected its end value is taken "
+            "there\n"
+            "mode/off: warning: the board's temperatures go beyond the table for base of off; expected its end value is taken "
+            "there\n");
+        row("a draw that is not known", "draws = \"300 nA\"\n", "",
+            "peripheral/wdog: warning: unknown: draw of wdog; expected 'draws' in the part file\n");
+        row("a start-up that is not known", "startup = { typ = \"40 us\", max = \"100 us\" }\n", "",
+            "mode/snooze: warning: unknown: start-up of vco; expected a start-up time in the part file\n");
+        row("a value that its field can't hold", "fields = { divisor = \"UART1.RATE[11:0]\"",
+            "fields = { divisor = \"UART1.RATE[1:0]\"",
             "promise/modem: error: uart1.divisor = 5 does not fit UART1.RATE[1:0]; expected at most 3\n");
     }
     void findings() {
@@ -146,7 +169,8 @@ private slots:
     void aFollowerFollows() {
         QFETCH(int, divide);
         QFETCH(std::string, hertz);
-        const Edited example = edited("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = " + std::to_string(divide));
+        const Edited example =
+            edited("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = " + std::to_string(divide));
         QCOMPARE(example.figures.findLine("can_clk")->hertz->nominal, exact(hertz));
     }
 
@@ -162,14 +186,16 @@ private slots:
     void waitStatesFollowTheRate() {
         QFETCH(int, divide);
         QFETCH(int, waits);
-        const Edited example = edited("[take.choices.core]\nfrom = \"pll_a\"", "[take.choices.core]\nfrom = \"pll_a\"\ndivide = " + std::to_string(divide));
+        const Edited example = edited("[take.choices.core]\nfrom = \"pll_a\"",
+                                      "[take.choices.core]\nfrom = \"pll_a\"\ndivide = " + std::to_string(divide));
         QCOMPARE(example.figures.waits.size(), std::size_t{1});
         QCOMPARE(example.figures.waits[0].waits, static_cast<std::int64_t>(waits));
         QCOMPARE(example.figures.waits[0].field->held, static_cast<std::int64_t>(waits));
     }
 
     void anotherTierBringsItsOwnLimits() {
-        const Edited example = edited("tier = \"fast\"\nrests_in = \"deep\"\nlocks", "tier = \"low\"\nrests_in = \"deep\"\nlocks");
+        const Edited example =
+            edited("tier = \"fast\"\nrests_in = \"deep\"\nlocks", "tier = \"low\"\nrests_in = \"deep\"\nlocks");
         QCOMPARE(*example.figures.findLine("core")->limitMax, Rational(64000000));
         QCOMPARE(example.figures.findLine("core")->state, State::broken);
         QCOMPARE(example.figures.tierField->held, std::int64_t{1});
@@ -242,16 +268,19 @@ private slots:
     }
 
     void aMeasuredRcReplacesThePartsOwn() {
-        const Edited example = edited("[board.battery]", "[board.measured.rcs]\nrate = \"37.1 kHz\"\ntolerance = \"4 %\"\n\n[board.battery]");
+        const Edited example =
+            edited("[board.battery]", "[board.measured.rcs]\nrate = \"37.1 kHz\"\ntolerance = \"4 %\"\n\n[board.battery]");
         const LineFigure* rcs = example.figures.findLine("rcs");
         QCOMPARE(rcs->hertz->nominal, Rational(37100));
         QCOMPARE(rcs->hertz->min, Rational(35616));
     }
 
     void aRateTooLargeIsNamed() {
-        std::string text = "format = \"wisetick-part/1\"\nid = \"p\"\ncore = \"l9\"\n[[source]]\nid = \"s\"\nkind = \"rc\"\nrate = \"1e30 Hz\"\n[[mode]]\nid = \"run\"\nruns = true\n";
+        std::string text = "format = \"wisetick-part/1\"\nid = \"p\"\ncore = \"l9\"\n[[source]]\nid = \"s\"\nkind = \"rc\"\nrate "
+                           "= \"1e30 Hz\"\n[[mode]]\nid = \"run\"\nruns = true\n";
         for (int i = 0; i < 10; ++i) {
-            text += "[[line]]\nid = \"l" + std::to_string(i) + "\"\nfrom = \"" + (i == 0 ? std::string("s") : "l" + std::to_string(i - 1)) + "\"\nmultiply = 281474976710656\n";
+            text += "[[line]]\nid = \"l" + std::to_string(i) + "\"\nfrom = \"" +
+                    (i == 0 ? std::string("s") : "l" + std::to_string(i - 1)) + "\"\nmultiply = 281474976710656\n";
         }
         const PartFile part = readPart(text, "p");
         QVERIFY2(part.part.has_value(), lines(part.diagnostics).c_str());

@@ -93,38 +93,57 @@ private slots:
             QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say);
         };
         row("a key mistyped", "divide = [1, 3, 12]", "dividr = [1, 3, 12]",
-            "p:25:1: error: unknown key 'dividr'; expected 'divide', 'draws', 'factor', 'fields', 'follows', 'from', 'holds', 'id', 'limit', 'multiply', 'name', 'note', 'ref', "
+            "p:25:1: error: unknown key 'dividr'; expected 'divide', 'draws', 'factor', 'fields', 'follows', 'from', 'holds', "
+            "'id', 'limit', 'multiply', 'name', 'note', 'ref', "
             "'reset' or 'startup'; did you mean 'divide'?\n");
-        row("a unit of another kind", "rate = \"7.5 MHz\"", "rate = \"7.5 ms\"", "p:8:13: error: 'ms' makes it a time; expected a rate such as '16 MHz'\n");
+        row("a unit of another kind", "rate = \"7.5 MHz\"", "rate = \"7.5 ms\"",
+            "p:8:13: error: 'ms' makes it a time; expected a rate such as '16 MHz'\n");
         row("an input that is not there", "from = [\"pick\", \"hum\"]", "from = [\"pikc\", \"hum\"]",
             "p:24:8: error: no source or line 'pikc'; expected 'hum', 'ext', 'pick', 'cpu' or 'half'; did you mean 'pick'?\n");
-        row("an id twice", "id = \"beat\"", "id = \"pick\"", "p:34:6: error: the id 'pick' again; expected an id of its own (it stands in line 19 already)\n");
+        row("an id twice", "id = \"beat\"", "id = \"pick\"",
+            "p:34:6: error: the id 'pick' again; expected an id of its own (it stands in line 19 already)\n");
         row("a loop", "from = [\"hum\", \"ext\"]", "from = [\"hum\", \"half\"]",
-            "p:20:8: error: a loop between lines: pick \u2192 cpu \u2192 half \u2192 pick; expected lines that end at a source\n");
-        row("an empty range", "{ from = \"1.5\", to = \"4.5\", step = \"1/2\" }", "{ from = \"4.5\", to = \"1.5\", step = \"1/2\" }",
+            "p:20:8: error: a loop between lines: pick \u2192 cpu \u2192 half \u2192 pick; expected lines that end at a "
+            "source\n");
+        row("an empty range", "{ from = \"1.5\", to = \"4.5\", step = \"1/2\" }",
+            "{ from = \"4.5\", to = \"1.5\", step = \"1/2\" }",
             "p:31:31: error: an empty range, 4.5 to 1.5; expected 'to' not below 'from'\n");
-        row("a number without quotes", "draws = \"80 uA\"", "draws = 80", "p:11:9: error: the number 80; expected a current in quotes such as \"2.2 uA\"\n");
+        row("a number without quotes", "draws = \"80 uA\"", "draws = 80",
+            "p:11:9: error: the number 80; expected a current in quotes such as \"2.2 uA\"\n");
         row("an unknown kind", "kind = \"timer\"", "kind = \"tiner\"",
-            "p:35:8: error: no kind of peripheral 'tiner'; expected 'rtc', 'timer', 'uart' or 'watchdog'; did you mean 'timer'?\n");
+            "p:35:8: error: no kind of peripheral 'tiner'; expected 'rtc', 'timer', 'uart' or 'watchdog'; did you mean "
+            "'timer'?\n");
         row("a newer format", "wisetick-part/1", "wisetick-part/7",
-            "p:1:10: error: the format 'wisetick-part/7' is newer than this program knows; expected \"wisetick-part/1\"; open it with a newer Wise Tick\n");
-        row("another file type", "wisetick-part/1", "wisetick-plan/1", "p:1:10: error: the format 'wisetick-plan/1'; expected \"wisetick-part/1\"\n");
-        row("a syntax error", "bits = 8", "bits = = 8", "p:37:8: error: Error while parsing value: could not determine value type; expected TOML 1.0\n");
-        row("no run mode", "runs = true", "runs = false", "p:42:1: error: 0 modes with 'runs = true'; expected one mode in which the core runs\n");
-        row("a bad id", "id = \"beat\"", "id = \"Beat\"", "p:34:6: error: the id 'Beat'; expected a small letter, then small letters, digits, '_' or '-'\n");
-        row("an id that is a word", "id = \"beat\"", "id = \"battery\"", "p:34:6: error: the id 'battery', a word of promise lines; expected another id\n");
-        row("a core that is not there", "core = \"cpu\"", "core = \"cup\"", "p:3:8: error: no source or line 'cup'; expected 'hum', 'ext', 'pick', 'cpu' or 'half'; did you mean 'cpu'?\n");
-        row("a negative limit", "max = \"12 MHz\"", "max = \"-12 MHz\"", "p:26:17: error: the text '-12 MHz'; expected a rate above 0\n");
+            "p:1:10: error: the format 'wisetick-part/7' is newer than this program knows; expected \"wisetick-part/1\"; open it "
+            "with a newer Wise Tick\n");
+        row("another file type", "wisetick-part/1", "wisetick-plan/1",
+            "p:1:10: error: the format 'wisetick-plan/1'; expected \"wisetick-part/1\"\n");
+        row("a syntax error", "bits = 8", "bits = = 8",
+            "p:37:8: error: Error while parsing value: could not determine value type; expected TOML 1.0\n");
+        row("no run mode", "runs = true", "runs = false",
+            "p:42:1: error: 0 modes with 'runs = true'; expected one mode in which the core runs\n");
+        row("a bad id", "id = \"beat\"", "id = \"Beat\"",
+            "p:34:6: error: the id 'Beat'; expected a small letter, then small letters, digits, '_' or '-'\n");
+        row("an id that is a word", "id = \"beat\"", "id = \"battery\"",
+            "p:34:6: error: the id 'battery', a word of promise lines; expected another id\n");
+        row("a core that is not there", "core = \"cpu\"", "core = \"cup\"",
+            "p:3:8: error: no source or line 'cup'; expected 'hum', 'ext', 'pick', 'cpu' or 'half'; did you mean 'cpu'?\n");
+        row("a negative limit", "max = \"12 MHz\"", "max = \"-12 MHz\"",
+            "p:26:17: error: the text '-12 MHz'; expected a rate above 0\n");
         row("a range that steps past its end", "step = \"1/2\"", "step = \"2/7\"",
             "p:31:31: error: a range that its steps of 2/7 do not end on; expected 'to' a whole number of steps from 'from'\n");
-        row("counts beyond the bits", "bits = 8", "bits = 8\ncounts = { from = 1, to = 512 }", "p:38:10: error: counts up to 512; expected at most 2^8 = 256\n");
+        row("counts beyond the bits", "bits = 8", "bits = 8\ncounts = { from = 1, to = 512 }",
+            "p:38:10: error: counts up to 512; expected at most 2^8 = 256\n");
         row("a factor beyond all reason", "divide = [1, 3, 12]", "divide = [1, 3, \"1e60\"]",
             "p:25:17: error: the text '1e60'; expected a factor of at most 2^48, in steps of at least 2^-48\n");
         row("a field without its rule", "prescaler = [1, 8, 64]", "prescaler = [1, 8, 64]\nfields = { prescaler = \"T.P[1:0]\" }",
-            "p:40:10: error: no word of what the field of 'prescaler' holds; expected holds.prescaler, such as \"n\", \"n-1\" or a table of codes\n");
+            "p:40:10: error: no word of what the field of 'prescaler' holds; expected holds.prescaler, such as \"n\", \"n-1\" or "
+            "a table of codes\n");
         row("fields that overlap", "prescaler = [1, 8, 64]",
-            "prescaler = [1, 8, 64]\nfields = { prescaler = \"T.P[3:0]\", counts = \"T.P[8:3]\" }\nholds = { prescaler = \"n\", counts = \"n\" }",
-            "p:40:45: error: the field T.P[8:3] of peripheral.beat counts overlaps T.P[3:0] of peripheral.beat prescaler; expected fields that do not share bits (the other stands in "
+            "prescaler = [1, 8, 64]\nfields = { prescaler = \"T.P[3:0]\", counts = \"T.P[8:3]\" }\nholds = { prescaler = \"n\", "
+            "counts = \"n\" }",
+            "p:40:45: error: the field T.P[8:3] of peripheral.beat counts overlaps T.P[3:0] of peripheral.beat prescaler; "
+            "expected fields that do not share bits (the other stands in "
             "line 40)\n");
     }
     void saysWhereTheFaultIs() {
@@ -159,7 +178,8 @@ private slots:
     }
 
     void standsWrongTypesEverywhere() {
-        const std::vector<std::string> values{"1", "true", "\"x\"", "[]", "{}", "[[1, 2], [3]]", "1979-05-27", "-1", "1e300", "\"1e60 MHz\""};
+        const std::vector<std::string> values{"1",          "true", "\"x\"", "[]",          "{}", "[[1, 2], [3]]",
+                                              "1979-05-27", "-1",   "1e300", "\"1e60 MHz\""};
         std::istringstream stream(marramText());
         std::vector<std::string> all;
         for (std::string line; std::getline(stream, line);) {
@@ -184,7 +204,8 @@ private slots:
     void standsAThousandLines() {
         std::string text = kSedge;
         for (int i = 0; i < 1000; ++i) {
-            text += "[[line]]\nid = \"l" + std::to_string(i) + "\"\nfrom = \"" + (i == 999 ? std::string("cpu") : "l" + std::to_string(i + 1)) + "\"\n";
+            text += "[[line]]\nid = \"l" + std::to_string(i) + "\"\nfrom = \"" +
+                    (i == 999 ? std::string("cpu") : "l" + std::to_string(i + 1)) + "\"\n";
         }
         const PartFile file = readPart(text, "p");
         QCOMPARE(lines(file.diagnostics), std::string());
@@ -199,11 +220,15 @@ private slots:
             QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say);
         };
         row("nothing", "id = \"beat\"", "id = \"beat\"", "");
-        row("a narrow field", "divide = [1, 3, 12]", "divide = [1, 3, 12]\nfields = { divide = \"C.D[2:0]\" }\nholds = { divide = \"n-1\" }",
-            "line.cpu: warning: the field C.D[2:0] holds up to 7, but divide = 12 needs 11; expected a wider field or a smaller range\n");
+        row("a narrow field", "divide = [1, 3, 12]",
+            "divide = [1, 3, 12]\nfields = { divide = \"C.D[2:0]\" }\nholds = { divide = \"n-1\" }",
+            "line.cpu: warning: the field C.D[2:0] holds up to 7, but divide = 12 needs 11; expected a wider field or a smaller "
+            "range\n");
         row("an rc without tolerance", "tolerance = { by = [\"-3 %\", \"5 %\"] }\n", "",
-            "source.hum: warning: the RC 'hum' has no tolerance, so nothing can be said of its corners; expected tolerance = [{ temp, by }]\n");
-        row("a draw not given", "draws = \"1 uA\"\n", "", "peripheral.beat: warning: the peripheral 'beat' does not say what it draws; expected draws = { per_mhz }\n");
+            "source.hum: warning: the RC 'hum' has no tolerance, so nothing can be said of its corners; expected tolerance = [{ "
+            "temp, by }]\n");
+        row("a draw not given", "draws = \"1 uA\"\n", "",
+            "peripheral.beat: warning: the peripheral 'beat' does not say what it draws; expected draws = { per_mhz }\n");
     }
     void lintFindsWhatIsSuspicious() {
         QFETCH(std::string, what);
@@ -219,7 +244,9 @@ private slots:
         QTest::addColumn<std::string>("factor");
         QTest::addColumn<int>("held"); // -1: none
         QTest::addColumn<std::string>("says");
-        const auto row = [](const char* form, const char* factor, int held, const char* says) { QTest::addRow("%s of %s", form, factor) << std::string(form) << std::string(factor) << held << std::string(says); };
+        const auto row = [](const char* form, const char* factor, int held, const char* says) {
+            QTest::addRow("%s of %s", form, factor) << std::string(form) << std::string(factor) << held << std::string(says);
+        };
         row("n", "3", 3, "holds n");
         row("n-1", "3", 2, "holds n \u2212 1");
         row("n - 1", "0", -1, "holds n \u2212 1");

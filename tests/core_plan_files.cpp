@@ -81,24 +81,34 @@ private slots:
         row("a word of a promise", "uart1 talks 921600 within", "uart1 talks 921600 witin",
             "f:35:34: error: 'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?\n");
         row("a line that the part lacks", "[take.choices.bus_a]", "[take.choices.bus_c]",
-            "f:104:1: error: no line, source or peripheral 'bus_c'; expected 'xtm', 'rcf', 'xtw', 'rcs', 'ref', 'vco', 'pll_a', 'pll_b', 'core', 'bus_a', 'bus_b', 'timers', "
-            "'usb', 'can_clk', 'uart1', 'uart2', 'uart3', 'timer1', 'timer2', 'timer3', 'timer4', 'timer5', 'timer6', 'wdog', 'guard' or 'rtc'; did you mean 'bus_a'?\n"
+            "f:104:1: error: no line, source or peripheral 'bus_c'; expected 'xtm', 'rcf', 'xtw', 'rcs', 'ref', 'vco', 'pll_a', "
+            "'pll_b', 'core', 'bus_a', 'bus_b', 'timers', "
+            "'usb', 'can_clk', 'uart1', 'uart2', 'uart3', 'timer1', 'timer2', 'timer3', 'timer4', 'timer5', 'timer6', 'wdog', "
+            "'guard' or 'rtc'; did you mean 'bus_a'?\n"
             "f:105:10: error: 'divide' for 'bus_c', which has no divider; expected a line with a divider\n");
         row("a multiplier on a divider", "[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\nmultiply = 4",
             "f:105:12: error: 'multiply' for 'bus_a', which has no multiplier; expected a line with a multiplier\n");
-        row("a tier", "tier = \"fast\"", "tier = \"fats\"", "f:84:8: error: no tier 'fats'; expected 'fast' or 'low'; did you mean 'fast'?\n");
-        row("a mode", "rests_in = \"deep\"", "rests_in = \"depp\"", "f:85:12: error: no mode 'depp'; expected 'run', 'idle', 'snooze', 'deep' or 'off'; did you mean 'deep'?\n");
-        row("an rc fitted", "[board.fitted.xtw]", "[board.fitted.rcs]", "f:18:1: error: no crystal or clock input 'rcs'; expected 'xtm' or 'xtw'\n");
-        row("a voltage in mA", "voltage = \"3.6 V\"", "voltage = \"3.6 mA\"", "f:25:16: error: 'mA' makes it a current; expected a voltage such as '3.3 V'\n");
-        row("a range out of order", "min = \"3.2 V\"", "min = \"3.5 V\"", "f:8:10: error: a range out of order; expected min, nominal, max rising\n");
+        row("a tier", "tier = \"fast\"", "tier = \"fats\"",
+            "f:84:8: error: no tier 'fats'; expected 'fast' or 'low'; did you mean 'fast'?\n");
+        row("a mode", "rests_in = \"deep\"", "rests_in = \"depp\"",
+            "f:85:12: error: no mode 'depp'; expected 'run', 'idle', 'snooze', 'deep' or 'off'; did you mean 'deep'?\n");
+        row("an rc fitted", "[board.fitted.xtw]", "[board.fitted.rcs]",
+            "f:18:1: error: no crystal or clock input 'rcs'; expected 'xtm' or 'xtw'\n");
+        row("a voltage in mA", "voltage = \"3.6 V\"", "voltage = \"3.6 mA\"",
+            "f:25:16: error: 'mA' makes it a current; expected a voltage such as '3.3 V'\n");
+        row("a range out of order", "min = \"3.2 V\"", "min = \"3.5 V\"",
+            "f:8:10: error: a range out of order; expected min, nominal, max rising\n");
         row("both lasts and cycles", "cycles = 180000", "cycles = 180000\nlasts = \"1 ms\"",
-            "f:69:1: error: both 'lasts' and 'cycles'; expected one of them: how long the job takes, in time or in core cycles\n");
+            "f:69:1: error: both 'lasts' and 'cycles'; expected one of them: how long the job takes, in time or in core "
+            "cycles\n");
         row("a job's take", "take = \"B\"", "take = \"C\"", "f:80:8: error: no take 'C'; expected 'A' or 'B'\n");
         row("the active take", "active = \"A\"", "active = \"Z\"", "f:5:10: error: no take 'Z'; expected 'A' or 'B'\n");
-        row("two promises of a name", "log: uart2", "modem: uart2", "f:38:7: error: the promise 'modem' again; expected a name of its own\n");
+        row("two promises of a name", "log: uart2", "modem: uart2",
+            "f:38:7: error: the promise 'modem' again; expected a name of its own\n");
         row("a lock", "locks = [\"pll_b.divide\"]", "locks = [\"pll_b.devide\"]",
             "f:86:9: error: no control 'devide'; expected 'from', 'divide', 'multiply' or 'on'; did you mean 'divide'?\n");
-        row("a negative period", "every = \"20 s\"", "every = \"-20 s\"", "f:71:9: error: the text '-20 s'; expected a time above 0\n");
+        row("a negative period", "every = \"20 s\"", "every = \"-20 s\"",
+            "f:71:9: error: the text '-20 s'; expected a time above 0\n");
     }
     void saysWhereTheFaultIs() {
         QFETCH(std::string, what);
@@ -132,24 +142,30 @@ private slots:
     void oneEditChangesItsLines_data() {
         QTest::addColumn<QString>("edit");
         QTest::addColumn<std::string>("changed");
-        const auto row = [](const char* edit, const char* changed) { QTest::newRow(edit) << QString(edit) << std::string(changed); };
+        const auto row = [](const char* edit, const char* changed) {
+            QTest::newRow(edit) << QString(edit) << std::string(changed);
+        };
         row("divide", "-divide = 4\n+divide = 2\n");
         row("fraction", "-multiply = 120\n+multiply = \"98 617/2048\"\n");
         row("from of a new line", "+[take.choices.timers]\n+from = \"rcf\"\n+\n");
         row("another control", "+from = \"xtm\"\n"); // core has divide only after this
         row("remove a control", "-from = \"xtm\"\n");
         row("remove a choice", "-[take.choices.vco]\n-multiply = 120\n-\n");
-        row("supply", "-supply = { min = \"3.2 V\", nominal = \"3.3 V\", max = \"3.4 V\" }\n+supply = { min = \"3 V\", nominal = \"3.3 V\", max = \"3.4 V\" }\n");
-        row("value with a comment behind it", "-draws = { always = \"4 uA\" } # level shifter and pull-ups\n+draws = { always = \"5 \u00B5A\" } # level shifter and pull-ups\n");
+        row("supply", "-supply = { min = \"3.2 V\", nominal = \"3.3 V\", max = \"3.4 V\" }\n+supply = { min = \"3 V\", nominal = "
+                      "\"3.3 V\", max = \"3.4 V\" }\n");
+        row("value with a comment behind it", "-draws = { always = \"4 uA\" } # level shifter and pull-ups\n+draws = { always = "
+                                              "\"5 \u00B5A\" } # level shifter and pull-ups\n");
         row("new promise", "+[[promise]]\n+say = \"log2: uart3 talks 57600\"\n+\n");
         row("promise text", "-say = \"modem: uart1 talks 921600 within 1.5 %\"\n+say = \"modem: uart1 talks 460800\"\n");
         row("remove a promise with its comment",
-            "-# Broken on purpose: bus A at 40 MHz has no whole divisor near 5.425. Bus B at 80 MHz has one.\n-say = \"modem: uart1 talks 921600 within 1.5 %\"\n-\n-[[promise]]\n");
+            "-# Broken on purpose: bus A at 40 MHz has no whole divisor near 5.425. Bus B at 80 MHz has one.\n-say = \"modem: "
+            "uart1 talks 921600 within 1.5 %\"\n-\n-[[promise]]\n");
         row("rename a take", "-take = \"B\"\n+take = \"slow\"\n-name = \"B\"\n+name = \"slow\"\n");
         row("lock", "-locks = [\"pll_b.divide\"]\n+locks = [\"pll_b.divide\", \"ref\"]\n");
         row("pin", "+[take.pinned.tick]\n+prescaler = 4\n+counts = 20000\n+\n");
         row("new job", "+[[job]]\n+name = \"blow\"\n+every = \"2 h\"\n+lasts = \"10 s\"\n+\n");
-        row("battery away", "-[board.battery]\n-capacity = \"5200 mAh\"\n-voltage = \"3.6 V\"\n-resistance = \"300 mohm\"\n-usable = [[\"-10 C\", \"81 %\"], [\"25 C\", \"95 %\"], [\"60 C\", \"90 %\"]]\n"
+        row("battery away", "-[board.battery]\n-capacity = \"5200 mAh\"\n-voltage = \"3.6 V\"\n-resistance = \"300 "
+                            "mohm\"\n-usable = [[\"-10 C\", \"81 %\"], [\"25 C\", \"95 %\"], [\"60 C\", \"90 %\"]]\n"
                             "-fades = \"2 %/year\"\n-\n");
         row("another active take", "-active = \"A\"\n+active = \"B\"\n");
         row("note", "+note = \"for the east slope\"\n");
@@ -180,13 +196,20 @@ private slots:
             {"new promise", [&] { plan.promises.push_back(promise("log2: uart3 talks 57600")); }},
             {"promise text", [&] { plan.promises[1] = promise("modem: uart1 talks 460800"); }},
             {"remove a promise with its comment", [&] { plan.promises.erase(plan.promises.begin() + 1); }},
-            {"rename a take", [&] {
+            {"rename a take",
+             [&] {
                  plan.takes[1].name = "slow";
                  plan.jobs[2].take = "slow";
              }},
             {"lock", [&] { take.locks.push_back("ref"); }},
-            {"pin", [&] { take.pinned.push_back({"tick", {{"prescaler", 4}, {"counts", 20000}}}); }},
-            {"new job", [&] { plan.jobs.push_back({"blow", 7200, 0, 10, {}, "", 0, {}}); }},
+            {"pin",
+             [&] {
+                 take.pinned.push_back({"tick", {{"prescaler", 4}, {"counts", 20000}}});
+             }},
+            {"new job",
+             [&] {
+                 plan.jobs.push_back({"blow", 7200, 0, 10, {}, "", 0, {}});
+             }},
             {"battery away", [&] { plan.board.battery.reset(); }},
             {"another active take", [&] { plan.active = "B"; }},
             {"note", [&] { plan.note = "for the east slope"; }},
@@ -212,12 +235,15 @@ private slots:
     void keepsTheWritersOwnStyle_data() {
         QTest::addColumn<std::string>("choices");
         QTest::addColumn<std::string>("changed");
-        QTest::newRow("inline tables") << std::string("[take.choices]\nref = { from = \"xtm\", divide = 5 } # five\nvco = { multiply = 120 }\n")
-                                       << std::string("-ref = { from = \"xtm\", divide = 5 } # five\n+ref = { from = \"xtm\", divide = 4 } # five\n");
-        QTest::newRow("dotted keys") << std::string("choices.ref.from = \"xtm\"\nchoices.ref.divide = 5\nchoices.vco.multiply = 120\n")
+        QTest::newRow("inline tables")
+            << std::string("[take.choices]\nref = { from = \"xtm\", divide = 5 } # five\nvco = { multiply = 120 }\n")
+            << std::string("-ref = { from = \"xtm\", divide = 5 } # five\n+ref = { from = \"xtm\", divide = 4 } # five\n");
+        QTest::newRow("dotted keys") << std::string(
+                                            "choices.ref.from = \"xtm\"\nchoices.ref.divide = 5\nchoices.vco.multiply = 120\n")
                                      << std::string("-choices.ref.divide = 5\n+choices.ref.divide = 4\n");
-        QTest::newRow("spaces and quotes") << std::string("  [ take . choices . \"ref\" ]\n  from='xtm'\n  divide   =   5\n[take.choices.vco]\nmultiply = 120\n")
-                                           << std::string("-  divide   =   5\n+  divide   =   4\n");
+        QTest::newRow("spaces and quotes")
+            << std::string("  [ take . choices . \"ref\" ]\n  from='xtm'\n  divide   =   5\n[take.choices.vco]\nmultiply = 120\n")
+            << std::string("-  divide   =   5\n+  divide   =   4\n");
     }
     void keepsTheWritersOwnStyle() {
         QFETCH(std::string, choices);
@@ -229,7 +255,8 @@ private slots:
     }
 
     void headersInsideTextsAreNoHeaders() {
-        const std::string text = "format = \"wisetick-plan/1\"\npart = \"marram-20\"\nnote = \"\"\"\n[[take]]\n# not a comment\n\"\"\"\n\n[[take]]\nname = \"A\"\n";
+        const std::string text = "format = \"wisetick-plan/1\"\npart = \"marram-20\"\nnote = \"\"\"\n[[take]]\n# not a "
+                                 "comment\n\"\"\"\n\n[[take]]\nname = \"A\"\n";
         Plan plan = planOf(text);
         plan.takes[0].tier = "low";
         QCOMPARE(changedLines(text, savePlan(plan, text)), std::string("+tier = \"low\"\n"));
@@ -245,7 +272,8 @@ private slots:
             switch (random.whole(0, 7)) {
             case 0:
                 if (!take.choices.empty()) {
-                    Choice& choice = take.choices[static_cast<std::size_t>(random.whole(0, static_cast<std::int64_t>(take.choices.size()) - 1))];
+                    Choice& choice = take.choices[static_cast<std::size_t>(
+                        random.whole(0, static_cast<std::int64_t>(take.choices.size()) - 1))];
                     choice.on = random.coin();
                 }
                 break;
@@ -255,7 +283,10 @@ private slots:
                     take.choices.erase(take.choices.begin());
                 }
                 break;
-            case 3: plan.promises.push_back(promise("p" + std::to_string(i) + ": uart1 talks " + std::to_string(random.whole(1, 100000)))); break;
+            case 3:
+                plan.promises.push_back(
+                    promise("p" + std::to_string(i) + ": uart1 talks " + std::to_string(random.whole(1, 100000))));
+                break;
             case 4:
                 if (plan.promises.size() > 1) {
                     std::swap(plan.promises.front(), plan.promises.back());
@@ -263,7 +294,8 @@ private slots:
                 break;
             case 5:
                 if (!plan.promises.empty()) {
-                    plan.promises.erase(plan.promises.begin() + random.whole(0, static_cast<std::int64_t>(plan.promises.size()) - 1));
+                    plan.promises.erase(plan.promises.begin() +
+                                        random.whole(0, static_cast<std::int64_t>(plan.promises.size()) - 1));
                 }
                 break;
             case 6: plan.jobs.push_back({"j" + std::to_string(i), 1, 0, {}, random.whole(1, 1000), "", 0, {"uart1"}}); break;
@@ -292,7 +324,8 @@ private slots:
         QVERIFY(!none.plan.has_value() || !none.part.has_value());
         QVERIFY(sayText(none.diagnostics.at(0)).find("no part 'marram-20'") == 0);
         const LoadedPlan missing = loadPlan("/nowhere/x.plan.toml", {});
-        QCOMPARE(lines(missing.diagnostics), std::string("/nowhere/x.plan.toml: error: there is no such file; expected a readable file\n"));
+        QCOMPARE(lines(missing.diagnostics),
+                 std::string("/nowhere/x.plan.toml: error: there is no such file; expected a readable file\n"));
     }
 };
 

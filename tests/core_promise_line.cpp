@@ -8,7 +8,8 @@ using namespace wisetick::test;
 namespace {
 
 std::string withCaret(const std::string& line, const TextError& error) {
-    return line.substr(0, error.position) + "|" + line.substr(error.position, error.length) + "|" + line.substr(std::min(line.size(), error.position + error.length));
+    return line.substr(0, error.position) + "|" + line.substr(error.position, error.length) + "|" +
+           line.substr(std::min(line.size(), error.position + error.length));
 }
 
 } // namespace
@@ -23,7 +24,9 @@ private slots:
     void readsAndPrints_data() {
         QTest::addColumn<std::string>("typed");
         QTest::addColumn<std::string>("printed");
-        const auto row = [](const char* typed, const char* printed) { QTest::newRow(typed) << std::string(typed) << std::string(printed); };
+        const auto row = [](const char* typed, const char* printed) {
+            QTest::newRow(typed) << std::string(typed) << std::string(printed);
+        };
         row("core runs at 160 MHz", "core runs at 160 MHz");
         row("core runs at 160M exactly", "core runs at 160 MHz exactly");
         row("usb runs within 0.25 % at 48 MHz", "usb runs at 48 MHz within 0.25 %");
@@ -36,8 +39,10 @@ private slots:
         row("timer6 fires every 1/3 s", "timer6 fires every 1000000000000/3 ps");
         row("feed: wdog bites after 2 s, fed every 1.8 s", "feed: wdog bites after 2 s, fed every 1.8 s");
         row("wdog bites at latest 3 s after 2 s within 10 %", "wdog bites after 2 s within 10 %, at latest 3 s");
-        row("guard bites after 100 ms opens after 20 ms fed every 60 ms", "guard bites after 100 ms, fed every 60 ms, opens after 20 ms");
-        row("nap: wakes from deep in at most 120 us by rtc every 10 min", "nap: wakes from deep in at most 120 \u00B5s by rtc every 10 min");
+        row("guard bites after 100 ms opens after 20 ms fed every 60 ms",
+            "guard bites after 100 ms, fed every 60 ms, opens after 20 ms");
+        row("nap: wakes from deep in at most 120 us by rtc every 10 min",
+            "nap: wakes from deep in at most 120 \u00B5s by rtc every 10 min");
         row("wakes in at most 5 us from snooze", "wakes from snooze in at most 5 \u00B5s");
         row("budget: average under 1 mA", "budget: average under 1 mA");
         row("life: battery lasts 240 days", "life: battery lasts 240 days");
@@ -56,14 +61,18 @@ private slots:
     void pointsAtTheWord_data() {
         QTest::addColumn<std::string>("marked");
         QTest::addColumn<std::string>("say");
-        const auto row = [](const char* marked, const char* say) { QTest::newRow(marked) << std::string(marked) << std::string(say); };
+        const auto row = [](const char* marked, const char* say) {
+            QTest::newRow(marked) << std::string(marked) << std::string(say);
+        };
         row("||", "nothing; expected a promise such as 'uart1 talks 115200' or 'timer2 fires every 1 ms'");
         row("|uart9| talks 9600", "no uart 'uart9' on this part; expected 'uart1', 'uart2' or 'uart3'; did you mean 'uart1'?");
         row("|timer1| talks 9600", "no uart 'timer1' on this part; expected 'uart1', 'uart2' or 'uart3'");
-        row("uart1 |talk| 9600", "unknown verb 'talk'; expected 'runs', 'talks', 'fires', 'bites' or 'lasts'; did you mean 'talks'?");
+        row("uart1 |talk| 9600",
+            "unknown verb 'talk'; expected 'runs', 'talks', 'fires', 'bites' or 'lasts'; did you mean 'talks'?");
         row("uart1||", "no verb; expected 'runs', 'talks', 'fires', 'bites' or 'lasts'");
         row("uart1 talks||", "the line ends; expected '115200'");
-        row("uart1 talks 9600 |witin| 3 %", "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?");
+        row("uart1 talks 9600 |witin| 3 %",
+            "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?");
         row("uart1 talks 9600 within 3 |ms|", "'ms' makes it a time; expected a ratio such as '1.5 % or 30 ppm'");
         row("uart1 talks 9600 within |3|", "'3' has no unit; expected a ratio such as '1.5 % or 30 ppm'");
         row("uart1 talks 9600 within 3 % exactly||", "both 'within' and 'exactly'; expected one of them");
@@ -73,15 +82,19 @@ private slots:
         row("uart1 talks |-5|", "'-5'; expected a bit rate above 0");
         row("timer1 fires every 1 |MHz|", "'MHz' makes it a rate; expected a time such as '1.8 s or 120 us'");
         row("core runs at 5 MHz at least 3 MHz||", "more than one rate; expected one of 'at', 'at least' and 'at most'");
-        row("core runs at least 3 MHz within 1 %||", "a tolerance beside 'at least' or 'at most'; expected a bound alone, or 'at' with a tolerance");
-        row("wakes from |deeep| in at most 1 ms", "no sleep mode 'deeep' on this part; expected 'idle', 'snooze', 'deep' or 'off'; did you mean 'deep'?");
+        row("core runs at least 3 MHz within 1 %||",
+            "a tolerance beside 'at least' or 'at most'; expected a bound alone, or 'at' with a tolerance");
+        row("wakes from |deeep| in at most 1 ms",
+            "no sleep mode 'deeep' on this part; expected 'idle', 'snooze', 'deep' or 'off'; did you mean 'deep'?");
         row("wakes from |run| in at most 1 ms", "no sleep mode 'run' on this part; expected 'idle', 'snooze', 'deep' or 'off'");
         row("wakes from||", "nothing after 'from'; expected 'from deep'");
         row("|2fast|: core runs at 1 MHz", "the name '2fast'; expected one word that begins with a letter, such as 'modem'");
-        row("|two words|: core runs at 1 MHz", "the name 'two words'; expected one word that begins with a letter, such as 'modem'");
+        row("|two words|: core runs at 1 MHz",
+            "the name 'two words'; expected one word that begins with a letter, such as 'modem'");
         row("|cell| lasts 3 years", "'cell'; expected 'battery lasts 240 days'");
         row("uart1 talks |99999999999999999999999999999999999999999999999999999999999999999999999999999999|",
-            "the number in '99999999999999999999999999999999999999999999999999999999999999999999999999999999' is too large; expected at most 256 bits");
+            "the number in '99999999999999999999999999999999999999999999999999999999999999999999999999999999' is too large; "
+            "expected at most 256 bits");
     }
     void pointsAtTheWord() {
         QFETCH(std::string, marked);
@@ -100,7 +113,8 @@ private slots:
     }
 
     void everyPrefixIsReadOrRefused() {
-        const std::string line = "feed: wdog bites after 2 s within 10 %, fed every 1.8 s, at latest 3 s, opens after 0.5 s, also in idle";
+        const std::string line =
+            "feed: wdog bites after 2 s within 10 %, fed every 1.8 s, at latest 3 s, opens after 0.5 s, also in idle";
         for (std::size_t length = 0; length <= line.size(); ++length) {
             const auto read = readPromiseLine(line.substr(0, length), &part_);
             if (!read) {
@@ -111,7 +125,9 @@ private slots:
 
     void printingAndReadingAreInverse() {
         Random random;
-        const auto time = [&] { return Rational(random.whole(1, 1000000), random.whole(1, 1000)) * powerOfTen(static_cast<int>(random.whole(-9, 2))); };
+        const auto time = [&] {
+            return Rational(random.whole(1, 1000000), random.whole(1, 1000)) * powerOfTen(static_cast<int>(random.whole(-9, 2)));
+        };
         const auto tolerance = [&] {
             Tolerance result;
             const std::int64_t choice = random.whole(0, 2);
@@ -134,7 +150,9 @@ private slots:
             }
             case 1:
                 line.subject = "uart1";
-                line.ask = TalksAsk{1 / time(), {static_cast<int>(random.whole(5, 9)), random.coin() ? 'N' : 'E', random.coin() ? 1 : 2}, tolerance()};
+                line.ask = TalksAsk{1 / time(),
+                                    {static_cast<int>(random.whole(5, 9)), random.coin() ? 'N' : 'E', random.coin() ? 1 : 2},
+                                    tolerance()};
                 break;
             case 2:
                 line.subject = "timer2";
@@ -146,9 +164,7 @@ private slots:
                 break;
             case 4: line.ask = WakesAsk{"deep", time(), random.coin() ? "rtc" : "", maybe()}; break;
             case 5: line.ask = AverageAsk{time()}; break;
-            default:
-                line.subject = "battery";
-                line.ask = LastsAsk{time()};
+            default: line.subject = "battery"; line.ask = LastsAsk{time()};
             }
             if (line.ask.index() < 4 && random.coin()) {
                 line.alsoIn = {"idle"};
@@ -162,7 +178,8 @@ private slots:
 
     void unnamedPromisesAreCalledAfterTheirSubject() {
         Plan plan;
-        for (const char* text : {"uart1 talks 9600", "uart1-2: uart2 talks 9600", "uart1 talks 19200", "wakes from deep in at most 1 s", "average under 1 A", "battery lasts 1 h"}) {
+        for (const char* text : {"uart1 talks 9600", "uart1-2: uart2 talks 9600", "uart1 talks 19200",
+                                 "wakes from deep in at most 1 s", "average under 1 A", "battery lasts 1 h"}) {
             plan.promises.push_back({text, readPromiseLine(text).value()});
         }
         const std::vector<std::string> expected{"uart1", "uart1-2", "uart1-3", "wakes", "average", "battery"};

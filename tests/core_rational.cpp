@@ -17,7 +17,8 @@ private slots:
         QTest::newRow("negative denominator") << 10LL << -4LL << std::string("-5/2");
         QTest::newRow("zero") << 0LL << -7LL << std::string("0");
         QTest::newRow("least") << std::numeric_limits<qlonglong>::min() << 1LL << std::string("-9223372036854775808");
-        QTest::newRow("least over least") << std::numeric_limits<qlonglong>::min() << std::numeric_limits<qlonglong>::min() << std::string("1");
+        QTest::newRow("least over least") << std::numeric_limits<qlonglong>::min() << std::numeric_limits<qlonglong>::min()
+                                          << std::string("1");
     }
     void reducesAndPrints() {
         QFETCH(qlonglong, numerator);
@@ -36,8 +37,8 @@ private slots:
         QTest::newRow("negative half") << std::string("-5/2") << std::string("-3") << std::string("-2") << std::string("-2");
         QTest::newRow("just over half") << std::string("501/200") << std::string("2") << std::string("3") << std::string("3");
         QTest::newRow("whole") << std::string("-4") << std::string("-4") << std::string("-4") << std::string("-4");
-        QTest::newRow("beyond 64 bits") << std::string("36893488147419103233/2") << std::string("18446744073709551616") << std::string("18446744073709551617")
-                                        << std::string("18446744073709551616");
+        QTest::newRow("beyond 64 bits") << std::string("36893488147419103233/2") << std::string("18446744073709551616")
+                                        << std::string("18446744073709551617") << std::string("18446744073709551616");
     }
     void rounds() {
         QFETCH(std::string, value);
@@ -67,7 +68,9 @@ private slots:
             const Rational right(c, d);
             const Twin twinLeft{Wide(a), Wide(b)};
             const Twin twinRight{Wide(c), Wide(d)};
-            const auto text = [](const Twin& twin) { return twin.denominator() == 1 ? twin.numerator().str() : twin.numerator().str() + "/" + twin.denominator().str(); };
+            const auto text = [](const Twin& twin) {
+                return twin.denominator() == 1 ? twin.numerator().str() : twin.numerator().str() + "/" + twin.denominator().str();
+            };
             QCOMPARE((left + right).toString(), text(twinLeft + twinRight));
             QCOMPARE((left - right).toString(), text(twinLeft - twinRight));
             QCOMPARE((left * right).toString(), text(twinLeft * twinRight));
@@ -111,8 +114,8 @@ private slots:
 
     void factorSetsFindNeighbours_data() {
         QTest::addColumn<std::string>("value");
-        QTest::addColumn<std::string>("inSteps");  // 1 to 3 in halves
-        QTest::addColumn<std::string>("inList");   // 1, 2, 4, 8
+        QTest::addColumn<std::string>("inSteps"); // 1 to 3 in halves
+        QTest::addColumn<std::string>("inList");  // 1, 2, 4, 8
         QTest::newRow("below") << std::string("1/4") << std::string("1") << std::string("1");
         QTest::newRow("member") << std::string("2") << std::string("2") << std::string("2");
         QTest::newRow("between") << std::string("11/4") << std::string("5/2 3") << std::string("2 4");

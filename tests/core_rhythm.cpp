@@ -11,7 +11,8 @@ namespace {
 
 /// Another algorithm for the same question: all releases are written down and sorted first, then every stretch of
 /// time goes into a list, and the list is cut to the window and added up.
-TimelineTotals twin(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, bool mayRest, const Rational& span) {
+TimelineTotals twin(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, bool mayRest,
+                    const Rational& span) {
     struct Release {
         Rational at;
         std::size_t job;
@@ -90,7 +91,8 @@ std::string text(const TimelineTotals& totals) {
         }
         all += "| ";
     }
-    return all + totals.resting.toString() + " " + totals.longestRest.toString() + " " + std::to_string(totals.wakeUps) + " " + std::to_string(totals.runs);
+    return all + totals.resting.toString() + " " + totals.longestRest.toString() + " " + std::to_string(totals.wakeUps) + " " +
+           std::to_string(totals.runs);
 }
 
 Figures orchardWith(const std::string& what, const std::string& by) {
@@ -129,7 +131,8 @@ private slots:
     void aChangeOfTakeCosts() {
         const std::vector<TimelineTake> takes{{1, 2, {Rational(0), Rational(0)}, 0}, {1, 0, {exact("1/2"), Rational(0)}, 0}};
         // woken into the first: 1 + 2 + 2; then the second take's start-ups of 1/2 and its job of 1
-        QCOMPARE(text(Timeline({{10, 0, 2, 0}, {10, 0, 1, 1}}, takes, true).play(10)), std::string("2 1 | 1 0 | 2 1/2 | 0 0 | 7/2 7/2 1 2"));
+        QCOMPARE(text(Timeline({{10, 0, 2, 0}, {10, 0, 1, 1}}, takes, true).play(10)),
+                 std::string("2 1 | 1 0 | 2 1/2 | 0 0 | 7/2 7/2 1 2"));
     }
 
     void degenerateJobsAreNoTrouble() {
@@ -165,7 +168,10 @@ private slots:
             std::vector<TimelineTake> takes;
             const std::int64_t takeCount = random.whole(1, 3);
             for (std::int64_t j = 0; j < takeCount; ++j) {
-                TimelineTake take{Rational(random.whole(0, 30), 100), Rational(random.whole(0, 100), 100), {}, Rational(random.whole(0, 200), 100)};
+                TimelineTake take{Rational(random.whole(0, 30), 100),
+                                  Rational(random.whole(0, 100), 100),
+                                  {},
+                                  Rational(random.whole(0, 200), 100)};
                 for (std::int64_t k = 0; k < takeCount; ++k) {
                     take.changeFrom.push_back(k == j ? Rational(0) : Rational(random.whole(0, 50), 100));
                 }
@@ -174,7 +180,8 @@ private slots:
             std::vector<TimelineJob> jobs;
             for (std::int64_t j = random.whole(1, 5); j > 0; --j) {
                 const Rational every(random.whole(1, 12), random.whole(1, 2));
-                jobs.push_back({every, Rational(random.whole(0, 500), 100), every * Rational(random.whole(0, 60), 100), static_cast<std::size_t>(random.whole(0, takeCount - 1))});
+                jobs.push_back({every, Rational(random.whole(0, 500), 100), every * Rational(random.whole(0, 60), 100),
+                                static_cast<std::size_t>(random.whole(0, takeCount - 1))});
             }
             const Rational span = *hyperperiod(jobs);
             const bool mayRest = random.whole(0, 9) > 0;
@@ -186,7 +193,7 @@ private slots:
     void theExampleByHand() {
         const Figures figures = orchardWith("", "");
         const RhythmFigure& rhythm = *figures.rhythm;
-        QCOMPARE(rhythm.average->nominal, exact("58611612361/200000000000000")); // 293.058 µA
+        QCOMPARE(rhythm.average->nominal, exact("58611612361/200000000000000"));                  // 293.058 µA
         QCOMPARE(rhythm.average->max, exact("3286883818250884682957/8999640000000000000000000")); // 365.224 µA
         QCOMPARE(*rhythm.longestRest, exact("3599899/2000000"));
         QCOMPARE(rhythm.wakeUps, std::int64_t{1086});
@@ -222,7 +229,9 @@ private slots:
 
     void overloadIsSaid() {
         const Figures figures = orchardWith("lasts = \"4.4 s\"", "lasts = \"660 s\"");
-        QVERIFY(lines(figures.findings).find("rhythm: error: the jobs don't fit: they need \u2248110.01 % of the time; expected at most 100 %, wake-ups included\n") != std::string::npos);
+        QVERIFY(lines(figures.findings)
+                    .find("rhythm: error: the jobs don't fit: they need \u2248110.01 % of the time; expected at most 100 %, "
+                          "wake-ups included\n") != std::string::npos);
     }
 
     void tooManyRunsAreCutAndSaid() {

@@ -21,8 +21,11 @@ std::string range(const Bounds& bounds) {
 
 Figures orchardFigures(const std::string& what = "", const std::string& by = "") {
     static const std::string kPlan = orchardText();
-    const Part part = readPart(what.empty() || kPlan.find(what) != std::string::npos ? marramText() : replaced(marramText(), what, by), "part").part.value();
-    const PlanFile plan = readPlan(!what.empty() && kPlan.find(what) != std::string::npos ? replaced(kPlan, what, by) : kPlan, "plan", &part);
+    const Part part =
+        readPart(what.empty() || kPlan.find(what) != std::string::npos ? marramText() : replaced(marramText(), what, by), "part")
+            .part.value();
+    const PlanFile plan =
+        readPlan(!what.empty() && kPlan.find(what) != std::string::npos ? replaced(kPlan, what, by) : kPlan, "plan", &part);
     if (!plan.plan) {
         qFatal("%s", lines(plan.diagnostics).c_str());
     }
@@ -40,7 +43,9 @@ private slots:
         Mode mode;
         mode.id = "deep";
         mode.stages = {stage("regulator", 10, 14), stage("memory", 6, 20, "regulator"), stage("fetch", 2, 3)};
-        const std::vector<StartUp> startUps{{"xtal", {1200 * kMicro, 3000 * kMicro}, std::nullopt}, {"rc", {3 * kMicro, 5 * kMicro}, std::nullopt}, {"pll", {40 * kMicro, 100 * kMicro}, 0}};
+        const std::vector<StartUp> startUps{{"xtal", {1200 * kMicro, 3000 * kMicro}, std::nullopt},
+                                            {"rc", {3 * kMicro, 5 * kMicro}, std::nullopt},
+                                            {"pll", {40 * kMicro, 100 * kMicro}, 0}};
         const WakeUpFigure wake = wakeUp(mode, startUps);
         QCOMPARE(range(wake.firstInstruction), std::string("12..23")); // max(10, 6) + 2 … max(14, 20) + 3
         QCOMPARE(range(wake.restored), std::string("1252..3123"));     // 12 + 1200 + 40 … 23 + 3000 + 100
@@ -67,7 +72,7 @@ private slots:
         QTest::addColumn<bool>("isExtrapolated");
         QTest::newRow("at a point") << 25 << std::string("13000000") << false;
         QTest::newRow("at the end") << 105 << std::string("130000000") << false;
-        QTest::newRow("between") << 50 << std::string("26695825") << false; // 13 µA × 10^0.3125
+        QTest::newRow("between") << 50 << std::string("26695825") << false;  // 13 µA × 10^0.3125
         QTest::newRow("half way") << 65 << std::string("41109610") << false; // 13 µA × √10 = 41.10961 µA
         QTest::newRow("colder than the table") << -10 << std::string("13000000") << true;
         QTest::newRow("hotter than the table") << 125 << std::string("130000000") << true;
@@ -109,7 +114,7 @@ private slots:
         QTest::addColumn<int>("mode");
         QTest::addColumn<std::string>("micro");
         QTest::newRow("run") << 0 << std::string("1613587/100");
-        QTest::newRow("idle") << 1 << std::string("701587/100"); // 21 instead of 78 µA/MHz
+        QTest::newRow("idle") << 1 << std::string("701587/100");  // 21 instead of 78 µA/MHz
         QTest::newRow("snooze") << 2 << std::string("10087/100"); // 95 + 0.42 + 0.6 + 0.3 + 0.55 + 4; rcf is not on in take A
         QTest::newRow("deep") << 3 << std::string("1887/100");
         QTest::newRow("off") << 4 << std::string("567/100"); // 0.7 + 0.42 + 0.55 + 4
@@ -140,17 +145,22 @@ private slots:
         QTest::addColumn<std::string>("state");
         QTest::addColumn<std::string>("why");
         const std::string nap = "nap: wakes from deep in at most 4 ms by rtc every 20 s";
-        const auto row = [&](const char* line, const char* state, const char* why) { QTest::newRow(line) << nap << std::string(line) << std::string(state) << std::string(why); };
+        const auto row = [&](const char* line, const char* state, const char* why) {
+            QTest::newRow(line) << nap << std::string(line) << std::string(state) << std::string(why);
+        };
         row("nap: wakes from deep in at most 4 ms by rtc every 20 s", "kept", "");
         row("nap: wakes from deep in at most 3 ms", "strained", "3.115 ms in the worst case, asked at most 3 ms");
         row("nap: wakes from deep in at most 1 ms", "broken", "1.2505 ms, asked at most 1 ms");
-        row("nap: wakes from deep in at most 4 ms by uart1", "broken", "deep is not woken by 'uart1', but by 'rtc' or 'pin edge'");
+        row("nap: wakes from deep in at most 4 ms by uart1", "broken",
+            "deep is not woken by 'uart1', but by 'rtc' or 'pin edge'");
         row("nap: wakes from snooze in at most 4 ms by uart1", "broken", "uart1 has no clock in snooze, so it can't wake it");
         row("nap: wakes from idle in at most 1 us by uart1", "kept", "");
-        row("nap: wakes from deep in at most 4 ms by rtc every 2000000 s", "broken", "every 2000000 s is beyond the wake-up counter of rtc: \u224861.035 \u00B5s \u2026 65536 s");
+        row("nap: wakes from deep in at most 4 ms by rtc every 2000000 s", "broken",
+            "every 2000000 s is beyond the wake-up counter of rtc: \u224861.035 \u00B5s \u2026 65536 s");
         row("nap: wakes from deep in at most 4 ms every 10 s", "broken", "'every' needs to know by what: add 'by rtc'");
-        QTest::newRow("a start-up that is not known") << std::string("startup = { typ = \"40 us\", max = \"100 us\" }\n") << std::string() << std::string("strained")
-                                                      << std::string("unknown: start-up of vco");
+        QTest::newRow("a start-up that is not known")
+            << std::string("startup = { typ = \"40 us\", max = \"100 us\" }\n") << std::string() << std::string("strained")
+            << std::string("unknown: start-up of vco");
     }
     void wakeUpPromises() {
         QFETCH(std::string, what);

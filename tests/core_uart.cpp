@@ -41,8 +41,10 @@ private slots:
         QTest::addColumn<std::string>("asked");
         QTest::addColumn<std::string>("best");
         QTest::addColumn<std::string>("error");
-        const auto row = [](const char* name, const char* port, const char* hertz, const char* asked, const char* best, const char* error) {
-            QTest::newRow(name) << std::string(port) << std::string(hertz) << std::string(asked) << std::string(best) << std::string(error);
+        const auto row = [](const char* name, const char* port, const char* hertz, const char* asked, const char* best,
+                            const char* error) {
+            QTest::newRow(name) << std::string(port) << std::string(hertz) << std::string(asked) << std::string(best)
+                                << std::string(error);
         };
         row("whole divisors at 40 MHz: +8.507 %", "whole in both", "40000000", "921600", "over 8 by 5", "49/576");
         row("sixteenths over 16: +0.937 %", "sixteenths over 16", "40000000", "921600", "over 16 by 43/16", "29/3096");
@@ -66,7 +68,8 @@ private slots:
 
     void theNearestOverSixteenIsListedToo() {
         const auto ways = uartWays(port("whole in both"), {921600, {}, {}}, clockOf("40000000"));
-        const auto found = std::find_if(ways.begin(), ways.end(), [](const Way& way) { return settingsText(way) == "over 16 by 3"; });
+        const auto found =
+            std::find_if(ways.begin(), ways.end(), [](const Way& way) { return settingsText(way) == "over 16 by 3"; });
         QVERIFY(found != ways.end());
         QCOMPARE(found->error.nominal, exact("-331/3456")); // 833 333.3 ÷ 921 600 − 1 = −9.578 %
     }
@@ -83,7 +86,8 @@ private slots:
         QTest::newRow("8N1 over 8") << 8 << false << 8 << std::string("-1/19") << std::string("3/77") << std::string("3/154");
         QTest::newRow("8E1 over 16") << 8 << true << 16 << std::string("-1/21") << std::string("7/169") << std::string("7/338");
         QTest::newRow("5N1 over 8") << 5 << false << 8 << std::string("-1/13") << std::string("3/53") << std::string("3/106");
-        QTest::newRow("over 2 nothing is left") << 8 << false << 2 << std::string("-1/19") << std::string("0") << std::string("0");
+        QTest::newRow("over 2 nothing is left")
+            << 8 << false << 2 << std::string("-1/19") << std::string("0") << std::string("0");
     }
     void frameWindows() {
         QFETCH(int, bits);
@@ -106,11 +110,14 @@ private slots:
         QTest::addColumn<std::string>("state");
         QTest::addColumn<std::string>("why");
         // 80 MHz, whole: −1.357 % nominal
-        QTest::newRow("all inside") << std::string("-1/10000") << std::string("1/10000") << std::string("3/200") << std::string("kept") << std::string();
-        QTest::newRow("a worst case outside") << std::string("-1/100") << std::string("1/100") << std::string("3/200") << std::string("strained")
-                                              << std::string("a worst case is 900 kbit/s, \u2248\u22122.344 %, asked within \u00b11.5 %");
-        QTest::newRow("the nominal outside") << std::string("0") << std::string("0") << std::string("1/100") << std::string("broken")
-                                             << std::string("the nearest is \u2248909.09 kbit/s, \u2248\u22121.357 %, asked within \u00b11 %");
+        QTest::newRow("all inside") << std::string("-1/10000") << std::string("1/10000") << std::string("3/200")
+                                    << std::string("kept") << std::string();
+        QTest::newRow("a worst case outside")
+            << std::string("-1/100") << std::string("1/100") << std::string("3/200") << std::string("strained")
+            << std::string("a worst case is 900 kbit/s, \u2248\u22122.344 %, asked within \u00b11.5 %");
+        QTest::newRow("the nominal outside")
+            << std::string("0") << std::string("0") << std::string("1/100") << std::string("broken")
+            << std::string("the nearest is \u2248909.09 kbit/s, \u2248\u22121.357 %, asked within \u00b11 %");
     }
     void states() {
         QFETCH(std::string, low);
@@ -118,7 +125,8 @@ private slots:
         QFETCH(std::string, within);
         QFETCH(std::string, state);
         QFETCH(std::string, why);
-        const PromiseFigure figure = judgeUart({}, port("whole in both"), {921600, {}, {false, exact(within)}}, clockOf("80000000", low, high));
+        const PromiseFigure figure =
+            judgeUart({}, port("whole in both"), {921600, {}, {false, exact(within)}}, clockOf("80000000", low, high));
         QCOMPARE(stateName(figure.state), state);
         QCOMPARE(figure.why, why);
     }
@@ -133,10 +141,12 @@ private slots:
     }
 
     void aPinnedWayStays() {
-        const PromiseFigure figure = judgeUart({}, port("whole in both"), {115200, {}, {}}, clockOf("16000000"), {{"oversample", 16}, {"divisor", 9}});
+        const PromiseFigure figure =
+            judgeUart({}, port("whole in both"), {115200, {}, {}}, clockOf("16000000"), {{"oversample", 16}, {"divisor", 9}});
         QCOMPARE(figure.settings[1].value, Rational(9));
         QCOMPARE(figure.error->nominal, exact("-23/648")); // 111 111.1 ÷ 115 200 − 1
-        const PromiseFigure none = judgeUart({}, port("whole in both"), {115200, {}, {}}, clockOf("16000000"), {{"divisor", 5000}});
+        const PromiseFigure none =
+            judgeUart({}, port("whole in both"), {115200, {}, {}}, clockOf("16000000"), {{"divisor", 5000}});
         QCOMPARE(none.state, State::broken);
         QCOMPARE(none.why, std::string("the pinned way is not one that this port has"));
     }
@@ -145,9 +155,12 @@ private slots:
     void noBetterWayExists() {
         Random random;
         for (int i = 0; i < 300; ++i) {
-            const FactorSet divisors = random.coin() ? FactorSet::range(1, random.whole(2, 60)) : FactorSet::range(1, random.whole(2, 12), Rational(1, 16));
+            const FactorSet divisors = random.coin() ? FactorSet::range(1, random.whole(2, 60))
+                                                     : FactorSet::range(1, random.whole(2, 12), Rational(1, 16));
             const UartKind uart{{{16, divisors}, {8, divisors}}};
-            const Clock clock = clockOf(std::to_string(random.whole(1, 100) * 100000), Rational(-random.whole(0, 300), 1000).toString(), Rational(random.whole(0, 300), 1000).toString());
+            const Clock clock =
+                clockOf(std::to_string(random.whole(1, 100) * 100000), Rational(-random.whole(0, 300), 1000).toString(),
+                        Rational(random.whole(0, 300), 1000).toString());
             TalksAsk ask{random.whole(1, 1000) * 1000, {}, {}};
             if (random.coin()) {
                 ask.tolerance.within = Rational(random.whole(1, 400), 1000);
@@ -161,8 +174,10 @@ private slots:
                     way.got = clock.hertz * (1 / (divisors.at(n) * mode.oversample));
                     way.error = relativeError(way.got, ask.bitsPerSecond);
                     const Rational tolerance = ask.tolerance.within.value_or(defaultUartTolerance(ask.frame, mode.oversample));
-                    way.state = ask.tolerance.exactly ? judgeExactly(way.error).state : judgeWithin(way.error, tolerance, true).state;
-                    QVERIFY2(compareWays(best, way) <= 0, (settingsText(best) + " against divisor " + divisors.at(n).toString()).c_str());
+                    way.state =
+                        ask.tolerance.exactly ? judgeExactly(way.error).state : judgeWithin(way.error, tolerance, true).state;
+                    QVERIFY2(compareWays(best, way) <= 0,
+                             (settingsText(best) + " against divisor " + divisors.at(n).toString()).c_str());
                 }
             }
         }

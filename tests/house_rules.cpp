@@ -66,7 +66,8 @@ private slots:
                     continue; // a library's header
                 }
                 ++count;
-                QVERIFY2(target == room || mayInclude().at(room).contains(target), (file.string() + " includes " + include).c_str());
+                QVERIFY2(target == room || mayInclude().at(room).contains(target),
+                         (file.string() + " includes " + include).c_str());
             }
         }
         QVERIFY(count > 50);
@@ -75,7 +76,8 @@ private slots:
     void theCoreKnowsNoQt() {
         for (const fs::path& file : sources("core")) {
             for (const std::string& include : includesOf(fileText(file.string()))) {
-                QVERIFY2(!(include.size() > 1 && include[0] == 'Q' && std::isupper(static_cast<unsigned char>(include[1])) != 0), (file.string() + " includes " + include).c_str());
+                QVERIFY2(!(include.size() > 1 && include[0] == 'Q' && std::isupper(static_cast<unsigned char>(include[1])) != 0),
+                         (file.string() + " includes " + include).c_str());
             }
         }
     }

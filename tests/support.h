@@ -92,11 +92,16 @@ inline std::string replaced(std::string text, const std::string& what, const std
 /// Random numbers from a seed that is printed, so that a failure can be repeated with WISETICK_SEED.
 class Random {
 public:
-    Random() : seed_(qEnvironmentVariableIsSet("WISETICK_SEED") ? qEnvironmentVariableIntValue("WISETICK_SEED") : std::random_device{}()), engine_(seed_) {
+    Random()
+        : seed_(qEnvironmentVariableIsSet("WISETICK_SEED") ? qEnvironmentVariableIntValue("WISETICK_SEED")
+                                                           : std::random_device{}()),
+          engine_(seed_) {
         qInfo("seed %u", seed_);
     }
     /// From low to high, both included.
-    std::int64_t whole(std::int64_t low, std::int64_t high) { return std::uniform_int_distribution<std::int64_t>(low, high)(engine_); }
+    std::int64_t whole(std::int64_t low, std::int64_t high) {
+        return std::uniform_int_distribution<std::int64_t>(low, high)(engine_);
+    }
     bool coin() { return whole(0, 1) == 1; }
     template <class List>
     const auto& pick(const List& list) {

@@ -67,8 +67,10 @@ private:
         LineControls result;
         const Choice* choice = findChoice(take_, line.id);
         result.from = resolveFrom(choice, line.from, line.resetFrom, result.fault);
-        result.divide = resolveFactor(line.id, "divide", choice == nullptr ? std::nullopt : choice->divide, line.divide, line.resetDivide, result.fault);
-        result.multiply = resolveFactor(line.id, "multiply", choice == nullptr ? std::nullopt : choice->multiply, line.multiply, line.resetMultiply, result.fault);
+        result.divide = resolveFactor(line.id, "divide", choice == nullptr ? std::nullopt : choice->divide, line.divide,
+                                      line.resetDivide, result.fault);
+        result.multiply = resolveFactor(line.id, "multiply", choice == nullptr ? std::nullopt : choice->multiply, line.multiply,
+                                        line.resetMultiply, result.fault);
         result.factor = line.factor * result.multiply / result.divide;
         return result;
     }
@@ -83,14 +85,15 @@ private:
         }
         const auto found = std::find(names.begin(), names.end(), *choice->from);
         if (found == names.end()) {
-            fault = report(pathOf(choice->id, "from"), "'" + choice->id + "' can't be fed from '" + *choice->from + "'", listNames(names));
+            fault = report(pathOf(choice->id, "from"), "'" + choice->id + "' can't be fed from '" + *choice->from + "'",
+                           listNames(names));
             return reset;
         }
         return static_cast<std::size_t>(found - names.begin());
     }
 
-    Rational resolveFactor(const std::string& id, const std::string& control, const std::optional<Rational>& chosen, const FactorSet& set,
-                           const Rational& reset, std::string& fault) {
+    Rational resolveFactor(const std::string& id, const std::string& control, const std::optional<Rational>& chosen,
+                           const FactorSet& set, const Rational& reset, std::string& fault) {
         if (!chosen || set.empty()) {
             return reset;
         }
@@ -99,7 +102,8 @@ private:
             for (const Rational& value : set.nearest(*chosen)) {
                 near += (near.empty() ? "" : " or ") + printFactor(value);
             }
-            fault = report(pathOf(id, control), "'" + id + "' can't " + control + " by " + printFactor(*chosen), "the nearest allowed: " + near);
+            fault = report(pathOf(id, control), "'" + id + "' can't " + control + " by " + printFactor(*chosen),
+                           "the nearest allowed: " + near);
         }
         return *chosen;
     }

@@ -21,8 +21,8 @@ struct LineControls {
 
 /// All controls of a take, resolved against the part.
 struct Controls {
-    std::vector<LineControls> lines;         ///< by line index
-    std::vector<std::size_t> peripheralFrom; ///< by peripheral index: index into its clocks
+    std::vector<LineControls> lines;               ///< by line index
+    std::vector<std::size_t> peripheralFrom;       ///< by peripheral index: index into its clocks
     std::vector<std::optional<bool>> nodeOn;       ///< by NodeIndex: `on` as chosen
     std::vector<std::optional<bool>> peripheralOn; ///< by peripheral index
     std::optional<std::size_t> tier;

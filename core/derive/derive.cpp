@@ -28,16 +28,25 @@ void addCurrentFindings(Figures& figures) {
     for (const ModeFigure& mode : figures.modes) {
         for (const Contribution& each : mode.current.contributions) {
             if ((each.typ.empty() || each.max.empty()) && said.insert(each.name).second) {
-                const std::string what = each.typ.empty() && each.max.empty() ? "draw" : (each.typ.empty() ? "typical draw" : "largest draw");
-                figures.findings.push_back({Severity::warning, {{}, 0, 0, each.target}, "unknown: " + what + " of " + each.name, "'draws' in the part file", {}});
+                const std::string what =
+                    each.typ.empty() && each.max.empty() ? "draw" : (each.typ.empty() ? "typical draw" : "largest draw");
+                figures.findings.push_back({Severity::warning,
+                                            {{}, 0, 0, each.target},
+                                            "unknown: " + what + " of " + each.name,
+                                            "'draws' in the part file",
+                                            {}});
             }
             if (each.isExtrapolated && said.insert("table " + each.name).second) {
-                figures.findings.push_back({Severity::warning, {{}, 0, 0, each.target},
-                                            "the board's temperatures go beyond the table for " + each.name, "its end value is taken there", {}});
+                figures.findings.push_back({Severity::warning,
+                                            {{}, 0, 0, each.target},
+                                            "the board's temperatures go beyond the table for " + each.name,
+                                            "its end value is taken there",
+                                            {}});
             }
         }
         if (mode.wakeUp && !mode.wakeUp->unknown.empty() && said.insert(mode.wakeUp->unknown).second) {
-            figures.findings.push_back({Severity::warning, {{}, 0, 0, "mode/" + mode.id}, mode.wakeUp->unknown, "a start-up time in the part file", {}});
+            figures.findings.push_back(
+                {Severity::warning, {{}, 0, 0, "mode/" + mode.id}, mode.wakeUp->unknown, "a start-up time in the part file", {}});
         }
     }
 }
@@ -47,8 +56,11 @@ void addFieldFindings(Figures& figures) {
     const auto check = [&](const std::vector<FieldValue>& values, const std::string& path) {
         for (const FieldValue& value : values) {
             if (Rational::Integer(value.held) > value.field.most()) {
-                figures.findings.push_back({Severity::error, {{}, 0, 0, path}, value.control + " = " + value.setting + " does not fit " + fieldText(value.field),
-                                            "at most " + value.field.most().str(), {}});
+                figures.findings.push_back({Severity::error,
+                                            {{}, 0, 0, path},
+                                            value.control + " = " + value.setting + " does not fit " + fieldText(value.field),
+                                            "at most " + value.field.most().str(),
+                                            {}});
             }
         }
     };
@@ -123,7 +135,11 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
         judgeWakeUps(part, plan, controls, figures.lines, figures.modes, figures.promises);
     } catch (const RationalOverflow&) {
         figures.modes.clear();
-        figures.findings.push_back({Severity::error, {{}, 0, 0, "mode"}, "the currents of the modes need more than 256 bits", "smaller figures in part and plan", {}});
+        figures.findings.push_back({Severity::error,
+                                    {{}, 0, 0, "mode"},
+                                    "the currents of the modes need more than 256 bits",
+                                    "smaller figures in part and plan",
+                                    {}});
     }
     addCurrentFindings(figures);
     addFieldFindings(figures);
@@ -131,7 +147,8 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     return figures;
 }
 
-std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& takeName, std::size_t promise, std::size_t most, const std::optional<Rational>& longestRest) {
+std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& takeName, std::size_t promise, std::size_t most,
+                        const std::optional<Rational>& longestRest) {
     const Take& take = takeNamed(plan, takeName);
     Diagnostics ignored;
     const Controls controls = resolveControls(part, take, ignored);

@@ -9,7 +9,8 @@ namespace wisetick {
 /// wake-ups, currents of the modes. Pure; no file, clock or global is touched. Averages and lives are pending.
 /// `longestRest` (s) is what a watchdog that runs at rest must outlast, where that is known. Throws
 /// std::invalid_argument if the plan has no take of that name.
-Figures derive(const Part& part, const Plan& plan, const std::string& take, const std::optional<Rational>& longestRest = std::nullopt);
+Figures derive(const Part& part, const Plan& plan, const std::string& take,
+               const std::optional<Rational>& longestRest = std::nullopt);
 
 /// The ranked ways of a promise (its place in the plan), best first; `longestRest` as for derive.
 std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& take, std::size_t promise, std::size_t most = 20,

@@ -9,7 +9,8 @@ namespace {
 /// Collects the fields of one line or peripheral.
 class FieldList {
 public:
-    FieldList(const std::string& id, const std::map<std::string, Field>& fields, const std::map<std::string, Holds>& holds) : id_(id), fields_(fields), holds_(holds) {}
+    FieldList(const std::string& id, const std::map<std::string, Field>& fields, const std::map<std::string, Holds>& holds)
+        : id_(id), fields_(fields), holds_(holds) {}
 
     /// `key` is a factor, or the id that a mux has chosen.
     template <class Key>
@@ -24,7 +25,9 @@ public:
         }
     }
 
-    void addBit(const std::string& control, const Field& field) { values_.push_back({id_ + "." + control, field, "on", "holds 1 for on", 1}); }
+    void addBit(const std::string& control, const Field& field) {
+        values_.push_back({id_ + "." + control, field, "on", "holds 1 for on", 1});
+    }
 
     std::vector<FieldValue> take() { return std::move(values_); }
 
@@ -37,7 +40,8 @@ private:
 
 } // namespace
 
-std::vector<FieldValue> peripheralFields(const Part& part, const Controls& controls, std::size_t index, const std::vector<Setting>& settings) {
+std::vector<FieldValue> peripheralFields(const Part& part, const Controls& controls, std::size_t index,
+                                         const std::vector<Setting>& settings) {
     const Peripheral& peripheral = part.peripherals[index];
     FieldList list(peripheral.id, peripheral.fields, peripheral.holds);
     if (peripheral.gate) {

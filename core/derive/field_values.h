@@ -7,7 +7,8 @@ namespace wisetick {
 
 /// The fields of a peripheral for these settings: gate, mux, then one a setting. What has no field or no code, or
 /// does not fit, is left out.
-std::vector<FieldValue> peripheralFields(const Part& part, const Controls& controls, std::size_t peripheral, const std::vector<Setting>& settings);
+std::vector<FieldValue> peripheralFields(const Part& part, const Controls& controls, std::size_t peripheral,
+                                         const std::vector<Setting>& settings);
 
 /// The fields of a line's controls.
 std::vector<FieldValue> lineFields(const Part& part, const Controls& controls, std::size_t line);

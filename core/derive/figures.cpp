@@ -5,7 +5,8 @@
 namespace wisetick {
 
 const PromiseFigure* Figures::findPromise(const std::string& name) const {
-    const auto found = std::find_if(promises.begin(), promises.end(), [&](const PromiseFigure& promise) { return promise.name == name; });
+    const auto found =
+        std::find_if(promises.begin(), promises.end(), [&](const PromiseFigure& promise) { return promise.name == name; });
     return found == promises.end() ? nullptr : &*found;
 }
 

@@ -47,12 +47,12 @@ struct ModeFigure {
     std::string id;
     std::string name;
     bool runs = false;
-    std::vector<std::string> sources;     ///< on in this mode
-    std::vector<std::string> lines;       ///< on in this mode
-    std::vector<std::string> peripherals; ///< enabled and clocked in this mode
-    std::vector<std::string> withoutClock; ///< promises that have no clock here
+    std::vector<std::string> sources;            ///< on in this mode
+    std::vector<std::string> lines;              ///< on in this mode
+    std::vector<std::string> peripherals;        ///< enabled and clocked in this mode
+    std::vector<std::string> withoutClock;       ///< promises that have no clock here
     std::vector<std::string> wrongUntilRestored; ///< promises that do not hold between first instruction and restored
-    std::optional<WakeUpFigure> wakeUp;    ///< none for the run mode
+    std::optional<WakeUpFigure> wakeUp;          ///< none for the run mode
     CurrentFigure current;
     Bounds ampere; ///< current.bounds
 };
@@ -66,10 +66,10 @@ struct RhythmFigure {
         Rational chargeShare; ///< of the whole charge, typical at the nominal temperature
         Rational ampere;      ///< its part of the average
     };
-    Rational span;                ///< s, the hyperperiod (or the part of it that was played)
-    std::int64_t wakeUps = 0;     ///< in the span
-    std::int64_t events = 0;      ///< job runs in the span
-    bool isWhole = true;          ///< false: the hyperperiod has more than 10^5 events and was cut
+    Rational span;                       ///< s, the hyperperiod (or the part of it that was played)
+    std::int64_t wakeUps = 0;            ///< in the span
+    std::int64_t events = 0;             ///< job runs in the span
+    bool isWhole = true;                 ///< false: the hyperperiod has more than 10^5 events and was cut
     std::optional<Rational> longestRest; ///< s
     std::optional<Bounds> average;       ///< A
     std::optional<Bounds> life;          ///< s
@@ -82,7 +82,7 @@ struct RhythmFigure {
 /// The five figures of the window's head.
 struct Vitals {
     std::optional<Rational> coreHertz;
-    std::string worstPromise; ///< broken first, then least room; empty where there is none
+    std::string worstPromise;          ///< broken first, then least room; empty where there is none
     std::optional<Bounds> worstWakeUp; ///< s
     std::string worstWakeUpMode;
     std::optional<Bounds> average; ///< A

@@ -8,7 +8,8 @@ namespace wisetick {
 
 namespace {
 
-void add(Diagnostics& findings, Severity severity, const std::string& path, const std::string& found, const std::string& expected = {}) {
+void add(Diagnostics& findings, Severity severity, const std::string& path, const std::string& found,
+         const std::string& expected = {}) {
     findings.push_back({severity, {{}, 0, 0, path}, found, expected, {}});
 }
 
@@ -42,7 +43,9 @@ RailTier applyLimits(const Part& part, const Line& line, const Controls& control
             rail.isMaxOfTier = limit.tier.has_value();
         }
         const auto shown = [](const std::optional<Rational>& end) { return end ? hertzText(*end) : std::string("none"); };
-        figure.workings.push_back({"limit", limit.tier ? "in tier " + part.tiers[*limit.tier].id : "in every tier", {},
+        figure.workings.push_back({"limit",
+                                   limit.tier ? "in tier " + part.tiers[*limit.tier].id : "in every tier",
+                                   {},
                                    "least " + shown(limit.min) + ", most " + shown(limit.max),
                                    {{line.id, {}, "part/line." + line.id + ".limit", limit.ref}}});
     }
@@ -86,7 +89,8 @@ void judgeLimits(const Part& part, const Controls& controls, std::vector<LineFig
             continue;
         }
         if (figure.isSource && !figure.unknown.empty()) {
-            add(findings, Severity::warning, "line/" + figure.id, figure.unknown, "a tolerance in the plan's board or in the part");
+            add(findings, Severity::warning, "line/" + figure.id, figure.unknown,
+                "a tolerance in the plan's board or in the part");
         }
         const std::string tier = tierText(part, controls);
         if (figure.limitMin) {
@@ -96,32 +100,38 @@ void judgeLimits(const Part& part, const Controls& controls, std::vector<LineFig
             judgeEnd(part, figure, *figure.limitMax, true, rail.isMaxOfTier ? tier : "");
         }
         if (figure.state != State::kept) {
-            add(findings, figure.state == State::broken ? Severity::error : Severity::warning, "line/" + figure.id, figure.id + " runs at " + figure.stateWhy);
+            add(findings, figure.state == State::broken ? Severity::error : Severity::warning, "line/" + figure.id,
+                figure.id + " runs at " + figure.stateWhy);
         }
     }
 }
 
-void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, const std::vector<LineFigure>& lines, Diagnostics& findings) {
+void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, const std::vector<LineFigure>& lines,
+                Diagnostics& findings) {
     const auto volt = [](const Rational& value) { return printQuantity(value, Unit::volt); };
     if (const auto& supply = plan.board.supply) {
         if ((part.supplyMin && supply->min < *part.supplyMin) || (part.supplyMax && supply->max > *part.supplyMax)) {
             add(findings, Severity::error, "board.supply", "a supply of " + volt(supply->min) + " \u2026 " + volt(supply->max),
-                volt(part.supplyMin.value_or(Rational(0))) + " \u2026 " + volt(part.supplyMax.value_or(supply->max)) + ", which the part takes");
+                volt(part.supplyMin.value_or(Rational(0))) + " \u2026 " + volt(part.supplyMax.value_or(supply->max)) +
+                    ", which the part takes");
         }
         if (controls.tier) {
             const Tier& tier = part.tiers[*controls.tier];
             if (tier.supplyMin && supply->min < *tier.supplyMin) {
-                add(findings, Severity::error, "tier/" + tier.id, "tier " + tier.id + " at a supply down to " + volt(supply->min), "at least " + volt(*tier.supplyMin));
+                add(findings, Severity::error, "tier/" + tier.id, "tier " + tier.id + " at a supply down to " + volt(supply->min),
+                    "at least " + volt(*tier.supplyMin));
             }
             if (tier.supplyMax && supply->max > *tier.supplyMax) {
-                add(findings, Severity::error, "tier/" + tier.id, "tier " + tier.id + " at a supply up to " + volt(supply->max), "at most " + volt(*tier.supplyMax));
+                add(findings, Severity::error, "tier/" + tier.id, "tier " + tier.id + " at a supply up to " + volt(supply->max),
+                    "at most " + volt(*tier.supplyMax));
             }
         }
     } else {
         add(findings, Severity::warning, "board.supply", "unknown: supply", "[board] supply, to judge what the tier needs");
     }
     if (!plan.board.temperature) {
-        add(findings, Severity::warning, "board.temperature", "unknown: temperature, 25 \u00b0C alone is taken", "[board] temperature");
+        add(findings, Severity::warning, "board.temperature", "unknown: temperature, 25 \u00b0C alone is taken",
+            "[board] temperature");
     }
     for (const Fitted& fitted : plan.board.fitted) {
         const auto node = part.findNode(fitted.source);
@@ -130,7 +140,8 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
         }
         const Source& source = part.sources[*node];
         if ((source.rangeMin && fitted.rate < *source.rangeMin) || (source.rangeMax && fitted.rate > *source.rangeMax)) {
-            add(findings, Severity::error, "board.fitted." + fitted.source + ".rate", hertzText(fitted.rate) + " fitted for " + fitted.source,
+            add(findings, Severity::error, "board.fitted." + fitted.source + ".rate",
+                hertzText(fitted.rate) + " fitted for " + fitted.source,
                 printRange(source.rangeMin.value_or(fitted.rate), source.rangeMax.value_or(fitted.rate), Unit::hertz));
         }
     }
@@ -138,12 +149,16 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
         const LineFigure& left = lines[rule.left];
         const LineFigure& right = lines[rule.right];
         if (left.isOn && right.isOn && left.hertz && right.hertz && left.hertz->nominal > rule.times * right.hertz->nominal) {
-            add(findings, Severity::error, "line/" + left.id, left.id + " at " + hertzText(left.hertz->nominal) + " against " + right.id + " at " + hertzText(right.hertz->nominal), rule.say);
+            add(findings, Severity::error, "line/" + left.id,
+                left.id + " at " + hertzText(left.hertz->nominal) + " against " + right.id + " at " +
+                    hertzText(right.hertz->nominal),
+                rule.say);
         }
     }
 }
 
-std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines, Diagnostics& findings) {
+std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines,
+                                   Diagnostics& findings) {
     std::vector<WaitFigure> figures;
     for (const WaitTable& table : part.waits) {
         const LineFigure& line = lines[table.line];
@@ -151,17 +166,22 @@ std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, c
             continue;
         }
         const Rational& hertz = line.hertz->nominal;
-        const auto step = std::find_if(table.steps.begin(), table.steps.end(), [&](const auto& each) { return hertz <= each.first; });
+        const auto step =
+            std::find_if(table.steps.begin(), table.steps.end(), [&](const auto& each) { return hertz <= each.first; });
         if (step == table.steps.end()) {
-            add(findings, Severity::error, "line/" + line.id, line.id + " at " + hertzText(hertz) + " is beyond the wait states", "at most " + hertzText(table.steps.back().first) + tierText(part, controls));
+            add(findings, Severity::error, "line/" + line.id, line.id + " at " + hertzText(hertz) + " is beyond the wait states",
+                "at most " + hertzText(table.steps.back().first) + tierText(part, controls));
             continue;
         }
         WaitFigure figure{line.id, step->second, std::nullopt, {}};
         if (table.field) {
             figure.field = FieldValue{"wait", *table.field, std::to_string(step->second), "holds n", step->second};
         }
-        figure.workings.push_back({"wait states", "the first step that is not exceeded, on the nominal rate", hertzText(hertz) + " \u2264 " + hertzText(step->first),
-                                   std::to_string(step->second), {{line.id, hertzText(hertz), "line/" + line.id, {}}, {"wait", {}, "part/wait", table.ref}}});
+        figure.workings.push_back({"wait states",
+                                   "the first step that is not exceeded, on the nominal rate",
+                                   hertzText(hertz) + " \u2264 " + hertzText(step->first),
+                                   std::to_string(step->second),
+                                   {{line.id, hertzText(hertz), "line/" + line.id, {}}, {"wait", {}, "part/wait", table.ref}}});
         figures.push_back(std::move(figure));
     }
     return figures;

@@ -10,9 +10,11 @@ namespace wisetick {
 void judgeLimits(const Part& part, const Controls& controls, std::vector<LineFigure>& lines, Diagnostics& findings);
 
 /// Supply against part and tier, fitted rates against what the part takes, rules between lines.
-void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, const std::vector<LineFigure>& lines, Diagnostics& findings);
+void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, const std::vector<LineFigure>& lines,
+                Diagnostics& findings);
 
 /// The wait states that the nominal rates ask for; a rate beyond the table is a finding.
-std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines, Diagnostics& findings);
+std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines,
+                                   Diagnostics& findings);
 
 } // namespace wisetick

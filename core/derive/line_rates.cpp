@@ -28,7 +28,8 @@ public:
 
     void work() {
         if (const Measured* measured = findMeasured(board_, source_.id)) {
-            set(measured->rate, measured->tolerance ? std::optional(Deviation{-*measured->tolerance, *measured->tolerance}) : std::nullopt,
+            set(measured->rate,
+                measured->tolerance ? std::optional(Deviation{-*measured->tolerance, *measured->tolerance}) : std::nullopt,
                 "measured on this board", "plan/board.measured." + source_.id);
         } else if (source_.kind == SourceKind::rc) {
             setInternal();
@@ -63,17 +64,25 @@ private:
         if (fitted->tolerance && fitted->isBudget) {
             const ToleranceBudget& budget = *fitted->tolerance;
             const auto share = [](const Rational& value) { return printQuantity(value, Unit::ratio); };
-            figure_.workings.push_back({"tolerance", "initial + temperature + ageing \u00d7 years",
-                                        share(budget.initial) + " + " + share(budget.temperature) + " + " + share(budget.ageing * budget.age),
-                                        "\u00b1" + share(budget.total()), {{"tolerance", {}, path + ".tolerance", {}}}});
+            figure_.workings.push_back(
+                {"tolerance",
+                 "initial + temperature + ageing \u00d7 years",
+                 share(budget.initial) + " + " + share(budget.temperature) + " + " + share(budget.ageing * budget.age),
+                 "\u00b1" + share(budget.total()),
+                 {{"tolerance", {}, path + ".tolerance", {}}}});
         }
     }
 
     void set(const Rational& rate, const std::optional<Deviation>& deviation, const std::string& how, const std::string& target) {
-        Step step{"rate", how, printQuantity(rate, Unit::hertz), {}, {{source_.id, printQuantity(rate, Unit::hertz), target, source_.ref}}};
+        Step step{"rate",
+                  how,
+                  printQuantity(rate, Unit::hertz),
+                  {},
+                  {{source_.id, printQuantity(rate, Unit::hertz), target, source_.ref}}};
         if (deviation) {
             figure_.hertz = deviating(rate, *deviation);
-            step.result = signedShare(deviation->low) + " \u2026 " + signedShare(deviation->high) + ": " + printRange(figure_.hertz->min, figure_.hertz->max, Unit::hertz);
+            step.result = signedShare(deviation->low) + " \u2026 " + signedShare(deviation->high) + ": " +
+                          printRange(figure_.hertz->min, figure_.hertz->max, Unit::hertz);
         } else {
             figure_.hertz = Bounds::exactly(rate);
             figure_.unknown = "unknown: tolerance of " + source_.id;
@@ -135,17 +144,21 @@ void workLine(const Part& part, const Line& line, const LineControls& controls, 
     if (rest != 1) {
         numbers += " \u00d7 " + printFactor(rest);
     }
-    Step step{"rate", parent.id + " \u00d7 multiply \u00f7 divide", numbers, printQuantity(figure.hertz->nominal, Unit::hertz), {}};
-    step.origins = {{parent.id, printQuantity(parent.hertz->nominal, Unit::hertz), "line/" + parent.id, {}}, {line.id, figure.control, "line/" + line.id, line.ref}};
+    Step step{
+        "rate", parent.id + " \u00d7 multiply \u00f7 divide", numbers, printQuantity(figure.hertz->nominal, Unit::hertz), {}};
+    step.origins = {{parent.id, printQuantity(parent.hertz->nominal, Unit::hertz), "line/" + parent.id, {}},
+                    {line.id, figure.control, "line/" + line.id, line.ref}};
     figure.workings.push_back(std::move(step));
     if (figure.unknown.empty()) {
-        figure.workings.push_back({"bounds", "the source's, in proportion", {}, printRange(figure.hertz->min, figure.hertz->max, Unit::hertz), {}});
+        figure.workings.push_back(
+            {"bounds", "the source's, in proportion", {}, printRange(figure.hertz->min, figure.hertz->max, Unit::hertz), {}});
     }
 }
 
 } // namespace
 
-std::optional<Deviation> deviationOver(const std::vector<ToleranceStep>& steps, const Rational& fromCelsius, const Rational& toCelsius) {
+std::optional<Deviation> deviationOver(const std::vector<ToleranceStep>& steps, const Rational& fromCelsius,
+                                       const Rational& toCelsius) {
     std::vector<Rational> cuts{fromCelsius, toCelsius};
     for (const ToleranceStep& step : steps) {
         for (const auto& cut : {step.fromCelsius, step.toCelsius}) {
@@ -159,14 +172,16 @@ std::optional<Deviation> deviationOver(const std::vector<ToleranceStep>& steps, 
     for (std::size_t i = 0; i + 1 < cuts.size(); ++i) {
         const ToleranceStep* tightest = nullptr;
         for (const ToleranceStep& step : steps) {
-            if (covers(step, cuts[i], cuts[i + 1]) && (tightest == nullptr || step.high - step.low < tightest->high - tightest->low)) {
+            if (covers(step, cuts[i], cuts[i + 1]) &&
+                (tightest == nullptr || step.high - step.low < tightest->high - tightest->low)) {
                 tightest = &step;
             }
         }
         if (tightest == nullptr) {
             return std::nullopt;
         }
-        widest = widest ? Deviation{std::min(widest->low, tightest->low), std::max(widest->high, tightest->high)} : Deviation{tightest->low, tightest->high};
+        widest = widest ? Deviation{std::min(widest->low, tightest->low), std::max(widest->high, tightest->high)}
+                        : Deviation{tightest->low, tightest->high};
     }
     return widest;
 }

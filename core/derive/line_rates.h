@@ -15,6 +15,7 @@ struct Deviation {
     Rational low;
     Rational high;
 };
-std::optional<Deviation> deviationOver(const std::vector<ToleranceStep>& steps, const Rational& fromCelsius, const Rational& toCelsius);
+std::optional<Deviation> deviationOver(const std::vector<ToleranceStep>& steps, const Rational& fromCelsius,
+                                       const Rational& toCelsius);
 
 } // namespace wisetick

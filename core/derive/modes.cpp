@@ -15,8 +15,8 @@ namespace {
 /// Builds the figure of one mode.
 class ModeWork {
 public:
-    ModeWork(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand, const std::vector<LineFigure>& lines,
-             const TemperatureGrid& grid, const Mode& mode)
+    ModeWork(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand,
+             const std::vector<LineFigure>& lines, const TemperatureGrid& grid, const Mode& mode)
         : part_(part), plan_(plan), controls_(controls), demand_(demand), lines_(lines), grid_(grid), mode_(mode) {}
 
     ModeFigure work() {
@@ -57,7 +57,8 @@ private:
             if (!node || heldOff(part_, controls_, *node)) {
                 continue;
             }
-            if (!(peripheral ? peripheralLivesIn(part_, controls_, mode_, *peripheral) : livesIn(part_, controls_, mode_, *node))) {
+            if (!(peripheral ? peripheralLivesIn(part_, controls_, mode_, *peripheral)
+                             : livesIn(part_, controls_, mode_, *node))) {
                 figure_.withoutClock.push_back(names[i]);
             }
             const std::vector<NodeIndex> chain = chainOf(part_, controls_, *node);
@@ -69,7 +70,8 @@ private:
 
     /// On in run, not kept here, not what it wakes on, and it takes a time to start.
     bool mustStart(NodeIndex node) const {
-        return demand_.nodes[node] && !livesIn(part_, controls_, mode_, node) && mode_.wakesOn != node && takesTimeToStart(part_, node);
+        return demand_.nodes[node] && !livesIn(part_, controls_, mode_, node) && mode_.wakesOn != node &&
+               takesTimeToStart(part_, node);
     }
 
     std::vector<StartUp> startUps() const {
@@ -84,9 +86,7 @@ private:
         return startUpsOf(part_, parents, needed);
     }
 
-    Bounds rateIn(NodeIndex node) const {
-        return isAlive(node) && lines_[node].hertz ? *lines_[node].hertz : Bounds::exactly(0);
-    }
+    Bounds rateIn(NodeIndex node) const { return isAlive(node) && lines_[node].hertz ? *lines_[node].hertz : Bounds::exactly(0); }
 
     void findCurrent() {
         std::vector<Contribution> list;
@@ -109,7 +109,8 @@ private:
             if (demand_.peripherals[i] && peripheralLivesIn(part_, controls_, mode_, i)) {
                 const auto clock = clockOf(part_, controls_, i);
                 const Peripheral& peripheral = part_.peripherals[i];
-                list.push_back(contributionOf(peripheral.id, "peripheral/" + peripheral.id, peripheral.draws, clock ? rateIn(*clock) : Bounds::exactly(0), grid_));
+                list.push_back(contributionOf(peripheral.id, "peripheral/" + peripheral.id, peripheral.draws,
+                                              clock ? rateIn(*clock) : Bounds::exactly(0), grid_));
             }
         }
         if (plan_.board.alwaysDraws) {
@@ -133,12 +134,22 @@ Workings wakeUpWorkings(const ModeFigure& mode) {
     Workings workings;
     const auto time = [](const Rational& value) { return printQuantity(value, Unit::second); };
     for (const WakePiece& piece : mode.wakeUp->pieces) {
-        workings.push_back({piece.say, piece.isStage ? "stage of waking from " + mode.id : "start-up after it",
+        workings.push_back({piece.say,
+                            piece.isStage ? "stage of waking from " + mode.id : "start-up after it",
                             "from " + time(piece.startTyp) + " to " + time(piece.endTyp) + " typical",
-                            time(piece.endMax) + " at the latest", {{piece.say, {}, piece.target, {}}}});
+                            time(piece.endMax) + " at the latest",
+                            {{piece.say, {}, piece.target, {}}}});
     }
-    workings.push_back({"first instruction", "end of the last stage", {}, printRange(mode.wakeUp->firstInstruction.nominal, mode.wakeUp->firstInstruction.max, Unit::second), {}});
-    workings.push_back({"all promises hold again", "end of the last start-up", {}, printRange(mode.wakeUp->restored.nominal, mode.wakeUp->restored.max, Unit::second), {}});
+    workings.push_back({"first instruction",
+                        "end of the last stage",
+                        {},
+                        printRange(mode.wakeUp->firstInstruction.nominal, mode.wakeUp->firstInstruction.max, Unit::second),
+                        {}});
+    workings.push_back({"all promises hold again",
+                        "end of the last start-up",
+                        {},
+                        printRange(mode.wakeUp->restored.nominal, mode.wakeUp->restored.max, Unit::second),
+                        {}});
     return workings;
 }
 
@@ -161,30 +172,39 @@ std::string whyNotWoken(const Part& part, const Controls& controls, const Mode& 
 }
 
 /// The wake-up counter set to the interval asked; an interval out of reach breaks the promise.
-void addInterval(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines, const WakesAsk& ask, PromiseFigure& figure) {
+void addInterval(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines, const WakesAsk& ask,
+                 PromiseFigure& figure) {
     const auto peripheral = part.findPeripheral(ask.by);
     const auto* rtc = peripheral ? std::get_if<RtcKind>(&part.peripherals[*peripheral].kind) : nullptr;
     const auto node = peripheral ? clockOf(part, controls, *peripheral) : std::nullopt;
     if (rtc == nullptr || !node || !lines[*node].hertz) {
         figure.state = State::broken;
-        figure.why = ask.by.empty() ? "'every' needs to know by what: add 'by rtc'" : "'" + ask.by + "' has no wake-up counter to wake every " + printQuantity(*ask.every, Unit::second);
+        figure.why = ask.by.empty()
+                         ? "'every' needs to know by what: add 'by rtc'"
+                         : "'" + ask.by + "' has no wake-up counter to wake every " + printQuantity(*ask.every, Unit::second);
         return;
     }
     const Rational& hertz = lines[*node].hertz->nominal;
     const CounterReach reach{rtc->prescaler, rtc->counts};
     const NearestSettings near = nearestSettings(reach, reach.least(), *ask.every * hertz, reach.most());
     const auto distance = [&](const CounterSetting& setting) { return abs(setting.product() / hertz - *ask.every); };
-    const CounterSetting best = !near.above || (near.below && distance(*near.below) <= distance(*near.above)) ? *near.below : *near.above;
+    const CounterSetting best =
+        !near.above || (near.below && distance(*near.below) <= distance(*near.above)) ? *near.below : *near.above;
     const Rational got = best.product() / hertz;
     figure.settings = {{"prescaler", best.prescaler}, {"counts", best.counts}};
     figure.fields = peripheralFields(part, controls, *peripheral, figure.settings);
-    figure.workings.push_back({"woken every", "prescaler \u00d7 counts \u00f7 f", best.prescaler.toString() + " \u00d7 " + best.counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
-                               printQuantity(got, Unit::second) + ", " + printError(got / *ask.every - 1), {{ask.by, {}, "peripheral/" + ask.by, {}}}});
+    figure.workings.push_back(
+        {"woken every",
+         "prescaler \u00d7 counts \u00f7 f",
+         best.prescaler.toString() + " \u00d7 " + best.counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
+         printQuantity(got, Unit::second) + ", " + printError(got / *ask.every - 1),
+         {{ask.by, {}, "peripheral/" + ask.by, {}}}});
     const Rational least = reach.least() / hertz;
     const Rational most = reach.most() / hertz;
     if (*ask.every < least || *ask.every > most) {
         figure.state = State::broken;
-        figure.why = "every " + printQuantity(*ask.every, Unit::second) + " is beyond the wake-up counter of " + ask.by + ": " + printRange(least, most, Unit::second);
+        figure.why = "every " + printQuantity(*ask.every, Unit::second) + " is beyond the wake-up counter of " + ask.by + ": " +
+                     printRange(least, most, Unit::second);
     }
 }
 

@@ -69,7 +69,8 @@ struct PeripheralJudge {
     }
     PromiseFigure operator()(const BitesAsk& ask) {
         const auto* watchdog = kind<WatchdogKind>();
-        return watchdog == nullptr ? wrongKind() : judgeWatchdog(figure, *watchdog, ask, bench.clock, restOf(context, bench.index), pinned);
+        return watchdog == nullptr ? wrongKind()
+                                   : judgeWatchdog(figure, *watchdog, ask, bench.clock, restOf(context, bench.index), pinned);
     }
     // these have no peripheral of their own
     PromiseFigure operator()(const RunsAsk&) { return figure; }
@@ -92,7 +93,8 @@ std::string subjectTarget(const Part& part, const PromiseLine& line) {
 }
 
 bool comesFromPlay(const Ask& ask) {
-    return std::holds_alternative<AverageAsk>(ask) || std::holds_alternative<LastsAsk>(ask) || std::holds_alternative<WakesAsk>(ask);
+    return std::holds_alternative<AverageAsk>(ask) || std::holds_alternative<LastsAsk>(ask) ||
+           std::holds_alternative<WakesAsk>(ask);
 }
 
 /// Judges the promises of one plan; those on one peripheral together.

@@ -27,7 +27,11 @@ RhythmFigure playNamed(const Part& part, const Plan& plan, const Figures& figure
     } catch (const RationalOverflow&) {
         RhythmFigure rhythm;
         rhythm.unknown = "unknown: the average current needs more than 256 bits";
-        findings.push_back({Severity::error, {{}, 0, 0, "rhythm"}, "the average current needs more than 256 bits", "simpler periods and figures", {}});
+        findings.push_back({Severity::error,
+                            {{}, 0, 0, "rhythm"},
+                            "the average current needs more than 256 bits",
+                            "simpler periods and figures",
+                            {}});
         return rhythm;
     }
 }
@@ -50,7 +54,8 @@ void judgePlayed(const Plan& plan, Figures& figures) {
 }
 
 bool hasWatchdog(const Plan& plan) {
-    return std::any_of(plan.promises.begin(), plan.promises.end(), [](const Promise& promise) { return std::holds_alternative<BitesAsk>(promise.line.ask); });
+    return std::any_of(plan.promises.begin(), plan.promises.end(),
+                       [](const Promise& promise) { return std::holds_alternative<BitesAsk>(promise.line.ask); });
 }
 
 } // namespace

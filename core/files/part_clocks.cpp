@@ -200,7 +200,8 @@ private:
             return;
         }
         if (node->is_string()) {
-            if (const auto both = readNodeQuantity(*node, context_.reporter, reader.pathOf("tolerance"), Unit::ratio, Sign::notNegative)) {
+            if (const auto both =
+                    readNodeQuantity(*node, context_.reporter, reader.pathOf("tolerance"), Unit::ratio, Sign::notNegative)) {
                 source.tolerance.push_back({std::nullopt, std::nullopt, -*both, *both});
             }
             return;
@@ -301,7 +302,8 @@ private:
         const std::vector<std::string> known = idsOf(context_.part.lines);
         const auto found = std::find(known.begin(), known.end(), id);
         if (!control.empty() && (found == known.end() || (follows.control != "divide" && follows.control != "multiply"))) {
-            inner.error("control", "no control '" + control + "'", "a line's factor such as 'bus_a.divide'", didYouMean(id, known));
+            inner.error("control", "no control '" + control + "'", "a line's factor such as 'bus_a.divide'",
+                        didYouMean(id, known));
         }
         follows.line = static_cast<std::size_t>(found - known.begin());
         follows.otherwise = inner.factor("otherwise").value_or(Rational(1));

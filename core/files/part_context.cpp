@@ -6,16 +6,19 @@
 
 namespace wisetick {
 
-void checkOrder(TableReader& reader, const std::string& key, const std::optional<Rational>& low, const std::optional<Rational>& high) {
+void checkOrder(TableReader& reader, const std::string& key, const std::optional<Rational>& low,
+                const std::optional<Rational>& high) {
     if (low && high && *high < *low) {
         reader.error(key, "an empty range", "the upper end not below the lower");
     }
 }
 
-std::optional<NodeIndex> resolveNode(const PartContext& context, TableReader& reader, const std::string& key, const std::string& id) {
+std::optional<NodeIndex> resolveNode(const PartContext& context, TableReader& reader, const std::string& key,
+                                     const std::string& id) {
     const auto node = context.part.findNode(id);
     if (!node) {
-        reader.error(key, "no source or line '" + id + "'", listNames(nodeIds(context.part)), didYouMean(id, nodeIds(context.part)));
+        reader.error(key, "no source or line '" + id + "'", listNames(nodeIds(context.part)),
+                     didYouMean(id, nodeIds(context.part)));
     }
     return node;
 }
@@ -27,12 +30,14 @@ std::optional<std::size_t> resolveTier(const PartContext& context, TableReader& 
     }
     const auto tier = context.part.findTier(*id);
     if (!tier) {
-        reader.error("tier", "no tier '" + *id + "'", listNames(idsOf(context.part.tiers)), didYouMean(*id, idsOf(context.part.tiers)));
+        reader.error("tier", "no tier '" + *id + "'", listNames(idsOf(context.part.tiers)),
+                     didYouMean(*id, idsOf(context.part.tiers)));
     }
     return tier;
 }
 
-std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, const std::string& owner, FieldUse use) {
+std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, const std::string& owner,
+                                  FieldUse use) {
     const toml::node* node = reader.node(key);
     const auto field = node == nullptr ? std::nullopt : readFieldText(*node, context.reporter, reader.pathOf(key));
     if (field && use == FieldUse::own) {

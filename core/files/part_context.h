@@ -13,17 +13,20 @@ struct PartContext {
 };
 
 /// Reports an empty range: the upper end below the lower.
-void checkOrder(TableReader& reader, const std::string& key, const std::optional<Rational>& low, const std::optional<Rational>& high);
+void checkOrder(TableReader& reader, const std::string& key, const std::optional<Rational>& low,
+                const std::optional<Rational>& high);
 
 /// The source or line of that id; reports where there is none.
-std::optional<NodeIndex> resolveNode(const PartContext& context, TableReader& reader, const std::string& key, const std::string& id);
+std::optional<NodeIndex> resolveNode(const PartContext& context, TableReader& reader, const std::string& key,
+                                     const std::string& id);
 
 /// The tier that the key `tier` names, if it is there.
 std::optional<std::size_t> resolveTier(const PartContext& context, TableReader& reader);
 
 /// Whether a field belongs to one owner alone, and may not overlap another.
 enum class FieldUse { own, shared };
-std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, const std::string& owner, FieldUse use);
+std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, const std::string& owner,
+                                  FieldUse use);
 
 /// The nodes that a mux, or a line or peripheral without one, is fed from.
 std::vector<NodeIndex> readInputs(const PartContext& context, TableReader& reader, const std::string& key);

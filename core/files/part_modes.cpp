@@ -99,7 +99,8 @@ private:
                 steps.push_back({inner.text("say", Need::required).value_or(""), inner.text("when").value_or("")});
                 inner.finish();
             } else {
-                context_.reporter.error(context_.reporter.placeOf(element.source(), reader.pathOf(key)), nodeText(element), "a text, or { say, when }");
+                context_.reporter.error(context_.reporter.placeOf(element.source(), reader.pathOf(key)), nodeText(element),
+                                        "a text, or { say, when }");
             }
         }
         return steps;

@@ -36,7 +36,8 @@ public:
             TableReader inner(*wakes, context_.reporter, reader.pathOf("wakes_from"));
             for (const std::string& mode : inner.keys()) {
                 if (!context_.part.findMode(mode)) {
-                    inner.error(mode, "no mode '" + mode + "'", listNames(idsOf(context_.part.modes)), didYouMean(mode, idsOf(context_.part.modes)));
+                    inner.error(mode, "no mode '" + mode + "'", listNames(idsOf(context_.part.modes)),
+                                didYouMean(mode, idsOf(context_.part.modes)));
                 }
                 peripheral.wakesFrom[mode] = inner.text(mode).value_or("");
             }
@@ -98,7 +99,8 @@ private:
         const Rational most = Rational(std::int64_t{1} << timer.bits);
         timer.counts = reader.has("counts") ? readWholeSet(reader, "counts") : FactorSet::range(1, most);
         if (!timer.counts.empty() && timer.counts.most() > most) {
-            reader.error("counts", "counts up to " + timer.counts.most().toString(), fmt::format("at most 2^{} = {}", timer.bits, most.toString()));
+            reader.error("counts", "counts up to " + timer.counts.most().toString(),
+                         fmt::format("at most 2^{} = {}", timer.bits, most.toString()));
         }
         peripheral.kind = std::move(timer);
         return {"prescaler", "counts"};

@@ -114,7 +114,8 @@ FactorSet readRange(TableReader& range) {
         return {};
     }
     if (!((*to - *from) / by).isWhole()) {
-        range.error("to", "a range that its steps of " + printFactor(by) + " do not end on", "'to' a whole number of steps from 'from'");
+        range.error("to", "a range that its steps of " + printFactor(by) + " do not end on",
+                    "'to' a whole number of steps from 'from'");
         return {};
     }
     return FactorSet::range(*from, *to, by);
@@ -220,7 +221,8 @@ std::optional<Draw> readDraw(TableReader& reader, const std::string& key) {
             draw.perMegahertzMax = both.quantity("max", Unit::ampere, Need::optional, Sign::notNegative);
             both.finish();
         } else {
-            draw.perMegahertzTyp = readNodeQuantity(*slope, reader.reporter(), inner.pathOf("per_mhz"), Unit::ampere, Sign::notNegative);
+            draw.perMegahertzTyp =
+                readNodeQuantity(*slope, reader.reporter(), inner.pathOf("per_mhz"), Unit::ampere, Sign::notNegative);
             draw.perMegahertzMax = draw.perMegahertzTyp;
         }
         if (!draw.typ && !draw.max) { // a slope alone says all
@@ -269,7 +271,8 @@ std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, c
             }
         }
     }
-    reporter.error(reporter.placeOf(node.source(), path), nodeText(node), "a field such as \"CLK.REF[4:0]\" or \"CLK.PLLIN[16]\", bits 63 to 0");
+    reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
+                   "a field such as \"CLK.REF[4:0]\" or \"CLK.PLLIN[16]\", bits 63 to 0");
     return std::nullopt;
 }
 
@@ -279,7 +282,9 @@ void FieldBook::reportOverlaps(Reporter& reporter) const {
             const Entry& late = entries_[i];
             const Entry& early = entries_[j];
             if (late.field.reg == early.field.reg && late.field.lsb <= early.field.msb && early.field.lsb <= late.field.msb) {
-                reporter.error(late.place, "the field " + fieldText(late.field) + " of " + late.owner + " overlaps " + fieldText(early.field) + " of " + early.owner,
+                reporter.error(late.place,
+                               "the field " + fieldText(late.field) + " of " + late.owner + " overlaps " +
+                                   fieldText(early.field) + " of " + early.owner,
                                fmt::format("fields that do not share bits (the other stands in line {})", early.place.line));
             }
         }

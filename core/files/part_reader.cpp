@@ -23,7 +23,8 @@ const std::set<std::string>& reservedWords() {
 /// Reads a part in two rounds: first all ids, so that what refers to them may stand before them, then all tables.
 class PartReader {
 public:
-    PartReader(const toml::table& root, Reporter& reporter) : root_(root, reporter, ""), reporter_(reporter), context_{part_, reporter, {}} {}
+    PartReader(const toml::table& root, Reporter& reporter)
+        : root_(root, reporter, ""), reporter_(reporter), context_{part_, reporter, {}} {}
 
     Part read() {
         if (!checkFormat(root_, "wisetick-part")) {
@@ -32,7 +33,8 @@ public:
         readHead();
         collectIds();
         eachOf("tier", tiers_, [&](TableReader& reader, std::size_t index) { readTier(context_, reader, part_.tiers[index]); });
-        eachOf("source", sources_, [&](TableReader& reader, std::size_t index) { readSource(context_, reader, part_.sources[index]); });
+        eachOf("source", sources_,
+               [&](TableReader& reader, std::size_t index) { readSource(context_, reader, part_.sources[index]); });
         eachOf("line", lines_, [&](TableReader& reader, std::size_t index) { readLine(context_, reader, part_.lines[index]); });
         eachOf("peripheral", peripherals_,
                [&](TableReader& reader, std::size_t index) { readPeripheral(context_, reader, part_.peripherals[index]); });
@@ -97,7 +99,8 @@ private:
                 thing.id = *id;
                 const auto [first, isNew] = taken.emplace(*id, reader.place("id"));
                 if (!isNew) {
-                    reader.error("id", "the id '" + *id + "' again", fmt::format("an id of its own (it stands in line {} already)", first->second.line));
+                    reader.error("id", "the id '" + *id + "' again",
+                                 fmt::format("an id of its own (it stands in line {} already)", first->second.line));
                 }
                 if (reservedWords().contains(*id)) {
                     reader.error("id", "the id '" + *id + "', a word of promise lines", "another id");
@@ -130,7 +133,8 @@ private:
     void checkModes() {
         const auto runs = std::count_if(part_.modes.begin(), part_.modes.end(), [](const Mode& mode) { return mode.runs; });
         if (runs != 1) {
-            reporter_.error(root_.place("mode"), fmt::format("{} modes with 'runs = true'", runs), "one mode in which the core runs");
+            reporter_.error(root_.place("mode"), fmt::format("{} modes with 'runs = true'", runs),
+                            "one mode in which the core runs");
         }
     }
 

@@ -11,7 +11,8 @@ namespace {
 
 class PlanReader {
 public:
-    PlanReader(const toml::table& root, Reporter& reporter, const Part* part) : root_(root, reporter, ""), reporter_(reporter), part_(part) {}
+    PlanReader(const toml::table& root, Reporter& reporter, const Part* part)
+        : root_(root, reporter, ""), reporter_(reporter), part_(part) {}
 
     Plan read() {
         if (!checkFormat(root_, "wisetick-plan")) {
@@ -130,11 +131,13 @@ private:
                 return budget.quantity(key, unit, Need::optional, Sign::notNegative).value_or(Rational(0));
             };
             fitted.isBudget = true;
-            fitted.tolerance = ToleranceBudget{part("initial", Unit::ratio), part("temperature", Unit::ratio), part("ageing", Unit::perYear), 0};
+            fitted.tolerance =
+                ToleranceBudget{part("initial", Unit::ratio), part("temperature", Unit::ratio), part("ageing", Unit::perYear), 0};
             fitted.tolerance->age = Rational(budget.whole("years", 0, 1000).value_or(0)) * 8766 * 3600;
             budget.finish();
         } else if (tolerance != nullptr) {
-            if (const auto all = readNodeQuantity(*tolerance, reporter_, reader.pathOf("tolerance"), Unit::ratio, Sign::notNegative)) {
+            if (const auto all =
+                    readNodeQuantity(*tolerance, reporter_, reader.pathOf("tolerance"), Unit::ratio, Sign::notNegative)) {
                 fitted.tolerance = ToleranceBudget{*all, 0, 0, 0};
             }
         }
@@ -364,7 +367,8 @@ private:
             job.lasts = reader.quantity("lasts", Unit::second);
             job.cycles = reader.factor("cycles");
             if (reader.has("lasts") == reader.has("cycles")) {
-                reporter_.error(reader.place(), reader.has("lasts") ? "both 'lasts' and 'cycles'" : "neither 'lasts' nor 'cycles'",
+                reporter_.error(reader.place(),
+                                reader.has("lasts") ? "both 'lasts' and 'cycles'" : "neither 'lasts' nor 'cycles'",
                                 "one of them: how long the job takes, in time or in core cycles");
             }
             job.take = reader.text("take").value_or("");

@@ -147,7 +147,8 @@ private:
         if (!battery.usable.empty()) {
             std::string literal = "[";
             for (const auto& [celsius, share] : battery.usable) {
-                literal += (literal.size() > 1 ? ", [" : "[") + quantityLiteral(celsius, Unit::celsius) + ", " + quantityLiteral(share, Unit::ratio) + "]";
+                literal += (literal.size() > 1 ? ", [" : "[") + quantityLiteral(celsius, Unit::celsius) + ", " +
+                           quantityLiteral(share, Unit::ratio) + "]";
             }
             add("usable", literal + "]");
         }

@@ -11,7 +11,8 @@ namespace {
 
 std::string_view trimmed(std::string_view text) {
     const std::size_t begin = text.find_first_not_of(" \t\r\n");
-    return begin == std::string_view::npos ? std::string_view() : text.substr(begin, text.find_last_not_of(" \t\r\n") - begin + 1);
+    return begin == std::string_view::npos ? std::string_view()
+                                           : text.substr(begin, text.find_last_not_of(" \t\r\n") - begin + 1);
 }
 
 /// Maps one text; toml++ says where keys and values stand, the header lines are found here.
@@ -48,7 +49,9 @@ public:
 
 private:
     std::size_t lineCount() const { return lines_.size() - 1; }
-    std::string_view line(std::size_t index) const { return std::string_view(text_).substr(lines_[index], lines_[index + 1] - lines_[index]); }
+    std::string_view line(std::size_t index) const {
+        return std::string_view(text_).substr(lines_[index], lines_[index + 1] - lines_[index]);
+    }
 
     /// The byte at a position; columns count code points.
     std::size_t offset(const toml::source_position& position) const {
@@ -111,7 +114,8 @@ private:
     std::string headerPath(std::string_view content, std::map<std::string, int>& counts) {
         const bool isElement = content.substr(0, 2) == "[[";
         // a header alone is a TOML document; its keys are then read by the library
-        const toml::table parsed = toml::parse(content.substr(0, content.find('#') == std::string_view::npos ? content.size() : headerLength(content)));
+        const toml::table parsed =
+            toml::parse(content.substr(0, content.find('#') == std::string_view::npos ? content.size() : headerLength(content)));
         std::string path;
         const toml::node* inFile = &root_;
         const toml::table* inHeader = &parsed;

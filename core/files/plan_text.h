@@ -23,10 +23,10 @@ struct TextEntry {
 /// One table with a header of its own, or the top of the file (an empty path).
 struct TextSection {
     std::string path;
-    std::size_t begin = 0;      ///< where the comments that belong to its header begin
-    std::size_t headerEnd = 0;  ///< behind the header's newline
-    std::size_t bodyEnd = 0;    ///< behind its last entry's newline (or the header's)
-    std::size_t end = 0;        ///< where the next section's comments begin, or the end of the text
+    std::size_t begin = 0;     ///< where the comments that belong to its header begin
+    std::size_t headerEnd = 0; ///< behind the header's newline
+    std::size_t bodyEnd = 0;   ///< behind its last entry's newline (or the header's)
+    std::size_t end = 0;       ///< where the next section's comments begin, or the end of the text
 };
 
 struct PlanText {

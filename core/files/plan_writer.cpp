@@ -25,7 +25,8 @@ std::string elementOf(const std::string& path) {
 }
 
 /// Which old element each new one continues: by identity, else the one that follows the predecessor's if it is free.
-std::map<std::string, std::string> matchElements(const std::vector<FlatSection>& before, const std::vector<FlatSection>& after, const std::string& kind) {
+std::map<std::string, std::string> matchElements(const std::vector<FlatSection>& before, const std::vector<FlatSection>& after,
+                                                 const std::string& kind) {
     const auto elements = [&](const std::vector<FlatSection>& all) {
         std::vector<const FlatSection*> list;
         for (const FlatSection& section : all) {
@@ -129,11 +130,14 @@ private:
     };
 
     static const FlatSection* find(const std::vector<FlatSection>& sections, const std::string& path) {
-        const auto found = std::find_if(sections.begin(), sections.end(), [&](const FlatSection& each) { return each.path == path; });
+        const auto found =
+            std::find_if(sections.begin(), sections.end(), [&](const FlatSection& each) { return each.path == path; });
         return found == sections.end() ? nullptr : &*found;
     }
 
-    void replace(std::size_t begin, std::size_t end, std::string text) { edits_.push_back({begin, end, edits_.size(), std::move(text)}); }
+    void replace(std::size_t begin, std::size_t end, std::string text) {
+        edits_.push_back({begin, end, edits_.size(), std::move(text)});
+    }
 
     /// The comments right above a byte offset that begins a line.
     std::size_t withComments(std::size_t begin) const {
@@ -222,7 +226,8 @@ private:
         for (std::string table = path.substr(0, path.rfind('.')); isBelow(table, section.path); table.resize(table.rfind('.'))) {
             if (const TextSection* inner = map_.section(table)) {
                 const std::string rest = path.substr(table.size() + 1);
-                replace(inner->bodyEnd, inner->bodyEnd, rest + " = " + literalBelow(section.entries, path.substr(section.path.size() + 1)) + "\n");
+                replace(inner->bodyEnd, inner->bodyEnd,
+                        rest + " = " + literalBelow(section.entries, path.substr(section.path.size() + 1)) + "\n");
                 return;
             }
         }
@@ -384,7 +389,8 @@ std::string savePlan(const Plan& plan, const std::string& original) {
             }
         }
         const auto number = [](const std::string& path) { return std::stoul(path.substr(path.find('#') + 1)); };
-        const bool isMoved = !std::is_sorted(order.begin(), order.end(), [&](const auto& a, const auto& b) { return number(a) < number(b); });
+        const bool isMoved =
+            !std::is_sorted(order.begin(), order.end(), [&](const auto& a, const auto& b) { return number(a) < number(b); });
         if (isMoved) {
             text = reorderElements(text, order);
             old = readBack(text);

@@ -58,7 +58,11 @@ std::optional<std::string> readTextFile(const fs::path& path, Diagnostics& diagn
     }
     std::error_code error;
     const bool isThere = fs::exists(path, error);
-    diagnostics.push_back({Severity::error, {path.string(), 0, 0, {}}, isThere ? "this can't be read as a file" : "there is no such file", "a readable file", {}});
+    diagnostics.push_back({Severity::error,
+                           {path.string(), 0, 0, {}},
+                           isThere ? "this can't be read as a file" : "there is no such file",
+                           "a readable file",
+                           {}});
     return std::nullopt;
 }
 
@@ -77,7 +81,8 @@ LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf) {
     const auto partPath = findPart(*named.part, path.parent_path(), shelf);
     if (!partPath) {
         const std::vector<std::string> known = partsOnShelf(shelf);
-        loaded.diagnostics.push_back({Severity::error, named.place, "no part '" + *named.part + "'", "a part on the shelf (" + listNames(known) + ") or a path beside the plan",
+        loaded.diagnostics.push_back({Severity::error, named.place, "no part '" + *named.part + "'",
+                                      "a part on the shelf (" + listNames(known) + ") or a path beside the plan",
                                       didYouMean(*named.part, known)});
     } else if (const auto partText = readTextFile(*partPath, loaded.diagnostics)) {
         PartFile part = readPart(*partText, partPath->string());

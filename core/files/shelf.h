@@ -19,7 +19,7 @@ std::optional<std::string> readTextFile(const std::filesystem::path& path, Diagn
 struct LoadedPlan {
     std::optional<Part> part;
     std::optional<Plan> plan;
-    std::string text;      ///< of the plan file, as it stands
+    std::string text; ///< of the plan file, as it stands
     Diagnostics diagnostics;
     std::map<std::string, Place> places; ///< of the plan's keys
 };

@@ -219,7 +219,8 @@ std::string nodeText(const toml::node& node) {
     return node.is_table() ? "a table" : (node.is_array() ? "a list" : "a date");
 }
 
-std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& reporter, const std::string& path, Unit unit, Sign sign) {
+std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& reporter, const std::string& path, Unit unit,
+                                         Sign sign) {
     const auto text = node.value_exact<std::string>();
     const std::string expected = unitNoun(unit) + " in quotes such as \"" + unitExample(unit) + "\"";
     if (!text) {
@@ -257,7 +258,8 @@ std::optional<Rational> readNodeFactor(const toml::node& node, Reporter& reporte
         return std::nullopt;
     }
     if (value->numerator() > kMostInFactor || value->denominator() > kMostInFactor) {
-        reporter.error(reporter.placeOf(node.source(), path), nodeText(node), "a factor of at most 2^48, in steps of at least 2^-48");
+        reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
+                       "a factor of at most 2^48, in steps of at least 2^-48");
         return std::nullopt;
     }
     return value;
@@ -287,7 +289,8 @@ bool checkFormat(TableReader& root, const std::string& name) {
     const std::string expected = fmt::format("\"{}/{}\"", name, kNewestFormat);
     const std::size_t slash = format->find('/');
     const std::string version = slash == std::string::npos ? "" : format->substr(slash + 1);
-    const bool isNumber = !version.empty() && version.size() < 9 && std::all_of(version.begin(), version.end(), [](char c) { return c >= '0' && c <= '9'; });
+    const bool isNumber = !version.empty() && version.size() < 9 &&
+                          std::all_of(version.begin(), version.end(), [](char c) { return c >= '0' && c <= '9'; });
     if (format->substr(0, slash) != name || !isNumber || std::stol(version) < 1) {
         root.error("format", "the format '" + *format + "'", expected);
         return false;

@@ -56,7 +56,11 @@ Json workingsJson(const Workings& workings) {
             }
             origins.push_back(std::move(entry));
         }
-        list.push_back({{"what", step.what}, {"formula", step.formula}, {"numbers", step.numbers}, {"result", step.result}, {"from", std::move(origins)}});
+        list.push_back({{"what", step.what},
+                        {"formula", step.formula},
+                        {"numbers", step.numbers},
+                        {"result", step.result},
+                        {"from", std::move(origins)}});
     }
     return list;
 }
@@ -78,7 +82,8 @@ Json lineJson(const LineFigure& line) {
     json["hz"] = line.hertz ? exact(line.hertz->nominal) : Json(nullptr);
     json["min_hz"] = line.hertz && isWorstKnown ? exact(line.hertz->min) : Json(nullptr);
     json["max_hz"] = line.hertz && isWorstKnown ? exact(line.hertz->max) : Json(nullptr);
-    json["limit"] = line.limitMin || line.limitMax ? Json{{"min_hz", exact(line.limitMin)}, {"max_hz", exact(line.limitMax)}} : Json(nullptr);
+    json["limit"] =
+        line.limitMin || line.limitMax ? Json{{"min_hz", exact(line.limitMin)}, {"max_hz", exact(line.limitMax)}} : Json(nullptr);
     json["state"] = stateName(line.state);
     json["margin"] = exact(line.margin);
     json["why"] = textOrNull(!line.why.empty() ? line.why : (!line.stateWhy.empty() ? line.stateWhy : line.unknown));
@@ -186,7 +191,8 @@ Json wayJson(const Way& way) {
 Json findingsJson(const Diagnostics& diagnostics) {
     Json list = Json::array();
     for (const Diagnostic& diagnostic : diagnostics) {
-        Json entry{{"severity", severityName(diagnostic.severity)}, {"where", diagnostic.place.path}, {"say", sayText(diagnostic)}};
+        Json entry{
+            {"severity", severityName(diagnostic.severity)}, {"where", diagnostic.place.path}, {"say", sayText(diagnostic)}};
         if (!diagnostic.place.file.empty()) {
             entry["file"] = placeText(diagnostic.place);
         }
@@ -208,7 +214,8 @@ Json figuresJson(const Figures& figures) {
     }
     json["waits"] = Json::array();
     for (const WaitFigure& wait : figures.waits) {
-        json["waits"].push_back({{"line", wait.line}, {"waits", wait.waits}, {"fields", wait.field ? fieldsJson({*wait.field}) : Json::array()}});
+        json["waits"].push_back(
+            {{"line", wait.line}, {"waits", wait.waits}, {"fields", wait.field ? fieldsJson({*wait.field}) : Json::array()}});
     }
     json["promises"] = Json::object();
     for (const PromiseFigure& promise : figures.promises) {

@@ -82,7 +82,8 @@ std::string holdsText(const Holds& holds) {
         return "holds log2 n";
     }
     if (holds.slope.sign() < 0) {
-        return "holds " + holds.offset.toString() + " \u2212 " + (holds.slope == -1 ? "" : (-holds.slope).toString() + " \u00d7 ") + "n";
+        return "holds " + holds.offset.toString() + " \u2212 " +
+               (holds.slope == -1 ? "" : (-holds.slope).toString() + " \u00d7 ") + "n";
     }
     const std::string factor = holds.slope == 1 ? "n" : holds.slope.toString() + " \u00d7 n";
     if (holds.offset.isZero()) {

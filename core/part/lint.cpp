@@ -36,7 +36,8 @@ private:
     void lintSource(const Source& source) {
         const std::string path = "source." + source.id;
         if (source.kind == SourceKind::rc && source.tolerance.empty()) {
-            warn(path, "the RC '" + source.id + "' has no tolerance, so nothing can be said of its corners", "tolerance = [{ temp, by }]");
+            warn(path, "the RC '" + source.id + "' has no tolerance, so nothing can be said of its corners",
+                 "tolerance = [{ temp, by }]");
         }
         if (source.kind != SourceKind::clockIn && !source.startup.max) {
             warn(path, "the source '" + source.id + "' has no longest start-up time", "startup = { typ, max }");
@@ -46,8 +47,8 @@ private:
         }
     }
 
-    void lintWidth(const std::string& path, const std::string& control, const FactorSet& set, const std::map<std::string, Field>& fields,
-                   const std::map<std::string, Holds>& holds) {
+    void lintWidth(const std::string& path, const std::string& control, const FactorSet& set,
+                   const std::map<std::string, Field>& fields, const std::map<std::string, Holds>& holds) {
         const auto field = fields.find(control);
         const auto form = holds.find(control);
         if (set.empty() || field == fields.end() || form == holds.end()) {
@@ -56,9 +57,12 @@ private:
         for (const Rational& value : {set.least(), set.most()}) {
             const auto held = heldFor(form->second, value);
             if (!held) {
-                warn(path, control + " = " + printFactor(value) + " has no code for its field " + fieldText(field->second), "a code for each value");
+                warn(path, control + " = " + printFactor(value) + " has no code for its field " + fieldText(field->second),
+                     "a code for each value");
             } else if (Rational::Integer(*held) > field->second.most()) {
-                warn(path, "the field " + fieldText(field->second) + " holds up to " + field->second.most().str() + ", but " + control + " = " + printFactor(value) + " needs " + std::to_string(*held),
+                warn(path,
+                     "the field " + fieldText(field->second) + " holds up to " + field->second.most().str() + ", but " + control +
+                         " = " + printFactor(value) + " needs " + std::to_string(*held),
                      "a wider field or a smaller range");
             }
         }
@@ -69,8 +73,10 @@ private:
             return std::find((thing.*inputs).begin(), (thing.*inputs).end(), node) != (thing.*inputs).end();
         };
         return node == part_.core ||
-               std::any_of(part_.lines.begin(), part_.lines.end(), [&](const Line& line) { return isInput(line, &Line::from); }) ||
-               std::any_of(part_.peripherals.begin(), part_.peripherals.end(), [&](const Peripheral& each) { return isInput(each, &Peripheral::clock); });
+               std::any_of(part_.lines.begin(), part_.lines.end(),
+                           [&](const Line& line) { return isInput(line, &Line::from); }) ||
+               std::any_of(part_.peripherals.begin(), part_.peripherals.end(),
+                           [&](const Peripheral& each) { return isInput(each, &Peripheral::clock); });
     }
 
     void lintLine(std::size_t index) {
@@ -85,7 +91,8 @@ private:
             warn(path, "the multiplier '" + line.id + "' does not say what it draws", "draws = { base, per_mhz }");
         }
         // a line about which promises can be made needs no reader of its own, but a bare copy does
-        const bool isCopy = line.divide.empty() && line.multiply.empty() && line.from.size() == 1 && !line.follows && line.limits.empty();
+        const bool isCopy =
+            line.divide.empty() && line.multiply.empty() && line.from.size() == 1 && !line.follows && line.limits.empty();
         if (isCopy && !feedsSomething(part_.nodeOfLine(index))) {
             warn(path, "the line '" + line.id + "' changes nothing and feeds nothing", "a control, a limit, or a reader");
         }
@@ -96,7 +103,9 @@ private:
         if (!peripheral.draws) {
             warn(path, "the peripheral '" + peripheral.id + "' does not say what it draws", "draws = { per_mhz }");
         }
-        const auto width = [&](const std::string& control, const FactorSet& set) { lintWidth(path, control, set, peripheral.fields, peripheral.holds); };
+        const auto width = [&](const std::string& control, const FactorSet& set) {
+            lintWidth(path, control, set, peripheral.fields, peripheral.holds);
+        };
         if (const auto* timer = std::get_if<TimerKind>(&peripheral.kind)) {
             width("prescaler", timer->prescaler);
             width("counts", timer->counts);
@@ -120,7 +129,8 @@ private:
         }
         for (const WakeStage& stage : mode.stages) {
             if (!stage.lasts.max || !stage.draws) {
-                warn(path, "the stage '" + stage.say + "' of '" + mode.id + "' lacks its longest time or its draw", "typ, max and draws");
+                warn(path, "the stage '" + stage.say + "' of '" + mode.id + "' lacks its longest time or its draw",
+                     "typ, max and draws");
             }
         }
     }

@@ -90,8 +90,8 @@ struct Limit {
 
 /// A factor that another line's control sets.
 struct Follows {
-    std::size_t line = 0;          ///< index of the line whose control it is
-    std::string control;           ///< "divide" or "multiply"
+    std::size_t line = 0;                            ///< index of the line whose control it is
+    std::string control;                             ///< "divide" or "multiply"
     std::vector<std::pair<Rational, Rational>> when; ///< control value → factor
     Rational otherwise = 1;
 };
@@ -239,8 +239,8 @@ struct Part {
     std::vector<WaitTable> waits;
     std::vector<Peripheral> peripherals;
     std::vector<Mode> modes;
-    NodeIndex core = 0;              ///< the node whose rate the core runs at
-    std::vector<std::size_t> order;  ///< line indices, parents before children
+    NodeIndex core = 0;             ///< the node whose rate the core runs at
+    std::vector<std::size_t> order; ///< line indices, parents before children
 
     std::size_t nodeCount() const { return sources.size() + lines.size(); }
     bool isSource(NodeIndex node) const { return node < sources.size(); }

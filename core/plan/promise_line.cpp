@@ -70,7 +70,8 @@ WordCheck oneOf(const Part* part, std::string noun, std::function<std::vector<st
         if (std::find(names.begin(), names.end(), word.text) != names.end()) {
             return std::nullopt;
         }
-        return errorAt(word, "no " + noun + " " + quoted(word.text) + " on this part", listNames(names), didYouMean(word.text, names));
+        return errorAt(word, "no " + noun + " " + quoted(word.text) + " on this part", listNames(names),
+                       didYouMean(word.text, names));
     };
 }
 
@@ -179,8 +180,8 @@ std::vector<Clause> clausesOf(const std::string& verb, PromiseLine& line, const 
             quantityClause({"after"}, Unit::second, "after 2 s", true, [&](const Rational& value) { ask.after = value; }));
         clauses.push_back(quantityClause({"fed", "every"}, Unit::second, "fed every 1.8 s", false,
                                          [&](const Rational& value) { ask.fedEvery = value; }));
-        clauses.push_back(
-            quantityClause({"at", "latest"}, Unit::second, "at latest 3 s", false, [&](const Rational& value) { ask.atLatest = value; }));
+        clauses.push_back(quantityClause({"at", "latest"}, Unit::second, "at latest 3 s", false,
+                                         [&](const Rational& value) { ask.atLatest = value; }));
         clauses.push_back(quantityClause({"opens", "after"}, Unit::second, "opens after 0.5 s", false,
                                          [&](const Rational& value) { ask.opensAfter = value; }));
         addTolerance(clauses, ask.tolerance);
@@ -230,7 +231,8 @@ WordCheck subjectCheck(const std::string& verb, const Part* part) {
         return peripheralOf(part, "watchdog");
     }
     return [](const Word& word) -> std::optional<TextError> {
-        return word.text == "battery" ? std::nullopt : std::optional(errorAt(word, quoted(word.text), "'battery lasts 240 days'"));
+        return word.text == "battery" ? std::nullopt
+                                      : std::optional(errorAt(word, quoted(word.text), "'battery lasts 240 days'"));
     };
 }
 
@@ -293,8 +295,7 @@ private:
             name.remove_suffix(1);
         }
         if (!isName(name)) {
-            return errorAt({name, position_}, "the name " + quoted(name),
-                           "one word that begins with a letter, such as 'modem'");
+            return errorAt({name, position_}, "the name " + quoted(name), "one word that begins with a letter, such as 'modem'");
         }
         line.name = name;
         position_ = colon + 1;
@@ -350,7 +351,8 @@ private:
             return errorAt(opener, quoted(opener.text), listNames(known), didYouMean(opener.text, firstWords));
         }
         if (clause->isSeen && clause->opens != std::vector<std::string>{"also", "in"}) {
-            return errorAt(opener, (clause->opens.empty() ? quoted(opener.text) : "'" + opening(*clause) + "'") + " for the second time",
+            return errorAt(opener,
+                           (clause->opens.empty() ? quoted(opener.text) : "'" + opening(*clause) + "'") + " for the second time",
                            "each thing said once");
         }
         clause->isSeen = true;
@@ -391,7 +393,8 @@ private:
 
     std::optional<TextError> checkComplete(const std::vector<Clause>& clauses) {
         const auto isSeen = [&](const std::vector<std::string>& opens) {
-            return std::any_of(clauses.begin(), clauses.end(), [&](const Clause& each) { return each.isSeen && each.opens == opens; });
+            return std::any_of(clauses.begin(), clauses.end(),
+                               [&](const Clause& each) { return each.isSeen && each.opens == opens; });
         };
         const Word end{text_.substr(text_.size()), text_.size()};
         const int bounds = static_cast<int>(isSeen({"at"})) + static_cast<int>(isSeen({"at", "least"})) +
@@ -427,11 +430,13 @@ std::string toleranceText(const Tolerance& tolerance) {
 
 struct ClausePrinter {
     std::string operator()(const RunsAsk& ask) const {
-        const char* bound = ask.bound == RunsAsk::Bound::at ? "at " : (ask.bound == RunsAsk::Bound::atLeast ? "at least " : "at most ");
+        const char* bound =
+            ask.bound == RunsAsk::Bound::at ? "at " : (ask.bound == RunsAsk::Bound::atLeast ? "at least " : "at most ");
         return "runs " + (bound + printReadable(ask.hertz, Unit::hertz)) + toleranceText(ask.tolerance);
     }
     std::string operator()(const TalksAsk& ask) const {
-        const std::string rate = ask.bitsPerSecond.isWhole() ? ask.bitsPerSecond.toString() : printReadable(ask.bitsPerSecond, Unit::bitsPerSecond);
+        const std::string rate =
+            ask.bitsPerSecond.isWhole() ? ask.bitsPerSecond.toString() : printReadable(ask.bitsPerSecond, Unit::bitsPerSecond);
         return "talks " + rate + toleranceText(ask.tolerance) + (ask.frame == UartFrame{} ? "" : " as " + printFrame(ask.frame));
     }
     std::string operator()(const FiresAsk& ask) const {
@@ -450,8 +455,8 @@ struct ClausePrinter {
         return text;
     }
     std::string operator()(const WakesAsk& ask) const {
-        return "wakes from " + ask.mode + " in at most " + printReadable(ask.limit, Unit::second) + (ask.by.empty() ? "" : " by " + ask.by) +
-               (ask.every ? " every " + printReadable(*ask.every, Unit::second) : "");
+        return "wakes from " + ask.mode + " in at most " + printReadable(ask.limit, Unit::second) +
+               (ask.by.empty() ? "" : " by " + ask.by) + (ask.every ? " every " + printReadable(*ask.every, Unit::second) : "");
     }
     std::string operator()(const AverageAsk& ask) const { return "average under " + printReadable(ask.limit, Unit::ampere); }
     std::string operator()(const LastsAsk& ask) const { return "lasts " + printReadable(ask.least, Unit::second); }

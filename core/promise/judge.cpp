@@ -51,7 +51,8 @@ const Rational* pinnedValue(const std::vector<Setting>& pinned, const std::strin
 }
 
 Rational settingOf(const Way& way, const std::string& name) {
-    const auto found = std::find_if(way.settings.begin(), way.settings.end(), [&](const Setting& setting) { return setting.name == name; });
+    const auto found =
+        std::find_if(way.settings.begin(), way.settings.end(), [&](const Setting& setting) { return setting.name == name; });
     return found == way.settings.end() ? Rational(0) : found->value;
 }
 
@@ -117,7 +118,7 @@ void takeWay(PromiseFigure& figure, const Way& way) {
 }
 
 std::string toleranceText(const Tolerance& tolerance) {
-    return tolerance.within ? "within \u00b1" + printQuantity(*tolerance.within, Unit::ratio) : "exactly";
+    return tolerance.within ? "within " + printTolerance(*tolerance.within) : "exactly";
 }
 
 std::string toleranceWhy(const PromiseFigure& figure, const std::string& tolerance, const Clock& clock) {
@@ -125,7 +126,8 @@ std::string toleranceWhy(const PromiseFigure& figure, const std::string& toleran
         return {};
     }
     if (figure.state == State::broken) {
-        return "the nearest is " + printQuantity(figure.got->nominal, figure.unit) + ", " + printError(figure.error->nominal) + ", asked " + tolerance;
+        return "the nearest is " + printQuantity(figure.got->nominal, figure.unit) + ", " + printError(figure.error->nominal) +
+               ", asked " + tolerance;
     }
     if (!clock.unknown.empty()) {
         return clock.unknown;
@@ -152,8 +154,11 @@ void addErrorSteps(PromiseFigure& figure, const Clock& clock) {
         return;
     }
     const std::string asked = printQuantity(*figure.asked, figure.unit);
-    figure.workings.push_back({"error", "got \u00f7 asked \u2212 1", printQuantity(figure.got->nominal, figure.unit) + " \u00f7 " + asked + " \u2212 1",
-                               printError(figure.error->nominal), {{"asked", asked, "promise/" + figure.name, {}}}});
+    figure.workings.push_back({"error",
+                               "got \u00f7 asked \u2212 1",
+                               printQuantity(figure.got->nominal, figure.unit) + " \u00f7 " + asked + " \u2212 1",
+                               printError(figure.error->nominal),
+                               {{"asked", asked, "promise/" + figure.name, {}}}});
     Step worst{"worst cases", "with the bounds of " + clock.id, {}, {}, {{clock.id, {}, "line/" + clock.id, {}}}};
     if (figure.isWorstKnown) {
         worst.numbers = printRange(figure.got->min, figure.got->max, figure.unit);

@@ -21,14 +21,17 @@ PromiseFigure judgeLimit(PromiseFigure figure, Unit unit, const Rational& limit,
     const Bounds& got = *played.value;
     figure.got = got;
     figure.error = relativeError(got, limit);
-    const Judgement judgement = side == Side::most ? judgeAtMost(got, limit, figure.isWorstKnown) : judgeAtLeast(got, limit, figure.isWorstKnown);
+    const Judgement judgement =
+        side == Side::most ? judgeAtMost(got, limit, figure.isWorstKnown) : judgeAtLeast(got, limit, figure.isWorstKnown);
     figure.state = judgement.state;
     figure.margin = judgement.margin;
     if (figure.state == State::broken) {
-        figure.why = printQuantity(got.nominal, unit) + ", asked at " + (side == Side::most ? "most " : "least ") + printQuantity(limit, unit);
+        figure.why = printQuantity(got.nominal, unit) + ", asked at " + (side == Side::most ? "most " : "least ") +
+                     printQuantity(limit, unit);
     } else if (figure.state == State::strained) {
         figure.why = figure.isWorstKnown
-                         ? printQuantity(side == Side::most ? got.max : got.min, unit) + " in the worst case, asked at " + (side == Side::most ? "most " : "least ") + printQuantity(limit, unit)
+                         ? printQuantity(side == Side::most ? got.max : got.min, unit) + " in the worst case, asked at " +
+                               (side == Side::most ? "most " : "least ") + printQuantity(limit, unit)
                          : played.unknown;
     }
     figure.workings = played.workings;

@@ -16,8 +16,9 @@ std::string boundWhy(const PromiseFigure& figure, const RunsAsk& ask, const Cloc
     const bool isLeast = ask.bound == RunsAsk::Bound::atLeast;
     const Rational& worst = isLeast ? line.hertz.min : line.hertz.max;
     const bool isBroken = figure.state == State::broken;
-    return "runs at " + printQuantity(isBroken ? line.hertz.nominal : worst, Unit::hertz) + (isBroken ? "" : " in the worst case") + ", asked at " +
-           (isLeast ? "least " : "most ") + printQuantity(ask.hertz, Unit::hertz);
+    return "runs at " + printQuantity(isBroken ? line.hertz.nominal : worst, Unit::hertz) +
+           (isBroken ? "" : " in the worst case") + ", asked at " + (isLeast ? "least " : "most ") +
+           printQuantity(ask.hertz, Unit::hertz);
 }
 
 } // namespace
@@ -36,7 +37,8 @@ PromiseFigure judgeLineRate(PromiseFigure figure, const RunsAsk& ask, const Cloc
     }
     figure.state = judgement.state;
     figure.margin = judgement.margin;
-    figure.why = ask.bound == RunsAsk::Bound::at ? toleranceWhy(figure, toleranceText(ask.tolerance), line) : boundWhy(figure, ask, line);
+    figure.why =
+        ask.bound == RunsAsk::Bound::at ? toleranceWhy(figure, toleranceText(ask.tolerance), line) : boundWhy(figure, ask, line);
     figure.workings = {clockStep(line, "this promise"), askedStep(figure)};
     addErrorSteps(figure, line);
     return figure;

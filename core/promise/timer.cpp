@@ -84,7 +84,8 @@ std::optional<Way> bestWay(const TimerKind& timer, const FiresAsk& ask, const Cl
     return std::nullopt;
 }
 
-void addWorkings(PromiseFigure& figure, const TimerKind& timer, const FiresAsk& ask, const Clock& clock, const Way& way, const std::string& subject) {
+void addWorkings(PromiseFigure& figure, const TimerKind& timer, const FiresAsk& ask, const Clock& clock, const Way& way,
+                 const std::string& subject) {
     const Rational prescaler = settingOf(way, "prescaler");
     const Rational counts = settingOf(way, "counts");
     const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
@@ -93,23 +94,37 @@ void addWorkings(PromiseFigure& figure, const TimerKind& timer, const FiresAsk& 
     const std::string wantedText = exactDecimal(wanted).empty() ? "\u2248" + roundedDecimal(wanted, 7) : exactDecimal(wanted);
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
     figure.workings.push_back({"clock periods wanted", "asked \u00d7 f", period + " \u00d7 " + rate, wantedText, {}});
-    figure.workings.push_back({"prescaler \u00d7 counts taken", "nearest product, then most counts", prescaler.toString() + " \u00d7 " + counts.toString(),
-                               (prescaler * counts).toString(), {}});
-    figure.workings.push_back({"period", "prescaler \u00d7 counts \u00f7 f", prescaler.toString() + " \u00d7 " + counts.toString() + " \u00f7 " + rate,
-                               printQuantity(way.got.nominal, Unit::second), {}});
+    figure.workings.push_back({"prescaler \u00d7 counts taken",
+                               "nearest product, then most counts",
+                               prescaler.toString() + " \u00d7 " + counts.toString(),
+                               (prescaler * counts).toString(),
+                               {}});
+    figure.workings.push_back({"period",
+                               "prescaler \u00d7 counts \u00f7 f",
+                               prescaler.toString() + " \u00d7 " + counts.toString() + " \u00f7 " + rate,
+                               printQuantity(way.got.nominal, Unit::second),
+                               {}});
     addErrorSteps(figure, clock);
     if (timer.style == TimerStyle::preload) {
         const Rational overflow = Rational(std::int64_t{1} << timer.bits);
-        figure.workings.push_back({"preload", "2^bits \u2212 counts", overflow.toString() + " \u2212 " + counts.toString(), (overflow - counts).toString(), {}});
+        figure.workings.push_back({"preload",
+                                   "2^bits \u2212 counts",
+                                   overflow.toString() + " \u2212 " + counts.toString(),
+                                   (overflow - counts).toString(),
+                                   {}});
     }
-    figure.workings.push_back({"reach", "least and most prescaler \u00d7 counts \u00f7 f", {},
+    figure.workings.push_back({"reach",
+                               "least and most prescaler \u00d7 counts \u00f7 f",
+                               {},
                                printRange(timer.prescaler.least() * timer.counts.least() / clock.hertz.nominal,
-                                          timer.prescaler.most() * timer.counts.most() / clock.hertz.nominal, Unit::second), {}});
+                                          timer.prescaler.most() * timer.counts.most() / clock.hertz.nominal, Unit::second),
+                               {}});
 }
 
 } // namespace
 
-std::vector<Way> timerWays(const TimerKind& timer, const FiresAsk& ask, const Clock& clock, const std::vector<Setting>& pinned, std::size_t most) {
+std::vector<Way> timerWays(const TimerKind& timer, const FiresAsk& ask, const Clock& clock, const std::vector<Setting>& pinned,
+                           std::size_t most) {
     const auto reach = pinnedReach({timer.prescaler, timer.counts}, pinned);
     if (!reach) {
         return {};
@@ -129,7 +144,8 @@ std::vector<Way> timerWays(const TimerKind& timer, const FiresAsk& ask, const Cl
     return ways;
 }
 
-PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const FiresAsk& ask, const Clock& clock, const std::vector<Setting>& pinned) {
+PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const FiresAsk& ask, const Clock& clock,
+                         const std::vector<Setting>& pinned) {
     figure.unit = Unit::second;
     figure.asked = ask.period;
     figure.isWorstKnown = clock.unknown.empty();

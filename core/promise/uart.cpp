@@ -67,26 +67,41 @@ std::string divisionText(const Clock& clock, const Way& way) {
            printFactor(settingOf(way, "divisor")) + ")";
 }
 
-void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock, const std::vector<Way>& ways, const std::string& subject) {
+void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock, const std::vector<Way>& ways,
+                 const std::string& subject) {
     const Way& best = ways.front();
     const Rational oversample = settingOf(best, "oversample");
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
-    figure.workings.push_back({"exact divisor", "f \u00f7 (oversample \u00d7 rate)",
-                               printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + oversample.toString() + " \u00d7 " + ask.bitsPerSecond.toString() + ")",
-                               roundedDecimal(clock.hertz.nominal / (oversample * ask.bitsPerSecond)), {}});
-    figure.workings.push_back({"divisor taken", "of those that the port allows", {}, printFactor(settingOf(best, "divisor")), {}});
-    figure.workings.push_back({"rate", "f \u00f7 (oversample \u00d7 divisor)", divisionText(clock, best), printQuantity(best.got.nominal, Unit::bitsPerSecond), {}});
+    figure.workings.push_back({"exact divisor",
+                               "f \u00f7 (oversample \u00d7 rate)",
+                               printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + oversample.toString() +
+                                   " \u00d7 " + ask.bitsPerSecond.toString() + ")",
+                               roundedDecimal(clock.hertz.nominal / (oversample * ask.bitsPerSecond)),
+                               {}});
+    figure.workings.push_back(
+        {"divisor taken", "of those that the port allows", {}, printFactor(settingOf(best, "divisor")), {}});
+    figure.workings.push_back({"rate",
+                               "f \u00f7 (oversample \u00d7 divisor)",
+                               divisionText(clock, best),
+                               printQuantity(best.got.nominal, Unit::bitsPerSecond),
+                               {}});
     addErrorSteps(figure, clock);
     if (!ask.tolerance.within && !ask.tolerance.exactly) {
         const FrameWindow window = frameWindow(ask.frame, *oversample.toInt64());
-        figure.workings.push_back({"tolerance", "half the smaller side of the frame's window, the other end has the other half",
-                                   "half of min(" + printError(-window.low) + ", " + printError(window.high) + "), " + printFrame(ask.frame) + " over " + oversample.toString(),
-                                   "\u00b1" + printQuantity(defaultUartTolerance(ask.frame, *oversample.toInt64()), Unit::ratio), {}});
+        figure.workings.push_back({"tolerance",
+                                   "half the smaller side of the frame's window, the other end has the other half",
+                                   "half of min(" + printError(-window.low) + ", " + printError(window.high) + "), " +
+                                       printFrame(ask.frame) + " over " + oversample.toString(),
+                                   printTolerance(defaultUartTolerance(ask.frame, *oversample.toInt64())),
+                                   {}});
     }
     for (const Way& way : ways) {
         if (settingOf(way, "oversample") != oversample) {
-            figure.workings.push_back({"over " + settingOf(way, "oversample").toString() + " instead", "f \u00f7 (oversample \u00d7 divisor)", divisionText(clock, way),
-                                       printQuantity(way.got.nominal, Unit::bitsPerSecond) + ", " + printError(way.error.nominal), {}});
+            figure.workings.push_back({"over " + settingOf(way, "oversample").toString() + " instead",
+                                       "f \u00f7 (oversample \u00d7 divisor)",
+                                       divisionText(clock, way),
+                                       printQuantity(way.got.nominal, Unit::bitsPerSecond) + ", " + printError(way.error.nominal),
+                                       {}});
             break;
         }
     }
@@ -129,7 +144,8 @@ std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock
     return ways;
 }
 
-PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock, const std::vector<Setting>& pinned) {
+PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock,
+                        const std::vector<Setting>& pinned) {
     figure.unit = Unit::bitsPerSecond;
     figure.asked = ask.bitsPerSecond;
     figure.isWorstKnown = clock.unknown.empty();
@@ -141,7 +157,8 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     }
     takeWay(figure, ways.front());
     const Rational tolerance = toleranceOf(ask, *settingOf(ways.front(), "oversample").toInt64());
-    figure.why = toleranceWhy(figure, ask.tolerance.exactly ? "exactly" : "within \u00b1" + printQuantity(tolerance, Unit::ratio), clock);
+    figure.why =
+        toleranceWhy(figure, ask.tolerance.exactly ? "exactly" : "within " + printTolerance(tolerance), clock);
     addWorkings(figure, ask, clock, ways, figure.subject.substr(figure.subject.find('/') + 1));
     return figure;
 }

@@ -93,7 +93,8 @@ struct Range {
 
 /// The products that meet every condition when the clock stands at `fast` for what must not come too early and at
 /// `slow` for what must not come too late.
-Range rangeFor(const BitesAsk& ask, const WatchdogRest& rest, const CounterReach& reach, const Rational& fast, const Rational& slow) {
+Range rangeFor(const BitesAsk& ask, const WatchdogRest& rest, const CounterReach& reach, const Rational& fast,
+               const Rational& slow) {
     Range range{reach.least(), reach.most()};
     if (const auto outlast = mustOutlast(ask, rest)) {
         range.low = std::max(range.low, (*outlast * fast).floor() + 1); // strictly later
@@ -143,15 +144,19 @@ std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, co
     return best;
 }
 
-void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest, const std::string& subject) {
+void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest,
+                 const std::string& subject) {
     const Way way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
     const Rational prescaler = settingOf(way, "prescaler");
     const Rational counts = settingOf(way, "counts");
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
     const auto bite = [&](const char* what, const Rational& hertz, const Rational& time) {
-        figure.workings.push_back({what, "prescaler \u00d7 counts \u00f7 f",
-                                   prescaler.toString() + " \u00d7 " + counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
-                                   printQuantity(time, Unit::second), {}});
+        figure.workings.push_back(
+            {what,
+             "prescaler \u00d7 counts \u00f7 f",
+             prescaler.toString() + " \u00d7 " + counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
+             printQuantity(time, Unit::second),
+             {}});
     };
     bite("bites after", clock.hertz.nominal, figure.got->nominal);
     if (clock.unknown.empty()) {
@@ -159,8 +164,12 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
         bite("at the slowest clock", clock.hertz.min, figure.got->max);
     }
     if (ask.fedEvery) {
-        figure.workings.push_back({"fed every", "must be shorter than the earliest bite", printQuantity(*ask.fedEvery, Unit::second) + " < " + printQuantity(figure.got->min, Unit::second),
-                                   *ask.fedEvery < figure.got->min ? "yes" : "no", {}});
+        figure.workings.push_back(
+            {"fed every",
+             "must be shorter than the earliest bite",
+             printQuantity(*ask.fedEvery, Unit::second) + " < " + printQuantity(figure.got->min, Unit::second),
+             *ask.fedEvery < figure.got->min ? "yes" : "no",
+             {}});
     }
     if (!rest.mode.empty()) {
         Step step{"at rest in " + rest.mode, {}, {}, {}, {{rest.mode, {}, "mode/" + rest.mode, {}}}};
@@ -168,15 +177,20 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
             step.result = "frozen: it does not count there";
         } else {
             step.formula = "it counts on: the longest rest must be shorter than the earliest bite";
-            step.result = rest.longest ? "longest rest " + printQuantity(*rest.longest, Unit::second) : "longest rest not played yet";
+            step.result =
+                rest.longest ? "longest rest " + printQuantity(*rest.longest, Unit::second) : "longest rest not played yet";
         }
         figure.workings.push_back(std::move(step));
     }
     if (const Rational window = settingOf(way, "window"); window.sign() > 0) {
         const Bounds opening = inverse(clock.hertz, window * prescaler);
         const bool isEmpty = opening.max >= figure.got->min;
-        figure.workings.push_back({"safe to feed", "from the latest opening to the earliest bite", prescaler.toString() + " \u00d7 " + window.toString() + " counts before it opens",
-                                   isEmpty ? "never: it opens as late as " + printQuantity(opening.max, Unit::second) : printRange(opening.max, figure.got->min, Unit::second), {}});
+        figure.workings.push_back({"safe to feed",
+                                   "from the latest opening to the earliest bite",
+                                   prescaler.toString() + " \u00d7 " + window.toString() + " counts before it opens",
+                                   isEmpty ? "never: it opens as late as " + printQuantity(opening.max, Unit::second)
+                                           : printRange(opening.max, figure.got->min, Unit::second),
+                                   {}});
     }
 }
 
@@ -191,19 +205,24 @@ std::string whyOf(const PromiseFigure& figure, const BitesAsk& ask, const Clock&
     const Rational& latest = figure.state == State::broken ? figure.got->nominal : figure.got->max;
     const std::string when = figure.state == State::broken ? "" : " at the fastest clock";
     if (ask.fedEvery && earliest <= *ask.fedEvery) {
-        return "bites after " + printQuantity(earliest, Unit::second) + when + ", not later than the " + printQuantity(*ask.fedEvery, Unit::second) + " between feeds";
+        return "bites after " + printQuantity(earliest, Unit::second) + when + ", not later than the " +
+               printQuantity(*ask.fedEvery, Unit::second) + " between feeds";
     }
     if (rest.runs && rest.longest && earliest <= *rest.longest) {
-        return "bites after " + printQuantity(earliest, Unit::second) + when + ", and counts on while the plan rests for " + printQuantity(*rest.longest, Unit::second) + " in " + rest.mode;
+        return "bites after " + printQuantity(earliest, Unit::second) + when + ", and counts on while the plan rests for " +
+               printQuantity(*rest.longest, Unit::second) + " in " + rest.mode;
     }
     if (ask.atLatest && latest > *ask.atLatest) {
-        return "bites only after " + printQuantity(latest, Unit::second) + (figure.state == State::broken ? "" : " at the slowest clock") + ", asked at latest " +
+        return "bites only after " + printQuantity(latest, Unit::second) +
+               (figure.state == State::broken ? "" : " at the slowest clock") + ", asked at latest " +
                printQuantity(*ask.atLatest, Unit::second);
     }
     if (ask.opensAfter && ask.fedEvery) {
         const std::string tolerance = toleranceWhy(figure, toleranceText(ask.tolerance), clock);
         const bool isTolerance = (ask.tolerance.within || ask.tolerance.exactly) && !tolerance.empty();
-        return isTolerance ? tolerance : "the window opens after the feed: it must open before " + printQuantity(*ask.fedEvery, Unit::second) + " at the slowest clock";
+        return isTolerance ? tolerance
+                           : "the window opens after the feed: it must open before " +
+                                 printQuantity(*ask.fedEvery, Unit::second) + " at the slowest clock";
     }
     return toleranceWhy(figure, toleranceText(ask.tolerance), clock);
 }

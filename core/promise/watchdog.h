@@ -7,8 +7,8 @@ namespace wisetick {
 
 /// What the plan's sleep means to a watchdog.
 struct WatchdogRest {
-    std::string mode;               ///< the mode that the plan rests in; empty: it does not rest
-    bool runs = false;              ///< the watchdog counts in that mode
+    std::string mode;                ///< the mode that the plan rests in; empty: it does not rest
+    bool runs = false;               ///< the watchdog counts in that mode
     std::optional<Rational> longest; ///< longest rest in s, once it is played
 };
 

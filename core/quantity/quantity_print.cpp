@@ -1,5 +1,7 @@
 #include "quantity/quantity_print.h"
 
+#include <algorithm>
+
 namespace wisetick {
 
 namespace {
@@ -37,9 +39,13 @@ std::string placePoint(const Rational& whole, int decimals) {
     return (negative ? "-" : "") + text;
 }
 
-/// The largest step of the ladder that leaves at least 1, else the smallest.
+/// The largest step of the ladder that leaves at least 1, else the smallest; for 0 the one without prefix.
 const UnitSuffix& ladderStep(const Rational& value, Unit unit) {
     const auto& ladder = unitLadder(unit);
+    if (value.isZero()) {
+        const auto plain = std::find_if(ladder.begin(), ladder.end(), [](const UnitSuffix& step) { return step.factor == 1; });
+        return plain == ladder.end() ? ladder.back() : *plain;
+    }
     const Rational magnitude = abs(value);
     // percent from 0.1 % on, ppm below
     const bool isShare = unit == Unit::ratio || unit == Unit::perYear;
@@ -147,6 +153,12 @@ std::string printError(const Rational& error) {
     const std::string sign = error.sign() > 0 ? "+" : "\u2212";
     const std::string exact = exactDecimal(abs(scaled), 4);
     return (exact.empty() ? kAlmostEqual + sign + roundedDecimal(abs(scaled), 4) : sign + exact) + (isPercent ? " %" : " ppm");
+}
+
+std::string printTolerance(const Rational& tolerance) {
+    const std::string text = printQuantity(tolerance, Unit::ratio);
+    const std::string almostEqual = kAlmostEqual;
+    return text.rfind(almostEqual, 0) == 0 ? almostEqual + "\u00b1" + text.substr(almostEqual.size()) : "\u00b1" + text;
 }
 
 std::string printRange(const Rational& low, const Rational& high, Unit unit) {

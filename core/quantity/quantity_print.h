@@ -19,6 +19,9 @@ std::string printReadable(const Rational& value, Unit unit);
 /// "exact" for 0.
 std::string printError(const Rational& error);
 
+/// "±1.5 %", or "≈±2.2876 %" where that is rounded.
+std::string printTolerance(const Rational& tolerance);
+
 /// "1.6 s … 2.5 s"; one figure where the ends are equal.
 std::string printRange(const Rational& low, const Rational& high, Unit unit);
 

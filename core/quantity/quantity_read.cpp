@@ -80,7 +80,8 @@ public:
             return false;
         }
         const bool isNegativeExponent = peek(1) == '-';
-        if ((peek() == 'e' || peek() == 'E') && (isDigit(peek(1)) || ((isNegativeExponent || peek(1) == '+') && isDigit(peek(2))))) {
+        if ((peek() == 'e' || peek() == 'E') &&
+            (isDigit(peek(1)) || ((isNegativeExponent || peek(1) == '+') && isDigit(peek(2))))) {
             position_ += isDigit(peek(1)) ? 1 : 2;
             Rational exponent;
             digits(exponent, count);
@@ -176,7 +177,8 @@ tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit
             if (unitMayBeOmitted(unit) || value.isZero()) {
                 return value;
             }
-            return tl::unexpected(TextError{start, text.size() - start, quoted(text.substr(start)) + " has no unit", expected, {}});
+            return tl::unexpected(
+                TextError{start, text.size() - start, quoted(text.substr(start)) + " has no unit", expected, {}});
         }
         const std::string_view suffix = scanner.rest();
         const UnitSuffix* known = findSuffix(unit, suffix);

@@ -140,8 +140,7 @@ double Rational::toDouble() const {
 
 std::string Rational::toString() const {
     if (!big_) {
-        return denominator_ == 1 ? std::to_string(numerator_)
-                                 : std::to_string(numerator_) + "/" + std::to_string(denominator_);
+        return denominator_ == 1 ? std::to_string(numerator_) : std::to_string(numerator_) + "/" + std::to_string(denominator_);
     }
     return isWhole() ? big_->numerator().str() : big_->numerator().str() + "/" + big_->denominator().str();
 }
@@ -154,8 +153,8 @@ Rational& Rational::operator+=(const Rational& other) {
     if (!big_ && !other.big_) {
         const std::int64_t common = std::gcd(denominator_, other.denominator_);
         const std::int64_t otherPart = other.denominator_ / common;
-        Wide numerator = static_cast<Wide>(numerator_) * otherPart +
-                         static_cast<Wide>(other.numerator_) * (denominator_ / common);
+        Wide numerator =
+            static_cast<Wide>(numerator_) * otherPart + static_cast<Wide>(other.numerator_) * (denominator_ / common);
         const auto rest = static_cast<std::int64_t>(numerator % common);
         const std::int64_t reduce = std::gcd(rest, common);
         numerator /= reduce;

@@ -24,8 +24,9 @@ public:
 /// all others are Boost rationals over checked 256-bit integers, so that nothing ever wraps.
 class Rational {
 public:
-    using Integer = boost::multiprecision::number<boost::multiprecision::cpp_int_backend<
-        256, 256, boost::multiprecision::signed_magnitude, boost::multiprecision::checked, void>>;
+    using Integer =
+        boost::multiprecision::number<boost::multiprecision::cpp_int_backend<256, 256, boost::multiprecision::signed_magnitude,
+                                                                             boost::multiprecision::checked, void>>;
 
     Rational() = default;
     template <std::integral Whole>

@@ -12,12 +12,11 @@ struct Prefix {
     int exponent;
 };
 
-constexpr std::array kPrefixes{Prefix{"p", -12}, Prefix{"n", -9}, Prefix{"u", -6},  Prefix{"\u00B5", -6}, Prefix{"\u03BC", -6},
-                               Prefix{"m", -3},  Prefix{"", 0},   Prefix{"k", 3},   Prefix{"M", 6},       Prefix{"G", 9}};
+constexpr std::array kPrefixes{Prefix{"p", -12}, Prefix{"n", -9}, Prefix{"u", -6}, Prefix{"\u00B5", -6}, Prefix{"\u03BC", -6},
+                               Prefix{"m", -3},  Prefix{"", 0},   Prefix{"k", 3},  Prefix{"M", 6},       Prefix{"G", 9}};
 
 /// `name` with each prefix whose exponent lies in [least, most].
-void addPrefixed(std::vector<UnitSuffix>& suffixes, const std::string& name, int least, int most,
-                 const Rational& factor = 1) {
+void addPrefixed(std::vector<UnitSuffix>& suffixes, const std::string& name, int least, int most, const Rational& factor = 1) {
     for (const Prefix& prefix : kPrefixes) {
         if (prefix.exponent >= least && prefix.exponent <= most) {
             suffixes.push_back({prefix.text + name, factor * powerOfTen(prefix.exponent)});
@@ -32,9 +31,7 @@ const Rational kYear = Rational(8766) * 3600;
 std::vector<UnitSuffix> makeSuffixes(Unit unit) {
     std::vector<UnitSuffix> list;
     switch (unit) {
-    case Unit::ratio:
-        list = {{"%", Rational(1, 100)}, {"ppm", Rational(1, 1000000)}, {"ppb", Rational(1, 1000000000)}};
-        break;
+    case Unit::ratio: list = {{"%", Rational(1, 100)}, {"ppm", Rational(1, 1000000)}, {"ppb", Rational(1, 1000000000)}}; break;
     case Unit::hertz:
         addPrefixed(list, "Hz", -6, 9);
         addPrefixed(list, "", 3, 9);
@@ -46,8 +43,17 @@ std::vector<UnitSuffix> makeSuffixes(Unit unit) {
         break;
     case Unit::second:
         addPrefixed(list, "s", -12, 0);
-        list.insert(list.end(), {{"min", 60}, {"h", kHour}, {"hour", kHour}, {"hours", kHour}, {"d", kDay}, {"day", kDay},
-                                 {"days", kDay}, {"week", 7 * kDay}, {"weeks", 7 * kDay}, {"year", kYear}, {"years", kYear}});
+        list.insert(list.end(), {{"min", 60},
+                                 {"h", kHour},
+                                 {"hour", kHour},
+                                 {"hours", kHour},
+                                 {"d", kDay},
+                                 {"day", kDay},
+                                 {"days", kDay},
+                                 {"week", 7 * kDay},
+                                 {"weeks", 7 * kDay},
+                                 {"year", kYear},
+                                 {"years", kYear}});
         break;
     case Unit::ampere: addPrefixed(list, "A", -12, 0); break;
     case Unit::coulomb:
@@ -66,9 +72,7 @@ std::vector<UnitSuffix> makeSuffixes(Unit unit) {
         addPrefixed(list, "S", -9, 0);
         break;
     case Unit::celsius: list = {{"C", 1}, {"\u00B0C", 1}, {"degC", 1}}; break;
-    case Unit::perYear:
-        list = {{"%/year", Rational(1, 100) / kYear}, {"ppm/year", Rational(1, 1000000) / kYear}};
-        break;
+    case Unit::perYear: list = {{"%/year", Rational(1, 100) / kYear}, {"ppm/year", Rational(1, 1000000) / kYear}}; break;
     }
     return list;
 }
@@ -89,8 +93,11 @@ std::vector<UnitSuffix> makeLadder(Unit unit) {
     case Unit::second: return steps({{"ps", -12}, {"ns", -9}, {micro + "s", -6}, {"ms", -3}, {"s", 0}});
     case Unit::ampere: return steps({{"pA", -12}, {"nA", -9}, {micro + "A", -6}, {"mA", -3}, {"A", 0}});
     case Unit::coulomb:
-        return {{"pC", powerOfTen(-12)}, {"nC", powerOfTen(-9)},   {micro + "C", powerOfTen(-6)},
-                {"mC", powerOfTen(-3)},  {"mAh", kHour / 1000}};
+        return {{"pC", powerOfTen(-12)},
+                {"nC", powerOfTen(-9)},
+                {micro + "C", powerOfTen(-6)},
+                {"mC", powerOfTen(-3)},
+                {"mAh", kHour / 1000}};
     case Unit::volt: return steps({{micro + "V", -6}, {"mV", -3}, {"V", 0}});
     case Unit::ohm: return steps({{"m\u03A9", -3}, {"\u03A9", 0}, {"k\u03A9", 3}, {"M\u03A9", 6}});
     case Unit::farad: return steps({{"pF", -12}, {"nF", -9}, {micro + "F", -6}, {"mF", -3}, {"F", 0}});
@@ -140,9 +147,9 @@ std::string unitExample(Unit unit) {
 }
 
 const std::vector<Unit>& allUnits() {
-    static const std::vector<Unit> units{Unit::ratio,  Unit::hertz, Unit::bitsPerSecond, Unit::second,
-                                         Unit::ampere, Unit::coulomb, Unit::volt,        Unit::ohm,
-                                         Unit::farad,  Unit::siemens, Unit::celsius,     Unit::perYear};
+    static const std::vector<Unit> units{Unit::ratio,  Unit::hertz,   Unit::bitsPerSecond, Unit::second,
+                                         Unit::ampere, Unit::coulomb, Unit::volt,          Unit::ohm,
+                                         Unit::farad,  Unit::siemens, Unit::celsius,       Unit::perYear};
     return units;
 }
 

@@ -19,7 +19,8 @@ struct Charge {
     explicit Charge(std::size_t points) : typ(points), max(points) {}
 
     /// Adds time × current; what is not known of a current adds nothing.
-    void add(const Rational& timeTyp, const std::vector<Rational>& ampereTyp, const Rational& timeMax, const std::vector<Rational>& ampereMax) {
+    void add(const Rational& timeTyp, const std::vector<Rational>& ampereTyp, const Rational& timeMax,
+             const std::vector<Rational>& ampereMax) {
         for (std::size_t i = 0; i < ampereTyp.size(); ++i) {
             typ[i] += timeTyp * ampereTyp[i];
         }
@@ -40,7 +41,8 @@ struct Item {
 /// Works out one play: two timelines, the charge of each of their items, and what follows.
 class Play {
 public:
-    Play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived, Diagnostics& findings)
+    Play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived,
+         Diagnostics& findings)
         : part_(part), plan_(plan), base_(derived.at(take)), findings_(findings) {
         takes_.push_back(&base_);
         for (const auto& [name, figures] : derived) {
@@ -141,8 +143,8 @@ private:
         return corner == Corner::typical ? change.restored.nominal : change.restored.max;
     }
 
-    void addItem(const std::string& name, const std::string& target, const Rational& timeTyp, const Rational& timeMax, const CurrentFigure& current,
-                 const Rational& outside) {
+    void addItem(const std::string& name, const std::string& target, const Rational& timeTyp, const Rational& timeMax,
+                 const CurrentFigure& current, const Rational& outside) {
         Charge charge(base_.grid.celsius.size());
         charge.add(timeTyp, current.typ, timeMax, current.max);
         const std::vector<Rational> constant(charge.typ.size(), outside);
@@ -155,11 +157,13 @@ private:
         Charge charge(base_.grid.celsius.size());
         const Mode& mode = part_.modes[*restsIn_];
         const WakeUpFigure& wake = *takes_[take]->modes[*restsIn_].wakeUp;
-        charge.add(countTyp * wake.firstInstruction.nominal, rest().current.typ, countMax * wake.firstInstruction.max, rest().current.max);
+        charge.add(countTyp * wake.firstInstruction.nominal, rest().current.typ, countMax * wake.firstInstruction.max,
+                   rest().current.max);
         for (std::size_t i = 0; i < mode.stages.size(); ++i) {
-            const Contribution draw = contributionOf(mode.stages[i].say, "mode/" + mode.id, mode.stages[i].draws, Bounds::exactly(0), base_.grid);
-            charge.add(countTyp * (wake.pieces[i].endTyp - wake.pieces[i].startTyp), draw.typ, countMax * (wake.pieces[i].endMax - wake.pieces[i].startMax),
-                       draw.max.empty() ? draw.typ : draw.max);
+            const Contribution draw =
+                contributionOf(mode.stages[i].say, "mode/" + mode.id, mode.stages[i].draws, Bounds::exactly(0), base_.grid);
+            charge.add(countTyp * (wake.pieces[i].endTyp - wake.pieces[i].startTyp), draw.typ,
+                       countMax * (wake.pieces[i].endMax - wake.pieces[i].startMax), draw.max.empty() ? draw.typ : draw.max);
         }
         return charge;
     }
@@ -206,7 +210,8 @@ private:
             return *whole;
         }
         figure_.isWhole = false;
-        find(Severity::warning, "rhythm", "the jobs repeat only after more than 100000 runs", "periods that share a multiple; the figures are those of the first 100000");
+        find(Severity::warning, "rhythm", "the jobs repeat only after more than 100000 runs",
+             "periods that share a multiple; the figures are those of the first 100000");
         return Rational(kMostRuns) / perSecond;
     }
 
@@ -235,7 +240,8 @@ private:
             load += job.lasts / job.every;
         }
         if (load > 1) {
-            find(Severity::error, "rhythm", "the jobs don't fit: they need " + printQuantity(load, Unit::ratio) + " of the time", "at most 100 %, wake-ups included");
+            find(Severity::error, "rhythm", "the jobs don't fit: they need " + printQuantity(load, Unit::ratio) + " of the time",
+                 "at most 100 %, wake-ups included");
         }
     }
 
@@ -288,7 +294,8 @@ private:
             max[i] = std::max(max[i] / figure_.span, typ[i]);
         }
         const std::size_t nominal = base_.grid.nominal;
-        figure_.average = Bounds{*std::min_element(typ.begin(), typ.end()), typ[nominal], *std::max_element(max.begin(), max.end())};
+        figure_.average =
+            Bounds{*std::min_element(typ.begin(), typ.end()), typ[nominal], *std::max_element(max.begin(), max.end())};
         addShares(typ[nominal]);
         addAverageWorkings(max);
         if (plan_.board.battery) {
@@ -300,24 +307,36 @@ private:
         for (const Item& item : items_) {
             const Rational& charge = item.charge.typ[base_.grid.nominal];
             if (charge.sign() > 0 && average.sign() > 0) {
-                figure_.shares.push_back({item.name, item.target, item.time / figure_.span, charge / (average * figure_.span), charge / figure_.span});
+                figure_.shares.push_back(
+                    {item.name, item.target, item.time / figure_.span, charge / (average * figure_.span), charge / figure_.span});
             }
         }
-        std::stable_sort(figure_.shares.begin(), figure_.shares.end(), [](const auto& a, const auto& b) { return a.ampere > b.ampere; });
+        std::stable_sort(figure_.shares.begin(), figure_.shares.end(),
+                         [](const auto& a, const auto& b) { return a.ampere > b.ampere; });
     }
 
     void addAverageWorkings(const std::vector<Rational>& max) {
         const auto ampere = [](const Rational& value) { return printQuantity(value, Unit::ampere); };
         for (const RhythmFigure::Share& share : figure_.shares) {
             const Rational while_ = share.ampere / share.timeShare;
-            figure_.averageWorkings.push_back({share.name, "share of the time \u00d7 current", printQuantity(share.timeShare, Unit::ratio) + " \u00d7 " + ampere(while_),
-                                               ampere(share.ampere), {{share.name, {}, share.target, {}}}});
+            figure_.averageWorkings.push_back({share.name,
+                                               "share of the time \u00d7 current",
+                                               printQuantity(share.timeShare, Unit::ratio) + " \u00d7 " + ampere(while_),
+                                               ampere(share.ampere),
+                                               {{share.name, {}, share.target, {}}}});
         }
         const auto worst = static_cast<std::size_t>(std::max_element(max.begin(), max.end()) - max.begin());
-        figure_.averageWorkings.push_back({"average", "sum, typical at " + printQuantity(base_.grid.celsius[base_.grid.nominal], Unit::celsius), "over " + printQuantity(figure_.span, Unit::second),
-                                           ampere(figure_.average->nominal), {}});
-        figure_.averageWorkings.push_back({"worst case", "largest draws, longest wake-ups, slowest core, at the worst single temperature", "at " + printQuantity(base_.grid.celsius[worst], Unit::celsius),
-                                           ampere(figure_.average->max), {}});
+        figure_.averageWorkings.push_back(
+            {"average",
+             "sum, typical at " + printQuantity(base_.grid.celsius[base_.grid.nominal], Unit::celsius),
+             "over " + printQuantity(figure_.span, Unit::second),
+             ampere(figure_.average->nominal),
+             {}});
+        figure_.averageWorkings.push_back({"worst case",
+                                           "largest draws, longest wake-ups, slowest core, at the worst single temperature",
+                                           "at " + printQuantity(base_.grid.celsius[worst], Unit::celsius),
+                                           ampere(figure_.average->max),
+                                           {}});
     }
 
     void addLife(const Battery& battery, const std::vector<Rational>& typ, const std::vector<Rational>& max) {
@@ -343,19 +362,27 @@ private:
         }
         figure_.life = life;
         if (!battery.usable.empty() && battery.usable.size() > 1 &&
-            (base_.grid.celsius.front() < battery.usable.front().first || base_.grid.celsius.back() > battery.usable.back().first)) {
-            find(Severity::warning, "board.battery.usable", "the board's temperatures go beyond the battery's table", "its end value is taken there");
+            (base_.grid.celsius.front() < battery.usable.front().first ||
+             base_.grid.celsius.back() > battery.usable.back().first)) {
+            find(Severity::warning, "board.battery.usable", "the board's temperatures go beyond the battery's table",
+                 "its end value is taken there");
         }
         addLifeStep(battery, "life", nominal, typ[nominal], middle);
         addLifeStep(battery, "at the worst single temperature", worst, max[worst], life.min);
     }
 
-    void addLifeStep(const Battery& battery, const std::string& what, std::size_t point, const Rational& average, const Rational& life) {
+    void addLifeStep(const Battery& battery, const std::string& what, std::size_t point, const Rational& average,
+                     const Rational& life) {
         const Rational& celsius = base_.grid.celsius[point];
-        figure_.lifeWorkings.push_back({what, "capacity \u00d7 usable \u00f7 (average + fading)",
-                                        printQuantity(battery.capacity, Unit::coulomb) + " \u00d7 " + printQuantity(usableAt(battery, celsius), Unit::ratio) + " \u00f7 (" +
-                                            printQuantity(average, Unit::ampere) + " + " + printQuantity(battery.capacity * battery.fades, Unit::ampere) + ") at " + printQuantity(celsius, Unit::celsius),
-                                        printQuantity(life, Unit::second), {{"capacity", {}, "plan/board.battery.capacity", {}}, {"average", {}, "rhythm/average", {}}}});
+        figure_.lifeWorkings.push_back(
+            {what,
+             "capacity \u00d7 usable \u00f7 (average + fading)",
+             printQuantity(battery.capacity, Unit::coulomb) + " \u00d7 " +
+                 printQuantity(usableAt(battery, celsius), Unit::ratio) + " \u00f7 (" + printQuantity(average, Unit::ampere) +
+                 " + " + printQuantity(battery.capacity * battery.fades, Unit::ampere) + ") at " +
+                 printQuantity(celsius, Unit::celsius),
+             printQuantity(life, Unit::second),
+             {{"capacity", {}, "plan/board.battery.capacity", {}}, {"average", {}, "rhythm/average", {}}}});
     }
 
     const Part& part_;
@@ -370,7 +397,8 @@ private:
 
 } // namespace
 
-RhythmFigure play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived, Diagnostics& findings) {
+RhythmFigure play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived,
+                  Diagnostics& findings) {
     return Play(part, plan, take, derived, findings).work();
 }
 

@@ -18,7 +18,8 @@ inline constexpr std::int64_t kMostRuns = 100000;
 /// (at the take's run current) and jobs (run current plus their outside draw), at every temperature of the grid.
 /// Life = capacity × usable(T) ÷ (average(T) + capacity × fade), a year being 8766 h. The worst is the worst single
 /// temperature. Adds findings (jobs that do not fit, a play that was cut).
-RhythmFigure play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived, Diagnostics& findings);
+RhythmFigure play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived,
+                  Diagnostics& findings);
 
 /// The share of the capacity that can be used at a temperature, linear between the battery's points and held at its
 /// ends beyond them.

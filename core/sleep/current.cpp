@@ -52,8 +52,8 @@ std::vector<Rational> breakpoints(const Part& part, const Board& board) {
     return list;
 }
 
-std::vector<Rational> overGrid(const std::optional<TemperatureCurve>& curve, const std::optional<Rational>& slope, const Rational& hertz,
-                               const TemperatureGrid& grid, bool& isExtrapolated) {
+std::vector<Rational> overGrid(const std::optional<TemperatureCurve>& curve, const std::optional<Rational>& slope,
+                               const Rational& hertz, const TemperatureGrid& grid, bool& isExtrapolated) {
     std::vector<Rational> currents;
     if (!curve || !slope) {
         return currents;
@@ -99,7 +99,8 @@ Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool&
         isExtrapolated = true;
         return celsius < points.front().celsius ? points.front().ampere : points.back().ampere;
     }
-    const auto above = std::find_if(points.begin() + 1, points.end(), [&](const auto& point) { return point.celsius >= celsius; });
+    const auto above =
+        std::find_if(points.begin() + 1, points.end(), [&](const auto& point) { return point.celsius >= celsius; });
     const auto below = above - 1;
     if (above->celsius == celsius) {
         return above->ampere;
@@ -117,8 +118,8 @@ Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool&
     return quantised(std::exp(low + share.toDouble() * (high - low)), kPicoampere);
 }
 
-Contribution contributionOf(const std::string& name, const std::string& target, const std::optional<Draw>& draw, const Bounds& hertz,
-                            const TemperatureGrid& grid) {
+Contribution contributionOf(const std::string& name, const std::string& target, const std::optional<Draw>& draw,
+                            const Bounds& hertz, const TemperatureGrid& grid) {
     Contribution result{name, target, {}, {}, false, {}};
     if (!draw) {
         return result;
@@ -131,13 +132,14 @@ Contribution contributionOf(const std::string& name, const std::string& target, 
         result.formula = base.isZero() ? "" : printQuantity(base, Unit::ampere);
     }
     if (draw->perMegahertzTyp && draw->perMegahertzTyp->sign() > 0) {
-        result.formula += (result.formula.empty() ? "" : " + ") + printQuantity(*draw->perMegahertzTyp, Unit::ampere) + "/MHz \u00d7 " +
-                          printQuantity(hertz.nominal, Unit::hertz);
+        result.formula += (result.formula.empty() ? "" : " + ") + printQuantity(*draw->perMegahertzTyp, Unit::ampere) +
+                          "/MHz \u00d7 " + printQuantity(hertz.nominal, Unit::hertz);
     }
     return result;
 }
 
-Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere, const TemperatureGrid& grid) {
+Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere,
+                                  const TemperatureGrid& grid) {
     const std::vector<Rational> all(grid.celsius.size(), ampere);
     return {name, target, all, all, false, printQuantity(ampere, Unit::ampere)};
 }
@@ -151,7 +153,9 @@ CurrentFigure sumOf(std::vector<Contribution> contributions, const TemperatureGr
         addTo(sum.max, each.max);
         if (each.typ.empty() || each.max.empty()) {
             sum.unknown += sum.unknown.empty() ? "unknown: " : ", ";
-            sum.unknown += (each.typ.empty() && each.max.empty() ? "draw of " : (each.typ.empty() ? "typical draw of " : "largest draw of ")) + each.name;
+            sum.unknown += (each.typ.empty() && each.max.empty() ? "draw of "
+                                                                 : (each.typ.empty() ? "typical draw of " : "largest draw of ")) +
+                           each.name;
         }
     }
     for (std::size_t i = 0; i < sum.typ.size(); ++i) {

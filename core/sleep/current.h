@@ -39,7 +39,8 @@ Contribution contributionOf(const std::string& name, const std::string& target, 
                             const Bounds& hertz, const TemperatureGrid& grid);
 
 /// A constant current.
-Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere, const TemperatureGrid& grid);
+Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere,
+                                  const TemperatureGrid& grid);
 
 /// A sum of contributions over the grid; the known parts where some are unknown.
 struct CurrentFigure {

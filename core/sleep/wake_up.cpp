@@ -35,7 +35,8 @@ bool takesTimeToStart(const Part& part, NodeIndex node) {
     return !line.multiply.empty() || line.startup.typ || line.startup.max;
 }
 
-std::vector<StartUp> startUpsOf(const Part& part, const std::vector<std::optional<NodeIndex>>& parents, const std::vector<bool>& needed) {
+std::vector<StartUp> startUpsOf(const Part& part, const std::vector<std::optional<NodeIndex>>& parents,
+                                const std::vector<bool>& needed) {
     std::vector<StartUp> list;
     std::vector<std::optional<std::size_t>> placeOf(part.nodeCount());
     const auto start = [&](NodeIndex node, const Duration& lasts) {
@@ -65,7 +66,8 @@ WakeUpFigure wakeUp(const Mode& mode, const std::vector<StartUp>& startUps) {
     for (const WakeStage& stage : mode.stages) {
         const Bounds lasts = knownPart(stage.lasts, "time of stage '" + stage.say + "'", figure.unknown);
         WakePiece piece{stage.say, true, {}, {}, {}, {}, "mode/" + mode.id};
-        const auto beside = std::find_if(figure.pieces.begin(), figure.pieces.end(), [&](const WakePiece& other) { return other.say == stage.beside; });
+        const auto beside = std::find_if(figure.pieces.begin(), figure.pieces.end(),
+                                         [&](const WakePiece& other) { return other.say == stage.beside; });
         if (!stage.beside.empty() && beside != figure.pieces.end()) {
             piece.startTyp = beside->startTyp;
             piece.startMax = beside->startMax;

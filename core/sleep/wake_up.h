@@ -20,7 +20,8 @@ struct StartUp {
 /// The start-ups of the nodes that are `needed`: sources first, then multipliers, each after the nearest start-up
 /// up its chain. `parents` are the inputs that the muxes have chosen. Nodes that take no time to start (dividers, clock
 /// inputs) are left out.
-std::vector<StartUp> startUpsOf(const Part& part, const std::vector<std::optional<NodeIndex>>& parents, const std::vector<bool>& needed);
+std::vector<StartUp> startUpsOf(const Part& part, const std::vector<std::optional<NodeIndex>>& parents,
+                                const std::vector<bool>& needed);
 
 /// Whether a node takes a time to start: a source other than a clock input, a multiplier, or a line with a start-up
 /// time.

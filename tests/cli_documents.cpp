@@ -1,0 +1,95 @@
+#include "files/part_reader.h"
+#include "plan/promise_line.h"
+#include "support.h"
+
+#include <QProcess>
+#include <QRegularExpression>
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+namespace {
+
+QString document(const char* name) {
+    return QString::fromStdString(fileText(sourceDir() + "/" + name));
+}
+
+/// The command of an example, split as a shell splits it.
+QStringList argumentsOf(const QString& line) {
+    QStringList arguments = QProcess::splitCommand(line);
+    arguments.removeFirst(); // the program's name
+    return arguments;
+}
+
+} // namespace
+
+/// What the documents show is what the program does.
+class CliDocuments : public QObject {
+    Q_OBJECT
+
+private slots:
+    void examples_data() {
+        QTest::addColumn<QString>("block");
+        for (const char* name : {"README.md", "docs/calculations.md"}) {
+            const QRegularExpression fence("```(?:console)?\\n\\$ (wisetick-cli .*?)```", QRegularExpression::DotMatchesEverythingOption);
+            auto matches = fence.globalMatch(document(name));
+            for (int count = 1; matches.hasNext(); ++count) {
+                QTest::addRow("%s %d", name, count) << matches.next().captured(1);
+            }
+        }
+    }
+    void examples() {
+        QFETCH(QString, block);
+        QStringList shown = block.split('\n', Qt::SkipEmptyParts);
+        const QStringList arguments = argumentsOf(shown.takeFirst());
+        QProcess process;
+        process.setWorkingDirectory(QString::fromStdString(sourceDir()));
+        process.start(qEnvironmentVariable("WISETICK_CLI"), arguments);
+        QVERIFY(process.waitForFinished(30000));
+        const QStringList got = QString::fromUtf8(process.readAllStandardOutput()).split('\n');
+        // every line that is shown stands in the output, in this order
+        qsizetype from = 0;
+        for (const QString& line : shown) {
+            if (line.trimmed() == QString::fromUtf8("\u2026")) {
+                continue;
+            }
+            const qsizetype at = got.indexOf(line, from);
+            QVERIFY2(at >= 0, qPrintable("not in the output: " + line + "\n" + got.join('\n')));
+            from = at + 1;
+        }
+        QVERIFY(!shown.isEmpty());
+    }
+
+    void promiseLinesOfTheGrammarAreRead() {
+        const Part part = readPart(marramText(), "part").part.value();
+        const QRegularExpression cell("^\\| (`.*`) \\|", QRegularExpression::MultilineOption);
+        const QRegularExpression code("`([^`]+)`");
+        int count = 0;
+        auto rows = cell.globalMatch(document("docs/promise-lines.md"));
+        while (rows.hasNext()) {
+            auto lines = code.globalMatch(rows.next().captured(1));
+            while (lines.hasNext()) {
+                const std::string line = lines.next().captured(1).toStdString();
+                const auto read = readPromiseLine(line, &part);
+                QVERIFY2(read.has_value(), (line + ": " + (read ? "" : sayText(read.error()))).c_str());
+                ++count;
+            }
+        }
+        QVERIFY(count >= 13);
+    }
+
+    void documentsLinkToWhatIsThere() {
+        const QRegularExpression link("\\]\\(([^)#:]+)[^)]*\\)");
+        for (const char* name : {"README.md", "docs/promise-lines.md", "docs/plan-files.md", "docs/part-files.md", "docs/architecture.md"}) {
+            const QString folder = QString(name).contains('/') ? "/docs/" : "/";
+            auto links = link.globalMatch(document(name));
+            while (links.hasNext()) {
+                const QString target = links.next().captured(1);
+                QVERIFY2(QFileInfo::exists(QString::fromStdString(sourceDir()) + folder + target), qPrintable(QString(name) + " links to " + target));
+            }
+        }
+    }
+};
+
+QTEST_GUILESS_MAIN(CliDocuments)
+#include "cli_documents.moc"
