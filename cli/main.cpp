@@ -49,7 +49,7 @@ Exit codes: 0 all holds, 1 a promise is broken or a limit overstepped, 2 bad inp
 
 int run(int argc, char** argv) {
     CLI::App app{kHelp, "wisetick-cli"};
-    app.set_version_flag("--version", "wisetick-cli 0.1.0");
+    app.set_version_flag("--version", "wisetick-cli " WISETICK_VERSION);
     app.require_subcommand(1);
     std::vector<std::string> partFolders;
     app.add_option("--parts", partFolders, "a folder in which parts are looked for first (also: WISETICK_PARTS)")

@@ -31,7 +31,8 @@ private slots:
     void examples_data() {
         QTest::addColumn<QString>("block");
         for (const char* name : {"README.md", "docs/calculations.md"}) {
-            const QRegularExpression fence("```(?:console)?\\n\\$ (wisetick-cli .*?)```", QRegularExpression::DotMatchesEverythingOption);
+            const QRegularExpression fence("```(?:console)?\\n\\$ (wisetick-cli .*?)```",
+                                           QRegularExpression::DotMatchesEverythingOption);
             auto matches = fence.globalMatch(document(name));
             for (int count = 1; matches.hasNext(); ++count) {
                 QTest::addRow("%s %d", name, count) << matches.next().captured(1);
@@ -80,12 +81,14 @@ private slots:
 
     void documentsLinkToWhatIsThere() {
         const QRegularExpression link("\\]\\(([^)#:]+)[^)]*\\)");
-        for (const char* name : {"README.md", "docs/promise-lines.md", "docs/plan-files.md", "docs/part-files.md", "docs/architecture.md"}) {
+        for (const char* name :
+             {"README.md", "docs/promise-lines.md", "docs/plan-files.md", "docs/part-files.md", "docs/architecture.md"}) {
             const QString folder = QString(name).contains('/') ? "/docs/" : "/";
             auto links = link.globalMatch(document(name));
             while (links.hasNext()) {
                 const QString target = links.next().captured(1);
-                QVERIFY2(QFileInfo::exists(QString::fromStdString(sourceDir()) + folder + target), qPrintable(QString(name) + " links to " + target));
+                QVERIFY2(QFileInfo::exists(QString::fromStdString(sourceDir()) + folder + target),
+                         qPrintable(QString(name) + " links to " + target));
             }
         }
     }

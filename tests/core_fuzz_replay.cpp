@@ -48,7 +48,10 @@ private slots:
                 switch (random.whole(0, 2)) {
                 case 0: bytes[at] = static_cast<char>(random.whole(0, 255)); break;
                 case 1: bytes.erase(at, static_cast<std::size_t>(random.whole(1, 30))); break;
-                default: bytes.insert(at, bytes.substr(static_cast<std::size_t>(random.whole(0, static_cast<std::int64_t>(bytes.size()) - 1)), static_cast<std::size_t>(random.whole(1, 60))));
+                default:
+                    bytes.insert(
+                        at, bytes.substr(static_cast<std::size_t>(random.whole(0, static_cast<std::int64_t>(bytes.size()) - 1)),
+                                         static_cast<std::size_t>(random.whole(1, 60))));
                 }
             }
             isPlan ? wisetick::fuzz::feedPlan(bytes) : wisetick::fuzz::feedPart(bytes);

@@ -318,10 +318,10 @@ private:
     void addAverageWorkings(const std::vector<Rational>& max) {
         const auto ampere = [](const Rational& value) { return printQuantity(value, Unit::ampere); };
         for (const RhythmFigure::Share& share : figure_.shares) {
-            const Rational while_ = share.ampere / share.timeShare;
+            const Rational current = share.ampere / share.timeShare;
             figure_.averageWorkings.push_back({share.name,
                                                "share of the time \u00d7 current",
-                                               printQuantity(share.timeShare, Unit::ratio) + " \u00d7 " + ampere(while_),
+                                               printQuantity(share.timeShare, Unit::ratio) + " \u00d7 " + ampere(current),
                                                ampere(share.ampere),
                                                {{share.name, {}, share.target, {}}}});
         }
