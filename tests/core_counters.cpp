@@ -8,11 +8,6 @@ using namespace wisetick::test;
 
 namespace {
 
-Clock clockOf(const std::string& hertz, const std::string& low = "0", const std::string& high = "0") {
-    const Rational rate = exact(hertz);
-    return {"bus", {rate * (1 + exact(low)), rate, rate * (1 + exact(high))}, {}};
-}
-
 const TimerKind k16Bit{16, FactorSet::range(1, 65536), FactorSet::range(1, 65536), TimerStyle::reload};
 const TimerKind k32Bit{32, FactorSet::range(1, 65536), FactorSet::range(1, std::int64_t{1} << 32), TimerStyle::reload};
 const TimerKind kPreload{16, FactorSet::list({1, 2, 4, 8, 16, 32, 64, 128, 256}), FactorSet::range(1, 65536),
@@ -74,7 +69,7 @@ private slots:
         QFETCH(std::string, error);
         QFETCH(std::string, why);
         const TimerKind& kind = timer == 0 ? k16Bit : (timer == 1 ? k32Bit : kPreload);
-        const PromiseFigure figure = judgeTimer({}, kind, every(period), clockOf(hertz));
+        const PromiseFigure figure = judgeTimer({}, kind, every(period), clockAt(hertz));
         QCOMPARE(settingsText(figure.settings), settings);
         if (QTest::currentDataTag() == std::string("too long")) {
             // 65536² ÷ 80 MHz = 53.687 s of 3600 s
@@ -90,14 +85,14 @@ private slots:
     }
 
     void aPreloadIsShown() {
-        const PromiseFigure figure = judgeTimer({}, kPreload, every("1/125"), clockOf("1000000"));
+        const PromiseFigure figure = judgeTimer({}, kPreload, every("1/125"), clockAt("1000000"));
         const Step& preload = figure.workings[figure.workings.size() - 2];
         QCOMPARE(preload.numbers, std::string("65536 \u2212 8000"));
         QCOMPARE(preload.result, std::string("57536"));
     }
 
     void waysAreRanked() {
-        const auto ways = timerWays(k16Bit, every("1/1000"), clockOf("80000000"));
+        const auto ways = timerWays(k16Bit, every("1/1000"), clockAt("80000000"));
         QCOMPARE(ways.size(), std::size_t{20});
         QCOMPARE(settingsText(ways[0].settings), std::string("prescaler 2, counts 40000"));
         QCOMPARE(settingsText(ways[1].settings), std::string("prescaler 4, counts 20000"));
@@ -105,9 +100,9 @@ private slots:
     }
 
     void aPinIsHeld() {
-        const PromiseFigure figure = judgeTimer({}, k16Bit, every("1/1000"), clockOf("80000000"), {{"prescaler", 10}});
+        const PromiseFigure figure = judgeTimer({}, k16Bit, every("1/1000"), clockAt("80000000"), {{"prescaler", 10}});
         QCOMPARE(settingsText(figure.settings), std::string("prescaler 10, counts 8000"));
-        const PromiseFigure none = judgeTimer({}, kPreload, every("1/1000"), clockOf("80000000"), {{"prescaler", 3}});
+        const PromiseFigure none = judgeTimer({}, kPreload, every("1/1000"), clockAt("80000000"), {{"prescaler", 3}});
         QCOMPARE(none.why, std::string("the pinned way is not one that this timer has"));
     }
 
@@ -120,7 +115,7 @@ private slots:
             const FactorSet counts =
                 random.coin() ? FactorSet::range(random.whole(1, 5), random.whole(5, 40)) : FactorSet::range(2, 40, 2);
             const TimerKind timer{8, prescaler, counts, TimerStyle::reload};
-            const Clock clock = clockOf("1000", Rational(-random.whole(0, 300), 1000).toString(),
+            const Clock clock = clockAt("1000", Rational(-random.whole(0, 300), 1000).toString(),
                                         Rational(random.whole(0, 300), 1000).toString());
             FiresAsk ask{Rational(random.whole(1, 3000), random.whole(1, 4) * 1000), {}};
             if (random.coin()) {
@@ -191,7 +186,7 @@ private slots:
         QFETCH(std::string, state);
         QFETCH(std::string, why);
         const PromiseLine line = readPromiseLine("wdog bites " + ask).value();
-        const PromiseFigure figure = judgeWatchdog({}, kDog, std::get<BitesAsk>(line.ask), clockOf("36000", "-1/5", "1/4"), {});
+        const PromiseFigure figure = judgeWatchdog({}, kDog, std::get<BitesAsk>(line.ask), clockAt("36000", "-1/5", "1/4"), {});
         if (ask == "after 2 s, at latest 2 s") {
             // the slowest may not pass 2 s: 57 600 periods, ÷ 16 × 3600
             QCOMPARE(figure.got->max, Rational(2));
@@ -207,7 +202,7 @@ private slots:
 
     void boundsOfTheBite() {
         const PromiseLine line = readPromiseLine("wdog bites after 2 s").value();
-        const PromiseFigure figure = judgeWatchdog({}, kDog, std::get<BitesAsk>(line.ask), clockOf("36000", "-1/5", "1/4"), {});
+        const PromiseFigure figure = judgeWatchdog({}, kDog, std::get<BitesAsk>(line.ask), clockAt("36000", "-1/5", "1/4"), {});
         QCOMPARE(figure.got->min, exact("8/5"));
         QCOMPARE(figure.got->nominal, Rational(2));
         QCOMPARE(figure.got->max, exact("5/2"));
@@ -216,7 +211,7 @@ private slots:
     void restsCountWhereItRuns() {
         const BitesAsk ask =
             std::get<BitesAsk>(readPromiseLine("wdog bites after 2 s, fed every 1 s, at latest 3 s").value().ask);
-        const Clock clock = clockOf("36000", "-1/5", "1/4");
+        const Clock clock = clockAt("36000", "-1/5", "1/4");
         const PromiseFigure frozen = judgeWatchdog({}, kDog, ask, clock, {"deep", false, Rational(100)});
         QCOMPARE(frozen.state, State::kept);
         const PromiseFigure running = judgeWatchdog({}, kDog, ask, clock, {"deep", true, Rational(19, 10)});
@@ -241,10 +236,10 @@ private slots:
         QFETCH(std::string, state);
         const WatchdogKind guard{FactorSet::list({4096, 8192, 16384, 32768}), FactorSet::range(1, 128), true};
         const BitesAsk bites = std::get<BitesAsk>(readPromiseLine("guard bites " + ask).value().ask);
-        const PromiseFigure figure = judgeWatchdog({}, guard, bites, clockOf("40000000"), {});
+        const PromiseFigure figure = judgeWatchdog({}, guard, bites, clockAt("40000000"), {});
         QCOMPARE(stateName(figure.state), state);
         QVERIFY(figure.workings.back().what == "safe to feed");
-        const PromiseFigure without = judgeWatchdog({}, kDog, bites, clockOf("36000"), {});
+        const PromiseFigure without = judgeWatchdog({}, kDog, bites, clockAt("36000"), {});
         QCOMPARE(without.why, std::string("this watchdog has no window"));
     }
 
@@ -254,7 +249,7 @@ private slots:
         for (int i = 0; i < 300; ++i) {
             const WatchdogKind dog{FactorSet::list({2, 4, 8}), FactorSet::range(1, 40), false};
             const Clock clock =
-                clockOf("100", Rational(-random.whole(0, 300), 1000).toString(), Rational(random.whole(0, 300), 1000).toString());
+                clockAt("100", Rational(-random.whole(0, 300), 1000).toString(), Rational(random.whole(0, 300), 1000).toString());
             BitesAsk ask{Rational(random.whole(1, 400), 100), {}, {}, {}, {}};
             if (random.coin()) {
                 ask.fedEvery = Rational(random.whole(1, 400), 100);

@@ -1,4 +1,5 @@
 #include "evaluate/evaluate.h"
+#include "evaluate/ripple.h"
 #include "files/plan_reader.h"
 #include "handover/figures_json.h"
 #include "support.h"
@@ -9,12 +10,8 @@ using namespace wisetick::test;
 namespace {
 
 Figures evaluated(const std::string& what = "", const std::string& by = "") {
-    const Part part = readPart(marramText(), "part").part.value();
-    const PlanFile plan = readPlan(what.empty() ? orchardText() : replaced(orchardText(), what, by), "plan", &part);
-    if (!plan.plan) {
-        qFatal("%s", lines(plan.diagnostics).c_str());
-    }
-    return evaluate(part, *plan.plan, plan.plan->active);
+    const Edited edited = editedOrchard(what, by);
+    return evaluate(edited.part, edited.plan, edited.plan.active);
 }
 
 } // namespace
@@ -119,6 +116,38 @@ private slots:
         const Figures figures = evaluated("[[take]]\nname = \"A\"", "[[take]]\nname = \"A\"\npinned.tick.prescaler = 8");
         QCOMPARE(figures.findPromise("tick")->settings[0].value, Rational(8));
         QCOMPARE(figures.findPromise("tick")->settings[1].value, Rational(10000));
+    }
+
+    /// Feeding the modem's port from bus B moves the modem and nothing else but what that draws.
+    void rippleSaysWhatMoved() {
+        const Figures before = evaluated();
+        const Figures after = evaluated("[take.choices.bus_b]\ndivide = 2",
+                                        "[take.choices.bus_b]\ndivide = 2\n\n[take.choices.uart1]\nfrom = \"bus_b\"");
+        QVERIFY(ripple(before, before).empty());
+        const std::vector<Moved> moved = ripple(before, after);
+        std::string names;
+        for (const Moved& each : moved) {
+            names += each.target + " ";
+        }
+        // what became better stands behind what only moved
+        QCOMPARE(names, std::string("promise/budget promise/life rhythm/average rhythm/life promise/modem "));
+        QCOMPARE(moved.back().was + " > " + moved.back().is,
+                 std::string("1 Mbit/s, \u2248+8.507 % > \u2248909.09 kbit/s, \u2248\u22121.357 %"));
+        const std::vector<Moved> back = ripple(after, before);
+        QCOMPARE(back[0].name, std::string("modem")); // what became worse comes first
+        QCOMPARE(back[0].after, State::broken);
+    }
+
+    void rippleSeesLimitsAndPromisesComeAndGo() {
+        const Figures before = evaluated();
+        const Figures over = evaluated("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3");
+        const std::vector<Moved> moved = ripple(before, over);
+        QCOMPARE(moved[0].target, std::string("line/bus_a"));
+        QCOMPARE(moved[0].was + " > " + moved[0].is, std::string("40 MHz > \u224853.333 MHz"));
+        const Figures without = evaluated("[[promise]]\nsay = \"log: uart2 talks 115200\"\n", "");
+        const std::vector<Moved> gone = ripple(before, without);
+        const auto log = std::find_if(gone.begin(), gone.end(), [](const Moved& each) { return each.name == "log"; });
+        QVERIFY(log != gone.end() && log->is.empty() && !log->was.empty());
     }
 
     void evaluatingIsPure() {

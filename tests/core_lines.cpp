@@ -8,29 +8,9 @@ using namespace wisetick::test;
 
 namespace {
 
-/// Figures of the example with an edit to the text of plan or part.
-struct Edited {
-    Part part;
-    Plan plan;
-    Figures figures;
-};
-
-Edited edited(const std::string& what, const std::string& by, const std::string& take = "A") {
-    std::string partText = marramText();
-    std::string planText = orchardText();
-    if (!what.empty()) {
-        std::string& text = planText.find(what) != std::string::npos ? planText : partText;
-        text = replaced(text, what, by);
-    }
-    PartFile part = readPart(partText, "part");
-    if (!part.part) {
-        qFatal("%s", lines(part.diagnostics).c_str());
-    }
-    const PlanFile plan = readPlan(planText, "plan", &*part.part);
-    if (!plan.plan) {
-        qFatal("%s", lines(plan.diagnostics).c_str());
-    }
-    return {*part.part, *plan.plan, derive(*part.part, *plan.plan, take)};
+Figures figuresOf(const std::string& what, const std::string& by, const std::string& take = "A") {
+    const Edited edited = editedOrchard(what, by);
+    return derive(edited.part, edited.plan, take);
 }
 
 } // namespace
@@ -67,15 +47,15 @@ private slots:
         QFETCH(std::string, hertz);
         QFETCH(std::string, max);
         QFETCH(bool, isOn);
-        const Edited example = edited("", "");
-        const LineFigure* figure = example.figures.findLine(line);
+        const Figures example = figuresOf("", "");
+        const LineFigure* figure = example.findLine(line);
         QVERIFY(figure != nullptr);
         QCOMPARE(figure->hertz->nominal, exact(hertz));
         QCOMPARE(figure->hertz->max, exact(max));
         QCOMPARE(figure->isOn, isOn);
     }
 
-    void theExampleHasNoFindings() { QCOMPARE(lines(edited("", "").figures.findings), std::string()); }
+    void theExampleHasNoFindings() { QCOMPARE(lines(figuresOf("", "").findings), std::string()); }
 
     /// One edit, the findings that it brings.
     void findings_data() {
@@ -147,16 +127,16 @@ private slots:
         QFETCH(std::string, what);
         QFETCH(std::string, by);
         QFETCH(std::string, say);
-        QCOMPARE(lines(edited(what, by).figures.findings), say);
+        QCOMPARE(lines(figuresOf(what, by).findings), say);
     }
 
     void aReasonIsCarriedOnward() {
-        const Edited example = edited("multiply = 120", "multiply = 7");
-        const LineFigure* bus = example.figures.findLine("bus_a");
+        const Figures example = figuresOf("multiply = 120", "multiply = 7");
+        const LineFigure* bus = example.findLine("bus_a");
         QVERIFY(!bus->hertz.has_value());
         QCOMPARE(bus->why, std::string("'vco' can't multiply by 7"));
-        QCOMPARE(example.figures.findPromise("modem")->why, std::string("no clock: 'vco' can't multiply by 7"));
-        QCOMPARE(example.figures.findPromise("modem")->state, State::broken);
+        QCOMPARE(example.findPromise("modem")->why, std::string("no clock: 'vco' can't multiply by 7"));
+        QCOMPARE(example.findPromise("modem")->state, State::broken);
     }
 
     void aFollowerFollows_data() {
@@ -169,9 +149,9 @@ private slots:
     void aFollowerFollows() {
         QFETCH(int, divide);
         QFETCH(std::string, hertz);
-        const Edited example =
-            edited("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = " + std::to_string(divide));
-        QCOMPARE(example.figures.findLine("can_clk")->hertz->nominal, exact(hertz));
+        const Figures example =
+            figuresOf("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = " + std::to_string(divide));
+        QCOMPARE(example.findLine("can_clk")->hertz->nominal, exact(hertz));
     }
 
     /// Inclusive, on nominal.
@@ -186,34 +166,34 @@ private slots:
     void waitStatesFollowTheRate() {
         QFETCH(int, divide);
         QFETCH(int, waits);
-        const Edited example = edited("[take.choices.core]\nfrom = \"pll_a\"",
-                                      "[take.choices.core]\nfrom = \"pll_a\"\ndivide = " + std::to_string(divide));
-        QCOMPARE(example.figures.waits.size(), std::size_t{1});
-        QCOMPARE(example.figures.waits[0].waits, static_cast<std::int64_t>(waits));
-        QCOMPARE(example.figures.waits[0].field->held, static_cast<std::int64_t>(waits));
+        const Figures example = figuresOf("[take.choices.core]\nfrom = \"pll_a\"",
+                                          "[take.choices.core]\nfrom = \"pll_a\"\ndivide = " + std::to_string(divide));
+        QCOMPARE(example.waits.size(), std::size_t{1});
+        QCOMPARE(example.waits[0].waits, static_cast<std::int64_t>(waits));
+        QCOMPARE(example.waits[0].field->held, static_cast<std::int64_t>(waits));
     }
 
     void anotherTierBringsItsOwnLimits() {
-        const Edited example =
-            edited("tier = \"fast\"\nrests_in = \"deep\"\nlocks", "tier = \"low\"\nrests_in = \"deep\"\nlocks");
-        QCOMPARE(*example.figures.findLine("core")->limitMax, Rational(64000000));
-        QCOMPARE(example.figures.findLine("core")->state, State::broken);
-        QCOMPARE(example.figures.tierField->held, std::int64_t{1});
+        const Figures example =
+            figuresOf("tier = \"fast\"\nrests_in = \"deep\"\nlocks", "tier = \"low\"\nrests_in = \"deep\"\nlocks");
+        QCOMPARE(*example.findLine("core")->limitMax, Rational(64000000));
+        QCOMPARE(example.findLine("core")->state, State::broken);
+        QCOMPARE(example.tierField->held, std::int64_t{1});
     }
 
     void whatIsHeldOffTakesItsPromisesWithIt() {
-        const Edited example = edited("", "", "B");
-        QVERIFY(!example.figures.findLine("vco")->isOn);
-        QVERIFY(!example.figures.findLine("xtm")->isOn);
-        QCOMPARE(example.figures.findLine("core")->hertz->nominal, Rational(10000000));
-        QCOMPARE(example.figures.findPromise("link")->why, std::string("vco is switched off in take B"));
-        QCOMPARE(example.figures.findPromise("tick")->state, State::kept); // 10 MHz counts 1 ms just as well
+        const Figures example = figuresOf("", "", "B");
+        QVERIFY(!example.findLine("vco")->isOn);
+        QVERIFY(!example.findLine("xtm")->isOn);
+        QCOMPARE(example.findLine("core")->hertz->nominal, Rational(10000000));
+        QCOMPARE(example.findPromise("link")->why, std::string("vco is switched off in take B"));
+        QCOMPARE(example.findPromise("tick")->state, State::kept); // 10 MHz counts 1 ms just as well
     }
 
     void fieldsAreShownAsWritten() {
-        const Edited example = edited("", "");
+        const Figures example = figuresOf("", "");
         std::map<std::string, std::string> held;
-        for (const LineFigure& line : example.figures.lines) {
+        for (const LineFigure& line : example.lines) {
             for (const FieldValue& value : line.fields) {
                 held[value.control] = fieldText(value.field) + " " + std::to_string(value.held);
             }
@@ -228,12 +208,12 @@ private slots:
     }
 
     void workingsLeadToWhereNumbersComeFrom() {
-        const Edited example = edited("", "");
-        const LineFigure* vco = example.figures.findLine("vco");
+        const Figures example = figuresOf("", "");
+        const LineFigure* vco = example.findLine("vco");
         QCOMPARE(vco->workings[0].numbers, std::string("4 MHz \u00d7 120"));
         QCOMPARE(vco->workings[0].result, std::string("480 MHz"));
         QCOMPARE(vco->workings[0].origins[0].target, std::string("line/ref"));
-        const LineFigure* crystal = example.figures.findLine("xtm");
+        const LineFigure* crystal = example.findLine("xtm");
         QCOMPARE(crystal->workings[0].origins[0].target, std::string("plan/board.fitted.xtm.rate"));
         QCOMPARE(crystal->workings[1].numbers, std::string("10 ppm + 15 ppm + 15 ppm"));
         QCOMPARE(crystal->workings[1].result, std::string("\u00b140 ppm"));
@@ -268,9 +248,9 @@ private slots:
     }
 
     void aMeasuredRcReplacesThePartsOwn() {
-        const Edited example =
-            edited("[board.battery]", "[board.measured.rcs]\nrate = \"37.1 kHz\"\ntolerance = \"4 %\"\n\n[board.battery]");
-        const LineFigure* rcs = example.figures.findLine("rcs");
+        const Figures example =
+            figuresOf("[board.battery]", "[board.measured.rcs]\nrate = \"37.1 kHz\"\ntolerance = \"4 %\"\n\n[board.battery]");
+        const LineFigure* rcs = example.findLine("rcs");
         QCOMPARE(rcs->hertz->nominal, Rational(37100));
         QCOMPARE(rcs->hertz->min, Rational(35616));
     }

@@ -96,12 +96,8 @@ std::string text(const TimelineTotals& totals) {
 }
 
 Figures orchardWith(const std::string& what, const std::string& by) {
-    const Part part = readPart(marramText(), "part").part.value();
-    const PlanFile plan = readPlan(what.empty() ? orchardText() : replaced(orchardText(), what, by), "plan", &part);
-    if (!plan.plan) {
-        qFatal("%s", lines(plan.diagnostics).c_str());
-    }
-    return evaluate(part, *plan.plan, plan.plan->active);
+    const Edited edited = editedOrchard(what, by);
+    return evaluate(edited.part, edited.plan, edited.plan.active);
 }
 
 } // namespace
@@ -242,9 +238,7 @@ private slots:
     }
 
     void unknownDrawsStrainWhatDependsOnThem() {
-        const Part part = readPart(replaced(marramText(), "draws = \"300 nA\"\n", ""), "part").part.value();
-        const Plan plan = *readPlan(orchardText(), "plan", &part).plan;
-        const Figures figures = evaluate(part, plan, "A");
+        const Figures figures = orchardWith("draws = \"300 nA\"\n", "");
         QCOMPARE(figures.findPromise("budget")->state, State::strained);
         QCOMPARE(figures.findPromise("budget")->why, std::string("unknown: draw of wdog"));
         QCOMPARE(figures.findPromise("life")->state, State::strained);

@@ -20,16 +20,8 @@ std::string range(const Bounds& bounds) {
 }
 
 Figures orchardFigures(const std::string& what = "", const std::string& by = "") {
-    static const std::string kPlan = orchardText();
-    const Part part =
-        readPart(what.empty() || kPlan.find(what) != std::string::npos ? marramText() : replaced(marramText(), what, by), "part")
-            .part.value();
-    const PlanFile plan =
-        readPlan(!what.empty() && kPlan.find(what) != std::string::npos ? replaced(kPlan, what, by) : kPlan, "plan", &part);
-    if (!plan.plan) {
-        qFatal("%s", lines(plan.diagnostics).c_str());
-    }
-    return derive(part, *plan.plan, "A");
+    const Edited edited = editedOrchard(what, by);
+    return derive(edited.part, edited.plan, "A");
 }
 
 } // namespace

@@ -6,11 +6,6 @@ using namespace wisetick::test;
 
 namespace {
 
-Clock clockOf(const std::string& hertz, const std::string& low = "0", const std::string& high = "0") {
-    const Rational rate = exact(hertz);
-    return {"bus", {rate * (1 + exact(low)), rate, rate * (1 + exact(high))}, {}};
-}
-
 const FactorSet kWhole = FactorSet::range(1, 4095);
 const FactorSet kSixteenths = FactorSet::range(1, 4095, Rational(1, 16));
 
@@ -61,13 +56,13 @@ private slots:
         QFETCH(std::string, asked);
         QFETCH(std::string, best);
         QFETCH(std::string, error);
-        const auto ways = uartWays(::port(port), {exact(asked), {}, {}}, clockOf(hertz));
+        const auto ways = uartWays(::port(port), {exact(asked), {}, {}}, clockAt(hertz));
         QCOMPARE(settingsText(ways.front()), best);
         QCOMPARE(ways.front().error.nominal, exact(error));
     }
 
     void theNearestOverSixteenIsListedToo() {
-        const auto ways = uartWays(port("whole in both"), {921600, {}, {}}, clockOf("40000000"));
+        const auto ways = uartWays(port("whole in both"), {921600, {}, {}}, clockAt("40000000"));
         const auto found =
             std::find_if(ways.begin(), ways.end(), [](const Way& way) { return settingsText(way) == "over 16 by 3"; });
         QVERIFY(found != ways.end());
@@ -126,13 +121,13 @@ private slots:
         QFETCH(std::string, state);
         QFETCH(std::string, why);
         const PromiseFigure figure =
-            judgeUart({}, port("whole in both"), {921600, {}, {false, exact(within)}}, clockOf("80000000", low, high));
+            judgeUart({}, port("whole in both"), {921600, {}, {false, exact(within)}}, clockAt("80000000", low, high));
         QCOMPARE(stateName(figure.state), state);
         QCOMPARE(figure.why, why);
     }
 
     void anUnknownToleranceStrains() {
-        Clock clock = clockOf("16000000");
+        Clock clock = clockAt("16000000");
         clock.unknown = "unknown: tolerance of xtm";
         const PromiseFigure figure = judgeUart({}, port("whole in both"), {500000, {}, {}}, clock);
         QCOMPARE(figure.state, State::strained);
@@ -142,11 +137,11 @@ private slots:
 
     void aPinnedWayStays() {
         const PromiseFigure figure =
-            judgeUart({}, port("whole in both"), {115200, {}, {}}, clockOf("16000000"), {{"oversample", 16}, {"divisor", 9}});
+            judgeUart({}, port("whole in both"), {115200, {}, {}}, clockAt("16000000"), {{"oversample", 16}, {"divisor", 9}});
         QCOMPARE(figure.settings[1].value, Rational(9));
         QCOMPARE(figure.error->nominal, exact("-23/648")); // 111 111.1 ÷ 115 200 − 1
         const PromiseFigure none =
-            judgeUart({}, port("whole in both"), {115200, {}, {}}, clockOf("16000000"), {{"divisor", 5000}});
+            judgeUart({}, port("whole in both"), {115200, {}, {}}, clockAt("16000000"), {{"divisor", 5000}});
         QCOMPARE(none.state, State::broken);
         QCOMPARE(none.why, std::string("the pinned way is not one that this port has"));
     }
@@ -159,7 +154,7 @@ private slots:
                                                      : FactorSet::range(1, random.whole(2, 12), Rational(1, 16));
             const UartKind uart{{{16, divisors}, {8, divisors}}};
             const Clock clock =
-                clockOf(std::to_string(random.whole(1, 100) * 100000), Rational(-random.whole(0, 300), 1000).toString(),
+                clockAt(std::to_string(random.whole(1, 100) * 100000), Rational(-random.whole(0, 300), 1000).toString(),
                         Rational(random.whole(0, 300), 1000).toString());
             TalksAsk ask{random.whole(1, 1000) * 1000, {}, {}};
             if (random.coin()) {

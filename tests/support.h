@@ -1,6 +1,7 @@
 #pragma once
 
 #include "files/shelf.h"
+#include "promise/promise_figure.h"
 #include "quantity/bounds.h"
 #include "quantity/quantity_read.h"
 
@@ -87,6 +88,32 @@ inline std::string replaced(std::string text, const std::string& what, const std
         qFatal("the text to be replaced is not there: %s", what.c_str());
     }
     return text.replace(at, what.size(), by);
+}
+
+/// The example with one edit to the text of the plan, or of the part where the plan does not hold it.
+struct Edited {
+    Part part;
+    Plan plan;
+};
+inline Edited editedOrchard(const std::string& what = {}, const std::string& by = {}) {
+    std::string planText = orchardText();
+    std::string partText = marramText();
+    if (!what.empty()) {
+        std::string& text = planText.find(what) != std::string::npos ? planText : partText;
+        text = replaced(text, what, by);
+    }
+    const PartFile part = readPart(partText, "part");
+    const PlanFile plan = readPlan(planText, "plan", part.part ? &*part.part : nullptr);
+    if (!part.part || !plan.plan) {
+        qFatal("%s", lines(part.part ? plan.diagnostics : part.diagnostics).c_str());
+    }
+    return {*part.part, *plan.plan};
+}
+
+/// A clock of so many Hz with its relative deviations.
+inline Clock clockAt(const std::string& hertz, const std::string& low = "0", const std::string& high = "0") {
+    const Rational rate = exact(hertz);
+    return {"bus", {rate * (1 + exact(low)), rate, rate * (1 + exact(high))}, {}};
 }
 
 /// Random numbers from a seed that is printed, so that a failure can be repeated with WISETICK_SEED.

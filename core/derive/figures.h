@@ -21,6 +21,8 @@ struct LineFigure {
     bool isOn = false;
     std::optional<NodeIndex> parent; ///< the input that its mux has chosen
     Rational factor = 1;             ///< rate ÷ parent's rate
+    Rational multiply = 1;           ///< what its multiplier is set to
+    Rational divide = 1;             ///< what its divider is set to
     std::string control;             ///< "from xtm ÷ 5"
     std::optional<Bounds> hertz;
     std::string why;     ///< why there is no rate

@@ -117,6 +117,8 @@ std::string controlText(const Part& part, const Line& line, const LineControls& 
 
 void workLine(const Part& part, const Line& line, const LineControls& controls, const LineFigure& parent, LineFigure& figure) {
     figure.factor = controls.factor;
+    figure.multiply = controls.multiply;
+    figure.divide = controls.divide;
     figure.control = controlText(part, line, controls, *figure.parent);
     if (!controls.fault.empty()) {
         figure.why = controls.fault;

@@ -97,6 +97,16 @@ Judgement judgeAtLeast(const Bounds& got, const Rational& limit, bool isWorstKno
     return {got.min < limit || !isWorstKnown ? State::strained : State::kept, margin};
 }
 
+Way wayThatGives(std::vector<Setting> settings, const Bounds& got, const Rational& asked) {
+    return {std::move(settings), got, relativeError(got, asked), State::broken, std::nullopt};
+}
+
+Way judgedAs(Way way, const Judgement& judgement) {
+    way.state = judgement.state;
+    way.margin = judgement.margin;
+    return way;
+}
+
 Judgement both(const Judgement& a, const Judgement& b) {
     return {worseState(a.state, b.state), lesser(a.margin, b.margin)};
 }

@@ -28,6 +28,12 @@ Judgement judgeAtMost(const Bounds& got, const Rational& limit, bool isWorstKnow
 /// The mirror of judgeAtMost.
 Judgement judgeAtLeast(const Bounds& got, const Rational& limit, bool isWorstKnown);
 
+/// A way with its error against what was asked; not judged yet.
+Way wayThatGives(std::vector<Setting> settings, const Bounds& got, const Rational& asked);
+
+/// The way with its state and room.
+Way judgedAs(Way way, const Judgement& judgement);
+
 /// The worse state and the lesser room of two conditions that must both hold.
 Judgement both(const Judgement& a, const Judgement& b);
 

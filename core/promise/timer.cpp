@@ -10,14 +10,10 @@ namespace wisetick {
 namespace {
 
 Way judgedWay(const CounterSetting& setting, const FiresAsk& ask, const Clock& clock) {
-    Way way;
-    way.settings = {{"prescaler", setting.prescaler}, {"counts", setting.counts}};
-    way.got = inverse(clock.hertz, setting.product());
-    way.error = relativeError(way.got, ask.period);
+    Way way = wayThatGives({{"prescaler", setting.prescaler}, {"counts", setting.counts}},
+                           inverse(clock.hertz, setting.product()), ask.period);
     const Judgement judgement = judgeTolerance(way.error, ask.tolerance, clock.unknown.empty());
-    way.state = judgement.state;
-    way.margin = judgement.margin;
-    return way;
+    return judgedAs(std::move(way), judgement);
 }
 
 bool isBetter(const Way& a, const Way& b) {

@@ -40,16 +40,12 @@ std::vector<Rational> candidateDivisors(const UartMode& mode, const TalksAsk& as
 }
 
 Way judgedWay(const UartMode& mode, const Rational& divisor, const TalksAsk& ask, const Clock& clock) {
-    Way way;
-    way.settings = {{"oversample", mode.oversample}, {"divisor", divisor}};
-    way.got = clock.hertz * (1 / (divisor * mode.oversample));
-    way.error = relativeError(way.got, ask.bitsPerSecond);
+    Way way = wayThatGives({{"oversample", mode.oversample}, {"divisor", divisor}},
+                           clock.hertz * (1 / (divisor * mode.oversample)), ask.bitsPerSecond);
     const Judgement judgement = ask.tolerance.exactly
                                     ? judgeExactly(way.error)
                                     : judgeWithin(way.error, toleranceOf(ask, mode.oversample), clock.unknown.empty());
-    way.state = judgement.state;
-    way.margin = judgement.margin;
-    return way;
+    return judgedAs(std::move(way), judgement);
 }
 
 bool isBetter(const Way& a, const Way& b) {
@@ -157,8 +153,7 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     }
     takeWay(figure, ways.front());
     const Rational tolerance = toleranceOf(ask, *settingOf(ways.front(), "oversample").toInt64());
-    figure.why =
-        toleranceWhy(figure, ask.tolerance.exactly ? "exactly" : "within " + printTolerance(tolerance), clock);
+    figure.why = toleranceWhy(figure, ask.tolerance.exactly ? "exactly" : "within " + printTolerance(tolerance), clock);
     addWorkings(figure, ask, clock, ways, figure.subject.substr(figure.subject.find('/') + 1));
     return figure;
 }

@@ -57,13 +57,10 @@ Judgement judgeWay(const Way& way, const BitesAsk& ask, const Clock& clock, cons
 }
 
 Way judgedWay(const CounterSetting& setting, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest) {
-    Way way;
-    way.settings = {{"prescaler", setting.prescaler}, {"counts", setting.counts}};
-    way.got = inverse(clock.hertz, setting.product());
-    way.error = relativeError(way.got, ask.after);
+    Way way = wayThatGives({{"prescaler", setting.prescaler}, {"counts", setting.counts}},
+                           inverse(clock.hertz, setting.product()), ask.after);
     const Judgement judgement = judgeWay(way, ask, clock, rest);
-    way.state = judgement.state;
-    way.margin = judgement.margin;
+    way = judgedAs(std::move(way), judgement);
     if (const auto window = windowCounts(ask, clock, way)) {
         way.settings.push_back({"window", *window});
     }

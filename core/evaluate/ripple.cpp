@@ -1,0 +1,79 @@
+#include "evaluate/ripple.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+std::string lineText(const LineFigure& line) {
+    if (!line.isOn) {
+        return "off";
+    }
+    return line.hertz ? printQuantity(line.hertz->nominal, Unit::hertz) : "no rate";
+}
+
+/// A tolerance is followed by its error, a bound by what is got.
+std::string promiseText(const PromiseFigure& promise) {
+    if (!promise.got || !promise.error) {
+        return stateName(promise.state);
+    }
+    const bool isRate = promise.unit == Unit::bitsPerSecond || promise.unit == Unit::hertz;
+    const std::string got = printQuantity(promise.got->nominal, promise.unit);
+    return isRate || !promise.settings.empty() ? got + ", " + printError(promise.error->nominal) : got;
+}
+
+int badness(State state) {
+    return state == State::broken ? 2 : (state == State::strained ? 1 : 0);
+}
+
+void addBounds(std::vector<Moved>& moved, const std::string& name, Unit unit, const std::optional<Bounds>& before, const std::optional<Bounds>& after) {
+    const auto text = [&](const std::optional<Bounds>& bounds) { return bounds ? printQuantity(bounds->nominal, unit) : std::string(); };
+    if (before != after) {
+        moved.push_back({name, "rhythm/" + name, State::kept, State::kept, text(before), text(after)});
+    }
+}
+
+} // namespace
+
+std::vector<Moved> ripple(const Figures& before, const Figures& after) {
+    std::vector<Moved> moved;
+    for (const LineFigure& line : after.lines) {
+        const LineFigure* old = before.findLine(line.id);
+        const std::string was = old == nullptr ? "" : lineText(*old);
+        const State state = old == nullptr ? State::kept : old->state;
+        if (was != lineText(line) || state != line.state) {
+            moved.push_back({line.id, "line/" + line.id, state, line.state, was, lineText(line)});
+        }
+    }
+    for (const PromiseFigure& promise : after.promises) {
+        const PromiseFigure* old = before.findPromise(promise.name);
+        if (promise.state == State::pending || (old != nullptr && old->state == State::pending)) {
+            continue;
+        }
+        const std::string was = old == nullptr ? "" : promiseText(*old);
+        const State state = old == nullptr ? promise.state : old->state;
+        if (old == nullptr || was != promiseText(promise) || state != promise.state) {
+            moved.push_back({promise.name, "promise/" + promise.name, state, promise.state, was, promiseText(promise)});
+        }
+    }
+    for (const PromiseFigure& promise : before.promises) {
+        if (after.findPromise(promise.name) == nullptr) {
+            moved.push_back({promise.name, "promise/" + promise.name, promise.state, State::kept, promiseText(promise), ""});
+        }
+    }
+    if (before.rhythm && after.rhythm) {
+        addBounds(moved, "average", Unit::ampere, before.rhythm->average, after.rhythm->average);
+        addBounds(moved, "life", Unit::second, before.rhythm->life, after.rhythm->life);
+    }
+    std::stable_sort(moved.begin(), moved.end(), [](const Moved& a, const Moved& b) {
+        const int worseA = badness(a.after) - badness(a.before);
+        const int worseB = badness(b.after) - badness(b.before);
+        return worseA != worseB ? worseA > worseB : badness(a.after) > badness(b.after);
+    });
+    return moved;
+}
+
+} // namespace wisetick

@@ -1,0 +1,23 @@
+#pragma once
+
+#include "derive/figures.h"
+
+namespace wisetick {
+
+/// One result that an edit moved.
+struct Moved {
+    std::string name;   ///< "bus_a", "modem", "average"
+    std::string target; ///< "line/bus_a", "promise/modem", "rhythm/average"
+    State before = State::kept;
+    State after = State::kept;
+    std::string was; ///< "53.3 MHz", "+3.34 %"; empty where there was none
+    std::string is;
+    bool operator==(const Moved&) const = default;
+};
+
+/// What differs between two figures of one plan: rates and states of lines that are on, promises, average and life.
+/// What became worse first, then by how bad it is now, then in the order of the figures. A figure that is still to be
+/// played does not count.
+std::vector<Moved> ripple(const Figures& before, const Figures& after);
+
+} // namespace wisetick
