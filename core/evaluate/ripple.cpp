@@ -29,8 +29,11 @@ int badness(State state) {
     return state == State::broken ? 2 : (state == State::strained ? 1 : 0);
 }
 
-void addBounds(std::vector<Moved>& moved, const std::string& name, Unit unit, const std::optional<Bounds>& before, const std::optional<Bounds>& after) {
-    const auto text = [&](const std::optional<Bounds>& bounds) { return bounds ? printQuantity(bounds->nominal, unit) : std::string(); };
+void addBounds(std::vector<Moved>& moved, const std::string& name, Unit unit, const std::optional<Bounds>& before,
+               const std::optional<Bounds>& after) {
+    const auto text = [&](const std::optional<Bounds>& bounds) {
+        return bounds ? printQuantity(bounds->nominal, unit) : std::string();
+    };
     if (before != after) {
         moved.push_back({name, "rhythm/" + name, State::kept, State::kept, text(before), text(after)});
     }
