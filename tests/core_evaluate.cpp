@@ -1,5 +1,6 @@
 #include "evaluate/evaluate.h"
 #include "evaluate/ripple.h"
+#include "evaluate/ways_out.h"
 #include "files/plan_reader.h"
 #include "handover/figures_json.h"
 #include "support.h"
@@ -148,6 +149,33 @@ private slots:
         const std::vector<Moved> gone = ripple(before, without);
         const auto log = std::find_if(gone.begin(), gone.end(), [](const Moved& each) { return each.name == "log"; });
         QVERIFY(log != gone.end() && log->is.empty() && !log->was.empty());
+    }
+
+    /// The modem's ways out: bus B as its clock first; nothing that is locked; what it would break is named.
+    void waysOutOfTheBrokenPromise() {
+        const Edited edited = editedOrchard();
+        const std::vector<WayOut> ways = waysOut(edited.part, edited.plan, "A", 1, 12);
+        QCOMPARE(ways.front().say, std::string("uart1 from bus_b"));
+        QCOMPARE(ways.front().state, State::kept);
+        QCOMPARE(ways.front().got, std::string("\u2248909.09 kbit/s, \u2248\u22121.357 %"));
+        QVERIFY(ways.front().breaks.empty());
+        for (const WayOut& way : ways) {
+            Plan plan = edited.plan;
+            takeWayOut(plan, "A", way);
+            const Figures after = evaluate(edited.part, plan, "A");
+            QCOMPARE(after.promises[1].state, way.state);
+            for (const std::string& name : way.breaks) {
+                const bool isBroken = after.findLine(name) != nullptr ? after.findLine(name)->state == State::broken
+                                                                      : after.findPromise(name)->state == State::broken;
+                QVERIFY2(isBroken || (after.findPromise(name) != nullptr && after.findPromise(name)->state == State::broken),
+                         name.c_str());
+            }
+        }
+        Plan locked = edited.plan;
+        locked.takes[0].locks = {"uart1"};
+        for (const WayOut& way : waysOut(edited.part, locked, "A", 1, 50)) {
+            QVERIFY(way.choice.id != "uart1");
+        }
     }
 
     void evaluatingIsPure() {

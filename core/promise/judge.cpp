@@ -148,8 +148,9 @@ std::string toleranceWhy(const PromiseFigure& figure, const std::string& toleran
 }
 
 Step clockStep(const Clock& clock, const std::string& subject) {
-    Step step{"clock", clock.id + " feeds " + subject, printQuantity(clock.hertz.nominal, Unit::hertz), {}, {}};
-    step.result = clock.unknown.empty() ? printRange(clock.hertz.min, clock.hertz.max, Unit::hertz) : clock.unknown;
+    Step step{"clock", clock.id + " feeds " + subject, {}, {}, {}};
+    const std::string spread = clock.unknown.empty() ? printRange(clock.hertz.min, clock.hertz.max, Unit::hertz) : clock.unknown;
+    step.result = printQuantity(clock.hertz.nominal, Unit::hertz) + " (" + spread + ")";
     step.origins.push_back({clock.id, printQuantity(clock.hertz.nominal, Unit::hertz), "line/" + clock.id, {}});
     return step;
 }

@@ -1,0 +1,89 @@
+#include "clocks/clocks_layout.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace wisetick::app {
+
+ClocksLayout::ClocksLayout(const Part& part, const Figures& figures, const std::vector<std::optional<NodeIndex>>& clocks,
+                           const std::set<NodeIndex>& unfolded, const Measures& measures)
+    : measures_(measures) {
+    double low = 1e9;
+    double high = 1;
+    const auto take = [&](const std::optional<Rational>& hertz) {
+        if (hertz && hertz->sign() > 0) {
+            low = std::min(low, hertz->toDouble());
+            high = std::max(high, hertz->toDouble());
+        }
+    };
+    for (NodeIndex node = 0; node < figures.lines.size(); ++node) {
+        ClockRow row;
+        row.node = node;
+        for (std::size_t i = 0; i < clocks.size(); ++i) {
+            if (clocks[i] == node) {
+                row.feeds.push_back(i);
+            }
+        }
+        const std::vector<std::size_t> feeds = row.feeds;
+        rows_.push_back(std::move(row));
+        for (std::size_t i = 0; unfolded.contains(node) && i < feeds.size(); ++i) {
+            rows_.push_back({node, feeds[i], {}, 0});
+        }
+        const LineFigure& line = figures.lines[node];
+        take(line.hertz ? std::optional(line.hertz->nominal) : std::nullopt);
+        take(line.limitMin);
+        take(line.limitMax);
+    }
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        rows_[i].top = measures.headHeight + static_cast<qreal>(i) * measures.rowHeight;
+    }
+    lowDecade_ = std::floor(std::log10(std::max(low, 1e-3)));
+    highDecade_ = std::max(std::ceil(std::log10(high)), lowDecade_ + 1);
+    Q_UNUSED(part);
+}
+
+qreal ClocksLayout::height() const {
+    return measures_.headHeight + static_cast<qreal>(rows_.size()) * measures_.rowHeight;
+}
+
+void ClocksLayout::zoom(double factor, qreal around) {
+    const double share = (around - axisLeft()) / std::max(1.0, axisRight() - axisLeft());
+    const double centre = lowDecade_ + share * (highDecade_ - lowDecade_);
+    const double span = std::clamp((highDecade_ - lowDecade_) / factor, 0.2, 14.0);
+    lowDecade_ = centre - share * span;
+    highDecade_ = lowDecade_ + span;
+}
+
+qreal ClocksLayout::xOf(double hertz) const {
+    const double decade = std::log10(std::max(hertz, 1e-9));
+    return axisLeft() + (decade - lowDecade_) / (highDecade_ - lowDecade_) * (axisRight() - axisLeft());
+}
+
+QRectF ClocksLayout::rowRect(std::size_t row) const {
+    return {0, rows_[row].top, measures_.width, measures_.rowHeight};
+}
+
+std::optional<QPointF> ClocksLayout::needle(std::size_t row, const Figures& figures) const {
+    const auto& hertz = figures.lines[rows_[row].node].hertz;
+    if (!hertz || hertz->nominal.sign() <= 0) {
+        return std::nullopt;
+    }
+    return QPointF(xOf(hertz->nominal), rowRect(row).center().y());
+}
+
+std::optional<std::size_t> ClocksLayout::rowAt(qreal y) const {
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        if (y >= rows_[i].top && y < rows_[i].top + measures_.rowHeight) {
+            return i;
+        }
+    }
+    return std::nullopt;
+}
+
+std::optional<std::size_t> ClocksLayout::rowOf(NodeIndex node) const {
+    const auto found =
+        std::find_if(rows_.begin(), rows_.end(), [&](const ClockRow& row) { return row.node == node && !row.peripheral; });
+    return found == rows_.end() ? std::nullopt : std::optional(static_cast<std::size_t>(found - rows_.begin()));
+}
+
+} // namespace wisetick::app

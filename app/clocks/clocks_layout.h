@@ -1,0 +1,63 @@
+#pragma once
+
+#include "derive/figures.h"
+
+#include <QRectF>
+
+#include <set>
+#include <vector>
+
+namespace wisetick::app {
+
+/// One row of the Clocks view: a source or line, or a peripheral unfolded under the one that feeds it.
+struct ClockRow {
+    NodeIndex node = 0;
+    std::optional<std::size_t> peripheral;
+    std::vector<std::size_t> feeds; ///< peripherals on this line, whether they are unfolded or not
+    qreal top = 0;
+};
+
+/// Where everything in the Clocks view stands: rows in the part's order from the top, and a logarithmic axis of
+/// frequency between the column of names and the column of rates. Pure geometry, in pixels of the whole content.
+class ClocksLayout {
+public:
+    struct Measures {
+        qreal width = 0;
+        qreal rowHeight = 0;
+        qreal headHeight = 0;
+        qreal nameWidth = 0;
+        qreal rateWidth = 0;
+    };
+
+    ClocksLayout() = default;
+    /// `clocks` gives the node that feeds each peripheral; `unfolded` the nodes whose peripherals have rows.
+    ClocksLayout(const Part& part, const Figures& figures, const std::vector<std::optional<NodeIndex>>& clocks,
+                 const std::set<NodeIndex>& unfolded, const Measures& measures);
+
+    const std::vector<ClockRow>& rows() const { return rows_; }
+    const Measures& measures() const { return measures_; }
+    qreal height() const;
+    qreal axisLeft() const { return measures_.nameWidth; }
+    qreal axisRight() const { return measures_.width - measures_.rateWidth; }
+    /// Powers of ten of the axis's ends.
+    double lowDecade() const { return lowDecade_; }
+    double highDecade() const { return highDecade_; }
+    /// Zooms the axis around a place on it; a factor above 1 shows less.
+    void zoom(double factor, qreal around);
+
+    qreal xOf(double hertz) const;
+    qreal xOf(const Rational& hertz) const { return xOf(hertz.toDouble()); }
+    QRectF rowRect(std::size_t row) const;
+    /// The middle of a row's needle, or nothing where it has no rate.
+    std::optional<QPointF> needle(std::size_t row, const Figures& figures) const;
+    std::optional<std::size_t> rowAt(qreal y) const;
+    std::optional<std::size_t> rowOf(NodeIndex node) const;
+
+private:
+    std::vector<ClockRow> rows_;
+    Measures measures_;
+    double lowDecade_ = 3;
+    double highDecade_ = 9;
+};
+
+} // namespace wisetick::app

@@ -1,0 +1,400 @@
+#include "promises/promises_column.h"
+
+#include "plan/promise_line.h"
+#include "quantity/quantity_print.h"
+
+#include <QCompleter>
+#include <QHBoxLayout>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QLineEdit>
+#include <QScrollBar>
+#include <QStringListModel>
+#include <QVBoxLayout>
+
+#include <algorithm>
+
+namespace wisetick::app {
+
+namespace {
+
+QString text(const std::string& value) {
+    return QString::fromStdString(value);
+}
+
+/// The line without the name that stands before it.
+QString askedText(const PromiseFigure& promise) {
+    const QString line = text(promise.text);
+    const qsizetype colon = line.indexOf(": ");
+    return colon < 0 ? line : line.mid(colon + 2);
+}
+
+QString gotText(const PromiseFigure& promise) {
+    if (promise.state == State::pending) {
+        return "\u2026";
+    }
+    if (!promise.got || !promise.error) {
+        return "none";
+    }
+    const bool isExact = promise.error->nominal.isZero() && promise.margin == std::nullopt;
+    if (isExact || (promise.error->nominal.isZero() && promise.unit != Unit::second)) {
+        return "exact";
+    }
+    const bool isCount = promise.unit == Unit::bitsPerSecond || promise.unit == Unit::hertz;
+    return text(isCount ? printError(promise.error->nominal) : printQuantity(promise.got->nominal, promise.unit, 4));
+}
+
+/// Lines that the part could promise; the entry line completes from them.
+QStringList suggestions(const Part& part) {
+    QStringList list;
+    for (const Peripheral& peripheral : part.peripherals) {
+        const QString id = text(peripheral.id);
+        const std::string kind = kindName(peripheral.kind);
+        if (kind == "uart") {
+            list << id + " talks 115200" << id + " talks 9600 as 8E1";
+        } else if (kind == "timer") {
+            list << id + " fires every 1 ms exactly" << id + " fires every 10 ms within 1 %";
+        } else if (kind == "watchdog") {
+            list << id + " bites after 2 s, fed every 1 s";
+        }
+    }
+    for (const std::string& node : nodeIds(part)) {
+        list << text(node) + " runs at 48 MHz within 0.25 %" << text(node) + " runs at most 100 MHz";
+    }
+    for (const Mode& mode : part.modes) {
+        if (!mode.runs) {
+            list << "wakes from " + text(mode.id) + " in at most 1 ms";
+        }
+    }
+    list << "average under 1 mA"
+         << "battery lasts 2 years";
+    return list;
+}
+
+} // namespace
+
+PromiseCards::PromiseCards(Document& document, QWidget* parent) : QAbstractScrollArea(parent), document_(document) {
+    setFrameShape(QFrame::NoFrame);
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Promises"));
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    connect(&document_, &Document::changed, this, [this] { layOut(); });
+}
+
+void PromiseCards::setTheme(const Theme& theme) {
+    theme_ = theme;
+    viewport()->update();
+}
+
+int PromiseCards::cardHeight() const {
+    return (QFontMetrics(wordFont()).height() + QFontMetrics(wordFont(0.85)).height() + 16) / 4 * 4;
+}
+
+void PromiseCards::layOut() {
+    const int count = document_.isOpen() ? static_cast<int>(document_.figures().promises.size()) : 0;
+    if (selected_ && *selected_ >= static_cast<std::size_t>(count)) {
+        selected_.reset();
+    }
+    verticalScrollBar()->setSingleStep(cardHeight() / 2);
+    verticalScrollBar()->setPageStep(viewport()->height());
+    verticalScrollBar()->setRange(0, std::max(0, count * cardHeight() - viewport()->height()));
+    viewport()->update();
+}
+
+QRect PromiseCards::cardRect(std::size_t index) const {
+    return {0, static_cast<int>(index) * cardHeight() - verticalScrollBar()->value(), viewport()->width(), cardHeight()};
+}
+
+void PromiseCards::selectIndex(std::size_t index) {
+    selected_ = index;
+    const QRect card = cardRect(index);
+    if (card.top() < 0) {
+        verticalScrollBar()->setValue(verticalScrollBar()->value() + card.top());
+    } else if (card.bottom() > viewport()->height()) {
+        verticalScrollBar()->setValue(verticalScrollBar()->value() + card.bottom() - viewport()->height() + 1);
+    }
+    viewport()->update();
+    emit selectionChanged(selected());
+}
+
+void PromiseCards::select(const QString& name) {
+    const auto& promises = document_.figures().promises;
+    for (std::size_t i = 0; i < promises.size(); ++i) {
+        if (text(promises[i].name) == name) {
+            selectIndex(i);
+        }
+    }
+}
+
+QString PromiseCards::selected() const {
+    return selected_ ? text(document_.figures().promises[*selected_].name) : QString();
+}
+
+void PromiseCards::keyPressEvent(QKeyEvent* event) {
+    const std::size_t count = document_.isOpen() ? document_.figures().promises.size() : 0;
+    if (count == 0) {
+        return;
+    }
+    switch (event->key()) {
+    case Qt::Key_Up: selectIndex(selected_ && *selected_ > 0 ? *selected_ - 1 : 0); break;
+    case Qt::Key_Down: selectIndex(selected_ ? std::min(*selected_ + 1, count - 1) : 0); break;
+    case Qt::Key_Home: selectIndex(0); break;
+    case Qt::Key_End: selectIndex(count - 1); break;
+    case Qt::Key_Delete:
+        if (selected_) {
+            emit removeWanted(selected());
+        }
+        break;
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+    case Qt::Key_F2:
+        if (selected_) {
+            emit editWanted(selected());
+        }
+        break;
+    default: QAbstractScrollArea::keyPressEvent(event);
+    }
+}
+
+void PromiseCards::mousePressEvent(QMouseEvent* event) {
+    const auto index = static_cast<std::size_t>(
+        std::max(0, static_cast<int>(event->position().y()) + verticalScrollBar()->value()) / cardHeight());
+    if (document_.isOpen() && index < document_.figures().promises.size()) {
+        selectIndex(index);
+    }
+}
+
+void PromiseCards::mouseDoubleClickEvent(QMouseEvent*) {
+    if (selected_) {
+        emit editWanted(selected());
+    }
+}
+
+void PromiseCards::resizeEvent(QResizeEvent*) {
+    layOut();
+}
+
+void PromiseCards::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::FontChange) {
+        layOut();
+    }
+    QAbstractScrollArea::changeEvent(event);
+}
+
+void PromiseCards::focusInEvent(QFocusEvent*) {
+    viewport()->update();
+}
+
+void PromiseCards::focusOutEvent(QFocusEvent*) {
+    viewport()->update();
+}
+
+void PromiseCards::paintCard(QPainter& painter, const QRect& card, const PromiseFigure& promise, bool isSelected) const {
+    const QFont name = wordFont(1.0, true);
+    const QFont small = wordFont(0.85);
+    const QFont figure = figureFont(0.9);
+    const qreal upper = QFontMetricsF(name).height();
+    if (isSelected) {
+        painter.fillRect(card, theme_.selected);
+        if (hasFocus()) {
+            painter.fillRect(QRect(card.left(), card.top(), 3, card.height()), theme_.kept);
+        }
+    }
+    const qreal mark = upper * 0.62;
+    const qreal top = card.top() + 6;
+    drawMark(painter, QRectF(card.left() + 12, top + (upper - mark) / 2, mark, mark), promise.state, theme_);
+    const qreal left = card.left() + 20 + mark;
+    const qreal right = card.right() - 12;
+    const QString got = gotText(promise);
+    const qreal gotWidth = QFontMetricsF(figure).horizontalAdvance(got) + 2;
+    const auto draw = [&](const QRectF& area, int flags, const QString& what, const QFont& font, const QColor& colour) {
+        painter.setFont(font);
+        painter.setPen(colour);
+        painter.drawText(area, flags | Qt::AlignVCenter, QFontMetricsF(font).elidedText(what, Qt::ElideRight, area.width()));
+    };
+    draw(QRectF(left, top, right - left - gotWidth - 8, upper), Qt::AlignLeft, text(promise.name), name, theme_.ink);
+    draw(QRectF(right - gotWidth, top, gotWidth, upper), Qt::AlignRight, got, figure,
+         promise.state == State::kept ? theme_.ink : theme_.of(promise.state));
+    const qreal lower = top + upper;
+    const qreal height = QFontMetricsF(small).height();
+    constexpr qreal kGauge = 52;
+    draw(QRectF(left, lower, right - left - kGauge - 8, height), Qt::AlignLeft, askedText(promise), small, theme_.muted);
+    drawGauge(painter, QRectF(right - kGauge, lower + 1, kGauge, height - 2), promise, theme_);
+}
+
+void PromiseCards::paintEvent(QPaintEvent* event) {
+    QPainter painter(viewport());
+    painter.fillRect(event->rect(), theme_.panel);
+    if (!document_.isOpen()) {
+        return;
+    }
+    const auto& promises = document_.figures().promises;
+    if (promises.empty()) {
+        painter.setPen(theme_.muted);
+        painter.setFont(wordFont(0.9));
+        painter.drawText(
+            viewport()->rect().adjusted(16, 8, -16, 0), Qt::TextWordWrap,
+            tr("Nothing is promised yet. Type what the firmware relies on into the line above, such as uart1 talks 115200."));
+    }
+    for (std::size_t i = 0; i < promises.size(); ++i) {
+        const QRect card = cardRect(i);
+        if (card.intersects(event->rect())) {
+            paintCard(painter, card, promises[i], selected_ == i);
+        }
+    }
+}
+
+PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
+    setAutoFillBackground(true);
+    title_ = new QLabel(tr("Promises"));
+    count_ = new QLabel;
+    entry_ = new QLineEdit;
+    entry_->setAccessibleName(tr("Promise line"));
+    entry_->setPlaceholderText(tr("uart1 talks 115200 within 1 %"));
+    entry_->setClearButtonEnabled(true);
+    trouble_ = new QLabel;
+    trouble_->setWordWrap(true);
+    trouble_->setTextFormat(Qt::RichText);
+    trouble_->hide();
+    cards_ = new PromiseCards(document_);
+    auto* top = new QHBoxLayout;
+    top->addWidget(title_);
+    top->addStretch();
+    top->addWidget(count_);
+    auto* upper = new QVBoxLayout;
+    upper->setContentsMargins(12, 12, 12, 8);
+    upper->setSpacing(8);
+    upper->addLayout(top);
+    upper->addWidget(entry_);
+    upper->addWidget(trouble_);
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    layout->addLayout(upper);
+    layout->addWidget(cards_, 1);
+    connect(entry_, &QLineEdit::returnPressed, this, &PromisesColumn::enter);
+    connect(entry_, &QLineEdit::textEdited, this, [this] { trouble_->hide(); });
+    connect(&document_, &Document::changed, this, [this] {
+        showCount();
+        complete();
+    });
+    connect(cards_, &PromiseCards::editWanted, this, &PromisesColumn::edit);
+    connect(cards_, &PromiseCards::removeWanted, this, [this](const QString& name) {
+        document_.edit(tr("%1 removed").arg(name), [name](Plan& plan) {
+            const std::vector<std::string> names = promiseNames(plan);
+            const auto found = std::find(names.begin(), names.end(), name.toStdString());
+            if (found != names.end()) {
+                plan.promises.erase(plan.promises.begin() + (found - names.begin()));
+            }
+        });
+    });
+    setTheme(theme_);
+}
+
+void PromisesColumn::setTheme(const Theme& theme) {
+    theme_ = theme;
+    QPalette palette = this->palette();
+    palette.setColor(QPalette::Window, theme.panel);
+    palette.setColor(QPalette::WindowText, theme.ink);
+    setPalette(palette);
+    cards_->setTheme(theme);
+    title_->setFont(wordFont(1.05, true));
+    count_->setFont(wordFont(0.85));
+    QPalette muted = palette;
+    muted.setColor(QPalette::WindowText, theme.muted);
+    count_->setPalette(muted);
+}
+
+QString PromisesColumn::trouble() const {
+    return trouble_->isVisibleTo(this) ? trouble_->accessibleDescription() : QString();
+}
+
+void PromisesColumn::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::FontChange) {
+        setTheme(theme_);
+    }
+    QWidget::changeEvent(event);
+}
+
+void PromisesColumn::showCount() {
+    if (!document_.isOpen()) {
+        count_->clear();
+        return;
+    }
+    const auto& promises = document_.figures().promises;
+    const auto count = [&](State state) {
+        return std::count_if(promises.begin(), promises.end(), [&](const PromiseFigure& each) { return each.state == state; });
+    };
+    count_->setText(tr("%1 broken \u00b7 %2 strained \u00b7 %3 kept")
+                        .arg(count(State::broken))
+                        .arg(count(State::strained))
+                        .arg(count(State::kept)));
+}
+
+void PromisesColumn::complete() {
+    if (entry_->completer() != nullptr || !document_.isOpen()) {
+        return;
+    }
+    auto* completer = new QCompleter(suggestions(document_.part()), this);
+    completer->setFilterMode(Qt::MatchStartsWith);
+    completer->setCaseSensitivity(Qt::CaseInsensitive);
+    completer->setMaxVisibleItems(8);
+    entry_->setCompleter(completer);
+}
+
+void PromisesColumn::edit(const QString& name) {
+    for (std::size_t i = 0; i < document_.figures().promises.size(); ++i) {
+        if (text(document_.figures().promises[i].name) == name) {
+            entry_->setText(text(document_.plan().promises[i].text));
+            entry_->setFocus();
+        }
+    }
+}
+
+void PromisesColumn::enter() {
+    const QString typed = entry_->text().trimmed();
+    if (typed.isEmpty() || !document_.isOpen()) {
+        return;
+    }
+    const auto line = readPromiseLine(typed.toStdString(), &document_.part());
+    if (!line) {
+        showTrouble(typed, line.error());
+        return;
+    }
+    const std::size_t before = document_.plan().promises.size();
+    std::size_t place = before;
+    for (std::size_t i = 0; i < before; ++i) {
+        if (!line->name.empty() && document_.plan().promises[i].line.name == line->name) {
+            place = i; // a promise of the same name is put in place of the old one
+        }
+    }
+    document_.edit(typed, [&](Plan& plan) {
+        if (place < plan.promises.size()) {
+            plan.promises[place] = {typed.toStdString(), *line};
+        } else {
+            plan.promises.push_back({typed.toStdString(), *line});
+        }
+    });
+    entry_->clear();
+    cards_->select(text(document_.figures().promises[place].name));
+}
+
+void PromisesColumn::showTrouble(const QString& line, const TextError& error) {
+    const QByteArray bytes = line.toUtf8();
+    const auto from = static_cast<qsizetype>(error.position);
+    const auto length = static_cast<qsizetype>(error.length);
+    const QString before = QString::fromUtf8(bytes.left(from)).toHtmlEscaped();
+    const QString word = QString::fromUtf8(bytes.mid(from, length)).toHtmlEscaped();
+    const QString after = QString::fromUtf8(bytes.mid(from + length)).toHtmlEscaped();
+    const QString say = text(sayText(error));
+    trouble_->setText(
+        QString("<span style='color:%1'>%2<u><b style='color:%3'>%4</b></u>%5</span><br><span style='color:%3'>%6</span>")
+            .arg(theme_.muted.name(), before, theme_.broken.name(), word.isEmpty() ? "&nbsp;&nbsp;" : word, after,
+                 say.toHtmlEscaped()));
+    trouble_->setAccessibleDescription(say);
+    trouble_->show();
+    entry_->setSelection(static_cast<int>(QString::fromUtf8(bytes.left(from)).size()),
+                         static_cast<int>(QString::fromUtf8(bytes.mid(from, length)).size()));
+}
+
+} // namespace wisetick::app

@@ -1,0 +1,82 @@
+#pragma once
+
+#include "paint/theme.h"
+#include "shell/document.h"
+
+#include <QAbstractScrollArea>
+
+class QLabel;
+class QLineEdit;
+
+namespace wisetick::app {
+
+/// The promises as cards: mark, name, what is got, what was asked, and the gauge.
+class PromiseCards : public QAbstractScrollArea {
+    Q_OBJECT
+
+public:
+    explicit PromiseCards(Document& document, QWidget* parent = nullptr);
+    void setTheme(const Theme& theme);
+    void select(const QString& name);
+    QString selected() const;
+    /// Where a promise's card stands, in the viewport.
+    QRect cardRect(std::size_t index) const;
+
+signals:
+    void selectionChanged(const QString& name);
+    void removeWanted(const QString& name);
+    void editWanted(const QString& name);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void changeEvent(QEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+
+private:
+    int cardHeight() const;
+    void layOut();
+    void selectIndex(std::size_t index);
+    void paintCard(QPainter& painter, const QRect& card, const PromiseFigure& promise, bool isSelected) const;
+
+    Document& document_;
+    Theme theme_ = lightTheme();
+    std::optional<std::size_t> selected_;
+};
+
+/// The column on the left: a count, the entry line with its error under the word, and the cards.
+class PromisesColumn : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit PromisesColumn(Document& document, QWidget* parent = nullptr);
+    void setTheme(const Theme& theme);
+    QLineEdit* entry() const { return entry_; }
+    PromiseCards* cards() const { return cards_; }
+    /// What is wrong with the line that was typed; empty where nothing is.
+    QString trouble() const;
+
+protected:
+    void changeEvent(QEvent* event) override;
+
+private:
+    void enter();
+    void complete();
+    void showTrouble(const QString& line, const TextError& error);
+    void showCount();
+    void edit(const QString& name);
+
+    Document& document_;
+    Theme theme_ = lightTheme();
+    QLabel* title_;
+    QLabel* count_;
+    QLineEdit* entry_;
+    QLabel* trouble_;
+    PromiseCards* cards_;
+};
+
+} // namespace wisetick::app

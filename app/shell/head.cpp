@@ -1,0 +1,158 @@
+#include "shell/head.h"
+
+#include "quantity/quantity_print.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+
+#include <cmath>
+
+namespace wisetick::app {
+
+namespace {
+
+QString text(const std::string& value) {
+    return QString::fromStdString(value);
+}
+
+/// A figure short enough for the head: four digits do.
+QString shortText(const Rational& value, Unit unit) {
+    return text(printQuantity(value, unit, 4));
+}
+
+} // namespace
+
+Head::Head(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
+    setFocusPolicy(Qt::TabFocus);
+    setAccessibleName(tr("Vitals"));
+    setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    connect(&document_, &Document::changed, this, [this] { update(); });
+}
+
+void Head::setTheme(const Theme& theme) {
+    theme_ = theme;
+    update();
+}
+
+QSize Head::sizeHint() const {
+    const QFontMetrics big(wordFont(1.25, true));
+    const QFontMetrics small(wordFont(0.85));
+    return {600, (big.height() + small.height() + 14) / 4 * 4};
+}
+
+std::vector<Head::Vital> Head::vitals() const {
+    std::vector<Vital> list;
+    if (!document_.isOpen()) {
+        return list;
+    }
+    const Figures& figures = document_.figures();
+    const Vitals& vitals = figures.vitals;
+    const LineFigure& core = figures.lines[document_.part().core];
+    list.push_back({vitals.coreHertz ? shortText(*vitals.coreHertz, Unit::hertz) : tr("none"), tr("core rate"),
+                    "line/" + text(core.id), core.state == State::kept ? std::nullopt : std::optional(core.state)});
+    const PromiseFigure* worst = figures.findPromise(vitals.worstPromise);
+    list.push_back({worst == nullptr ? tr("none") : text(worst->name), tr("worst promise"),
+                    worst == nullptr ? QString() : "promise/" + text(worst->name),
+                    worst == nullptr ? std::nullopt : std::optional(worst->state)});
+    list.push_back({vitals.worstWakeUp ? shortText(vitals.worstWakeUp->max, Unit::second) : tr("none asked"),
+                    tr("wake-up, worst"), "mode/" + text(vitals.worstWakeUpMode), std::nullopt});
+    const bool isPlayed = figures.rhythm.has_value();
+    list.push_back({vitals.average ? shortText(vitals.average->nominal, Unit::ampere) : (isPlayed ? tr("unknown") : "\u2026"),
+                    tr("average current"), "rhythm/average", std::nullopt});
+    list.push_back({vitals.life ? shortText(vitals.life->nominal, Unit::second) : (isPlayed ? tr("unknown") : "\u2026"),
+                    tr("battery"), "rhythm/life", std::nullopt});
+    return list;
+}
+
+QRectF Head::vitalRect(std::size_t index, std::size_t count) const {
+    const qreal share = std::max(0.56, 1.0 - 520.0 / width());
+    const qreal each = width() * share / static_cast<qreal>(count);
+    const qreal left = width() - each * static_cast<qreal>(count - index);
+    return {left, 0, each, static_cast<qreal>(height())};
+}
+
+void Head::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.fillRect(rect(), theme_.head);
+    painter.setRenderHint(QPainter::Antialiasing);
+    const QFont big = wordFont(1.25, true);
+    const QFont small = wordFont(0.85);
+    const qreal upper = QFontMetricsF(big).height();
+    const auto draw = [&](const QRectF& area, const QString& what, const QFont& font, const QColor& colour) {
+        painter.setFont(font);
+        painter.setPen(colour);
+        painter.drawText(area, Qt::AlignLeft | Qt::AlignVCenter,
+                         QFontMetricsF(font).elidedText(what, Qt::ElideRight, area.width()));
+    };
+    const std::vector<Vital> list = vitals();
+    const qreal nameWidth = (list.empty() ? width() : vitalRect(0, list.size()).left()) - 24;
+    const QRectF title(16, 6, nameWidth, upper);
+    if (!document_.isOpen()) {
+        draw(title, tr("Wise Tick"), big, theme_.headInk);
+        return;
+    }
+    const Plan& plan = document_.plan();
+    QString under = text(document_.part().name);
+    if (plan.board.supply) {
+        under += " \u00b7 " + text(printQuantity(plan.board.supply->nominal, Unit::volt));
+    }
+    if (plan.board.temperature) {
+        under += " \u00b7 " + text(printQuantity(plan.board.temperature->min, Unit::celsius) + " to " +
+                                   printQuantity(plan.board.temperature->max, Unit::celsius));
+    }
+    under += " \u00b7 " + tr("take %1 of %2").arg(text(plan.active)).arg(plan.takes.size());
+    draw(title, text(plan.name) + (document_.isModified() ? tr(", not saved") : QString()), big, theme_.headInk);
+    draw(QRectF(16, 6 + upper, nameWidth, height() - upper - 10), under, small, theme_.headMuted);
+    for (std::size_t i = 0; i < list.size(); ++i) {
+        const QRectF area = vitalRect(i, list.size()).adjusted(4, 0, -8, 0);
+        const qreal mark = list[i].state ? upper * 0.55 : 0;
+        if (list[i].state) {
+            Theme onHead = darkTheme();
+            drawMark(painter, QRectF(area.left(), 6 + (upper - mark) / 2, mark, mark), *list[i].state, onHead);
+        }
+        const qreal indent = mark > 0 ? mark + 6 : 0;
+        draw(QRectF(area.left() + indent, 6, area.width() - indent, upper), list[i].value, wordFont(1.1, true), theme_.headInk);
+        draw(QRectF(area.left() + indent, 6 + upper, area.width() - indent, height() - upper - 10), list[i].name, small,
+             theme_.headMuted);
+        if (hasFocus() && i == focused_) {
+            painter.setPen(QPen(darkTheme().kept, 1.5));
+            painter.setBrush(Qt::NoBrush);
+            painter.drawRoundedRect(area.adjusted(-6, 3, 2, -3), 4, 4);
+        }
+    }
+}
+
+void Head::mousePressEvent(QMouseEvent* event) {
+    const std::vector<Vital> list = vitals();
+    for (std::size_t i = 0; i < list.size(); ++i) {
+        if (vitalRect(i, list.size()).contains(event->position())) {
+            emit causeWanted(list[i].target);
+        }
+    }
+}
+
+void Head::keyPressEvent(QKeyEvent* event) {
+    const std::vector<Vital> list = vitals();
+    if (list.empty()) {
+        return;
+    }
+    switch (event->key()) {
+    case Qt::Key_Left: focused_ = focused_ == 0 ? 0 : focused_ - 1; break;
+    case Qt::Key_Right: focused_ = std::min(focused_ + 1, list.size() - 1); break;
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+    case Qt::Key_Space: emit causeWanted(list[focused_].target); break;
+    default: QWidget::keyPressEvent(event); return;
+    }
+    update();
+}
+
+void Head::focusInEvent(QFocusEvent*) {
+    update();
+}
+
+void Head::focusOutEvent(QFocusEvent*) {
+    update();
+}
+
+} // namespace wisetick::app

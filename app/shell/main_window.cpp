@@ -1,0 +1,302 @@
+#include "shell/main_window.h"
+
+#include "clocks/clocks_view.h"
+#include "promises/promises_column.h"
+#include "shell/command_palette.h"
+#include "shell/head.h"
+#include "shell/ripple_panel.h"
+#include "workings/workings_panel.h"
+
+#include <QAction>
+#include <QApplication>
+#include <QCloseEvent>
+#include <QDropEvent>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QHBoxLayout>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QMessageBox>
+#include <QMimeData>
+#include <QSplitter>
+#include <QVBoxLayout>
+
+namespace wisetick::app {
+
+namespace {
+
+QString text(const std::string& value) {
+    return QString::fromStdString(value);
+}
+
+QWidget* column(std::initializer_list<QWidget*> fixed, QWidget* growing, QWidget* below = nullptr) {
+    auto* widget = new QWidget;
+    widget->setAutoFillBackground(true);
+    auto* layout = new QVBoxLayout(widget);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    for (QWidget* each : fixed) {
+        layout->addWidget(each);
+    }
+    layout->addWidget(growing, 1);
+    if (below != nullptr) {
+        layout->addWidget(below);
+    }
+    return widget;
+}
+
+const Theme& desktopTheme() {
+    return QApplication::palette().color(QPalette::Window).lightness() < 128 ? darkTheme() : lightTheme();
+}
+
+} // namespace
+
+MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), document_(std::move(shelf)) {
+    setWindowTitle("Wise Tick");
+    setAcceptDrops(true);
+    resize(1280, 800);
+    head_ = new Head(document_);
+    trailClocks_ = new QLabel(tr("Clocks"));
+    trailKeys_ = new QLabel(tr("Ctrl+Shift+P all commands"));
+    trail_ = new QWidget;
+    trail_->setAutoFillBackground(true);
+    auto* trailLayout = new QHBoxLayout(trail_);
+    trailLayout->setContentsMargins(12, 4, 12, 4);
+    trailLayout->addWidget(trailClocks_);
+    trailLayout->addStretch();
+    trailLayout->addWidget(trailKeys_);
+    promises_ = new PromisesColumn(document_);
+    viewTitle_ = new QLabel(tr("Clocks"));
+    viewHint_ = new QLabel(tr("each row a line; the needle stands at its rate, the rail is where it may stand"));
+    auto* viewHead = new QWidget;
+    auto* viewHeadLayout = new QHBoxLayout(viewHead);
+    viewHeadLayout->setContentsMargins(16, 10, 16, 4);
+    viewHeadLayout->addWidget(viewTitle_);
+    viewHeadLayout->addWidget(viewHint_, 1);
+    faults_ = new QListWidget;
+    faults_->setFrameShape(QFrame::NoFrame);
+    faults_->setWordWrap(true);
+    faults_->setMaximumHeight(200);
+    faults_->setAccessibleName(tr("Faults of the file"));
+    faults_->hide();
+    clocks_ = new ClocksView(document_);
+    ripple_ = new RipplePanel(document_);
+    middle_ = column({viewHead, faults_}, clocks_, ripple_);
+    workings_ = new WorkingsPanel(document_);
+    workingsTitle_ = new QLabel(tr("Workings"));
+    workingsTitle_->setContentsMargins(12, 12, 12, 4);
+    right_ = column({workingsTitle_}, workings_);
+    workings_->document()->setDocumentMargin(12);
+    auto* splitter = new QSplitter;
+    splitter->setHandleWidth(1);
+    splitter->setChildrenCollapsible(false);
+    splitter->addWidget(promises_);
+    splitter->addWidget(middle_);
+    splitter->addWidget(right_);
+    splitter->setStretchFactor(0, 0);
+    splitter->setStretchFactor(1, 1);
+    splitter->setStretchFactor(2, 0);
+    splitter->setSizes({290, 640, 350});
+    setCentralWidget(column({head_, trail_}, splitter));
+    addCommands();
+    connect(head_, &Head::causeWanted, this, &MainWindow::goTo);
+    connect(ripple_, &RipplePanel::targetWanted, this, &MainWindow::goTo);
+    connect(workings_, &WorkingsPanel::targetWanted, this, &MainWindow::goTo);
+    connect(clocks_, &ClocksView::selectionChanged, this, [this](const QString& id) { workings_->show("line/" + id); });
+    connect(promises_->cards(), &PromiseCards::selectionChanged, this,
+            [this](const QString& name) { workings_->show("promise/" + name); });
+    connect(&document_, &Document::changed, this, &MainWindow::refresh);
+    setTheme(desktopTheme());
+    refresh();
+}
+
+QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run) {
+    auto* action = new QAction(name, this);
+    action->setShortcut(keys);
+    connect(action, &QAction::triggered, this, run);
+    addAction(action);
+    return action;
+}
+
+void MainWindow::addCommands() {
+    addCommand(tr("Open a plan"), QKeySequence::Open, [this] { chooseAndOpen(); });
+    save_ = addCommand(tr("Save"), QKeySequence::Save, [this] { save(); });
+    saveAs_ = addCommand(tr("Save as"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
+    undo_ = addCommand(tr("Undo"), QKeySequence("Ctrl+Z"), [this] { document_.undo(); });
+    redo_ = addCommand(tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { document_.redo(); });
+    keep_ = addCommand(tr("Keep"), QKeySequence("Ctrl+Return"), [this] { document_.keep(); });
+    addCommand(tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
+        promises_->entry()->setFocus();
+        promises_->entry()->selectAll();
+    });
+    addCommand(tr("Go to Clocks"), QKeySequence("Alt+2"), [this] { clocks_->setFocus(); });
+    addCommand(tr("Go to the promises"), QKeySequence("Ctrl+Shift+L"), [this] { promises_->cards()->setFocus(); });
+    addCommand(tr("Go to the workings"), QKeySequence("Ctrl+Shift+W"), [this] { workings_->setFocus(); });
+    addCommand(tr("Go to the vitals"), QKeySequence("Ctrl+Shift+H"), [this] { head_->setFocus(); });
+    addCommand(tr("Light or dark"), QKeySequence("Ctrl+Shift+D"), [this] {
+        followsDesktop_ = false;
+        setTheme(theme_.isDark ? lightTheme() : darkTheme());
+    });
+    addCommand(tr("All commands"), QKeySequence("Ctrl+Shift+P"), [this] {
+        CommandPalette palette(actions(), this);
+        palette.exec();
+    });
+    addCommand(tr("Quit"), QKeySequence("Ctrl+Q"), [this] { close(); });
+}
+
+bool MainWindow::openPlan(const QString& path) {
+    const Diagnostics diagnostics = document_.open(path);
+    faults_->clear();
+    for (const Diagnostic& diagnostic : diagnostics) {
+        faults_->addItem(text(diagnosticText(diagnostic)));
+    }
+    faults_->setVisible(!diagnostics.empty());
+    if (hasErrors(diagnostics)) {
+        return false;
+    }
+    clocks_->select(text(document_.figures().lines[document_.part().core].id));
+    clocks_->setFocus();
+    if (!document_.figures().vitals.worstPromise.empty()) {
+        goTo("promise/" + text(document_.figures().vitals.worstPromise));
+    }
+    return true;
+}
+
+void MainWindow::goTo(const QString& target) {
+    const QString name = target.section('/', 1);
+    if (target.startsWith("line/")) {
+        clocks_->select(name);
+    } else if (target.startsWith("promise/")) {
+        promises_->cards()->select(name);
+    }
+    if (target.startsWith("peripheral/")) {
+        for (const PromiseFigure& promise : document_.figures().promises) {
+            if (text(promise.subject) == target) {
+                promises_->cards()->select(text(promise.name));
+                return;
+            }
+        }
+    }
+    workings_->show(target);
+}
+
+void MainWindow::refresh() {
+    undo_->setEnabled(document_.canUndo());
+    redo_->setEnabled(document_.canRedo());
+    keep_->setEnabled(!document_.moved().empty());
+    save_->setEnabled(document_.isModified());
+    saveAs_->setEnabled(document_.isOpen());
+    setWindowModified(document_.isModified());
+    setWindowTitle(document_.isOpen() ? text(document_.plan().name) + "[*] \u2013 Wise Tick" : QString("Wise Tick"));
+}
+
+void MainWindow::setTheme(const Theme& theme) {
+    theme_ = theme;
+    QPalette palette = this->palette();
+    palette.setColor(QPalette::Window, theme.paper);
+    palette.setColor(QPalette::WindowText, theme.ink);
+    palette.setColor(QPalette::Base, theme.isDark ? theme.paper : QColor("#FFFFFF"));
+    palette.setColor(QPalette::AlternateBase, theme.panel);
+    palette.setColor(QPalette::Text, theme.ink);
+    palette.setColor(QPalette::PlaceholderText, theme.muted);
+    palette.setColor(QPalette::Button, theme.panel);
+    palette.setColor(QPalette::ButtonText, theme.ink);
+    palette.setColor(QPalette::Highlight, theme.kept);
+    palette.setColor(QPalette::HighlightedText, theme.isDark ? theme.head : QColor("#FFFFFF"));
+    palette.setColor(QPalette::Link, theme.thread);
+    setPalette(palette);
+    QPalette panel = palette;
+    panel.setColor(QPalette::Window, theme.panel);
+    trail_->setPalette(panel);
+    right_->setPalette(panel);
+    middle_->setPalette(palette);
+    head_->setTheme(theme);
+    promises_->setTheme(theme);
+    clocks_->setTheme(theme);
+    ripple_->setTheme(theme);
+    workings_->setTheme(theme);
+    styleTitles();
+}
+
+void MainWindow::styleTitles() {
+    for (QLabel* title : {viewTitle_, workingsTitle_, trailClocks_}) {
+        title->setFont(wordFont(1.05, true));
+    }
+    for (QLabel* hint : {viewHint_, trailKeys_}) {
+        hint->setFont(wordFont(0.85));
+        QPalette muted = hint->palette();
+        muted.setColor(QPalette::WindowText, theme_.muted);
+        hint->setPalette(muted);
+    }
+}
+
+void MainWindow::chooseAndOpen() {
+    if (!mayLeave()) {
+        return;
+    }
+    const QString path =
+        QFileDialog::getOpenFileName(this, tr("Open a plan"), QFileInfo(document_.path()).path(), tr("Plans (*.plan.toml)"));
+    if (!path.isEmpty()) {
+        openPlan(path);
+    }
+}
+
+bool MainWindow::save() {
+    const QString trouble = document_.save(document_.path());
+    if (!trouble.isEmpty()) {
+        QMessageBox::warning(this, tr("Save"),
+                             trouble + tr("\nNothing is lost: the plan stays open. Save it elsewhere with Ctrl+Shift+S."));
+    }
+    return trouble.isEmpty();
+}
+
+bool MainWindow::saveAs() {
+    const QString path = QFileDialog::getSaveFileName(this, tr("Save as"), document_.path(), tr("Plans (*.plan.toml)"));
+    if (path.isEmpty()) {
+        return false;
+    }
+    const QString trouble = document_.save(path);
+    if (!trouble.isEmpty()) {
+        QMessageBox::warning(this, tr("Save as"), trouble);
+    }
+    return trouble.isEmpty();
+}
+
+bool MainWindow::mayLeave() {
+    if (!document_.isModified()) {
+        return true;
+    }
+    const auto answer = QMessageBox::question(this, tr("Unsaved changes"),
+                                              tr("%1 has changes that are not saved.").arg(text(document_.plan().name)),
+                                              QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Save);
+    return answer == QMessageBox::Discard || (answer == QMessageBox::Save && save());
+}
+
+void MainWindow::closeEvent(QCloseEvent* event) {
+    mayLeave() ? event->accept() : event->ignore();
+}
+
+void MainWindow::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::ApplicationPaletteChange && followsDesktop_) {
+        setTheme(desktopTheme());
+    } else if (event->type() == QEvent::FontChange) {
+        styleTitles();
+    }
+    QMainWindow::changeEvent(event);
+}
+
+void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
+    const QList<QUrl> urls = event->mimeData()->urls();
+    if (urls.size() == 1 && urls.front().toLocalFile().endsWith(".plan.toml")) {
+        event->acceptProposedAction();
+    }
+}
+
+void MainWindow::dropEvent(QDropEvent* event) {
+    if (mayLeave()) {
+        openPlan(event->mimeData()->urls().front().toLocalFile());
+    }
+}
+
+} // namespace wisetick::app

@@ -1,0 +1,80 @@
+#pragma once
+
+#include "paint/theme.h"
+#include "shell/document.h"
+
+#include <QMainWindow>
+
+class QLabel;
+class QListWidget;
+
+namespace wisetick::app {
+
+class ClocksView;
+class Head;
+class PromisesColumn;
+class RipplePanel;
+class WorkingsPanel;
+
+/// The window: head and trail above, promises left, the view and the ripple in the middle, workings right.
+class MainWindow : public QMainWindow {
+    Q_OBJECT
+
+public:
+    explicit MainWindow(Shelf shelf, QWidget* parent = nullptr);
+
+    /// Opens a plan; its faults, if it has any, are listed and the window stays as it is.
+    bool openPlan(const QString& path);
+    void setTheme(const Theme& theme);
+    /// Selects "line/bus_a", "promise/modem", … wherever it is shown.
+    void goTo(const QString& target);
+
+    Document& document() { return document_; }
+    ClocksView* clocks() const { return clocks_; }
+    PromisesColumn* promises() const { return promises_; }
+    RipplePanel* ripplePanel() const { return ripple_; }
+    WorkingsPanel* workings() const { return workings_; }
+    QListWidget* faults() const { return faults_; }
+
+protected:
+    void closeEvent(QCloseEvent* event) override;
+    void changeEvent(QEvent* event) override;
+    void dragEnterEvent(QDragEnterEvent* event) override;
+    void dropEvent(QDropEvent* event) override;
+
+private:
+    QAction* addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run);
+    void addCommands();
+    void chooseAndOpen();
+    bool save();
+    bool saveAs();
+    /// Asks about unsaved changes; false if the user wants to stay.
+    bool mayLeave();
+    void refresh();
+    void styleTitles();
+
+    Document document_;
+    Theme theme_ = lightTheme();
+    bool followsDesktop_ = true;
+    Head* head_;
+    QWidget* trail_;
+    QLabel* trailClocks_;
+    QLabel* trailKeys_;
+    QLabel* viewTitle_;
+    QLabel* viewHint_;
+    QWidget* middle_;
+    PromisesColumn* promises_;
+    ClocksView* clocks_;
+    RipplePanel* ripple_;
+    WorkingsPanel* workings_;
+    QLabel* workingsTitle_;
+    QWidget* right_;
+    QListWidget* faults_;
+    QAction* undo_ = nullptr;
+    QAction* redo_ = nullptr;
+    QAction* keep_ = nullptr;
+    QAction* save_ = nullptr;
+    QAction* saveAs_ = nullptr;
+};
+
+} // namespace wisetick::app

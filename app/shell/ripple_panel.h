@@ -1,0 +1,46 @@
+#pragma once
+
+#include "paint/theme.h"
+#include "shell/document.h"
+
+#include <QWidget>
+
+class QLabel;
+class QPushButton;
+
+namespace wisetick::app {
+
+/// What moved since the last Keep, before → after, worst first, with Keep and Undo.
+class RipplePanel : public QWidget {
+    Q_OBJECT
+
+public:
+    explicit RipplePanel(Document& document, QWidget* parent = nullptr);
+    void setTheme(const Theme& theme);
+    QSize sizeHint() const override;
+    QPushButton* keepButton() const { return keep_; }
+    QPushButton* undoButton() const { return undo_; }
+
+signals:
+    void targetWanted(const QString& target);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void changeEvent(QEvent* event) override;
+
+private:
+    int rowHeight() const;
+    int headHeight() const;
+    int rowsThatFit() const;
+    void refresh();
+    void placeButtons();
+
+    Document& document_;
+    Theme theme_ = lightTheme();
+    QPushButton* keep_;
+    QPushButton* undo_;
+};
+
+} // namespace wisetick::app

@@ -1,0 +1,52 @@
+#pragma once
+
+#include "evaluate/ways_out.h"
+#include "paint/theme.h"
+#include "shell/document.h"
+
+#include <QTextBrowser>
+
+class QTimer;
+
+namespace wisetick::app {
+
+/// The arithmetic of the selected thing as numbered steps, each number a link to where it comes from; the other ways
+/// that a promise could be kept, and the register fields with copy.
+class WorkingsPanel : public QTextBrowser {
+    Q_OBJECT
+
+public:
+    explicit WorkingsPanel(Document& document, QWidget* parent = nullptr);
+    void setTheme(const Theme& theme);
+    /// Shows "line/bus_a", "promise/modem", "mode/deep", "rhythm/average" or "rhythm/life".
+    void show(const QString& target);
+    QString target() const { return target_; }
+
+signals:
+    /// A link to another thing was followed.
+    void targetWanted(const QString& target);
+
+protected:
+    void changeEvent(QEvent* event) override;
+
+private:
+    void render();
+    void follow(const QUrl& link);
+    QString stepsHtml(const Workings& workings) const;
+    QString fieldsHtml(const std::vector<FieldValue>& fields);
+    QString waysOutHtml();
+    void findWaysOut();
+    void startOver();
+    QString lineHtml(const LineFigure& line);
+    QString promiseHtml(const PromiseFigure& promise);
+    QString modeHtml(const ModeFigure& mode) const;
+
+    Document& document_;
+    Theme theme_ = lightTheme();
+    QString target_;
+    std::vector<WayOut> ways_;
+    QTimer* still_ = nullptr;
+    QStringList copies_; ///< what each copy link puts on the clipboard
+};
+
+} // namespace wisetick::app

@@ -1,0 +1,27 @@
+#pragma once
+
+#include "derive/figures.h"
+#include "plan/plan.h"
+
+namespace wisetick {
+
+/// One control set otherwise, and what that would bring.
+struct WayOut {
+    std::string say; ///< "uart1 from bus_b", "bus_a ÷ 2"
+    Choice choice;   ///< the one control that it sets
+    State state = State::broken;
+    std::string got;                 ///< "≈909.09 kbit/s, ≈−1.357 %"
+    std::vector<std::string> breaks; ///< promises and lines that it would break, by name
+};
+
+/// Single changes of unlocked controls on the way to a promise's clock (its mux, the muxes, dividers and multipliers above
+/// it) that leave the promise in a better state than it is in. Best first: state, fewest broken by it, least
+/// worst-case error; at most `most`. Every change is derived in full; of a control with many values those next to what
+/// the promise needs are not known beforehand, so at most 64 of each are tried, evenly spread.
+std::vector<WayOut> waysOut(const Part& part, const Plan& plan, const std::string& take, std::size_t promise,
+                            std::size_t most = 6);
+
+/// The plan with the way taken: a plain edit of the take's choices.
+void takeWayOut(Plan& plan, const std::string& take, const WayOut& way);
+
+} // namespace wisetick

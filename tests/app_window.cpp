@@ -1,0 +1,278 @@
+#include "shell/main_window.h"
+
+#include "clocks/clocks_view.h"
+#include "clocks/control_text.h"
+#include "promises/promises_column.h"
+#include "shell/command_palette.h"
+#include "shell/ripple_panel.h"
+#include "support.h"
+#include "workings/workings_panel.h"
+
+#include <QAction>
+#include <QApplication>
+#include <QClipboard>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QTemporaryDir>
+
+#include <cmath>
+
+using namespace wisetick;
+using namespace wisetick::app;
+using namespace wisetick::test;
+
+/// The window by keyboard and mouse, on a copy of the example.
+class AppWindow : public QObject {
+    Q_OBJECT
+
+    std::unique_ptr<QTemporaryDir> folder_;
+    std::unique_ptr<MainWindow> window_;
+
+    QString path() const { return folder_->filePath("orchard.plan.toml"); }
+    Document& document() { return window_->document(); }
+    State stateOf(const std::string& promise) { return document().figures().findPromise(promise)->state; }
+
+    /// Until the jobs are played.
+    void settle() { QTRY_VERIFY(document().figures().rhythm.has_value()); }
+
+    void type(QWidget* widget, const QString& text) {
+        widget->setFocus();
+        QTest::keyClicks(widget, text);
+        QTest::keyClick(widget, Qt::Key_Return);
+    }
+
+    /// Types into the selected row's own control.
+    void typeControl(const QString& line, const QString& typed) {
+        window_->clocks()->select(line);
+        window_->clocks()->setFocus();
+        QTest::keyClick(window_->clocks(), Qt::Key_Return);
+        QVERIFY(window_->clocks()->editor()->isVisible());
+        window_->clocks()->editor()->clear();
+        type(window_->clocks()->editor(), typed);
+    }
+
+private slots:
+    void init() {
+        folder_ = std::make_unique<QTemporaryDir>();
+        QVERIFY(QFile::copy(QString::fromStdString(sourceDir()) + "/examples/orchard-sprayer.plan.toml", path()));
+        QFile(path()).setPermissions(QFile::ReadOwner | QFile::WriteOwner);
+        window_ = std::make_unique<MainWindow>(Shelf{sourceDir() + "/parts"});
+        window_->show();
+        QVERIFY(QTest::qWaitForWindowExposed(window_.get()));
+        QVERIFY(window_->openPlan(path()));
+    }
+
+    void cleanup() {
+        document().keep();
+        while (document().canUndo()) {
+            document().undo(); // nothing is asked at closing
+        }
+        window_.reset();
+    }
+
+    /// Open, type a promise, see it broken, change bus A, see the ripple, undo, save, read back.
+    void anEngineersRound() {
+        QTest::keyClick(window_.get(), Qt::Key_L, Qt::ControlModifier);
+        type(window_->promises()->entry(), "gps: uart3 talks 921600 within 0.1 %");
+        QCOMPARE(stateOf("gps"), State::broken);
+        QCOMPARE(window_->promises()->cards()->selected(), QString("gps"));
+        QVERIFY(window_->workings()->toPlainText().contains("the nearest is"));
+        settle();
+        document().keep();
+
+        typeControl("bus_a", "3");
+        QCOMPARE(document().figures().findLine("bus_a")->state, State::broken);
+        QVERIFY(!document().moved().empty());
+        QCOMPARE(document().moved().front().target, std::string("line/bus_a"));
+        QVERIFY(window_->ripplePanel()->undoButton()->isEnabled());
+        QTest::mouseClick(window_->ripplePanel()->undoButton(), Qt::LeftButton);
+        QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(40000000));
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+        QCOMPARE(document().figures().findLine("bus_a")->state, State::broken);
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier);
+
+        QVERIFY(document().isModified());
+        QTest::keyClick(window_.get(), Qt::Key_S, Qt::ControlModifier);
+        QVERIFY(!document().isModified());
+        const std::string saved = fileText(path().toStdString());
+        QVERIFY(saved.find("say = \"gps: uart3 talks 921600 within 0.1 %\"") != std::string::npos);
+        QVERIFY(saved.find("# Broken on purpose") != std::string::npos);
+        QVERIFY(saved.find("divide = 4") != std::string::npos);
+    }
+
+    void aWrongWordIsMarked() {
+        type(window_->promises()->entry(), "uart1 talks 9600 witin 3 %");
+        QCOMPARE(window_->promises()->entry()->selectedText(), QString("witin"));
+        QVERIFY(window_->promises()->trouble().contains("did you mean 'within'?"));
+        QCOMPARE(document().plan().promises.size(), std::size_t{10});
+        QCOMPARE(window_->promises()->entry()->text(), QString("uart1 talks 9600 witin 3 %")); // nothing is lost
+    }
+
+    /// A way out is tried from the workings, and kept.
+    void tryingAWayOut() {
+        window_->goTo("promise/modem");
+        QTRY_VERIFY(window_->workings()->toPlainText().contains("uart1 from bus_b"));
+        emit window_->workings()->anchorClicked(QUrl("try/0"));
+        QCOMPARE(stateOf("modem"), State::kept);
+        settle();
+        QCOMPARE(document().moved().back().name, std::string("modem"));
+        QTest::keyClick(window_.get(), Qt::Key_Return, Qt::ControlModifier);
+        QVERIFY(document().moved().empty());
+        QCOMPARE(stateOf("modem"), State::kept);
+    }
+
+    void controlsAreEditedWhereTheyStand_data() {
+        QTest::addColumn<QString>("line");
+        QTest::addColumn<QString>("typed");
+        QTest::addColumn<std::string>("hertz"); // empty: nothing changes
+        QTest::newRow("a factor") << "bus_a"
+                                  << "8" << std::string("20000000");
+        QTest::newRow("with its sign") << "bus_a" << QString::fromUtf8("\u00f7 5") << std::string("32000000");
+        QTest::newRow("with a slash") << "bus_a"
+                                      << "/5" << std::string("32000000");
+        QTest::newRow("a multiplier") << "vco"
+                                      << "*100" << std::string("400000000");
+        QTest::newRow("a source") << "core"
+                                  << "rcf" << std::string("10000000");
+        QTest::newRow("a rate") << "bus_a"
+                                << "20M" << std::string("20000000");
+        QTest::newRow("a rate that it can't reach") << "bus_a"
+                                                    << "48M" << std::string();
+        QTest::newRow("a factor that it lacks") << "bus_a"
+                                                << "9" << std::string();
+        QTest::newRow("a source that it lacks") << "core"
+                                                << "xtw" << std::string();
+        QTest::newRow("nonsense") << "bus_a"
+                                  << "quickly" << std::string();
+    }
+    void controlsAreEditedWhereTheyStand() {
+        QFETCH(QString, line);
+        QFETCH(QString, typed);
+        QFETCH(std::string, hertz);
+        const Rational before = document().figures().findLine(line.toStdString())->hertz->nominal;
+        typeControl(line, typed);
+        QCOMPARE(document().figures().findLine(line.toStdString())->hertz->nominal, hertz.empty() ? before : exact(hertz));
+        QCOMPARE(window_->clocks()->editor()->isVisible(), hertz.empty()); // what is wrong stays to be mended
+        if (hertz.empty()) {
+            QTest::keyClick(window_->clocks()->editor(), Qt::Key_Escape);
+            QVERIFY(!window_->clocks()->editor()->isVisible());
+            QVERIFY(!document().canUndo());
+        }
+    }
+
+    void theNearestTwoAreOffered() {
+        const ControlEdit edit =
+            readControl("48M", document().part(), document().figures(), *document().part().findNode("bus_a"));
+        QCOMPARE(edit.why, QString("bus_a can't reach 48 MHz from its source"));
+        QCOMPARE(edit.offers,
+                 QStringList({QString::fromUtf8("\u00f7 3 = \u224853.333 MHz"), QString::fromUtf8("\u00f7 4 = 40 MHz")}));
+    }
+
+    void plusAndMinusStepAlongTheReach() {
+        window_->clocks()->select("bus_a");
+        QTest::keyClick(window_->clocks(), Qt::Key_Minus);
+        QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(32000000));
+        QTest::keyClick(window_->clocks(), Qt::Key_Plus);
+        QTest::keyClick(window_->clocks(), Qt::Key_Plus);
+        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(3));
+    }
+
+    /// Needles stand where their rates are: equal distances for equal ratios, parents and children in rows.
+    void needlesStandAtTheirRates() {
+        const ClocksLayout& layout = window_->clocks()->layoutOfRows();
+        const Figures& figures = document().figures();
+        const auto x = [&](const char* id) {
+            return layout.needle(*layout.rowOf(*document().part().findNode(id)), figures)->x();
+        };
+        QVERIFY(std::abs((x("core") - x("bus_b")) - (x("bus_b") - x("bus_a"))) < 1e-6); // 160, 80, 40 MHz
+        QVERIFY(x("vco") > x("core") && x("core") > x("usb") && x("xtw") < x("ref"));
+        QCOMPARE(x("bus_b"), layout.xOf(80e6));
+        for (std::size_t row = 0; row < layout.rows().size(); ++row) {
+            QCOMPARE(layout.rows()[row].node, static_cast<NodeIndex>(row)); // the part's order
+            const auto needle = layout.needle(row, figures);
+            QVERIFY(needle->x() >= layout.axisLeft() && needle->x() <= layout.axisRight());
+            QVERIFY(layout.rowRect(row).contains(QPointF(10, needle->y())));
+        }
+    }
+
+    void wheelWithControlZoomsTheAxis() {
+        ClocksView* view = window_->clocks();
+        const double span = view->layoutOfRows().highDecade() - view->layoutOfRows().lowDecade();
+        QWheelEvent zoom(QPointF(400, 200), view->mapToGlobal(QPointF(400, 200)), QPoint(), QPoint(0, 120), Qt::NoButton,
+                         Qt::ControlModifier, Qt::NoScrollPhase, false);
+        QApplication::sendEvent(view->viewport(), &zoom);
+        QVERIFY(view->layoutOfRows().highDecade() - view->layoutOfRows().lowDecade() < span);
+    }
+
+    void peripheralsUnfoldUnderTheirLine() {
+        const std::size_t before = window_->clocks()->layoutOfRows().rows().size();
+        window_->clocks()->select("bus_a");
+        QTest::keyClick(window_->clocks(), Qt::Key_Space);
+        QCOMPARE(window_->clocks()->layoutOfRows().rows().size(), before + 4); // uart1, uart2, timer4 and guard
+        QCOMPARE(window_->clocks()->selected(), QString("bus_a"));
+        QTest::keyClick(window_->clocks(), Qt::Key_Space);
+        QCOMPARE(window_->clocks()->layoutOfRows().rows().size(), before);
+    }
+
+    void fieldsAreCopied() {
+        window_->goTo("line/bus_a");
+        emit window_->workings()->anchorClicked(QUrl("copy/0"));
+        QCOMPARE(QApplication::clipboard()->text(), QString("0x3"));
+    }
+
+    void cardsByKeyboard() {
+        PromiseCards* cards = window_->promises()->cards();
+        QTest::keyClick(cards, Qt::Key_Home);
+        QCOMPARE(cards->selected(), QString("core"));
+        QTest::keyClick(cards, Qt::Key_Down);
+        QCOMPARE(cards->selected(), QString("modem"));
+        QTest::keyClick(cards, Qt::Key_Delete);
+        QCOMPARE(document().plan().promises.size(), std::size_t{9});
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(document().plan().promises.size(), std::size_t{10});
+        QTest::mouseClick(cards->viewport(), Qt::LeftButton, Qt::NoModifier, cards->cardRect(3).center());
+        QCOMPARE(cards->selected(), QString("tick"));
+    }
+
+    void faultsOfAFileAreListedAndNothingIsLost() {
+        QFile broken(folder_->filePath("broken.plan.toml"));
+        QVERIFY(broken.open(QIODevice::WriteOnly));
+        broken.write(QByteArray::fromStdString(replaced(orchardText(), "rests_in", "rest_in")));
+        broken.close();
+        QVERIFY(!window_->openPlan(broken.fileName()));
+        QVERIFY(window_->faults()->isVisible());
+        QVERIFY(window_->faults()->item(0)->text().contains("broken.plan.toml:85:1: error: unknown key 'rest_in'"));
+        QCOMPARE(document().path(), path()); // the plan that was open stays
+        typeControl("bus_a", "8");
+        QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(20000000));
+    }
+
+    void savingWhereItCanNotIsSaid() {
+        typeControl("bus_a", "8");
+        QVERIFY(!document().save("/nowhere/at/all.plan.toml").isEmpty());
+        QVERIFY(document().isModified());
+    }
+
+    void everyCommandIsInThePaletteAndHasAKey() {
+        CommandPalette palette(window_->actions(), window_.get());
+        const auto* list = palette.findChild<QListWidget*>();
+        QCOMPARE(list->count(), window_->actions().size());
+        for (const QAction* action : window_->actions()) {
+            QVERIFY2(!action->shortcut().isEmpty(), qPrintable(action->text()));
+        }
+    }
+
+    void themesAreToldApart() {
+        window_->setTheme(darkTheme());
+        const QColor dark = window_->grab().toImage().pixelColor(
+            window_->clocks()->mapTo(window_.get(), QPoint(2, window_->clocks()->height() - 2)));
+        window_->setTheme(lightTheme());
+        const QColor light = window_->grab().toImage().pixelColor(
+            window_->clocks()->mapTo(window_.get(), QPoint(2, window_->clocks()->height() - 2)));
+        QVERIFY(dark.lightness() < 80 && light.lightness() > 200);
+    }
+};
+
+QTEST_MAIN(AppWindow)
+#include "app_window.moc"
