@@ -7,16 +7,18 @@
 
 namespace {
 
-/// Where parts are looked for: beside the program as installed, then up the tree from it as built.
-wisetick::Shelf shelf() {
-    wisetick::Shelf folders{(QApplication::applicationDirPath() + "/../share/wisetick/parts").toStdString()};
+/// A folder that ships with the program: beside it as installed, or up the tree from it as built.
+QString shipped(const QString& name) {
+    const QString installed = QApplication::applicationDirPath() + "/../share/wisetick/" + name;
+    if (QDir(installed).exists()) {
+        return installed;
+    }
     for (QDir folder(QApplication::applicationDirPath()); !folder.isRoot(); folder.cdUp()) {
-        if (folder.exists("parts")) {
-            folders.push_back(folder.filePath("parts").toStdString());
-            break;
+        if (folder.exists(name) && folder.exists("examples")) {
+            return folder.filePath(name);
         }
     }
-    return folders;
+    return {};
 }
 
 } // namespace
@@ -24,6 +26,7 @@ wisetick::Shelf shelf() {
 int main(int argc, char** argv) {
     QApplication application(argc, argv);
     QApplication::setApplicationName("Wise Tick");
+    QApplication::setOrganizationName("Wise Tick");
     QApplication::setApplicationVersion(WISETICK_VERSION);
     QCommandLineParser parser;
     parser.setApplicationDescription("Holds what firmware promises beside what its clock settings give.");
@@ -31,11 +34,17 @@ int main(int argc, char** argv) {
     parser.addVersionOption();
     parser.addPositionalArgument("plan", "the plan to open", "[PLAN]");
     parser.addOption({"picture", "Write a picture of the window to FILE and quit.", "FILE"});
+    parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
     parser.process(application);
-    wisetick::app::MainWindow window(shelf());
+    wisetick::app::MainWindow window({shipped("parts").toStdString()});
+    window.setDocuments(shipped("docs"));
     if (parser.isSet("dark")) {
         window.setTheme(wisetick::app::darkTheme());
+    }
+    const QStringList size = parser.value("size").split('x');
+    if (size.size() == 2) {
+        window.resize(size[0].toInt(), size[1].toInt());
     }
     window.show();
     if (!parser.positionalArguments().isEmpty()) {

@@ -4,6 +4,8 @@
 #include "clocks/control_text.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
+#include "shell/help.h"
+#include "shell/notice.h"
 #include "shell/ripple_panel.h"
 #include "support.h"
 #include "workings/workings_panel.h"
@@ -14,6 +16,7 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
+#include <QSettings>
 #include <QTemporaryDir>
 
 #include <cmath>
@@ -53,6 +56,14 @@ class AppWindow : public QObject {
     }
 
 private slots:
+    void initTestCase() {
+        // nothing of the user's own is read or written
+        QCoreApplication::setOrganizationName("Wise Tick test");
+        QCoreApplication::setApplicationName("Wise Tick test");
+        static QTemporaryDir settings;
+        QSettings::setPath(QSettings::NativeFormat, QSettings::UserScope, settings.path());
+    }
+
     void init() {
         folder_ = std::make_unique<QTemporaryDir>();
         QVERIFY(QFile::copy(QString::fromStdString(sourceDir()) + "/examples/orchard-sprayer.plan.toml", path()));
@@ -60,6 +71,7 @@ private slots:
         window_ = std::make_unique<MainWindow>(Shelf{sourceDir() + "/parts"});
         window_->show();
         QVERIFY(QTest::qWaitForWindowExposed(window_.get()));
+        QApplication::setActiveWindow(window_.get()); // a bare display has no window manager to do it
         QVERIFY(window_->openPlan(path()));
     }
 
@@ -252,6 +264,60 @@ private slots:
         typeControl("bus_a", "8");
         QVERIFY(!document().save("/nowhere/at/all.plan.toml").isEmpty());
         QVERIFY(document().isModified());
+    }
+
+    void aChangeOnDiskIsNoticedAndOffered() {
+        QFile file(path());
+        QVERIFY(file.open(QIODevice::WriteOnly));
+        file.write(QByteArray::fromStdString(replaced(orchardText(), "divide = 4", "divide = 8")));
+        file.close();
+        QTRY_VERIFY(window_->notice()->text().contains("was changed by another program"));
+        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(4)); // nothing is taken unasked
+        QTest::mouseClick(window_->notice()->findChildren<QPushButton*>().front(), Qt::LeftButton);
+        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(8));
+        QVERIFY(!document().isModified());
+        document().undo();
+        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(4));
+        document().redo();
+    }
+
+    void unsavedChangesOutliveACrash() {
+        typeControl("bus_a", "8");
+        document().autosave();
+        QVERIFY(QFile::exists(document().autosavePath()));
+        MainWindow after(Shelf{sourceDir() + "/parts"}); // as if the first had never closed
+        after.show();
+        QVERIFY(after.openPlan(path()));
+        QVERIFY(after.notice()->text().contains("never saved"));
+        QTest::mouseClick(after.notice()->findChildren<QPushButton*>().front(), Qt::LeftButton);
+        QCOMPARE(after.document().figures().findLine("bus_a")->divide, Rational(8));
+        QVERIFY(after.document().isModified());
+        QVERIFY(after.document().save(path()).isEmpty());
+        QVERIFY(!QFile::exists(after.document().autosavePath()));
+    }
+
+    void aNewPlanStandsAtReset() {
+        QVERIFY(document().begin("marram-20").empty());
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(10000000)); // from the RC
+        QVERIFY(document().plan().promises.empty());
+        const QString fresh = folder_->filePath("fresh.plan.toml");
+        QVERIFY(document().save(fresh).isEmpty());
+        QVERIFY(window_->openPlan(fresh));
+        QVERIFY(!document().begin("no-such-part").empty());
+    }
+
+    void recentPlansAreRemembered() { QCOMPARE(MainWindow::recentPlans().front(), QFileInfo(path()).absoluteFilePath()); }
+
+    void helpIsAboutWhatHasTheFocus() {
+        window_->activateWindow();
+        window_->promises()->entry()->setFocus();
+        QCOMPARE(window_->helpPage(), QString("promise-lines.md"));
+        window_->clocks()->setFocus();
+        QCOMPARE(window_->helpPage(), QString("window.md"));
+        window_->workings()->setFocus();
+        QCOMPARE(window_->helpPage(), QString("calculations.md"));
+        const Help help(QString::fromStdString(sourceDir()) + "/docs", "promise-lines.md", nullptr);
+        QVERIFY(help.shown().contains("How a promise is judged"));
     }
 
     void everyCommandIsInThePaletteAndHasAKey() {

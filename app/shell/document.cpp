@@ -3,6 +3,8 @@
 #include "evaluate/evaluate.h"
 #include "files/plan_writer.h"
 
+#include <QFile>
+#include <QFileSystemWatcher>
 #include <QSaveFile>
 #include <QTimer>
 
@@ -10,8 +12,20 @@
 
 namespace wisetick::app {
 
-Document::Document(Shelf shelf, QObject* parent) : QObject(parent), shelf_(std::move(shelf)) {
+Document::Document(Shelf shelf, QObject* parent)
+    : QObject(parent), shelf_(std::move(shelf)), watcher_(new QFileSystemWatcher(this)) {
     history_.push_back({});
+    auto* minute = new QTimer(this);
+    minute->start(60000);
+    connect(minute, &QTimer::timeout, this, &Document::autosave);
+    connect(watcher_, &QFileSystemWatcher::fileChanged, this, [this] {
+        Diagnostics ignored;
+        const auto text = readTextFile(path_.toStdString(), ignored);
+        if (text && *text != text_) {
+            emit changedOnDisk();
+        }
+        watch(); // programs that replace the file end the watch
+    });
 }
 
 Diagnostics Document::open(const QString& path) {
@@ -19,16 +33,104 @@ Diagnostics Document::open(const QString& path) {
     if (!loaded.plan || !loaded.part) {
         return loaded.diagnostics;
     }
-    isOpen_ = true;
     path_ = path;
     text_ = std::move(loaded.text);
     part_ = std::move(*loaded.part);
     savedPlan_ = *loaded.plan;
-    history_ = {{std::move(*loaded.plan), {}}};
-    present_ = 0;
-    figures_ = evaluate(part_, plan(), plan().active);
-    keep();
+    start(std::move(*loaded.plan));
+    watch();
     return loaded.diagnostics;
+}
+
+Diagnostics Document::begin(const QString& partId) {
+    Diagnostics diagnostics;
+    for (const auto& folder : shelf_) {
+        const auto text = readTextFile(folder / (partId.toStdString() + ".part.toml"), diagnostics);
+        PartFile file = text ? readPart(*text, partId.toStdString()) : PartFile();
+        if (!file.part) {
+            diagnostics.insert(diagnostics.end(), file.diagnostics.begin(), file.diagnostics.end());
+            continue;
+        }
+        path_.clear();
+        text_.clear();
+        part_ = std::move(*file.part);
+        savedPlan_ = Plan();
+        Plan plan;
+        plan.name = "New plan";
+        plan.part = part_.id;
+        plan.active = "A";
+        plan.takes.push_back({"A", {}, {}, {}, {}, {}});
+        start(std::move(plan));
+        return {};
+    }
+    return diagnostics;
+}
+
+void Document::start(Plan plan) {
+    isOpen_ = true;
+    history_ = {{std::move(plan), {}}};
+    present_ = 0;
+    figures_ = evaluate(part_, this->plan(), this->plan().active);
+    keep();
+}
+
+Diagnostics Document::takeText(const QString& path, const QString& what) {
+    Diagnostics diagnostics;
+    const auto text = readTextFile(path.toStdString(), diagnostics);
+    if (!text) {
+        return diagnostics;
+    }
+    PlanFile file = readPlan(*text, path.toStdString(), &part_);
+    if (file.plan) {
+        edit(what, [&](Plan& plan) { plan = *file.plan; });
+    }
+    return file.diagnostics;
+}
+
+Diagnostics Document::reload() {
+    const Diagnostics diagnostics = takeText(path_, tr("the file as it is now"));
+    if (!hasErrors(diagnostics)) {
+        Diagnostics ignored;
+        text_ = readTextFile(path_.toStdString(), ignored).value_or(text_);
+        savedPlan_ = plan();
+        emit changed();
+    }
+    return diagnostics;
+}
+
+Diagnostics Document::recover() {
+    return takeText(autosavePath(), tr("changes that were not saved"));
+}
+
+void Document::autosave() {
+    if (!isOpen_ || path_.isEmpty()) {
+        return;
+    }
+    if (!isModified()) {
+        return;
+    }
+    QSaveFile file(autosavePath());
+    const std::string text = savePlan(plan(), text_);
+    if (file.open(QIODevice::WriteOnly) && file.write(text.data(), static_cast<qint64>(text.size())) >= 0) {
+        file.commit();
+    }
+}
+
+void Document::forgetAutosave() const {
+    QFile::remove(autosavePath());
+}
+
+bool Document::hasAutosave() const {
+    return !path_.isEmpty() && QFile::exists(autosavePath());
+}
+
+void Document::watch() {
+    if (!watcher_->files().isEmpty()) {
+        watcher_->removePaths(watcher_->files());
+    }
+    if (QFile::exists(path_)) {
+        watcher_->addPath(path_);
+    }
 }
 
 QString Document::save(const QString& path) {
@@ -37,9 +139,11 @@ QString Document::save(const QString& path) {
     if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0 || !file.commit()) {
         return tr("%1 can't be written: %2").arg(path, file.errorString());
     }
+    forgetAutosave();
     text_ = text;
     path_ = path;
     savedPlan_ = plan();
+    watch();
     emit changed();
     return {};
 }

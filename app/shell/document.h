@@ -11,6 +11,8 @@
 
 #include <functional>
 
+class QFileSystemWatcher;
+
 namespace wisetick::app {
 
 /// Owns the plan that is open, its figures and its history. Views show the figures and send edits; an edit is a
@@ -25,6 +27,19 @@ public:
     Diagnostics open(const QString& path);
     /// Saves to the path, atomically, touching only what changed in the text. An error text where that fails.
     QString save(const QString& path);
+
+    /// Begins a plan on a part of the shelf; it has no path until it is saved. The faults of the part where it has any.
+    Diagnostics begin(const QString& partId);
+    /// Takes what another program wrote to the file, as one edit that can be undone.
+    Diagnostics reload();
+    /// Takes the changes that were written beside the file and never saved, as one edit.
+    Diagnostics recover();
+    /// Writes unsaved changes beside the file; done every minute.
+    void autosave();
+    /// Removes what autosave wrote.
+    void forgetAutosave() const;
+    bool hasAutosave() const;
+    QString autosavePath() const { return path_ + ".autosave"; }
 
     bool isOpen() const { return isOpen_; }
     bool isModified() const { return isOpen_ && !(plan() == savedPlan_); }
@@ -50,6 +65,8 @@ public:
     void keep();
 
 signals:
+    /// The file was changed on disk by another program.
+    void changedOnDisk();
     /// Plan or figures changed; also when figures that were still being played are there.
     void changed();
 
@@ -59,6 +76,9 @@ private:
         QString what;
     };
 
+    void start(Plan plan);
+    Diagnostics takeText(const QString& path, const QString& what);
+    void watch();
     void work();
     void play();
 
@@ -74,6 +94,7 @@ private:
     Figures baseline_;
     std::vector<Moved> moved_;
     std::size_t generation_ = 0;
+    QFileSystemWatcher* watcher_;
 };
 
 /// A choice of the take, made where there is none.

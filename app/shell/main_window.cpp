@@ -4,12 +4,15 @@
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
 #include "shell/head.h"
+#include "shell/help.h"
+#include "shell/notice.h"
 #include "shell/ripple_panel.h"
 #include "workings/workings_panel.h"
 
 #include <QAction>
 #include <QApplication>
 #include <QCloseEvent>
+#include <QDateTime>
 #include <QDropEvent>
 #include <QFileDialog>
 #include <QFileInfo>
@@ -19,6 +22,8 @@
 #include <QListWidget>
 #include <QMessageBox>
 #include <QMimeData>
+#include <QPainter>
+#include <QSettings>
 #include <QSplitter>
 #include <QVBoxLayout>
 
@@ -46,13 +51,15 @@ QWidget* column(std::initializer_list<QWidget*> fixed, QWidget* growing, QWidget
     return widget;
 }
 
+const QString kRecent = "recent";
+
 const Theme& desktopTheme() {
     return QApplication::palette().color(QPalette::Window).lightness() < 128 ? darkTheme() : lightTheme();
 }
 
 } // namespace
 
-MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), document_(std::move(shelf)) {
+MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), document_(shelf), shelf_(std::move(shelf)) {
     setWindowTitle("Wise Tick");
     setAcceptDrops(true);
     resize(1280, 800);
@@ -63,6 +70,8 @@ MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), docu
     trail_->setAutoFillBackground(true);
     auto* trailLayout = new QHBoxLayout(trail_);
     trailLayout->setContentsMargins(12, 4, 12, 4);
+    trailMark_ = new QLabel;
+    trailLayout->addWidget(trailMark_);
     trailLayout->addWidget(trailClocks_);
     trailLayout->addStretch();
     trailLayout->addWidget(trailKeys_);
@@ -80,9 +89,10 @@ MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), docu
     faults_->setMaximumHeight(200);
     faults_->setAccessibleName(tr("Faults of the file"));
     faults_->hide();
+    notice_ = new Notice;
     clocks_ = new ClocksView(document_);
     ripple_ = new RipplePanel(document_);
-    middle_ = column({viewHead, faults_}, clocks_, ripple_);
+    middle_ = column({notice_, faults_, viewHead}, clocks_, ripple_);
     workings_ = new WorkingsPanel(document_);
     workingsTitle_ = new QLabel(tr("Workings"));
     workingsTitle_->setContentsMargins(12, 12, 12, 4);
@@ -107,6 +117,10 @@ MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), docu
     connect(promises_->cards(), &PromiseCards::selectionChanged, this,
             [this](const QString& name) { workings_->show("promise/" + name); });
     connect(&document_, &Document::changed, this, &MainWindow::refresh);
+    connect(&document_, &Document::changedOnDisk, this, [this] {
+        notice_->tell(tr("%1 was changed by another program.").arg(QFileInfo(document_.path()).fileName()),
+                      {{tr("Take it"), [this] { showFaults(document_.reload()); }}, {tr("Keep mine"), [] {}}});
+    });
     setTheme(desktopTheme());
     refresh();
 }
@@ -120,6 +134,12 @@ QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, c
 }
 
 void MainWindow::addCommands() {
+    addCommand(tr("New plan"), QKeySequence("Ctrl+N"), [this] { choosePart(); });
+    addCommand(tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
+    addCommand(tr("Help on what has the focus"), QKeySequence("F1"), [this] {
+        Help help(documents_, helpPage(), this);
+        help.exec();
+    });
     addCommand(tr("Open a plan"), QKeySequence::Open, [this] { chooseAndOpen(); });
     save_ = addCommand(tr("Save"), QKeySequence::Save, [this] { save(); });
     saveAs_ = addCommand(tr("Save as"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
@@ -147,20 +167,84 @@ void MainWindow::addCommands() {
 
 bool MainWindow::openPlan(const QString& path) {
     const Diagnostics diagnostics = document_.open(path);
-    faults_->clear();
-    for (const Diagnostic& diagnostic : diagnostics) {
-        faults_->addItem(text(diagnosticText(diagnostic)));
-    }
-    faults_->setVisible(!diagnostics.empty());
+    showFaults(diagnostics);
     if (hasErrors(diagnostics)) {
         return false;
     }
+    QStringList recent = recentPlans();
+    const QString whole = QFileInfo(path).absoluteFilePath();
+    recent.removeAll(whole);
+    recent.prepend(whole);
+    QSettings().setValue(kRecent, recent.mid(0, 10));
+    offerRecovery();
     clocks_->select(text(document_.figures().lines[document_.part().core].id));
     clocks_->setFocus();
     if (!document_.figures().vitals.worstPromise.empty()) {
         goTo("promise/" + text(document_.figures().vitals.worstPromise));
     }
     return true;
+}
+
+void MainWindow::showFaults(const Diagnostics& diagnostics) {
+    faults_->clear();
+    for (const Diagnostic& diagnostic : diagnostics) {
+        faults_->addItem(text(diagnosticText(diagnostic)));
+    }
+    faults_->setVisible(!diagnostics.empty());
+}
+
+void MainWindow::offerRecovery() {
+    if (document_.hasAutosave()) {
+        const QDateTime when = QFileInfo(document_.autosavePath()).lastModified();
+        notice_->tell(tr("There are changes of %1 that were never saved.").arg(when.toString("yyyy-MM-dd hh:mm")),
+                      {{tr("Take them"), [this] { showFaults(document_.recover()); }},
+                       {tr("Forget them"), [this] { document_.forgetAutosave(); }}});
+    }
+}
+
+QStringList MainWindow::recentPlans() {
+    return QSettings().value(kRecent).toStringList();
+}
+
+void MainWindow::chooseRecent() {
+    QList<QAction*> actions;
+    QObject owner;
+    for (const QString& path : recentPlans()) {
+        auto* action = new QAction(path, &owner);
+        connect(action, &QAction::triggered, this, [this, path] {
+            if (mayLeave()) {
+                openPlan(path);
+            }
+        });
+        actions << action;
+    }
+    CommandPalette palette(actions, this);
+    palette.exec();
+}
+
+void MainWindow::choosePart() {
+    QList<QAction*> actions;
+    QObject owner;
+    for (const std::string& id : partsOnShelf(shelf_)) {
+        auto* action = new QAction(tr("on %1").arg(text(id)), &owner);
+        connect(action, &QAction::triggered, this, [this, id] {
+            if (mayLeave()) {
+                showFaults(document_.begin(text(id)));
+                clocks_->setFocus();
+            }
+        });
+        actions << action;
+    }
+    CommandPalette palette(actions, this);
+    palette.exec();
+}
+
+QString MainWindow::helpPage() const {
+    const QWidget* focus = focusWidget();
+    if (focus != nullptr && (focus == promises_ || promises_->isAncestorOf(focus))) {
+        return "promise-lines.md";
+    }
+    return focus == workings_ ? "calculations.md" : "window.md";
 }
 
 void MainWindow::goTo(const QString& target) {
@@ -182,6 +266,17 @@ void MainWindow::goTo(const QString& target) {
 }
 
 void MainWindow::refresh() {
+    State worst = State::kept;
+    for (const LineFigure& line : document_.figures().lines) {
+        worst = worseState(worst, line.state);
+    }
+    QPixmap mark(QSize(14, 14) * devicePixelRatioF());
+    mark.setDevicePixelRatio(devicePixelRatioF());
+    mark.fill(Qt::transparent);
+    QPainter painter(&mark);
+    drawMark(painter, QRectF(1, 1, 12, 12), worst, theme_);
+    trailMark_->setPixmap(mark);
+    trailMark_->setAccessibleName(text(stateName(worst)));
     undo_->setEnabled(document_.canUndo());
     redo_->setEnabled(document_.canRedo());
     keep_->setEnabled(!document_.moved().empty());
@@ -206,17 +301,24 @@ void MainWindow::setTheme(const Theme& theme) {
     palette.setColor(QPalette::HighlightedText, theme.isDark ? theme.head : QColor("#FFFFFF"));
     palette.setColor(QPalette::Link, theme.thread);
     setPalette(palette);
+    setStyleSheet(QString("QScrollBar:vertical { width: 10px; background: transparent; margin: 0 } "
+                          "QScrollBar::handle:vertical { background: %1; border-radius: 4px; min-height: 32px; margin: 1px } "
+                          "QScrollBar::add-line, QScrollBar::sub-line { height: 0 } QScrollBar::add-page, QScrollBar::sub-page { "
+                          "background: transparent }")
+                      .arg(theme.line.name()));
     QPalette panel = palette;
     panel.setColor(QPalette::Window, theme.panel);
     trail_->setPalette(panel);
     right_->setPalette(panel);
     middle_->setPalette(palette);
+    notice_->setTheme(theme);
     head_->setTheme(theme);
     promises_->setTheme(theme);
     clocks_->setTheme(theme);
     ripple_->setTheme(theme);
     workings_->setTheme(theme);
     styleTitles();
+    refresh();
 }
 
 void MainWindow::styleTitles() {
@@ -243,6 +345,9 @@ void MainWindow::chooseAndOpen() {
 }
 
 bool MainWindow::save() {
+    if (document_.path().isEmpty()) {
+        return saveAs();
+    }
     const QString trouble = document_.save(document_.path());
     if (!trouble.isEmpty()) {
         QMessageBox::warning(this, tr("Save"),
@@ -274,7 +379,12 @@ bool MainWindow::mayLeave() {
 }
 
 void MainWindow::closeEvent(QCloseEvent* event) {
-    mayLeave() ? event->accept() : event->ignore();
+    if (!mayLeave()) {
+        event->ignore();
+        return;
+    }
+    document_.forgetAutosave(); // saved, or meant to be given up
+    event->accept();
 }
 
 void MainWindow::changeEvent(QEvent* event) {

@@ -13,6 +13,7 @@ namespace wisetick::app {
 class ClocksView;
 class Head;
 class PromisesColumn;
+class Notice;
 class RipplePanel;
 class WorkingsPanel;
 
@@ -35,6 +36,13 @@ public:
     RipplePanel* ripplePanel() const { return ripple_; }
     WorkingsPanel* workings() const { return workings_; }
     QListWidget* faults() const { return faults_; }
+    Notice* notice() const { return notice_; }
+    /// The page of the documents about what has the focus.
+    QString helpPage() const;
+    /// Where the documents are; without, F1 says so.
+    void setDocuments(const QString& folder) { documents_ = folder; }
+    /// The plans that were open last, the newest first.
+    static QStringList recentPlans();
 
 protected:
     void closeEvent(QCloseEvent* event) override;
@@ -46,6 +54,10 @@ private:
     QAction* addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run);
     void addCommands();
     void chooseAndOpen();
+    void chooseRecent();
+    void choosePart();
+    void showFaults(const Diagnostics& diagnostics);
+    void offerRecovery();
     bool save();
     bool saveAs();
     /// Asks about unsaved changes; false if the user wants to stay.
@@ -54,10 +66,13 @@ private:
     void styleTitles();
 
     Document document_;
+    Shelf shelf_;
+    QString documents_;
     Theme theme_ = lightTheme();
     bool followsDesktop_ = true;
     Head* head_;
     QWidget* trail_;
+    QLabel* trailMark_;
     QLabel* trailClocks_;
     QLabel* trailKeys_;
     QLabel* viewTitle_;
@@ -70,6 +85,7 @@ private:
     QLabel* workingsTitle_;
     QWidget* right_;
     QListWidget* faults_;
+    Notice* notice_;
     QAction* undo_ = nullptr;
     QAction* redo_ = nullptr;
     QAction* keep_ = nullptr;

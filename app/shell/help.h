@@ -1,0 +1,25 @@
+#pragma once
+
+#include <QDialog>
+
+class QTextBrowser;
+
+namespace wisetick::app {
+
+/// Shows a page of the project's documents inside the application; links lead from page to page.
+class Help : public QDialog {
+    Q_OBJECT
+
+public:
+    /// `folder` holds the pages.
+    Help(const QString& folder, const QString& page, QWidget* parent);
+    QString shown() const;
+
+private:
+    void open(const QString& page);
+
+    QString folder_;
+    QTextBrowser* browser_;
+};
+
+} // namespace wisetick::app
