@@ -34,6 +34,7 @@ int main(int argc, char** argv) {
     parser.addVersionOption();
     parser.addPositionalArgument("plan", "the plan to open", "[PLAN]");
     parser.addOption({"picture", "Write a picture of the window to FILE and quit.", "FILE"});
+    parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
     parser.process(application);
@@ -49,6 +50,11 @@ int main(int argc, char** argv) {
     window.show();
     if (!parser.positionalArguments().isEmpty()) {
         window.openPlan(parser.positionalArguments().front());
+    }
+    if (parser.isSet("once")) {
+        window.repaint();
+        QApplication::processEvents();
+        return 0;
     }
     if (parser.isSet("picture")) {
         // until the jobs are played and the ways out are found

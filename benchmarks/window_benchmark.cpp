@@ -1,0 +1,115 @@
+// How long the window takes to paint and to follow an edit, at 1280 × 800, offscreen. Quote medians.
+// A plan of 100 promises on a part of 120 lines is made up here.
+
+#include "clocks/clocks_view.h"
+#include "promises/promises_column.h"
+#include "shell/main_window.h"
+
+#include <QApplication>
+#include <QFile>
+#include <QScrollBar>
+#include <QTemporaryDir>
+
+#include <benchmark/benchmark.h>
+
+#include <iostream>
+#include <memory>
+
+namespace {
+
+using namespace wisetick::app;
+
+QByteArray largePart() {
+    QByteArray text = "format = \"wisetick-part/1\"\nid = \"large\"\ncore = \"line0\"\n[[source]]\nid = \"osc\"\nkind = "
+                      "\"rc\"\nrate = \"400 MHz\"\n"
+                      "tolerance = \"1 %\"\nstartup = \"1 us\"\ndraws = \"1 mA\"\n[[mode]]\nid = \"run\"\nruns = true\ndraws = { "
+                      "typ = \"1 mA\", max = \"2 mA\" }\n";
+    for (int i = 0; i < 120; ++i) {
+        const QByteArray from = i == 0 ? QByteArray("osc") : "line" + QByteArray::number((i - 1) / 3);
+        text += "[[line]]\nid = \"line" + QByteArray::number(i) + "\"\nfrom = \"" + from +
+                "\"\ndivide = { from = 1, to = 16 }\nlimit = { max = \"400 MHz\" }\n";
+    }
+    for (int i = 0; i < 60; ++i) {
+        text += "[[peripheral]]\nid = \"timer" + QByteArray::number(i) +
+                "\"\nkind = \"timer\"\nbits = 16\nprescaler = { from = 1, to = 65536 }\nclock = \"line" +
+                QByteArray::number(i * 2) + "\"\ndraws = \"10 uA\"\n";
+    }
+    return text;
+}
+
+QByteArray largePlan() {
+    QByteArray text = "format = \"wisetick-plan/1\"\nname = \"Large\"\npart = \"large\"\n[board]\nsupply = { nominal = \"3 V\" "
+                      "}\ntemperature = { nominal = \"25 C\" }\n";
+    for (int i = 0; i < 100; ++i) {
+        text += i < 60 ? "[[promise]]\nsay = \"p" + QByteArray::number(i) + ": timer" + QByteArray::number(i) +
+                             " fires every 1 ms within 1.5 %\"\n"
+                       : "[[promise]]\nsay = \"p" + QByteArray::number(i) + ": line" + QByteArray::number(i) +
+                             " runs at most 400 MHz\"\n";
+    }
+    return text + "[[take]]\nname = \"A\"\n[take.choices.line1]\ndivide = 2\n[take.choices.line2]\ndivide = "
+                  "3\n[take.choices.line3]\ndivide = 5\n";
+}
+
+MainWindow& window() {
+    static QTemporaryDir folder;
+    static std::unique_ptr<MainWindow> shown = [] {
+        for (const auto& [name, text] : {std::pair{"large.part.toml", largePart()}, std::pair{"large.plan.toml", largePlan()}}) {
+            QFile file(folder.filePath(name));
+            if (!file.open(QIODevice::WriteOnly) || file.write(text) < 0) {
+                std::cerr << "can't write " << name << "\n";
+            }
+        }
+        auto made = std::make_unique<MainWindow>(wisetick::Shelf{});
+        made->resize(1280, 800);
+        made->show();
+        if (!made->openPlan(folder.filePath("large.plan.toml"))) {
+            std::cerr << "the large plan can't be read\n";
+            std::abort();
+        }
+        QApplication::processEvents();
+        return made;
+    }();
+    return *shown;
+}
+
+void paintClocks(benchmark::State& state) {
+    QWidget* viewport = window().clocks()->viewport();
+    for (auto _ : state) {
+        viewport->repaint();
+    }
+}
+
+void scrollPromises(benchmark::State& state) {
+    PromiseCards* cards = window().promises()->cards();
+    int place = 0;
+    for (auto _ : state) {
+        place = (place + 24) % std::max(1, cards->verticalScrollBar()->maximum());
+        cards->verticalScrollBar()->setValue(place);
+        cards->viewport()->repaint();
+    }
+}
+
+/// An edit until lines, promises and ripple are painted; the jobs are played after it.
+void editToPainted(benchmark::State& state) {
+    MainWindow& shown = window();
+    int divide = 2;
+    for (auto _ : state) {
+        divide = divide == 2 ? 4 : 2;
+        shown.document().edit("line1", [divide](wisetick::Plan& plan) { choiceOf(plan, plan.active, "line1").divide = divide; });
+        shown.repaint();
+    }
+}
+
+BENCHMARK(paintClocks)->Unit(benchmark::kMillisecond);
+BENCHMARK(scrollPromises)->Unit(benchmark::kMillisecond);
+BENCHMARK(editToPainted)->Unit(benchmark::kMillisecond);
+
+} // namespace
+
+int main(int argc, char** argv) {
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    QApplication application(argc, argv);
+    benchmark::Initialize(&argc, argv);
+    benchmark::RunSpecifiedBenchmarks();
+    return 0;
+}
