@@ -100,6 +100,22 @@ void editToPainted(benchmark::State& state) {
     }
 }
 
+/// The same in the shipped example.
+void editOfTheExample(benchmark::State& state) {
+    const std::string source = WISETICK_SOURCE_DIR;
+    static MainWindow shown(wisetick::Shelf{source + "/parts"});
+    shown.resize(1280, 800);
+    shown.show();
+    shown.openPlan(QString::fromStdString(source + "/examples/orchard-sprayer.plan.toml"));
+    int divide = 4;
+    for (auto _ : state) {
+        divide = divide == 4 ? 5 : 4;
+        shown.document().edit("bus_a", [divide](wisetick::Plan& plan) { choiceOf(plan, plan.active, "bus_a").divide = divide; });
+        shown.repaint();
+    }
+}
+
+BENCHMARK(editOfTheExample)->Unit(benchmark::kMillisecond);
 BENCHMARK(paintClocks)->Unit(benchmark::kMillisecond);
 BENCHMARK(scrollPromises)->Unit(benchmark::kMillisecond);
 BENCHMARK(editToPainted)->Unit(benchmark::kMillisecond);

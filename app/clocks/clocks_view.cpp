@@ -55,8 +55,6 @@ ClocksView::ClocksView(Document& document, QWidget* parent) : QAbstractScrollAre
     editor_->installEventFilter(this);
     trouble_ = new QLabel(viewport());
     trouble_->setWordWrap(true);
-    trouble_->setAutoFillBackground(true);
-    trouble_->setMargin(2 * kGrid);
     trouble_->hide();
     connect(&document_, &Document::changed, this, [this] { layOut(); });
     layOut();
@@ -171,10 +169,8 @@ void ClocksView::apply(const QString& typed) {
         document_.edit(edit.what, edit.change);
         return;
     }
-    QPalette palette = trouble_->palette();
-    palette.setColor(QPalette::Window, theme_.panel);
-    palette.setColor(QPalette::WindowText, theme_.broken);
-    trouble_->setPalette(palette);
+    trouble_->setStyleSheet(QString("background: %1; color: %2; border: 1px solid %3; padding: 6px")
+                                .arg(theme_.panel.name(), theme_.broken.name(), theme_.line.name()));
     trouble_->setText(edit.why + (edit.offers.isEmpty() ? QString() : tr("; nearest: ") + edit.offers.join(tr(" or "))));
     trouble_->setFixedWidth(static_cast<int>(layout_.axisRight() - layout_.axisLeft()));
     trouble_->adjustSize();

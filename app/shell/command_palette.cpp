@@ -9,6 +9,7 @@
 namespace wisetick::app {
 
 CommandPalette::CommandPalette(const QList<QAction*>& actions, QWidget* parent) : QDialog(parent), actions_(actions) {
+    setAttribute(Qt::WA_WindowPropagation); // the colours of the window, not of the desktop
     setWindowTitle(tr("Commands"));
     search_ = new QLineEdit;
     search_->setPlaceholderText(tr("Type a part of a command"));

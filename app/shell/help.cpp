@@ -12,6 +12,7 @@ namespace wisetick::app {
 
 Help::Help(const QString& folder, const QString& page, QWidget* parent)
     : QDialog(parent), folder_(folder), browser_(new QTextBrowser) {
+    setAttribute(Qt::WA_WindowPropagation);
     setWindowTitle(tr("Help"));
     resize(860, 640);
     browser_->setFrameShape(QFrame::NoFrame);

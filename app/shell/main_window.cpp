@@ -86,7 +86,6 @@ MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), docu
     faults_ = new QListWidget;
     faults_->setFrameShape(QFrame::NoFrame);
     faults_->setWordWrap(true);
-    faults_->setMaximumHeight(200);
     faults_->setAccessibleName(tr("Faults of the file"));
     faults_->hide();
     notice_ = new Notice;
@@ -191,6 +190,19 @@ void MainWindow::showFaults(const Diagnostics& diagnostics) {
         faults_->addItem(text(diagnosticText(diagnostic)));
     }
     faults_->setVisible(!diagnostics.empty());
+    if (diagnostics.empty()) {
+        return;
+    }
+    int height = 12;
+    for (int row = 0; row < faults_->count(); ++row) {
+        height += faults_->sizeHintForRow(row);
+    }
+    faults_->setFixedHeight(std::min(height, 220));
+    const QString file = QFileInfo(text(diagnostics.front().place.file)).fileName();
+    notice_->tell(
+        (diagnostics.size() == 1 ? tr("%1 has a fault.").arg(file) : tr("%1 has %2 faults.").arg(file).arg(diagnostics.size())) +
+            (document_.isOpen() ? tr(" What was open stays.") : QString()),
+        {{tr("Close the list"), [this] { faults_->hide(); }}});
 }
 
 void MainWindow::offerRecovery() {
@@ -301,6 +313,8 @@ void MainWindow::setTheme(const Theme& theme) {
     palette.setColor(QPalette::HighlightedText, theme.isDark ? theme.head : QColor("#FFFFFF"));
     palette.setColor(QPalette::Link, theme.thread);
     setPalette(palette);
+    faults_->setStyleSheet(
+        QString("QListWidget { background: %1; color: %2; padding: 4px 12px }").arg(theme.panel.name(), theme.ink.name()));
     setStyleSheet(QString("QScrollBar:vertical { width: 10px; background: transparent; margin: 0 } "
                           "QScrollBar::handle:vertical { background: %1; border-radius: 4px; min-height: 32px; margin: 1px } "
                           "QScrollBar::add-line, QScrollBar::sub-line { height: 0 } QScrollBar::add-page, QScrollBar::sub-page { "

@@ -1,5 +1,6 @@
 #include "shell/ripple_panel.h"
 
+#include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPushButton>
 
@@ -22,6 +23,7 @@ RipplePanel::RipplePanel(Document& document, QWidget* parent) : QWidget(parent),
     connect(undo_, &QPushButton::clicked, &document_, &Document::undo);
     connect(&document_, &Document::changed, this, &RipplePanel::refresh);
     setAccessibleName(tr("Ripple"));
+    setFocusPolicy(Qt::ClickFocus);
     setTheme(theme_);
     refresh();
 }
@@ -58,7 +60,25 @@ int RipplePanel::rowsThatFit() const {
     return std::max(0, (height() - headHeight() - 4) / rowHeight());
 }
 
+void RipplePanel::scroll(int rows) {
+    first_ = std::clamp(first_ + rows, 0, std::max(0, static_cast<int>(document_.moved().size()) - rowsThatFit() + 1));
+    update();
+}
+
+void RipplePanel::wheelEvent(QWheelEvent* event) {
+    scroll(event->angleDelta().y() > 0 ? -1 : 1);
+}
+
+void RipplePanel::keyPressEvent(QKeyEvent* event) {
+    if (event->key() == Qt::Key_Down || event->key() == Qt::Key_Up) {
+        scroll(event->key() == Qt::Key_Down ? 1 : -1);
+    } else {
+        QWidget::keyPressEvent(event);
+    }
+}
+
 void RipplePanel::refresh() {
+    scroll(0);
     keep_->setEnabled(!document_.moved().empty());
     undo_->setEnabled(document_.canUndo());
     update();
@@ -84,7 +104,7 @@ void RipplePanel::changeEvent(QEvent* event) {
 }
 
 void RipplePanel::mousePressEvent(QMouseEvent* event) {
-    const int row = (static_cast<int>(event->position().y()) - headHeight()) / rowHeight();
+    const int row = first_ + (static_cast<int>(event->position().y()) - headHeight()) / rowHeight();
     if (event->position().y() > headHeight() && row < static_cast<int>(document_.moved().size())) {
         emit targetWanted(text(document_.moved()[static_cast<std::size_t>(row)].target));
     }
@@ -108,16 +128,16 @@ void RipplePanel::paintEvent(QPaintEvent*) {
                                        : tr("%1 moved %2 results").arg(document_.lastEdit()).arg(moved.size());
     draw(QRectF(28 + titleWidth, 6, keep_->x() - titleWidth - 40, rowHeight()), what, wordFont(0.9), theme_.muted);
     const int fits = rowsThatFit();
-    const int shown = std::min(fits, static_cast<int>(moved.size()));
+    const int rest = static_cast<int>(moved.size()) - first_;
+    const int shown = std::min(fits, rest);
     for (int i = 0; i < shown; ++i) {
         const int top = headHeight() + i * rowHeight();
-        const bool isRest = i + 1 == fits && static_cast<int>(moved.size()) > fits;
+        const bool isRest = i + 1 == fits && rest > fits;
         if (isRest) {
-            draw(QRectF(40, top, width() - 56, rowHeight()), tr("and %1 more").arg(static_cast<int>(moved.size()) - i),
-                 wordFont(0.9), theme_.muted);
+            draw(QRectF(40, top, width() - 56, rowHeight()), tr("and %1 more").arg(rest - i), wordFont(0.9), theme_.muted);
             break;
         }
-        const Moved& each = moved[static_cast<std::size_t>(i)];
+        const Moved& each = moved[static_cast<std::size_t>(first_ + i)];
         const qreal mark = rowHeight() * 0.5;
         drawMark(painter, QRectF(18, top + (rowHeight() - mark) / 2, mark, mark), each.after, theme_);
         draw(QRectF(40, top, 110, rowHeight()), text(each.name), wordFont(1.0, true), theme_.ink);

@@ -27,6 +27,8 @@ signals:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void wheelEvent(QWheelEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     void changeEvent(QEvent* event) override;
 
@@ -35,10 +37,12 @@ private:
     int headHeight() const;
     int rowsThatFit() const;
     void refresh();
+    void scroll(int rows);
     void placeButtons();
 
     Document& document_;
     Theme theme_ = lightTheme();
+    int first_ = 0; ///< the first result that is shown
     QPushButton* keep_;
     QPushButton* undo_;
 };
