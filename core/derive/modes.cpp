@@ -16,13 +16,16 @@ namespace {
 class ModeWork {
 public:
     ModeWork(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand,
-             const std::vector<LineFigure>& lines, const TemperatureGrid& grid, const Mode& mode)
-        : part_(part), plan_(plan), controls_(controls), demand_(demand), lines_(lines), grid_(grid), mode_(mode) {}
+             const std::vector<LineFigure>& lines, const TemperatureGrid& grid, const std::vector<std::string>& names,
+             const Mode& mode)
+        : part_(part), plan_(plan), controls_(controls), demand_(demand), lines_(lines), grid_(grid), names_(names), mode_(mode),
+          lives_(part.nodeCount()), starts_(part.nodeCount()) {}
 
     ModeFigure work() {
         figure_.id = mode_.id;
         figure_.name = mode_.name;
         figure_.runs = mode_.runs;
+        walkTree();
         findAlive();
         findPromises();
         if (!mode_.runs) {
@@ -33,7 +36,26 @@ public:
     }
 
 private:
-    bool isAlive(NodeIndex node) const { return demand_.nodes[node] && livesIn(part_, controls_, mode_, node); }
+    /// What the mode keeps with all that it comes from, and what has something to be started on its way.
+    void walkTree() {
+        for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
+            lives_[node] = mode_.sources.contains(node);
+            starts_[node] = mustStart(node);
+        }
+        for (const std::size_t line : part_.order) {
+            const NodeIndex node = part_.nodeOfLine(line);
+            const NodeIndex parent = parentOf(part_, controls_, line);
+            lives_[node] = mode_.lines.contains(line) && lives_[parent];
+            starts_[node] = mustStart(node) || starts_[parent];
+        }
+    }
+
+    bool isAlive(NodeIndex node) const { return demand_.nodes[node] && lives_[node]; }
+
+    bool lives(std::size_t peripheral) const {
+        const auto clock = clockOf(part_, controls_, peripheral);
+        return mode_.peripherals.contains(peripheral) && (!clock || lives_[*clock]);
+    }
 
     void findAlive() {
         for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
@@ -42,36 +64,32 @@ private:
             }
         }
         for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
-            if (demand_.peripherals[i] && peripheralLivesIn(part_, controls_, mode_, i)) {
+            if (demand_.peripherals[i] && lives(i)) {
                 figure_.peripherals.push_back(part_.peripherals[i].id);
             }
         }
     }
 
     void findPromises() {
-        const std::vector<std::string> names = promiseNames(plan_);
-        for (std::size_t i = 0; i < names.size(); ++i) {
+        for (std::size_t i = 0; i < names_.size(); ++i) {
             const std::string& subject = plan_.promises[i].line.subject;
             const auto peripheral = part_.findPeripheral(subject);
             const auto node = peripheral ? clockOf(part_, controls_, *peripheral) : part_.findNode(subject);
             if (!node || heldOff(part_, controls_, *node)) {
                 continue;
             }
-            if (!(peripheral ? peripheralLivesIn(part_, controls_, mode_, *peripheral)
-                             : livesIn(part_, controls_, mode_, *node))) {
-                figure_.withoutClock.push_back(names[i]);
+            if (!(peripheral ? lives(*peripheral) : lives_[*node])) {
+                figure_.withoutClock.push_back(names_[i]);
             }
-            const std::vector<NodeIndex> chain = chainOf(part_, controls_, *node);
-            if (!mode_.runs && std::any_of(chain.begin(), chain.end(), [&](NodeIndex each) { return mustStart(each); })) {
-                figure_.wrongUntilRestored.push_back(names[i]);
+            if (!mode_.runs && starts_[*node]) {
+                figure_.wrongUntilRestored.push_back(names_[i]);
             }
         }
     }
 
     /// On in run, not kept here, not what it wakes on, and it takes a time to start.
     bool mustStart(NodeIndex node) const {
-        return demand_.nodes[node] && !livesIn(part_, controls_, mode_, node) && mode_.wakesOn != node &&
-               takesTimeToStart(part_, node);
+        return demand_.nodes[node] && !lives_[node] && mode_.wakesOn != node && takesTimeToStart(part_, node);
     }
 
     std::vector<StartUp> startUps() const {
@@ -106,7 +124,7 @@ private:
             }
         }
         for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
-            if (demand_.peripherals[i] && peripheralLivesIn(part_, controls_, mode_, i)) {
+            if (demand_.peripherals[i] && lives(i)) {
                 const auto clock = clockOf(part_, controls_, i);
                 const Peripheral& peripheral = part_.peripherals[i];
                 list.push_back(contributionOf(peripheral.id, "peripheral/" + peripheral.id, peripheral.draws,
@@ -126,7 +144,10 @@ private:
     const Demand& demand_;
     const std::vector<LineFigure>& lines_;
     const TemperatureGrid& grid_;
+    const std::vector<std::string>& names_;
     const Mode& mode_;
+    std::vector<bool> lives_;
+    std::vector<bool> starts_;
     ModeFigure figure_;
 };
 
@@ -212,9 +233,10 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
 
 std::vector<ModeFigure> modeFigures(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand,
                                     const std::vector<LineFigure>& lines, const TemperatureGrid& grid) {
+    const std::vector<std::string> names = promiseNames(plan);
     std::vector<ModeFigure> figures;
     for (const Mode& mode : part.modes) {
-        figures.push_back(ModeWork(part, plan, controls, demand, lines, grid, mode).work());
+        figures.push_back(ModeWork(part, plan, controls, demand, lines, grid, names, mode).work());
     }
     return figures;
 }

@@ -1,6 +1,7 @@
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace wisetick {
 
@@ -10,14 +11,12 @@ constexpr const char* kAlmostEqual = "\u2248";
 
 /// How many places the decimal point of |value| > 0 stands right of its first digit: 3 for 1234, −1 for 0.05.
 int decimalExponent(const Rational& magnitude) {
-    int exponent = 0;
-    Rational scaled = magnitude;
-    while (scaled >= 10) {
-        scaled /= 10;
+    // the estimate may be one off next to a power of ten
+    int exponent = static_cast<int>(std::floor(std::log10(magnitude.toDouble())));
+    while (magnitude >= powerOfTen(exponent + 1)) {
         ++exponent;
     }
-    while (scaled < 1) {
-        scaled *= 10;
+    while (magnitude < powerOfTen(exponent)) {
         --exponent;
     }
     return exponent;
@@ -79,20 +78,11 @@ std::string exactDecimal(const Rational& value, int mostDigits) {
     if (value.isZero()) {
         return "0";
     }
-    const int exponent = decimalExponent(abs(value));
-    int decimals = 0;
-    Rational scaled = value;
-    while (!scaled.isWhole()) {
-        if (exponent + decimals + 1 >= mostDigits || decimals >= 3 * mostDigits) {
-            return {};
-        }
-        scaled *= 10;
-        ++decimals;
-    }
-    if (decimals == 0 && exponent >= mostDigits) {
+    const auto places = value.decimalPlaces();
+    if (!places || decimalExponent(abs(value)) + *places + 1 > mostDigits || *places > 3 * mostDigits) {
         return {};
     }
-    return placePoint(scaled, decimals);
+    return placePoint(value * powerOfTen(*places), *places);
 }
 
 std::string roundedDecimal(const Rational& value, int digits) {

@@ -1,5 +1,6 @@
 #include "quantity/rational.h"
 
+#include <algorithm>
 #include <cmath>
 #include <limits>
 #include <numeric>
@@ -138,6 +139,21 @@ double Rational::toDouble() const {
     return big_->numerator().convert_to<double>() / big_->denominator().convert_to<double>();
 }
 
+std::optional<int> Rational::decimalPlaces() const {
+    const auto places = [](auto rest) -> std::optional<int> {
+        int twos = 0;
+        int fives = 0;
+        for (; rest % 2 == 0; rest /= 2) {
+            ++twos;
+        }
+        for (; rest % 5 == 0; rest /= 5) {
+            ++fives;
+        }
+        return rest == 1 ? std::optional(std::max(twos, fives)) : std::nullopt;
+    };
+    return big_ ? places(big_->denominator()) : places(denominator_);
+}
+
 std::string Rational::toString() const {
     if (!big_) {
         return denominator_ == 1 ? std::to_string(numerator_) : std::to_string(numerator_) + "/" + std::to_string(denominator_);
@@ -234,9 +250,16 @@ Rational abs(const Rational& value) {
 }
 
 Rational powerOfTen(int exponent) {
+    constexpr int kFits = 18; // in 64 bits
+    int left = exponent < 0 ? -exponent : exponent;
     Rational value = 1;
-    for (int i = 0; i < (exponent < 0 ? -exponent : exponent); ++i) {
-        value *= 10;
+    while (left > 0) {
+        std::int64_t step = 1;
+        for (int i = 0; i < std::min(left, kFits); ++i) {
+            step *= 10;
+        }
+        value *= step;
+        left -= std::min(left, kFits);
     }
     return exponent < 0 ? 1 / value : value;
 }

@@ -55,6 +55,8 @@ public:
     /// The value if it is whole and fits.
     std::optional<std::int64_t> toInt64() const;
     double toDouble() const;
+    /// How many decimals its decimal form has; nothing if that never ends.
+    std::optional<int> decimalPlaces() const;
     /// "num/den", or "num" for whole numbers.
     std::string toString() const;
 
