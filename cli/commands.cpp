@@ -17,10 +17,10 @@ void printDiagnostics(std::ostream& stream, const Diagnostics& diagnostics) {
     }
 }
 
-int reportBadInput(const Session& session, const Diagnostics& diagnostics, bool isJson) {
-    printDiagnostics(session.err, diagnostics);
+int reportBadInput(const Console& console, const Diagnostics& diagnostics, bool isJson) {
+    printDiagnostics(console.err, diagnostics);
     if (isJson) {
-        session.out << nlohmann::ordered_json{{"findings", findingsJson(diagnostics)}}.dump(2) << "\n";
+        console.out << nlohmann::ordered_json{{"findings", findingsJson(diagnostics)}}.dump(2) << "\n";
     }
     return kBadInput;
 }
@@ -33,10 +33,10 @@ struct Loaded {
 };
 
 /// The plan, its part and the take that is meant; or the faults, reported.
-std::optional<Loaded> load(const Session& session, const PlanOptions& options) {
-    LoadedPlan loaded = loadPlan(options.plan, session.shelf);
+std::optional<Loaded> load(const Console& console, const PlanOptions& options) {
+    LoadedPlan loaded = loadPlan(options.plan, console.shelf);
     if (!loaded.plan || !loaded.part) {
-        reportBadInput(session, loaded.diagnostics, options.isJson);
+        reportBadInput(console, loaded.diagnostics, options.isJson);
         return std::nullopt;
     }
     const std::string take = options.take.empty() ? loaded.plan->active : options.take;
@@ -46,7 +46,7 @@ std::optional<Loaded> load(const Session& session, const PlanOptions& options) {
             known.push_back(each.name);
         }
         reportBadInput(
-            session,
+            console,
             {{Severity::error, {options.plan, 0, 0, {}}, "no take '" + take + "'", listNames(known), didYouMean(take, known)}},
             options.isJson);
         return std::nullopt;
@@ -63,14 +63,14 @@ Figures evaluated(const Loaded& loaded) {
 }
 
 /// The typed line with the wrong word marked below it.
-void reportWord(const Session& session, const std::string& line, const TextError& error) {
+void reportWord(const Console& console, const std::string& line, const TextError& error) {
     const std::size_t before = std::min(error.position, line.size());
     const auto codePoints = [](const std::string& text) {
         return std::count_if(text.begin(), text.end(), [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; });
     };
     const auto blanks = static_cast<std::size_t>(codePoints(line.substr(0, before)));
     const auto width = static_cast<std::size_t>(codePoints(line.substr(before, error.length)));
-    session.err << "  " << line << "\n  " << std::string(blanks, ' ') << std::string(std::max<std::size_t>(width, 1), '^') << "\n"
+    console.err << "  " << line << "\n  " << std::string(blanks, ' ') << std::string(std::max<std::size_t>(width, 1), '^') << "\n"
                 << "error: " << sayText(error) << "\n";
 }
 
@@ -88,23 +88,23 @@ std::size_t placePromise(Plan& plan, const std::string& text, PromiseLine line) 
 
 } // namespace
 
-int runDerive(const Session& session, const PlanOptions& options) {
-    const auto loaded = load(session, options);
+int runDerive(const Console& console, const PlanOptions& options) {
+    const auto loaded = load(console, options);
     if (!loaded) {
         return kBadInput;
     }
     const Figures figures = evaluated(*loaded);
-    session.out << (options.isJson ? figuresJson(figures).dump(2) + "\n" : deriveReport(figures, session.style));
+    console.out << (options.isJson ? figuresJson(figures).dump(2) + "\n" : deriveReport(figures, console.style));
     return kHolds;
 }
 
-int runCheck(const Session& session, const PlanOptions& options, bool isStrict) {
-    const auto loaded = load(session, options);
+int runCheck(const Console& console, const PlanOptions& options, bool isStrict) {
+    const auto loaded = load(console, options);
     if (!loaded) {
         return kBadInput;
     }
     const Figures figures = evaluated(*loaded);
-    session.out << (options.isJson ? figuresJson(figures).dump(2) + "\n" : checkReport(figures, loaded->places, session.style));
+    console.out << (options.isJson ? figuresJson(figures).dump(2) + "\n" : checkReport(figures, loaded->places, console.style));
     const auto isOfState = [](State state) { return [state](const auto& figure) { return figure.state == state; }; };
     const bool isBroken =
         hasErrors(figures.findings) || std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::broken));
@@ -113,7 +113,7 @@ int runCheck(const Session& session, const PlanOptions& options, bool isStrict) 
     return isBroken || (isStrict && isStrained) ? kBroken : kHolds;
 }
 
-int runLint(const Session& session, const std::vector<std::string>& parts, bool isJson) {
+int runLint(const Console& console, const std::vector<std::string>& parts, bool isJson) {
     Diagnostics all;
     for (const std::string& path : parts) {
         const auto text = readTextFile(path, all);
@@ -130,10 +130,10 @@ int runLint(const Session& session, const std::vector<std::string>& parts, bool 
         }
     }
     if (isJson) {
-        session.out << nlohmann::ordered_json{{"findings", findingsJson(all)}}.dump(2) << "\n";
+        console.out << nlohmann::ordered_json{{"findings", findingsJson(all)}}.dump(2) << "\n";
     } else {
-        printDiagnostics(session.out, all);
-        session.out << (all.empty() ? "no faults, nothing suspicious\n" : "");
+        printDiagnostics(console.out, all);
+        console.out << (all.empty() ? "no faults, nothing suspicious\n" : "");
     }
     if (hasErrors(all)) {
         return kBadInput;
@@ -141,16 +141,16 @@ int runLint(const Session& session, const std::vector<std::string>& parts, bool 
     return all.empty() ? kHolds : kBroken;
 }
 
-int runPromise(const Session& session, const PlanOptions& options, const std::string& line) {
-    auto loaded = load(session, options);
+int runPromise(const Console& console, const PlanOptions& options, const std::string& line) {
+    auto loaded = load(console, options);
     if (!loaded) {
         return kBadInput;
     }
     auto read = readPromiseLine(line, &loaded->part);
     if (!read) {
-        reportWord(session, line, read.error());
+        reportWord(console, line, read.error());
         if (options.isJson) {
-            session.out << nlohmann::ordered_json{{"error",
+            console.out << nlohmann::ordered_json{{"error",
                                                    {{"position", read.error().position},
                                                     {"length", read.error().length},
                                                     {"say", sayText(read.error())}}}}
@@ -170,9 +170,9 @@ int runPromise(const Session& session, const PlanOptions& options, const std::st
         for (const Way& way : ways) {
             json["ways"].push_back(wayJson(way));
         }
-        session.out << json.dump(2) << "\n";
+        console.out << json.dump(2) << "\n";
     } else {
-        session.out << promiseReport(promise, ways, session.style);
+        console.out << promiseReport(promise, ways, console.style);
     }
     return promise.state == State::broken ? kBroken : kHolds;
 }

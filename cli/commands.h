@@ -13,7 +13,7 @@ namespace wisetick::cli {
 enum ExitCode { kHolds = 0, kBroken = 1, kBadInput = 2 };
 
 /// What the commands share: where parts are, where text goes, how it looks.
-struct Session {
+struct Console {
     Shelf shelf;
     Style style;
     std::ostream& out;
@@ -27,15 +27,15 @@ struct PlanOptions {
 };
 
 /// All figures of a plan.
-int runDerive(const Session& session, const PlanOptions& options);
+int runDerive(const Console& console, const PlanOptions& options);
 
 /// kBroken on a broken promise or a limit overstepped; with `isStrict` on a strained one too.
-int runCheck(const Session& session, const PlanOptions& options, bool isStrict);
+int runCheck(const Console& console, const PlanOptions& options, bool isStrict);
 
 /// Faults (kBadInput) and suspicions (kBroken) of part files.
-int runLint(const Session& session, const std::vector<std::string>& parts, bool isJson);
+int runLint(const Console& console, const std::vector<std::string>& parts, bool isJson);
 
 /// One line tried on a plan, in place of the promise of the same name or beside all others.
-int runPromise(const Session& session, const PlanOptions& options, const std::string& line);
+int runPromise(const Console& console, const PlanOptions& options, const std::string& line);
 
 } // namespace wisetick::cli

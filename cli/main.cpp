@@ -82,17 +82,17 @@ int run(int argc, char** argv) {
     } catch (const CLI::ParseError& error) {
         return app.exit(error) == 0 ? cli::kHolds : cli::kBadInput;
     }
-    const cli::Session session{shelfFor(partFolders), {wantsColour()}, std::cout, std::cerr};
+    const cli::Console console{shelfFor(partFolders), {wantsColour()}, std::cout, std::cerr};
     if (*derive) {
-        return cli::runDerive(session, options);
+        return cli::runDerive(console, options);
     }
     if (*check) {
-        return cli::runCheck(session, options, isStrict);
+        return cli::runCheck(console, options, isStrict);
     }
     if (*promise) {
-        return cli::runPromise(session, options, line);
+        return cli::runPromise(console, options, line);
     }
-    return cli::runLint(session, parts, isLintJson);
+    return cli::runLint(console, parts, isLintJson);
 }
 
 } // namespace

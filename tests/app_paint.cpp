@@ -1,0 +1,199 @@
+#include "clocks/clocks_layout.h"
+#include "clocks/control_text.h"
+#include "derive/controls.h"
+#include "evaluate/evaluate.h"
+#include "paint/theme.h"
+#include "promise/uart.h"
+#include "support.h"
+
+#include <QImage>
+#include <QPainter>
+
+#include <cmath>
+
+using namespace wisetick;
+using namespace wisetick::app;
+using namespace wisetick::test;
+
+namespace {
+
+/// How much of a square is inked, and how much of its lower half.
+struct Ink {
+    double all = 0;
+    double lower = 0;
+    double upperRight = 0;
+};
+
+Ink inkOf(State state) {
+    QImage image(40, 40, QImage::Format_ARGB32_Premultiplied);
+    image.fill(Qt::white);
+    QPainter painter(&image);
+    drawMark(painter, QRectF(0, 0, 40, 40), state, lightTheme());
+    painter.end();
+    Ink ink;
+    for (int y = 0; y < 40; ++y) {
+        for (int x = 0; x < 40; ++x) {
+            const double dark = 1 - image.pixelColor(x, y).lightnessF();
+            ink.all += dark;
+            ink.lower += y >= 20 ? dark : 0;
+            ink.upperRight += y < 14 && x >= 26 ? dark : 0;
+        }
+    }
+    return ink;
+}
+
+/// Contrast of two colours by WCAG 2.1: (L1 + 0.05) ÷ (L2 + 0.05).
+double contrast(const QColor& a, const QColor& b) {
+    const auto luminance = [](const QColor& colour) {
+        const auto channel = [](double value) {
+            return value <= 0.03928 ? value / 12.92 : std::pow((value + 0.055) / 1.055, 2.4);
+        };
+        return 0.2126 * channel(colour.redF()) + 0.7152 * channel(colour.greenF()) + 0.0722 * channel(colour.blueF());
+    };
+    const double high = std::max(luminance(a), luminance(b));
+    const double low = std::min(luminance(a), luminance(b));
+    return (high + 0.05) / (low + 0.05);
+}
+
+ClocksLayout layoutOf(const Part& part, const Figures& figures, const std::set<NodeIndex>& unfolded = {}) {
+    std::vector<std::optional<NodeIndex>> clocks;
+    for (const Peripheral& peripheral : part.peripherals) {
+        clocks.push_back(peripheral.clock.front());
+    }
+    return {part, figures, clocks, unfolded, {1000, 32, 24, 200, 150}};
+}
+
+} // namespace
+
+/// Where things stand and how they look, without a window.
+class AppPaint : public QObject {
+    Q_OBJECT
+
+    Edited edited_ = editedOrchard();
+    Figures figures_ = evaluate(edited_.part, edited_.plan, "A");
+
+private slots:
+    /// A state is told by its shape, whatever its colour.
+    void marksDifferInShape() {
+        const Ink kept = inkOf(State::kept);
+        const Ink strained = inkOf(State::strained);
+        const Ink broken = inkOf(State::broken);
+        QVERIFY(std::abs(kept.lower / kept.all - 0.5) < 0.05);         // a full disc
+        QVERIFY(strained.lower / strained.all > 0.6);                  // a half disc, full below
+        QVERIFY(broken.all < strained.all && strained.all < kept.all); // an open ring
+        QVERIFY(inkOf(State::pending).all < broken.all);
+    }
+
+    void textCanBeRead_data() {
+        QTest::addColumn<bool>("isDark");
+        QTest::newRow("light") << false;
+        QTest::newRow("dark") << true;
+    }
+    void textCanBeRead() {
+        QFETCH(bool, isDark);
+        const Theme& theme = isDark ? darkTheme() : lightTheme();
+        for (const QColor& ground : {theme.paper, theme.panel, theme.selected}) {
+            for (const QColor& ink : {theme.ink, theme.muted, theme.kept, theme.strained, theme.broken, theme.thread}) {
+                QVERIFY2(contrast(ink, ground) >= 3.9, qPrintable(ink.name() + " on " + ground.name()));
+            }
+        }
+        QVERIFY(contrast(theme.headInk, theme.head) > 7 && contrast(theme.headMuted, theme.head) > 4.5);
+    }
+
+    void theAxisIsLogarithmic() {
+        const ClocksLayout layout = layoutOf(edited_.part, figures_);
+        QCOMPARE(layout.lowDecade(), 4.0);  // 32.768 kHz
+        QCOMPARE(layout.highDecade(), 9.0); // 500 MHz
+        QCOMPARE(layout.xOf(1e4), layout.axisLeft());
+        QCOMPARE(layout.xOf(1e9), layout.axisRight());
+        QVERIFY(std::abs((layout.xOf(1e6) - layout.xOf(1e5)) - (layout.xOf(1e8) - layout.xOf(1e7))) < 1e-9);
+    }
+
+    void zoomingKeepsThePlaceUnderThePointer() {
+        ClocksLayout layout = layoutOf(edited_.part, figures_);
+        const qreal place = layout.xOf(4e7);
+        layout.zoom(2, place);
+        QVERIFY(std::abs(layout.xOf(4e7) - place) < 1e-6);
+        QVERIFY(std::abs((layout.highDecade() - layout.lowDecade()) - 2.5) < 1e-9);
+        for (int i = 0; i < 100; ++i) {
+            layout.zoom(10, place);
+        }
+        QVERIFY(layout.highDecade() - layout.lowDecade() >= 0.19); // never to nothing
+        for (int i = 0; i < 100; ++i) {
+            layout.zoom(0.1, place);
+        }
+        QVERIFY(layout.highDecade() - layout.lowDecade() <= 14.01);
+    }
+
+    void rowsStandInThePartsOrder() {
+        const ClocksLayout folded = layoutOf(edited_.part, figures_);
+        QCOMPARE(folded.rows().size(), edited_.part.nodeCount());
+        const NodeIndex busA = *edited_.part.findNode("bus_a");
+        const ClocksLayout unfolded = layoutOf(edited_.part, figures_, {busA});
+        const std::size_t row = *unfolded.rowOf(busA);
+        QCOMPARE(row, *folded.rowOf(busA));
+        QCOMPARE(*unfolded.rows()[row + 1].peripheral, *edited_.part.findPeripheral("uart1"));
+        QCOMPARE(*unfolded.rowAt(unfolded.rowRect(row).center().y()), row);
+        QVERIFY(!unfolded.rowAt(unfolded.height() + 1).has_value());
+        QVERIFY(!unfolded.rowAt(2).has_value()); // the head is no row
+    }
+
+    void reachIsAllThatTheControlGives() {
+        const auto reach = [&](const char* id) { return reachOf(edited_.part, figures_, *edited_.part.findNode(id)); };
+        const Reach bus = reach("bus_a");
+        QCOMPARE(bus.settings.size(), std::size_t{8});
+        QCOMPARE(bus.settings.front().second, Rational(160000000));
+        QCOMPARE(bus.settings.back().second, Rational(20000000));
+        const Reach vco = reach("vco");
+        QVERIFY(vco.isMultiplier);
+        QCOMPARE(vco.settings.size(), std::size_t{86});
+        QCOMPARE(vco.settings.front().second, Rational(160000000));
+        QVERIFY(reach("xtm").settings.empty());
+        QVERIFY(reach("timers").settings.empty());
+    }
+
+    void controlsAreReadAsTyped_data() {
+        QTest::addColumn<QString>("line");
+        QTest::addColumn<QString>("typed");
+        QTest::addColumn<QString>("what");
+        QTest::addColumn<QString>("why");
+        const auto row = [](const char* line, const char* typed, const char* what, const char* why) {
+            QTest::addRow("%s: %s", line, typed)
+                << QString(line) << QString::fromUtf8(typed) << QString::fromUtf8(what) << QString::fromUtf8(why);
+        };
+        row("bus_a", "4", "bus_a \u00f7 4", "");
+        row("bus_a", "\u00f7 4 = 40 MHz", "bus_a \u00f7 4", ""); // as it was offered
+        row("vco", "100", "vco \u00d7 100", "");
+        row("core", "from xtm", "core from xtm", "");
+        row("core", "20M", "core \u00f7 8", "");
+        row("bus_a", "* 4", "", "bus_a has no multiplier");
+        row("bus_a", "0", "", "bus_a can't be set to \u00f7 0");
+        row("xtm", "16M", "", "a source is set on the board");
+        row("usb", "vco", "", "usb can't be fed from 'vco'");
+        row("bus_a", "xtm", "", "bus_a has one source only");
+        row("bus_a", "-5 MHz", "", "a rate is above 0");
+        row("bus_a", "", "", "nothing; expected a rate such as '16 MHz'");
+    }
+    void controlsAreReadAsTyped() {
+        QFETCH(QString, line);
+        QFETCH(QString, typed);
+        QFETCH(QString, what);
+        QFETCH(QString, why);
+        const ControlEdit edit = readControl(typed, edited_.part, figures_, *edited_.part.findNode(line.toStdString()));
+        QCOMPARE(edit.what, what);
+        QCOMPARE(edit.why, why);
+        QCOMPARE(static_cast<bool>(edit.change), why.isEmpty());
+    }
+
+    /// The band of a gauge is what was asked.
+    void gaugesKnowTheirTolerance() {
+        const auto tolerance = [&](const char* name) { return gaugeTolerance(*figures_.findPromise(name)); };
+        QVERIFY(std::abs(*tolerance("modem") - 0.015) < 1e-9);
+        QVERIFY(std::abs(*tolerance("link") - 0.0025) < 1e-9);
+        QVERIFY(std::abs(*tolerance("log") - 7.0 / 306) < 1e-9);
+        QVERIFY(!tolerance("tick").has_value()); // exactly
+    }
+};
+
+QTEST_MAIN(AppPaint)
+#include "app_paint.moc"

@@ -1,0 +1,62 @@
+#include "support.h"
+#include "text_report.h"
+#include "text_table.h"
+
+using namespace wisetick;
+using namespace wisetick::cli;
+using namespace wisetick::test;
+
+/// How the command line lays out and places what it says.
+class CliText : public QObject {
+    Q_OBJECT
+
+private slots:
+    void columnsAlign() {
+        TextTable table({Align::left, Align::right, Align::left});
+        table.add({"core", "160 MHz", "\u00b140 ppm"});
+        table.add({"xtw", "32.768 kHz", ""});
+        table.add({"\u00b5", "1 Hz", "x"});
+        QCOMPARE(table.text(), std::string("  core     160 MHz  \u00b140 ppm\n  xtw   32.768 kHz\n  \u00b5           1 Hz  x\n"));
+        QVERIFY(TextTable({Align::left}).empty());
+    }
+
+    void widthsCountWhatIsSeen() {
+        QCOMPARE(displayWidth("abc"), std::size_t{3});
+        QCOMPARE(displayWidth("\u2248+8.507 \u00b5s"), std::size_t{10});
+        QCOMPARE(displayWidth("\x1b[36m\u25cf kept\x1b[0m"), std::size_t{6});
+    }
+
+    void marksTellTheStateWithoutColour() {
+        const Style plain{false};
+        QCOMPARE(plain.mark(State::kept), std::string("\u25cf kept"));
+        QCOMPARE(plain.mark(State::strained), std::string("\u25d0 strained"));
+        QCOMPARE(plain.mark(State::broken), std::string("\u25cb broken"));
+        QCOMPARE(plain.heading("Lines"), std::string("Lines"));
+        const Style coloured{true};
+        QCOMPARE(coloured.mark(State::broken), std::string("\x1b[31m\u25cb broken\x1b[0m"));
+        QCOMPARE(coloured.muted(""), std::string());
+    }
+
+    void findingsAreLocated_data() {
+        QTest::addColumn<std::string>("path");
+        QTest::addColumn<std::string>("place");
+        QTest::newRow("a key") << std::string("take.A.choices.bus_a.divide") << std::string("plan:9:1");
+        QTest::newRow("a key that is not in the file") << std::string("take.A.choices.bus_a.from") << std::string("plan:8:1");
+        QTest::newRow("a line that the take sets") << std::string("line/bus_a") << std::string("plan:8:1");
+        QTest::newRow("a line that it does not set") << std::string("line/bus_b") << std::string("plan:5:1");
+        QTest::newRow("something else") << std::string("rhythm") << std::string("rhythm");
+    }
+    void findingsAreLocated() {
+        QFETCH(std::string, path);
+        QFETCH(std::string, place);
+        const std::map<std::string, Place> places{{"", {"plan", 1, 1, ""}},
+                                                  {"take.A", {"plan", 5, 1, ""}},
+                                                  {"take.A.choices.bus_a", {"plan", 8, 1, ""}},
+                                                  {"take.A.choices.bus_a.divide", {"plan", 9, 1, ""}}};
+        const Diagnostic finding{Severity::error, {{}, 0, 0, path}, "x", {}, {}};
+        QCOMPARE(placeText(located(finding, places, "A").place), place);
+    }
+};
+
+QTEST_APPLESS_MAIN(CliText)
+#include "cli_text.moc"
