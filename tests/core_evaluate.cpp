@@ -178,6 +178,61 @@ private slots:
         }
     }
 
+    /// Every step that shows a number says where it comes from, and that place is there.
+    void everyNumberHasItsOrigin_data() {
+        QTest::addColumn<std::string>("what");
+        QTest::addColumn<std::string>("by");
+        const std::string spray = "spray: timer5 fires every 30 s exactly";
+        QTest::newRow("the example") << std::string() << std::string();
+        QTest::newRow("a preload timer") << spray << std::string("spray: timer4 fires every 8 ms");
+        QTest::newRow("a window") << spray
+                                  << std::string(
+                                         "spray: guard bites after 100 ms within 1 %, fed every 60 ms, opens after 20 ms");
+        QTest::newRow("an rc without tolerance") << std::string("tolerance = \"20 ppm\"\n") << std::string();
+        QTest::newRow("a bound") << spray << std::string("spray: bus_b runs at most 90 MHz");
+    }
+    void everyNumberHasItsOrigin() {
+        QFETCH(std::string, what);
+        QFETCH(std::string, by);
+        const Edited edited = editedOrchard(what, by);
+        const Figures figures = evaluate(edited.part, edited.plan, "A");
+        const auto isThere = [&](const std::string& target) {
+            const std::size_t slash = target.find('/');
+            const std::string kind = target.substr(0, slash);
+            const std::string name = target.substr(slash + 1);
+            const auto isJob = [&](const Job& job) { return job.name == name; };
+            return (kind == "line" && figures.findLine(name) != nullptr) ||
+                   (kind == "promise" && figures.findPromise(name) != nullptr) ||
+                   (kind == "mode" && edited.part.findMode(name)) || (kind == "peripheral" && edited.part.findPeripheral(name)) ||
+                   (kind == "take" && findTake(edited.plan, name) != nullptr) || kind == "plan" || kind == "part" ||
+                   kind == "rhythm" || (kind == "job" && std::any_of(edited.plan.jobs.begin(), edited.plan.jobs.end(), isJob));
+        };
+        int count = 0;
+        const auto check = [&](const std::string& of, const Workings& workings) {
+            for (const Step& step : workings) {
+                const std::string shown = step.numbers + step.result;
+                const bool hasNumber = std::any_of(shown.begin(), shown.end(), [](char c) { return c >= '0' && c <= '9'; });
+                QVERIFY2(!hasNumber || !step.origins.empty(), (of + ": " + step.what + ": " + shown).c_str());
+                for (const Origin& origin : step.origins) {
+                    QVERIFY2(isThere(origin.target), (of + ": " + step.what + ": " + origin.target).c_str());
+                    ++count;
+                }
+            }
+        };
+        for (const LineFigure& line : figures.lines) {
+            check(line.id, line.workings);
+        }
+        for (const PromiseFigure& promise : figures.promises) {
+            check(promise.name, promise.workings);
+        }
+        for (const WaitFigure& wait : figures.waits) {
+            check("wait", wait.workings);
+        }
+        check("average", figures.rhythm->averageWorkings);
+        check("life", figures.rhythm->lifeWorkings);
+        QVERIFY(count > 80);
+    }
+
     void evaluatingIsPure() {
         const LoadedPlan loaded = orchard();
         const Plan before = *loaded.plan;

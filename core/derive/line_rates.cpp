@@ -153,7 +153,11 @@ void workLine(const Part& part, const Line& line, const LineControls& controls, 
     figure.workings.push_back(std::move(step));
     if (figure.unknown.empty()) {
         figure.workings.push_back(
-            {"bounds", "the source's, in proportion", {}, printRange(figure.hertz->min, figure.hertz->max, Unit::hertz), {}});
+            {"bounds",
+             "the source's, in proportion",
+             {},
+             printRange(figure.hertz->min, figure.hertz->max, Unit::hertz),
+             {{parent.id, printRange(parent.hertz->min, parent.hertz->max, Unit::hertz), "line/" + parent.id, {}}}});
     }
 }
 

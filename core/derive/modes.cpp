@@ -151,6 +151,13 @@ private:
     ModeFigure figure_;
 };
 
+/// Where the end of a wake-up comes from: the piece that ends last.
+Origin lastOf(const WakeUpFigure& wake, const std::string& mode) {
+    const auto last = std::max_element(wake.pieces.begin(), wake.pieces.end(),
+                                       [](const WakePiece& a, const WakePiece& b) { return a.endMax < b.endMax; });
+    return last == wake.pieces.end() ? Origin{mode, {}, "mode/" + mode, {}} : Origin{last->say, {}, last->target, {}};
+}
+
 Workings wakeUpWorkings(const ModeFigure& mode) {
     Workings workings;
     const auto time = [](const Rational& value) { return printQuantity(value, Unit::second); };
@@ -165,12 +172,12 @@ Workings wakeUpWorkings(const ModeFigure& mode) {
                         "end of the last stage",
                         {},
                         printRange(mode.wakeUp->firstInstruction.nominal, mode.wakeUp->firstInstruction.max, Unit::second),
-                        {}});
+                        {{mode.id, {}, "mode/" + mode.id, {}}}});
     workings.push_back({"all promises hold again",
                         "end of the last start-up",
                         {},
                         printRange(mode.wakeUp->restored.nominal, mode.wakeUp->restored.max, Unit::second),
-                        {}});
+                        {lastOf(*mode.wakeUp, mode.id)}});
     return workings;
 }
 

@@ -79,6 +79,17 @@ struct PeripheralJudge {
     PromiseFigure operator()(const LastsAsk&) { return figure; }
 };
 
+/// Where in the datasheet the peripheral stands, with every number that it gives.
+void addRefs(const Peripheral& peripheral, Workings& workings) {
+    for (Step& step : workings) {
+        for (Origin& origin : step.origins) {
+            if (origin.target == "part/peripheral." + peripheral.id) {
+                origin.ref = peripheral.ref;
+            }
+        }
+    }
+}
+
 std::string subjectTarget(const Part& part, const PromiseLine& line) {
     if (const auto* wakes = std::get_if<WakesAsk>(&line.ask)) {
         return "mode/" + wakes->mode;
@@ -193,6 +204,7 @@ private:
         try {
             figure = std::visit(PeripheralJudge{context_, *bench, pinned, figure}, context_.plan.promises[index].line.ask);
             figure.fields = peripheralFields(context_.part, context_.controls, bench->index, figure.settings);
+            addRefs(*bench->peripheral, figure.workings);
         } catch (const RationalOverflow&) {
             figure.state = State::broken;
             figure.why = "the figures of " + figure.name + " need more than 256 bits";

@@ -147,17 +147,30 @@ std::string toleranceWhy(const PromiseFigure& figure, const std::string& toleran
            printError(isLow ? figure.error->min : figure.error->max) + ", asked " + tolerance;
 }
 
+Origin clockOrigin(const Clock& clock, const Rational& hertz) {
+    return {clock.id, printQuantity(hertz, Unit::hertz), "line/" + clock.id, {}};
+}
+
+Origin askedOrigin(const PromiseFigure& figure) {
+    return {"asked", figure.asked ? printQuantity(*figure.asked, figure.unit) : "", "promise/" + figure.name, {}};
+}
+
+Origin partOrigin(const PromiseFigure& figure) {
+    const std::string id = figure.subject.substr(figure.subject.find('/') + 1);
+    return {id, {}, "part/peripheral." + id, {}};
+}
+
 Step clockStep(const Clock& clock, const std::string& subject) {
     Step step{"clock", clock.id + " feeds " + subject, {}, {}, {}};
     const std::string spread = clock.unknown.empty() ? printRange(clock.hertz.min, clock.hertz.max, Unit::hertz) : clock.unknown;
     step.result = printQuantity(clock.hertz.nominal, Unit::hertz) + " (" + spread + ")";
-    step.origins.push_back({clock.id, printQuantity(clock.hertz.nominal, Unit::hertz), "line/" + clock.id, {}});
+    step.origins.push_back(clockOrigin(clock, clock.hertz.nominal));
     return step;
 }
 
 Step askedStep(const PromiseFigure& figure) {
     const std::string value = figure.asked ? printQuantity(*figure.asked, figure.unit) : "";
-    return {"asked", figure.text, value, value, {{"asked", value, "promise/" + figure.name, {}}}};
+    return {"asked", figure.text, value, value, {askedOrigin(figure)}};
 }
 
 void addErrorSteps(PromiseFigure& figure, const Clock& clock) {
@@ -169,7 +182,7 @@ void addErrorSteps(PromiseFigure& figure, const Clock& clock) {
                                "got \u00f7 asked \u2212 1",
                                printQuantity(figure.got->nominal, figure.unit) + " \u00f7 " + asked + " \u2212 1",
                                printError(figure.error->nominal),
-                               {{"asked", asked, "promise/" + figure.name, {}}}});
+                               {askedOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
     Step worst{"worst cases", "with the bounds of " + clock.id, {}, {}, {{clock.id, {}, "line/" + clock.id, {}}}};
     if (figure.isWorstKnown) {
         worst.numbers = printRange(figure.got->min, figure.got->max, figure.unit);

@@ -53,6 +53,11 @@ std::string toleranceWhy(const PromiseFigure& figure, const std::string& toleran
 /// The steps that state the error and its worst cases, for figures with both.
 void addErrorSteps(PromiseFigure& figure, const Clock& clock);
 
+/// Where the numbers of a step come from: the clock at one of its rates, what was asked, and what the peripheral offers.
+Origin clockOrigin(const Clock& clock, const Rational& hertz);
+Origin askedOrigin(const PromiseFigure& figure);
+Origin partOrigin(const PromiseFigure& figure);
+
 /// The step that says which clock it is, with a way to go there.
 Step clockStep(const Clock& clock, const std::string& subject);
 

@@ -89,17 +89,21 @@ void addWorkings(PromiseFigure& figure, const TimerKind& timer, const FiresAsk& 
     const Rational wanted = ask.period * clock.hertz.nominal;
     const std::string wantedText = exactDecimal(wanted).empty() ? "\u2248" + roundedDecimal(wanted, 7) : exactDecimal(wanted);
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
-    figure.workings.push_back({"clock periods wanted", "asked \u00d7 f", period + " \u00d7 " + rate, wantedText, {}});
+    figure.workings.push_back({"clock periods wanted",
+                               "asked \u00d7 f",
+                               period + " \u00d7 " + rate,
+                               wantedText,
+                               {askedOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
     figure.workings.push_back({"prescaler \u00d7 counts taken",
                                "nearest product, then most counts",
                                prescaler.toString() + " \u00d7 " + counts.toString(),
                                (prescaler * counts).toString(),
-                               {}});
+                               {partOrigin(figure)}});
     figure.workings.push_back({"period",
                                "prescaler \u00d7 counts \u00f7 f",
                                prescaler.toString() + " \u00d7 " + counts.toString() + " \u00f7 " + rate,
                                printQuantity(way.got.nominal, Unit::second),
-                               {}});
+                               {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
     addErrorSteps(figure, clock);
     if (timer.style == TimerStyle::preload) {
         const Rational overflow = Rational(std::int64_t{1} << timer.bits);
@@ -107,14 +111,14 @@ void addWorkings(PromiseFigure& figure, const TimerKind& timer, const FiresAsk& 
                                    "2^bits \u2212 counts",
                                    overflow.toString() + " \u2212 " + counts.toString(),
                                    (overflow - counts).toString(),
-                                   {}});
+                                   {partOrigin(figure)}});
     }
     figure.workings.push_back({"reach",
                                "least and most prescaler \u00d7 counts \u00f7 f",
                                {},
                                printRange(timer.prescaler.least() * timer.counts.least() / clock.hertz.nominal,
                                           timer.prescaler.most() * timer.counts.most() / clock.hertz.nominal, Unit::second),
-                               {}});
+                               {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
 }
 
 } // namespace

@@ -73,14 +73,14 @@ void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock,
                                printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + oversample.toString() +
                                    " \u00d7 " + ask.bitsPerSecond.toString() + ")",
                                roundedDecimal(clock.hertz.nominal / (oversample * ask.bitsPerSecond)),
-                               {}});
+                               {clockOrigin(clock, clock.hertz.nominal), askedOrigin(figure), partOrigin(figure)}});
     figure.workings.push_back(
-        {"divisor taken", "of those that the port allows", {}, printFactor(settingOf(best, "divisor")), {}});
+        {"divisor taken", "of those that the port allows", {}, printFactor(settingOf(best, "divisor")), {partOrigin(figure)}});
     figure.workings.push_back({"rate",
                                "f \u00f7 (oversample \u00d7 divisor)",
                                divisionText(clock, best),
                                printQuantity(best.got.nominal, Unit::bitsPerSecond),
-                               {}});
+                               {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
     addErrorSteps(figure, clock);
     if (!ask.tolerance.within && !ask.tolerance.exactly) {
         const FrameWindow window = frameWindow(ask.frame, *oversample.toInt64());
@@ -89,7 +89,7 @@ void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock,
                                    "half of min(" + printError(-window.low) + ", " + printError(window.high) + "), " +
                                        printFrame(ask.frame) + " over " + oversample.toString(),
                                    printTolerance(defaultUartTolerance(ask.frame, *oversample.toInt64())),
-                                   {}});
+                                   {askedOrigin(figure), partOrigin(figure)}});
     }
     for (const Way& way : ways) {
         if (settingOf(way, "oversample") != oversample) {
@@ -97,7 +97,7 @@ void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock,
                                        "f \u00f7 (oversample \u00d7 divisor)",
                                        divisionText(clock, way),
                                        printQuantity(way.got.nominal, Unit::bitsPerSecond) + ", " + printError(way.error.nominal),
-                                       {}});
+                                       {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
             break;
         }
     }

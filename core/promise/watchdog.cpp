@@ -153,7 +153,7 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
              "prescaler \u00d7 counts \u00f7 f",
              prescaler.toString() + " \u00d7 " + counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
              printQuantity(time, Unit::second),
-             {}});
+             {partOrigin(figure), clockOrigin(clock, hertz)}});
     };
     bite("bites after", clock.hertz.nominal, figure.got->nominal);
     if (clock.unknown.empty()) {
@@ -166,7 +166,7 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
              "must be shorter than the earliest bite",
              printQuantity(*ask.fedEvery, Unit::second) + " < " + printQuantity(figure.got->min, Unit::second),
              *ask.fedEvery < figure.got->min ? "yes" : "no",
-             {}});
+             {askedOrigin(figure), clockOrigin(clock, clock.hertz.max)}});
     }
     if (!rest.mode.empty()) {
         Step step{"at rest in " + rest.mode, {}, {}, {}, {{rest.mode, {}, "mode/" + rest.mode, {}}}};
@@ -174,8 +174,8 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
             step.result = "frozen: it does not count there";
         } else {
             step.formula = "it counts on: the longest rest must be shorter than the earliest bite";
-            step.result =
-                rest.longest ? "longest rest " + printQuantity(*rest.longest, Unit::second) : "longest rest not played yet";
+            step.result = rest.longest ? "longest rest " + printQuantity(*rest.longest, Unit::second)
+                                       : "the longest rest is not known: no jobs are played";
         }
         figure.workings.push_back(std::move(step));
     }
@@ -187,7 +187,7 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
                                    prescaler.toString() + " \u00d7 " + window.toString() + " counts before it opens",
                                    isEmpty ? "never: it opens as late as " + printQuantity(opening.max, Unit::second)
                                            : printRange(opening.max, figure.got->min, Unit::second),
-                                   {}});
+                                   {askedOrigin(figure), partOrigin(figure), clockOrigin(clock, clock.hertz.min)}});
     }
 }
 

@@ -315,6 +315,18 @@ private:
                          [](const auto& a, const auto& b) { return a.ampere > b.ampere; });
     }
 
+    /// The span is that of the jobs' periods.
+    std::vector<Origin> jobOrigins() const {
+        std::vector<Origin> origins;
+        for (const Job& job : plan_.jobs) {
+            origins.push_back({job.name, printQuantity(job.every, Unit::second), "job/" + job.name, {}});
+        }
+        if (origins.empty()) {
+            origins.push_back({rest().id, {}, "mode/" + rest().id, {}});
+        }
+        return origins;
+    }
+
     void addAverageWorkings(const std::vector<Rational>& max) {
         const auto ampere = [](const Rational& value) { return printQuantity(value, Unit::ampere); };
         for (const RhythmFigure::Share& share : figure_.shares) {
@@ -327,16 +339,13 @@ private:
         }
         const auto worst = static_cast<std::size_t>(std::max_element(max.begin(), max.end()) - max.begin());
         figure_.averageWorkings.push_back(
-            {"average",
-             "sum, typical at " + printQuantity(base_.grid.celsius[base_.grid.nominal], Unit::celsius),
-             "over " + printQuantity(figure_.span, Unit::second),
-             ampere(figure_.average->nominal),
-             {}});
+            {"average", "sum, typical at " + printQuantity(base_.grid.celsius[base_.grid.nominal], Unit::celsius),
+             "over " + printQuantity(figure_.span, Unit::second), ampere(figure_.average->nominal), jobOrigins()});
         figure_.averageWorkings.push_back({"worst case",
                                            "largest draws, longest wake-ups, slowest core, at the worst single temperature",
                                            "at " + printQuantity(base_.grid.celsius[worst], Unit::celsius),
                                            ampere(figure_.average->max),
-                                           {}});
+                                           {{"temperature", {}, "plan/board.temperature", {}}}});
     }
 
     void addLife(const Battery& battery, const std::vector<Rational>& typ, const std::vector<Rational>& max) {
