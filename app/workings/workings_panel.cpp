@@ -88,7 +88,7 @@ QString WorkingsPanel::stepsHtml(const Workings& workings) const {
             if (target != target_ && !target.startsWith("plan/") && !target.startsWith("part/")) {
                 links += QString(" <a href='%1'>%2</a>").arg(target.toHtmlEscaped(), escaped(origin.name));
             } else if (!origin.ref.empty()) {
-                links += QString(" <span style='color:%1'>(%2)</span>").arg(theme_.muted.name(), escaped(origin.ref));
+                links += QString(" <span style='color:%1'>(datasheet %2)</span>").arg(theme_.muted.name(), escaped(origin.ref));
             }
         }
         html += QString("<p style='margin:0 0 8px 0'><span style='font-family:\"JetBrains Mono\",monospace'>%1</span>%2</p>")

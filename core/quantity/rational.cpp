@@ -1,6 +1,7 @@
 #include "quantity/rational.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <limits>
 #include <numeric>
@@ -45,7 +46,15 @@ auto checked(Compute compute) {
 } // namespace
 
 Rational::Rational(std::int64_t numerator, std::int64_t denominator) {
-    *this = ratio(Integer(numerator), Integer(denominator));
+    constexpr std::int64_t kLeast = std::numeric_limits<std::int64_t>::min(); // has no negative in 64 bits
+    if (denominator == 0 || numerator == kLeast || denominator == kLeast) {
+        *this = ratio(Integer(numerator), Integer(denominator));
+        return;
+    }
+    const std::int64_t common = std::gcd(numerator, denominator);
+    const std::int64_t sign = denominator < 0 ? -1 : 1;
+    numerator_ = sign * numerator / common;
+    denominator_ = sign * denominator / common;
 }
 
 Rational Rational::ratio(const Integer& numerator, const Integer& denominator) {
@@ -167,13 +176,22 @@ Rational Rational::operator-() const {
 
 Rational& Rational::operator+=(const Rational& other) {
     if (!big_ && !other.big_) {
+        if (denominator_ == 1 && other.denominator_ == 1) {
+            const Wide sum = static_cast<Wide>(numerator_) + other.numerator_;
+            if (fits(sum)) {
+                numerator_ = static_cast<std::int64_t>(sum);
+                return *this;
+            }
+        }
         const std::int64_t common = std::gcd(denominator_, other.denominator_);
         const std::int64_t otherPart = other.denominator_ / common;
         Wide numerator =
             static_cast<Wide>(numerator_) * otherPart + static_cast<Wide>(other.numerator_) * (denominator_ / common);
-        const auto rest = static_cast<std::int64_t>(numerator % common);
-        const std::int64_t reduce = std::gcd(rest, common);
-        numerator /= reduce;
+        std::int64_t reduce = 1;
+        if (common != 1) {
+            reduce = std::gcd(static_cast<std::int64_t>(numerator % common), common);
+            numerator /= reduce;
+        }
         const Wide denominator = static_cast<Wide>(denominator_ / reduce) * otherPart;
         if (fits(numerator) && fits(denominator)) {
             numerator_ = static_cast<std::int64_t>(numerator);
@@ -193,8 +211,8 @@ Rational& Rational::operator-=(const Rational& other) {
 
 Rational& Rational::operator*=(const Rational& other) {
     if (!big_ && !other.big_) {
-        const std::int64_t first = std::gcd(numerator_, other.denominator_);
-        const std::int64_t second = std::gcd(other.numerator_, denominator_);
+        const std::int64_t first = other.denominator_ == 1 ? 1 : std::gcd(numerator_, other.denominator_);
+        const std::int64_t second = denominator_ == 1 ? 1 : std::gcd(other.numerator_, denominator_);
         const Wide numerator = static_cast<Wide>(numerator_ / first) * (other.numerator_ / second);
         const Wide denominator = static_cast<Wide>(denominator_ / second) * (other.denominator_ / first);
         if (fits(numerator) && fits(denominator)) {
@@ -251,17 +269,20 @@ Rational abs(const Rational& value) {
 
 Rational powerOfTen(int exponent) {
     constexpr int kFits = 18; // in 64 bits
-    int left = exponent < 0 ? -exponent : exponent;
-    Rational value = 1;
-    while (left > 0) {
-        std::int64_t step = 1;
-        for (int i = 0; i < std::min(left, kFits); ++i) {
-            step *= 10;
+    static constexpr auto kPowers = [] {
+        std::array<std::int64_t, kFits + 1> powers{1};
+        for (std::size_t i = 1; i < powers.size(); ++i) {
+            powers[i] = powers[i - 1] * 10;
         }
-        value *= step;
-        left -= std::min(left, kFits);
+        return powers;
+    }();
+    const int size = exponent < 0 ? -exponent : exponent;
+    if (size <= kFits) {
+        const std::int64_t power = kPowers[static_cast<std::size_t>(size)];
+        return exponent < 0 ? Rational(1, power) : Rational(power);
     }
-    return exponent < 0 ? 1 / value : value;
+    const Rational half = powerOfTen(exponent / 2);
+    return half * half * powerOfTen(exponent % 2);
 }
 
 Rational quantised(double value, const Rational& scale) {
