@@ -125,6 +125,25 @@ private slots:
         QVERIFY(layout.highDecade() - layout.lowDecade() <= 14.01);
     }
 
+    /// Labels of the axis never run into one another, however narrow it is.
+    void axisLabelsKeepApart() {
+        const QFontMetricsF metrics{QFont()};
+        std::vector<std::optional<NodeIndex>> none(edited_.part.peripherals.size());
+        for (const qreal width : {400.0, 480.0, 600.0, 1000.0, 2400.0}) {
+            const ClocksLayout layout(edited_.part, figures_, none, {}, {width, 32, 24, 150, 120});
+            qreal free = 0;
+            int shown = 0;
+            for (const AxisLabel& label : layout.axisLabels(metrics)) {
+                if (!label.text.isEmpty()) {
+                    QVERIFY(label.x - label.width / 2 >= free);
+                    free = label.x + label.width / 2;
+                    ++shown;
+                }
+            }
+            QVERIFY(shown >= 1 && (width < 1000 || shown == 6)); // 10 kHz to 1 GHz where there is room
+        }
+    }
+
     void rowsStandInThePartsOrder() {
         const ClocksLayout folded = layoutOf(edited_.part, figures_);
         QCOMPARE(folded.rows().size(), edited_.part.nodeCount());

@@ -13,6 +13,7 @@
 #include <QAction>
 #include <QApplication>
 #include <QClipboard>
+#include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
@@ -329,14 +330,44 @@ private slots:
         }
     }
 
-    void themesAreToldApart() {
-        window_->setTheme(darkTheme());
-        const QColor dark = window_->grab().toImage().pixelColor(
-            window_->clocks()->mapTo(window_.get(), QPoint(2, window_->clocks()->height() - 2)));
-        window_->setTheme(lightTheme());
-        const QColor light = window_->grab().toImage().pixelColor(
-            window_->clocks()->mapTo(window_.get(), QPoint(2, window_->clocks()->height() - 2)));
-        QVERIFY(dark.lightness() < 80 && light.lightness() > 200);
+    /// Whatever the order of themes, every part of the window has its ground and letters that stand out from it.
+    void themesReachEveryPart_data() {
+        QTest::addColumn<QList<bool>>("darks");
+        QTest::newRow("light") << QList<bool>{false};
+        QTest::newRow("dark") << QList<bool>{true};
+        QTest::newRow("light, then dark") << QList<bool>{false, true};
+        QTest::newRow("dark, then light") << QList<bool>{true, false};
+    }
+    void themesReachEveryPart() {
+        QFETCH(QList<bool>, darks);
+        window_->goTo("promise/modem");
+        for (const bool isDark : darks) {
+            window_->setTheme(isDark ? darkTheme() : lightTheme());
+        }
+        QApplication::processEvents();
+        QWidgetList parts{window_->promises(), window_->promises()->entry(), window_->promises()->cards(),
+                          window_->clocks(),   window_->ripplePanel(),       window_->workings()};
+        for (QLabel* label : window_->findChildren<QLabel*>()) {
+            if (label->isVisible() && !label->text().isEmpty()) {
+                parts << label;
+            }
+        }
+        for (QWidget* part : parts) {
+            const QImage image = window_->grab(QRect(part->mapTo(window_.get(), QPoint()), part->size())).toImage();
+            std::map<int, int> tones; // lightness in sixteenths → pixels
+            for (int y = 0; y < image.height(); ++y) {
+                for (int x = 0; x < image.width(); ++x) {
+                    ++tones[image.pixelColor(x, y).lightness() / 16];
+                }
+            }
+            const auto ground = std::max_element(tones.begin(), tones.end(), [](const auto& a, const auto& b) {
+                                    return a.second < b.second;
+                                })->first;
+            const std::string name = std::string(part->metaObject()->className()) + " " + part->accessibleName().toStdString();
+            QVERIFY2(darks.back() ? ground <= 3 : ground >= 14, (name + " has the wrong ground").c_str());
+            const int farthest = darks.back() ? tones.rbegin()->first - ground : ground - tones.begin()->first;
+            QVERIFY2(farthest >= 5, (name + " has letters that can't be read").c_str());
+        }
     }
 };
 

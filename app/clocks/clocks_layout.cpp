@@ -1,5 +1,7 @@
 #include "clocks/clocks_layout.h"
 
+#include "quantity/quantity_print.h"
+
 #include <algorithm>
 #include <cmath>
 
@@ -52,6 +54,22 @@ void ClocksLayout::zoom(double factor, qreal around) {
     const double span = std::clamp((highDecade_ - lowDecade_) / factor, 0.2, 14.0);
     lowDecade_ = centre - share * span;
     highDecade_ = lowDecade_ + span;
+}
+
+std::vector<AxisLabel> ClocksLayout::axisLabels(const QFontMetricsF& metrics) const {
+    constexpr qreal kGap = 6;
+    std::vector<AxisLabel> labels;
+    qreal free = 0; // where the last label ends
+    for (int decade = static_cast<int>(std::ceil(lowDecade_)); decade <= std::floor(highDecade_); ++decade) {
+        const QString text = QString::fromStdString(printQuantity(powerOfTen(decade), Unit::hertz));
+        AxisLabel label{xOf(std::pow(10.0, decade)), metrics.horizontalAdvance(text), {}};
+        if (label.x - label.width / 2 >= free) {
+            label.text = text;
+            free = label.x + label.width / 2 + kGap;
+        }
+        labels.push_back(std::move(label));
+    }
+    return labels;
 }
 
 qreal ClocksLayout::xOf(double hertz) const {

@@ -2,7 +2,9 @@
 
 #include "derive/figures.h"
 
+#include <QFontMetricsF>
 #include <QRectF>
+#include <QString>
 
 #include <set>
 #include <vector>
@@ -15,6 +17,13 @@ struct ClockRow {
     std::optional<std::size_t> peripheral;
     std::vector<std::size_t> feeds; ///< peripherals on this line, whether they are unfolded or not
     qreal top = 0;
+};
+
+/// A decade of the axis; the text is empty where it would run into the one before.
+struct AxisLabel {
+    qreal x = 0;
+    qreal width = 0;
+    QString text;
 };
 
 /// Where everything in the Clocks view stands: rows in the part's order from the top, and a logarithmic axis of
@@ -44,6 +53,9 @@ public:
     double highDecade() const { return highDecade_; }
     /// Zooms the axis around a place on it; a factor above 1 shows less.
     void zoom(double factor, qreal around);
+
+    /// The decades on the axis with their labels, centred on their place.
+    std::vector<AxisLabel> axisLabels(const QFontMetricsF& metrics) const;
 
     qreal xOf(double hertz) const;
     qreal xOf(const Rational& hertz) const { return xOf(hertz.toDouble()); }

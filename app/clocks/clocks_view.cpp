@@ -299,12 +299,12 @@ void ClocksView::focusOutEvent(QFocusEvent*) {
 
 void ClocksView::paintAxis(QPainter& painter) const {
     const qreal head = layout_.measures().headHeight;
-    painter.setFont(wordFont(0.85));
-    for (int decade = static_cast<int>(std::ceil(layout_.lowDecade())); decade <= std::floor(layout_.highDecade()); ++decade) {
-        const qreal x = layout_.xOf(std::pow(10.0, decade));
-        painter.fillRect(QRectF(x, head, 1, viewport()->height()), theme_.line);
+    const QFont font = wordFont(0.85);
+    painter.setFont(font);
+    for (const AxisLabel& label : layout_.axisLabels(QFontMetricsF(font))) {
+        painter.fillRect(QRectF(label.x, head, 1, viewport()->height()), theme_.line);
         painter.setPen(theme_.muted);
-        painter.drawText(QRectF(x - 60, 0, 120, head), Qt::AlignCenter, text(printQuantity(powerOfTen(decade), Unit::hertz)));
+        painter.drawText(QRectF(label.x - 60, 0, 120, head), Qt::AlignCenter, label.text);
     }
 }
 

@@ -23,6 +23,7 @@
 #include <QMessageBox>
 #include <QMimeData>
 #include <QPainter>
+#include <QScrollBar>
 #include <QSettings>
 #include <QSplitter>
 #include <QVBoxLayout>
@@ -315,11 +316,16 @@ void MainWindow::setTheme(const Theme& theme) {
     setPalette(palette);
     faults_->setStyleSheet(
         QString("QListWidget { background: %1; color: %2; padding: 4px 12px }").arg(theme.panel.name(), theme.ink.name()));
-    setStyleSheet(QString("QScrollBar:vertical { width: 10px; background: transparent; margin: 0 } "
-                          "QScrollBar::handle:vertical { background: %1; border-radius: 4px; min-height: 32px; margin: 1px } "
-                          "QScrollBar::add-line, QScrollBar::sub-line { height: 0 } QScrollBar::add-page, QScrollBar::sub-page { "
-                          "background: transparent }")
-                      .arg(theme.line.name()));
+    // on the bars alone: a style sheet on the window would hold the colours of all that is in it
+    const QString bar =
+        QString("QScrollBar:vertical { width: 10px; background: transparent; margin: 0 } "
+                "QScrollBar::handle:vertical { background: %1; border-radius: 4px; min-height: 32px; margin: 1px } "
+                "QScrollBar::add-line, QScrollBar::sub-line { height: 0 } "
+                "QScrollBar::add-page, QScrollBar::sub-page { background: transparent }")
+            .arg(theme.line.name());
+    for (QScrollBar* each : findChildren<QScrollBar*>()) {
+        each->setStyleSheet(bar);
+    }
     QPalette panel = palette;
     panel.setColor(QPalette::Window, theme.panel);
     trail_->setPalette(panel);
