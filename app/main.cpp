@@ -1,9 +1,14 @@
+#include "clocks/clocks_view.h"
+#include "paint/text.h"
 #include "shell/main_window.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
 #include <QDir>
 #include <QElapsedTimer>
+#include <QFontDatabase>
+
+#include <thread>
 
 namespace {
 
@@ -20,6 +25,22 @@ QString shipped(const QString& name) {
     }
     return {};
 }
+
+/// Notices the first painting of a widget.
+class FirstPaint : public QObject {
+public:
+    explicit FirstPaint(QWidget* widget) { widget->installEventFilter(this); }
+    bool isThere() const { return isThere_; }
+
+protected:
+    bool eventFilter(QObject*, QEvent* event) override {
+        isThere_ = isThere_ || event->type() == QEvent::Paint;
+        return false;
+    }
+
+private:
+    bool isThere_ = false;
+};
 
 } // namespace
 
@@ -38,7 +59,13 @@ int main(int argc, char** argv) {
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
     parser.process(application);
-    wisetick::app::MainWindow window({shipped("parts").toStdString()});
+    // the fonts are found while the plan is read
+    std::thread fonts([] { QFontDatabase::hasFamily("Noto Sans"); });
+    const wisetick::Shelf shelf{shipped("parts").toStdString()};
+    const QString plan = parser.positionalArguments().value(0);
+    QApplication::setFont(wisetick::app::faceFont(wisetick::app::Face::word));
+    wisetick::app::MainWindow window(shelf, plan);
+    fonts.join();
     window.setDocuments(shipped("docs"));
     if (parser.isSet("dark")) {
         window.setTheme(wisetick::app::darkTheme());
@@ -48,12 +75,11 @@ int main(int argc, char** argv) {
         window.resize(size[0].toInt(), size[1].toInt());
     }
     window.show();
-    if (!parser.positionalArguments().isEmpty()) {
-        window.openPlan(parser.positionalArguments().front());
-    }
     if (parser.isSet("once")) {
-        window.repaint();
-        QApplication::processEvents();
+        FirstPaint painted(window.clocks()->viewport());
+        while (!painted.isThere()) {
+            QApplication::processEvents();
+        }
         return 0;
     }
     if (parser.isSet("picture")) {

@@ -3,12 +3,25 @@
 #include <QApplication>
 #include <QMainWindow>
 
+namespace {
+
+struct Window : QMainWindow {
+    bool isPainted = false;
+    void paintEvent(QPaintEvent* event) override {
+        QMainWindow::paintEvent(event);
+        isPainted = true;
+    }
+};
+
+} // namespace
+
 int main(int argc, char** argv) {
     QApplication application(argc, argv);
-    QMainWindow window;
+    Window window;
     window.resize(1280, 800);
     window.show();
-    window.repaint();
-    QApplication::processEvents();
+    while (!window.isPainted) {
+        QApplication::processEvents();
+    }
     return 0;
 }

@@ -2,9 +2,11 @@
 #include "clocks/control_text.h"
 #include "derive/controls.h"
 #include "evaluate/evaluate.h"
+#include "paint/text.h"
 #include "paint/theme.h"
 #include "promise/uart.h"
 #include "support.h"
+#include "workings/number_links.h"
 
 #include <QImage>
 #include <QPainter>
@@ -133,7 +135,8 @@ private slots:
             const ClocksLayout layout(edited_.part, figures_, none, {}, {width, 32, 24, 150, 120});
             qreal free = 0;
             int shown = 0;
-            for (const AxisLabel& label : layout.axisLabels(metrics)) {
+            for (const AxisLabel& label :
+                 layout.axisLabels([&](const QString& text) { return metrics.horizontalAdvance(text); })) {
                 if (!label.text.isEmpty()) {
                     QVERIFY(label.x - label.width / 2 >= free);
                     free = label.x + label.width / 2;
@@ -202,6 +205,86 @@ private slots:
         QCOMPARE(edit.what, what);
         QCOMPARE(edit.why, why);
         QCOMPARE(static_cast<bool>(edit.change), why.isEmpty());
+    }
+
+    void numbersAreFoundInSteps() {
+        const Workings& workings = figures_.findPromise("modem")->workings;
+        const auto step = std::find_if(workings.begin(), workings.end(), [](const Step& each) { return each.what == "rate"; });
+        const auto index = static_cast<std::size_t>(step - workings.begin());
+        QCOMPARE(step->numbers, std::string("40 MHz \u00f7 (8 \u00d7 5)"));
+        const std::vector<NumberLink> links = numberLinks(workings, index, step->numbers);
+        QCOMPARE(links.size(), std::size_t{3});
+        QCOMPARE(links[0].target, std::string("line/bus_a"));
+        QCOMPARE(links[0].length, std::string("40 MHz").size());
+        QCOMPARE(links[1].target, std::string("part/peripheral.uart1")); // 8 is what the port can do
+        QCOMPARE(links[2].target, "step/" + std::to_string(index - 1));  // 5 was found in the step before
+    }
+
+    /// Whatever the digits, each number in the workings of the example has its link, but for the formula's own constants.
+    void everyNumberIsALink() {
+        int count = 0;
+        const auto check = [&](const Workings& workings) {
+            for (std::size_t i = 0; i < workings.size(); ++i) {
+                const std::string& shown = workings[i].numbers.empty() ? workings[i].result : workings[i].numbers;
+                const std::vector<NumberLink> links = numberLinks(workings, i, shown);
+                std::string rest = shown;
+                for (auto link = links.rbegin(); link != links.rend(); ++link) {
+                    QVERIFY(!link->target.empty() && !link->name.empty());
+                    rest.erase(link->from, link->length);
+                    ++count;
+                }
+                for (const char* word : {"uart1", "uart2", "timer1", "timer5", "8N1", "\u2212 1"}) {
+                    const std::size_t at = rest.find(word);
+                    if (at != std::string::npos) {
+                        rest.erase(at, std::string(word).size());
+                    }
+                }
+                QVERIFY2(rest.find_first_of("0123456789") == std::string::npos, (shown + " leaves " + rest).c_str());
+            }
+        };
+        for (const LineFigure& line : figures_.lines) {
+            check(line.workings);
+        }
+        for (const PromiseFigure& promise : figures_.promises) {
+            check(promise.workings);
+        }
+        check(figures_.rhythm->averageWorkings);
+        check(figures_.rhythm->lifeWorkings);
+        QVERIFY(count > 100);
+    }
+
+    void placesAreSaidInWords() {
+        QCOMPARE(placeInWords({"uart1", {}, "part/peripheral.uart1", "table 5-3"}),
+                 std::string("the part file, peripheral.uart1, datasheet table 5-3"));
+        QCOMPARE(placeInWords({"xtm", {}, "plan/board.fitted.xtm.rate", {}}),
+                 std::string("the plan file, board.fitted.xtm.rate"));
+        QCOMPARE(placeInWords({"report", {}, "job/report", {}}), std::string("the plan file, job report"));
+    }
+
+    /// A text that is too long is cut with an ellipsis and stays in its area.
+    void textsAreCutToTheirArea() {
+        QImage image(200, 30, QImage::Format_ARGB32_Premultiplied);
+        const auto lastInk = [&](const QString& text, Qt::Alignment side) {
+            image.fill(Qt::white);
+            QPainter painter(&image);
+            drawText(painter, QRectF(20, 0, 100, 30), side, text, Face::word, Qt::black);
+            painter.end();
+            std::pair<int, int> ink{200, -1};
+            for (int x = 0; x < 200; ++x) {
+                for (int y = 0; y < 30; ++y) {
+                    if (image.pixelColor(x, y).lightness() < 200) {
+                        ink = {std::min(ink.first, x), std::max(ink.second, x)};
+                    }
+                }
+            }
+            return ink;
+        };
+        const auto cut = lastInk("a very long name of a line that is in no way short", Qt::AlignLeft);
+        QVERIFY(cut.first >= 20 && cut.second <= 120 && cut.second > 90);
+        const auto right = lastInk("48 MHz", Qt::AlignRight);
+        QVERIFY(right.second <= 120 && right.second >= 116 && right.first > 60);
+        const auto middle = lastInk("48 MHz", Qt::AlignHCenter);
+        QVERIFY(std::abs((middle.first - 20) - (120 - middle.second)) <= 3);
     }
 
     /// The band of a gauge is what was asked.

@@ -20,6 +20,71 @@ class CorePromiseLine : public QObject {
     Part part_ = readPart(marramText(), "marram-20.part.toml").part.value();
 
 private slots:
+    void linesAreCompletedWhereTheCursorIs_data() {
+        QTest::addColumn<std::string>("before");
+        QTest::addColumn<std::size_t>("position");
+        QTest::addColumn<QStringList>("texts");
+        const auto row = [](const char* before, std::size_t position, const QStringList& texts) {
+            QTest::addRow("%s", before) << std::string(before) << position << texts;
+        };
+        row("uart", 0, {"uart1", "uart2", "uart3"});
+        row("modem: uart1", 7, {});
+        row("modem: gu", 7, {"guard"});
+        row("wa", 0, {"wakes from"});
+        row("uart1 ", 6, {"talks"});
+        row("usb ", 4, {"runs"});
+        row("battery l", 8, {"lasts"});
+        row("uart1 talks 11", 12, {"115200"});
+        row("uart1 talks 9600 w", 17, {"within 1.5 %"});
+        row("uart1 talks 9600 within 2 % ", 28,
+            {"as 8N1", "as 8E1", "as 8O1", "as 7E1", "as 7O1", "as 8N2", "as 9N1", "also in idle", "also in snooze",
+             "also in deep", "also in off"});
+        row("uart1 talks 9600 as 8", 20, {"8N1", "8E1", "8O1", "8N2"});
+        row("bus_b runs at ", 14, {"160 MHz"});
+        row("bus_b runs at l", 11, {"at least 60 MHz"});
+        row("bus_b runs at least 60 MHz ", 27,
+            {"also in idle", "also in snooze", "also in deep", "also in off"}); // a bound has no tolerance
+        row("wdog bites after 2 s, fed", 22, {"fed every 1.8 s"});
+        row("wakes from ", 11, {"idle", "snooze", "deep", "off"});
+        row("nap: wakes from deep in at most 4 ms by r", 40, {"rtc"});
+        row("uart1 sings ", 0, {});
+        row("uart1 talks many ", 0, {});
+        row("1x: uart1 ", 0, {});
+    }
+    void linesAreCompletedWhereTheCursorIs() {
+        QFETCH(std::string, before);
+        QFETCH(std::size_t, position);
+        QFETCH(QStringList, texts);
+        const LoadedPlan loaded = orchard();
+        const Completion completion = completePromiseLine(before, *loaded.part);
+        QStringList got;
+        for (const std::string& text : completion.texts) {
+            got << QString::fromStdString(text);
+        }
+        QCOMPARE(got, texts);
+        if (!texts.isEmpty()) {
+            QCOMPARE(completion.position, position);
+        }
+    }
+
+    /// Taking what is offered, word by word, always ends in a line that can be read.
+    void whatIsOfferedLeadsToALine() {
+        const LoadedPlan loaded = orchard();
+        Random random;
+        for (int round = 0; round < 300; ++round) {
+            std::string line;
+            for (int word = 0; word < 12; ++word) {
+                const Completion completion = completePromiseLine(line, *loaded.part);
+                if (completion.texts.empty()) {
+                    break;
+                }
+                line = line.substr(0, completion.position) + random.pick(completion.texts) + " ";
+            }
+            const auto read = readPromiseLine(line, &*loaded.part);
+            QVERIFY2(read.has_value(), (line + ": " + (read ? "" : sayText(read.error()))).c_str());
+        }
+    }
+
     /// What is typed, and the canonical form that is printed for it.
     void readsAndPrints_data() {
         QTest::addColumn<std::string>("typed");

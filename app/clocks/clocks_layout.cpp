@@ -56,13 +56,13 @@ void ClocksLayout::zoom(double factor, qreal around) {
     highDecade_ = lowDecade_ + span;
 }
 
-std::vector<AxisLabel> ClocksLayout::axisLabels(const QFontMetricsF& metrics) const {
+std::vector<AxisLabel> ClocksLayout::axisLabels(const std::function<qreal(const QString&)>& widthOf) const {
     constexpr qreal kGap = 6;
     std::vector<AxisLabel> labels;
     qreal free = 0; // where the last label ends
     for (int decade = static_cast<int>(std::ceil(lowDecade_)); decade <= std::floor(highDecade_); ++decade) {
         const QString text = QString::fromStdString(printQuantity(powerOfTen(decade), Unit::hertz));
-        AxisLabel label{xOf(std::pow(10.0, decade)), metrics.horizontalAdvance(text), {}};
+        AxisLabel label{xOf(std::pow(10.0, decade)), widthOf(text), {}};
         if (label.x - label.width / 2 >= free) {
             label.text = text;
             free = label.x + label.width / 2 + kGap;

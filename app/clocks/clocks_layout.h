@@ -2,10 +2,10 @@
 
 #include "derive/figures.h"
 
-#include <QFontMetricsF>
 #include <QRectF>
 #include <QString>
 
+#include <functional>
 #include <set>
 #include <vector>
 
@@ -55,7 +55,7 @@ public:
     void zoom(double factor, qreal around);
 
     /// The decades on the axis with their labels, centred on their place.
-    std::vector<AxisLabel> axisLabels(const QFontMetricsF& metrics) const;
+    std::vector<AxisLabel> axisLabels(const std::function<qreal(const QString&)>& widthOf) const;
 
     qreal xOf(double hertz) const;
     qreal xOf(const Rational& hertz) const { return xOf(hertz.toDouble()); }

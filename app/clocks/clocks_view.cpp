@@ -2,6 +2,8 @@
 
 #include "clocks/control_text.h"
 #include "derive/controls.h"
+#include "paint/controls.h"
+#include "paint/text.h"
 #include "quantity/quantity_print.h"
 
 #include <QKeyEvent>
@@ -48,6 +50,7 @@ ClocksView::ClocksView(Document& document, QWidget* parent) : QAbstractScrollAre
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Clocks"));
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     verticalScrollBar()->setSingleStep(12);
     editor_ = new QLineEdit(viewport());
     editor_->setAccessibleName(tr("Control of the row"));
@@ -55,7 +58,14 @@ ClocksView::ClocksView(Document& document, QWidget* parent) : QAbstractScrollAre
     editor_->installEventFilter(this);
     trouble_ = new QLabel(viewport());
     trouble_->setWordWrap(true);
+    trouble_->setTextFormat(Qt::RichText);
+    trouble_->setAttribute(Qt::WA_NoMousePropagation); // a click beside a link does nothing to the row behind
+    trouble_->setFocusPolicy(Qt::NoFocus); // the editor keeps the keys: its arrows go through what is offered
     trouble_->hide();
+    connect(trouble_, &QLabel::linkActivated, this, [this](const QString& offer) {
+        editor_->setText(offer);
+        endEdit(true);
+    });
     connect(&document_, &Document::changed, this, [this] { layOut(); });
     layOut();
 }
@@ -83,17 +93,15 @@ void ClocksView::layOut() {
         viewport()->update();
         return;
     }
-    const QFontMetricsF words(wordFont());
-    const QFontMetricsF small(wordFont(0.85));
     ClocksLayout::Measures measures;
     measures.width = viewport()->width();
-    measures.rowHeight = std::ceil((words.height() + small.height() + 2) / kGrid) * kGrid;
-    measures.headHeight = std::ceil((small.height() + 2 * kGrid) / kGrid) * kGrid;
+    measures.rowHeight = std::ceil((lineHeight(Face::word) + lineHeight(Face::small) + 2) / kGrid) * kGrid;
+    measures.headHeight = std::ceil((lineHeight(Face::small) + 2 * kGrid) / kGrid) * kGrid;
     qreal names = 0;
-    qreal rates = words.horizontalAdvance("\u2248166.67 MHz");
+    qreal rates = textWidth(Face::bold, "\u2248166.67 MHz");
     for (const LineFigure& line : document_.figures().lines) {
-        names = std::max({names, words.horizontalAdvance(text(line.name)) * 1.1, small.horizontalAdvance(text(line.control))});
-        rates = std::max(rates, small.horizontalAdvance(limitText(line)));
+        names = std::max({names, textWidth(Face::bold, text(line.name)), textWidth(Face::small, text(line.control))});
+        rates = std::max(rates, textWidth(Face::small, limitText(line)));
     }
     measures.nameWidth = std::min(names + 11 * kGrid, measures.width * 0.34);
     measures.rateWidth = std::min(rates + 6 * kGrid, measures.width * 0.28);
@@ -138,7 +146,7 @@ void ClocksView::beginEdit() {
         return;
     }
     const QRectF rect = layout_.rowRect(selectedRow_).translated(0, -verticalScrollBar()->value());
-    editor_->setFont(wordFont());
+    editor_->setFont(faceFont(Face::word));
     editor_->setGeometry(QRectF(4 * kGrid, rect.top() + 2, layout_.measures().nameWidth - 5 * kGrid, rect.height() - 4).toRect());
     editor_->setText(text(document_.figures().lines[row.node].control));
     editor_->setPlaceholderText(tr("source, \u00f7 4 or 48M"));
@@ -169,14 +177,30 @@ void ClocksView::apply(const QString& typed) {
         document_.edit(edit.what, edit.change);
         return;
     }
-    trouble_->setStyleSheet(QString("background: %1; color: %2; border: 1px solid %3; padding: 6px")
+    trouble_->setStyleSheet(QString("QLabel { background: %1; color: %2; border: 1px solid %3; padding: 6px }")
                                 .arg(theme_.panel.name(), theme_.broken.name(), theme_.line.name()));
-    trouble_->setText(edit.why + (edit.offers.isEmpty() ? QString() : tr("; nearest: ") + edit.offers.join(tr(" or "))));
+    offers_ = edit.offers;
+    QStringList links;
+    for (const QString& offer : offers_) {
+        links << QString("<a href='%1' style='color:%2'>%1</a>").arg(offer.toHtmlEscaped(), theme_.thread.name());
+    }
+    trouble_->setText(edit.why.toHtmlEscaped() +
+                      (links.isEmpty() ? QString() : tr("; nearest: ") + links.join(tr(" or ")) + tr(" (\u2193 and Enter)")));
     trouble_->setFixedWidth(static_cast<int>(layout_.axisRight() - layout_.axisLeft()));
     trouble_->adjustSize();
     trouble_->move(static_cast<int>(layout_.axisLeft()), editor_->geometry().bottom() + 2);
     trouble_->show();
     trouble_->raise();
+}
+
+/// Puts the next of what is offered into the editor; Enter then sets it.
+void ClocksView::takeOffer(int direction) {
+    if (!trouble_->isVisible() || offers_.isEmpty()) {
+        return;
+    }
+    const qsizetype now = offers_.indexOf(editor_->text());
+    const qsizetype next = now < 0 ? (direction > 0 ? 0 : offers_.size() - 1) : now + direction;
+    editor_->setText(offers_[std::clamp<qsizetype>(next, 0, offers_.size() - 1)]);
 }
 
 void ClocksView::step(int direction) {
@@ -244,6 +268,8 @@ bool ClocksView::eventFilter(QObject* watched, QEvent* event) {
         case Qt::Key_Escape: endEdit(false); return true;
         case Qt::Key_Return:
         case Qt::Key_Enter: endEdit(true); return true;
+        case Qt::Key_Down: takeOffer(1); return true;
+        case Qt::Key_Up: takeOffer(-1); return true;
         default: trouble_->hide();
         }
     }
@@ -299,12 +325,9 @@ void ClocksView::focusOutEvent(QFocusEvent*) {
 
 void ClocksView::paintAxis(QPainter& painter) const {
     const qreal head = layout_.measures().headHeight;
-    const QFont font = wordFont(0.85);
-    painter.setFont(font);
-    for (const AxisLabel& label : layout_.axisLabels(QFontMetricsF(font))) {
+    for (const AxisLabel& label : layout_.axisLabels([](const QString& text) { return textWidth(Face::small, text); })) {
         painter.fillRect(QRectF(label.x, head, 1, viewport()->height()), theme_.line);
-        painter.setPen(theme_.muted);
-        painter.drawText(QRectF(label.x - 60, 0, 120, head), Qt::AlignCenter, label.text);
+        drawText(painter, QRectF(label.x - 60, 0, 120, head), Qt::AlignHCenter, label.text, Face::small, theme_.muted);
     }
 }
 
@@ -367,6 +390,18 @@ void ClocksView::paintReach(QPainter& painter, std::size_t row) const {
     }
 }
 
+/// The mark of a row that has peripherals: it points right while they are folded, down when they are shown.
+void ClocksView::paintFold(QPainter& painter, const QPointF& centre, bool isUnfolded) const {
+    constexpr qreal kSize = 3.5;
+    QPolygonF mark{QPointF(-kSize / 2, -kSize), QPointF(kSize, 0), QPointF(-kSize / 2, kSize)};
+    if (isUnfolded) {
+        mark = QTransform().rotate(90).map(mark);
+    }
+    painter.setPen(Qt::NoPen);
+    painter.setBrush(theme_.muted);
+    painter.drawPolygon(mark.translated(centre));
+}
+
 void ClocksView::paintRow(QPainter& painter, std::size_t row) const {
     const ClockRow& clock = layout_.rows()[row];
     const LineFigure& line = document_.figures().lines[clock.node];
@@ -381,29 +416,26 @@ void ClocksView::paintRow(QPainter& painter, std::size_t row) const {
             painter.fillRect(QRectF(rect.left(), rect.top(), 3, rect.height()), theme_.kept);
         }
     }
-    const auto draw = [&](const QRectF& area, int flags, const QString& what, const QFont& font, const QColor& colour) {
-        painter.setFont(font);
-        painter.setPen(colour);
-        painter.drawText(area, flags | Qt::AlignVCenter, QFontMetricsF(font).elidedText(what, Qt::ElideRight, area.width()));
+    const auto draw = [&](const QRectF& area, Qt::Alignment side, const QString& what, Face face, const QColor& colour) {
+        drawText(painter, area, side, what, face, colour);
     };
     if (clock.peripheral) {
         const Peripheral& peripheral = document_.part().peripherals[*clock.peripheral];
-        draw(name.adjusted(3 * kGrid, rect.height() / 4, 0, rect.height() / 4), Qt::AlignLeft, text(peripheral.name),
-             wordFont(0.9), theme_.muted);
+        draw(name.adjusted(3 * kGrid, rect.height() / 4, 0, rect.height() / 4), Qt::AlignLeft, text(peripheral.name), Face::small,
+             theme_.muted);
         return;
     }
     const QColor ink = line.isOn ? theme_.ink : theme_.muted;
     if (!clock.feeds.empty()) {
-        draw(QRectF(kGrid, name.top(), 4 * kGrid, name.height()), Qt::AlignLeft,
-             unfolded_.contains(clock.node) ? "\u25be" : "\u25b8", wordFont(0.8), theme_.muted);
+        paintFold(painter, QPointF(kGrid + 5, name.center().y()), unfolded_.contains(clock.node));
     }
-    draw(name, Qt::AlignLeft, text(line.name), wordFont(1.0, true), ink);
-    draw(control, Qt::AlignLeft, line.isSource ? spreadText(line) : text(line.control), wordFont(0.85),
+    draw(name, Qt::AlignLeft, text(line.name), Face::bold, ink);
+    draw(control, Qt::AlignLeft, line.isSource ? spreadText(line) : text(line.control), Face::small,
          line.isSource ? theme_.muted : theme_.kept);
     const bool isWell = line.state == State::kept;
-    draw(rate, Qt::AlignRight, line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
-         wordFont(1.0, true), isWell ? ink : theme_.of(line.state));
-    draw(rate.translated(0, rect.height() / 2 - 1), Qt::AlignRight, line.isOn ? limitText(line) : tr("off"), wordFont(0.85),
+    draw(rate, Qt::AlignRight, line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"), Face::bold,
+         isWell ? ink : theme_.of(line.state));
+    draw(rate.translated(0, rect.height() / 2 - 1), Qt::AlignRight, line.isOn ? limitText(line) : tr("off"), Face::small,
          isWell ? theme_.muted : theme_.of(line.state));
     if (line.limitMin || line.limitMax) {
         const qreal left = std::max(layout_.axisLeft(), line.limitMin ? layout_.xOf(*line.limitMin) : layout_.axisLeft());
@@ -425,7 +457,7 @@ void ClocksView::paintEvent(QPaintEvent* event) {
     painter.fillRect(event->rect(), theme_.paper);
     if (layout_.rows().empty()) {
         painter.setPen(theme_.muted);
-        painter.setFont(wordFont());
+        painter.setFont(faceFont(Face::word));
         painter.drawText(viewport()->rect(), Qt::AlignCenter, tr("Open a plan to see its clocks"));
         return;
     }

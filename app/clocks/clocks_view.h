@@ -25,6 +25,8 @@ public:
     const ClocksLayout& layoutOfRows() const { return layout_; }
     /// The editor that stands in a row while it is edited.
     QLineEdit* editor() const { return editor_; }
+    /// Why what was typed can't be set, and what is offered instead.
+    QLabel* trouble() const { return trouble_; }
 
 signals:
     void selectionChanged(const QString& lineId);
@@ -46,11 +48,13 @@ private:
     void beginEdit();
     void endEdit(bool isApplied);
     void apply(const QString& typed);
+    void takeOffer(int direction);
     void step(int direction);
     void toggleFold(NodeIndex node);
     QRectF controlRect(std::size_t row) const;
     void paintAxis(QPainter& painter) const;
     void paintThread(QPainter& painter, std::size_t row) const;
+    void paintFold(QPainter& painter, const QPointF& centre, bool isUnfolded) const;
     void paintRow(QPainter& painter, std::size_t row) const;
     void paintNeedle(QPainter& painter, std::size_t row, const LineFigure& line) const;
     void paintReach(QPainter& painter, std::size_t row) const;
@@ -63,6 +67,7 @@ private:
     std::optional<std::pair<double, qreal>> zoom_;
     QLineEdit* editor_;
     QLabel* trouble_;
+    QStringList offers_; ///< settings near to what was typed, as they would be typed
 };
 
 } // namespace wisetick::app

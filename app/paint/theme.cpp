@@ -1,6 +1,5 @@
 #include "paint/theme.h"
 
-#include <QApplication>
 #include <QPainterPath>
 
 #include <algorithm>
@@ -28,21 +27,6 @@ const Theme& darkTheme() {
     static const Theme theme{true,      "#181D21", "#1F262B", "#E8E6DF", "#98A3AA", "#36403F", "#26383A", "#4B6A66",
                              "#54B8AE", "#E0A63A", "#EE7391", "#7FA8DC", "#10151A", "#F5F3EC", "#93A1A6", "#2B3136"};
     return theme;
-}
-
-QFont wordFont(double scale, bool isBold) {
-    QFont font = QApplication::font();
-    font.setFamilies({"Noto Sans", font.family()});
-    font.setPointSizeF(font.pointSizeF() * scale);
-    font.setBold(isBold);
-    return font;
-}
-
-QFont figureFont(double scale) {
-    QFont font = QApplication::font();
-    font.setFamilies({"JetBrains Mono", "monospace"});
-    font.setPointSizeF(font.pointSizeF() * scale);
-    return font;
 }
 
 void drawMark(QPainter& painter, const QRectF& square, State state, const Theme& theme) {

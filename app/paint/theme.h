@@ -3,7 +3,6 @@
 #include "promise/promise_figure.h"
 
 #include <QColor>
-#include <QFont>
 #include <QPainter>
 
 namespace wisetick::app {
@@ -32,10 +31,6 @@ struct Theme {
 
 const Theme& lightTheme();
 const Theme& darkTheme();
-
-/// The font for words and the one for figures and fields, at a size relative to the application's own.
-QFont wordFont(double scale = 1.0, bool isBold = false);
-QFont figureFont(double scale = 1.0);
 
 /// Draws a state's mark into a square: kept a full disc, strained a half disc, broken an open ring with a notch,
 /// pending three dots. Told apart by shape as well as by colour.

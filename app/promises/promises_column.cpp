@@ -1,15 +1,18 @@
 #include "promises/promises_column.h"
 
+#include "paint/controls.h"
+#include "paint/text.h"
 #include "plan/promise_line.h"
 #include "quantity/quantity_print.h"
 
+#include <QAbstractItemView>
 #include <QCompleter>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QScrollBar>
-#include <QStringListModel>
+#include <QStandardItemModel>
 #include <QVBoxLayout>
 
 #include <algorithm>
@@ -44,32 +47,7 @@ QString gotText(const PromiseFigure& promise) {
     return text(isCount ? printError(promise.error->nominal) : printQuantity(promise.got->nominal, promise.unit, 4));
 }
 
-/// Lines that the part could promise; the entry line completes from them.
-QStringList suggestions(const Part& part) {
-    QStringList list;
-    for (const Peripheral& peripheral : part.peripherals) {
-        const QString id = text(peripheral.id);
-        const std::string kind = kindName(peripheral.kind);
-        if (kind == "uart") {
-            list << id + " talks 115200" << id + " talks 9600 as 8E1";
-        } else if (kind == "timer") {
-            list << id + " fires every 1 ms exactly" << id + " fires every 10 ms within 1 %";
-        } else if (kind == "watchdog") {
-            list << id + " bites after 2 s, fed every 1 s";
-        }
-    }
-    for (const std::string& node : nodeIds(part)) {
-        list << text(node) + " runs at 48 MHz within 0.25 %" << text(node) + " runs at most 100 MHz";
-    }
-    for (const Mode& mode : part.modes) {
-        if (!mode.runs) {
-            list << "wakes from " + text(mode.id) + " in at most 1 ms";
-        }
-    }
-    list << "average under 1 mA"
-         << "battery lasts 2 years";
-    return list;
-}
+constexpr int kWholeLine = Qt::UserRole; ///< of a completion: the line that it makes
 
 } // namespace
 
@@ -78,6 +56,7 @@ PromiseCards::PromiseCards(Document& document, QWidget* parent) : QAbstractScrol
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Promises"));
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     connect(&document_, &Document::changed, this, [this] { layOut(); });
 }
 
@@ -87,7 +66,7 @@ void PromiseCards::setTheme(const Theme& theme) {
 }
 
 int PromiseCards::cardHeight() const {
-    return (QFontMetrics(wordFont()).height() + QFontMetrics(wordFont(0.85)).height() + 16) / 4 * 4;
+    return static_cast<int>(lineHeight(Face::word) + lineHeight(Face::small) + 16) / 4 * 4;
 }
 
 void PromiseCards::layOut() {
@@ -190,10 +169,7 @@ void PromiseCards::focusOutEvent(QFocusEvent*) {
 }
 
 void PromiseCards::paintCard(QPainter& painter, const QRect& card, const PromiseFigure& promise, bool isSelected) const {
-    const QFont name = wordFont(1.0, true);
-    const QFont small = wordFont(0.85);
-    const QFont figure = figureFont(0.9);
-    const qreal upper = QFontMetricsF(name).height();
+    const qreal upper = lineHeight(Face::bold);
     if (isSelected) {
         painter.fillRect(card, theme_.selected);
         if (hasFocus()) {
@@ -206,19 +182,16 @@ void PromiseCards::paintCard(QPainter& painter, const QRect& card, const Promise
     const qreal left = card.left() + 20 + mark;
     const qreal right = card.right() - 12;
     const QString got = gotText(promise);
-    const qreal gotWidth = QFontMetricsF(figure).horizontalAdvance(got) + 2;
-    const auto draw = [&](const QRectF& area, int flags, const QString& what, const QFont& font, const QColor& colour) {
-        painter.setFont(font);
-        painter.setPen(colour);
-        painter.drawText(area, flags | Qt::AlignVCenter, QFontMetricsF(font).elidedText(what, Qt::ElideRight, area.width()));
-    };
-    draw(QRectF(left, top, right - left - gotWidth - 8, upper), Qt::AlignLeft, text(promise.name), name, theme_.ink);
-    draw(QRectF(right - gotWidth, top, gotWidth, upper), Qt::AlignRight, got, figure,
-         promise.state == State::kept ? theme_.ink : theme_.of(promise.state));
+    const qreal gotWidth = textWidth(Face::word, got) + 2;
+    drawText(painter, QRectF(left, top, right - left - gotWidth - 8, upper), Qt::AlignLeft, text(promise.name), Face::bold,
+             theme_.ink);
+    drawText(painter, QRectF(right - gotWidth, top, gotWidth, upper), Qt::AlignRight, got, Face::word,
+             promise.state == State::kept ? theme_.ink : theme_.of(promise.state));
     const qreal lower = top + upper;
-    const qreal height = QFontMetricsF(small).height();
+    const qreal height = lineHeight(Face::small);
     constexpr qreal kGauge = 52;
-    draw(QRectF(left, lower, right - left - kGauge - 8, height), Qt::AlignLeft, askedText(promise), small, theme_.muted);
+    drawText(painter, QRectF(left, lower, right - left - kGauge - 8, height), Qt::AlignLeft, askedText(promise), Face::small,
+             theme_.muted);
     drawGauge(painter, QRectF(right - kGauge, lower + 1, kGauge, height - 2), promise, theme_);
 }
 
@@ -231,7 +204,7 @@ void PromiseCards::paintEvent(QPaintEvent* event) {
     const auto& promises = document_.figures().promises;
     if (promises.empty()) {
         painter.setPen(theme_.muted);
-        painter.setFont(wordFont(0.9));
+        painter.setFont(faceFont(Face::small));
         painter.drawText(
             viewport()->rect().adjusted(16, 8, -16, 0), Qt::TextWordWrap,
             tr("Nothing is promised yet. Type what the firmware relies on into the line above, such as uart1 talks 115200."));
@@ -273,11 +246,17 @@ PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(pa
     layout->addLayout(upper);
     layout->addWidget(cards_, 1);
     connect(entry_, &QLineEdit::returnPressed, this, &PromisesColumn::enter);
-    connect(entry_, &QLineEdit::textEdited, this, [this] { trouble_->hide(); });
-    connect(&document_, &Document::changed, this, [this] {
-        showCount();
+    connect(entry_, &QLineEdit::textEdited, this, [this] {
+        trouble_->hide();
         complete();
     });
+    auto* completer = new QCompleter(new QStandardItemModel(entry_), entry_);
+    completer->setCompletionMode(QCompleter::UnfilteredPopupCompletion); // what fits is found by the language itself
+    completer->setCompletionRole(kWholeLine);
+    completer->setMaxVisibleItems(9);
+    entry_->setCompleter(completer);
+    entry_->installEventFilter(this);
+    connect(&document_, &Document::changed, this, &PromisesColumn::showCount);
     connect(cards_, &PromiseCards::editWanted, this, &PromisesColumn::edit);
     connect(cards_, &PromiseCards::removeWanted, this, [this](const QString& name) {
         document_.edit(tr("%1 removed").arg(name), [name](Plan& plan) {
@@ -289,6 +268,7 @@ PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(pa
         });
     });
     setTheme(theme_);
+    showCount();
 }
 
 void PromisesColumn::setTheme(const Theme& theme) {
@@ -298,8 +278,8 @@ void PromisesColumn::setTheme(const Theme& theme) {
     palette.setColor(QPalette::WindowText, theme.ink);
     setPalette(palette);
     cards_->setTheme(theme);
-    title_->setFont(wordFont(1.05, true));
-    count_->setFont(wordFont(0.85));
+    title_->setFont(faceFont(Face::title));
+    count_->setFont(faceFont(Face::small));
     QPalette muted = palette;
     muted.setColor(QPalette::WindowText, theme.muted);
     count_->setPalette(muted);
@@ -314,6 +294,17 @@ void PromisesColumn::changeEvent(QEvent* event) {
         setTheme(theme_);
     }
     QWidget::changeEvent(event);
+}
+
+/// Down in the entry asks what may stand at the cursor.
+bool PromisesColumn::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == entry_ && event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Down &&
+        !entry_->completer()->popup()->isVisible()) {
+        complete();
+        entry_->completer()->complete();
+        return true;
+    }
+    return QWidget::eventFilter(watched, event);
 }
 
 void PromisesColumn::showCount() {
@@ -332,14 +323,31 @@ void PromisesColumn::showCount() {
 }
 
 void PromisesColumn::complete() {
-    if (entry_->completer() != nullptr || !document_.isOpen()) {
+    auto* texts = static_cast<QStandardItemModel*>(entry_->completer()->model());
+    texts->clear();
+    if (!document_.isOpen()) {
         return;
     }
-    auto* completer = new QCompleter(suggestions(document_.part()), this);
-    completer->setFilterMode(Qt::MatchStartsWith);
-    completer->setCaseSensitivity(Qt::CaseInsensitive);
-    completer->setMaxVisibleItems(8);
-    entry_->setCompleter(completer);
+    const QString before = entry_->text().left(entry_->cursorPosition());
+    const QByteArray bytes = before.toUtf8();
+    const Completion completion = completePromiseLine(bytes.toStdString(), document_.part());
+    const QString kept = QString::fromUtf8(bytes.left(static_cast<qsizetype>(completion.position)));
+    QString after = entry_->text().mid(before.size()); // from the end of the word that the cursor is in
+    after = after.mid(after.indexOf(' ') < 0 ? after.size() : after.indexOf(' '));
+    for (const std::string& each : completion.texts) {
+        auto* item = new QStandardItem(text(each));
+        item->setData(kept + text(each) + after, kWholeLine);
+        texts->appendRow(item);
+    }
+}
+
+QStringList PromisesColumn::completions() const {
+    QStringList list;
+    const QAbstractItemModel* texts = entry_->completer()->model();
+    for (int row = 0; row < texts->rowCount(); ++row) {
+        list << texts->index(row, 0).data().toString();
+    }
+    return list;
 }
 
 void PromisesColumn::edit(const QString& name) {

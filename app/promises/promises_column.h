@@ -59,8 +59,11 @@ public:
     PromiseCards* cards() const { return cards_; }
     /// What is wrong with the line that was typed; empty where nothing is.
     QString trouble() const;
+    /// What the entry offers at its cursor.
+    QStringList completions() const;
 
 protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
     void changeEvent(QEvent* event) override;
 
 private:

@@ -12,9 +12,18 @@
 
 namespace wisetick::app {
 
+namespace {
+
+constexpr int kPlayAfter = 40; ///< ms: the first figures are on screen by then
+
+} // namespace
+
 Document::Document(Shelf shelf, QObject* parent)
-    : QObject(parent), shelf_(std::move(shelf)), watcher_(new QFileSystemWatcher(this)) {
+    : QObject(parent), shelf_(std::move(shelf)), watcher_(new QFileSystemWatcher(this)), soon_(new QTimer(this)) {
     history_.push_back({});
+    soon_->setSingleShot(true);
+    soon_->setInterval(kPlayAfter);
+    connect(soon_, &QTimer::timeout, this, &Document::play);
     auto* minute = new QTimer(this);
     minute->start(60000);
     connect(minute, &QTimer::timeout, this, &Document::autosave);
@@ -70,8 +79,9 @@ void Document::start(Plan plan) {
     isOpen_ = true;
     history_ = {{std::move(plan), {}}};
     present_ = 0;
-    figures_ = evaluate(part_, this->plan(), this->plan().active);
+    figures_ = derive(part_, this->plan(), this->plan().active);
     keep();
+    playSoon();
 }
 
 Diagnostics Document::takeText(const QString& path, const QString& what) {
@@ -186,6 +196,10 @@ void Document::redo() {
 
 void Document::keep() {
     baseline_ = figures_;
+    baselinePlan_.reset();
+    if (isOpen_ && !figures_.rhythm) {
+        baselinePlan_ = plan();
+    }
     moved_.clear();
     emit changed();
 }
@@ -194,17 +208,20 @@ void Document::work() {
     figures_ = derive(part_, plan(), plan().active);
     moved_ = ripple(baseline_, figures_);
     emit changed();
-    // the jobs are played when the first figures are on screen; an edit in between makes this one stale
-    const std::size_t generation = ++generation_;
-    QTimer::singleShot(0, this, [this, generation] {
-        if (generation == generation_) {
-            play();
-        }
-    });
+    playSoon();
+}
+
+/// The jobs are played when the first figures are on screen; each edit puts it off.
+void Document::playSoon() {
+    soon_->start();
 }
 
 void Document::play() {
     figures_ = evaluate(part_, plan(), plan().active);
+    if (baselinePlan_) { // it was taken before its jobs were played
+        baseline_ = *baselinePlan_ == plan() ? figures_ : evaluate(part_, *baselinePlan_, baselinePlan_->active);
+        baselinePlan_.reset();
+    }
     moved_ = ripple(baseline_, figures_);
     emit changed();
 }

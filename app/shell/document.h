@@ -12,6 +12,7 @@
 #include <functional>
 
 class QFileSystemWatcher;
+class QTimer;
 
 namespace wisetick::app {
 
@@ -80,6 +81,7 @@ private:
     Diagnostics takeText(const QString& path, const QString& what);
     void watch();
     void work();
+    void playSoon();
     void play();
 
     Shelf shelf_;
@@ -92,9 +94,10 @@ private:
     std::size_t present_ = 0;
     Figures figures_;
     Figures baseline_;
+    std::optional<Plan> baselinePlan_; ///< while the baseline's jobs are still to be played
     std::vector<Moved> moved_;
-    std::size_t generation_ = 0;
     QFileSystemWatcher* watcher_;
+    QTimer* soon_;
 };
 
 /// A choice of the take, made where there is none.

@@ -1,5 +1,6 @@
 #include "shell/head.h"
 
+#include "paint/text.h"
 #include "quantity/quantity_print.h"
 
 #include <QKeyEvent>
@@ -35,9 +36,7 @@ void Head::setTheme(const Theme& theme) {
 }
 
 QSize Head::sizeHint() const {
-    const QFontMetrics big(wordFont(1.25, true));
-    const QFontMetrics small(wordFont(0.85));
-    return {600, (big.height() + small.height() + 14) / 4 * 4};
+    return {600, static_cast<int>(lineHeight(Face::title) + lineHeight(Face::small) + 14) / 4 * 4};
 }
 
 std::vector<Head::Vital> Head::vitals() const {
@@ -75,20 +74,15 @@ void Head::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), theme_.head);
     painter.setRenderHint(QPainter::Antialiasing);
-    const QFont big = wordFont(1.25, true);
-    const QFont small = wordFont(0.85);
-    const qreal upper = QFontMetricsF(big).height();
-    const auto draw = [&](const QRectF& area, const QString& what, const QFont& font, const QColor& colour) {
-        painter.setFont(font);
-        painter.setPen(colour);
-        painter.drawText(area, Qt::AlignLeft | Qt::AlignVCenter,
-                         QFontMetricsF(font).elidedText(what, Qt::ElideRight, area.width()));
+    const qreal upper = lineHeight(Face::title);
+    const auto draw = [&](const QRectF& area, const QString& what, Face face, const QColor& colour) {
+        drawText(painter, area, Qt::AlignLeft, what, face, colour);
     };
     const std::vector<Vital> list = vitals();
     const qreal nameWidth = (list.empty() ? width() : vitalRect(0, list.size()).left()) - 24;
     const QRectF title(16, 6, nameWidth, upper);
     if (!document_.isOpen()) {
-        draw(title, tr("Wise Tick"), big, theme_.headInk);
+        draw(title, tr("Wise Tick"), Face::title, theme_.headInk);
         return;
     }
     const Plan& plan = document_.plan();
@@ -101,8 +95,8 @@ void Head::paintEvent(QPaintEvent*) {
                                    printQuantity(plan.board.temperature->max, Unit::celsius));
     }
     under += " \u00b7 " + tr("take %1 of %2").arg(text(plan.active)).arg(plan.takes.size());
-    draw(title, text(plan.name) + (document_.isModified() ? tr(", not saved") : QString()), big, theme_.headInk);
-    draw(QRectF(16, 6 + upper, nameWidth, height() - upper - 10), under, small, theme_.headMuted);
+    draw(title, text(plan.name) + (document_.isModified() ? tr(", not saved") : QString()), Face::title, theme_.headInk);
+    draw(QRectF(16, 6 + upper, nameWidth, height() - upper - 10), under, Face::small, theme_.headMuted);
     for (std::size_t i = 0; i < list.size(); ++i) {
         const QRectF area = vitalRect(i, list.size()).adjusted(4, 0, -8, 0);
         const qreal mark = list[i].state ? upper * 0.55 : 0;
@@ -111,8 +105,8 @@ void Head::paintEvent(QPaintEvent*) {
             drawMark(painter, QRectF(area.left(), 6 + (upper - mark) / 2, mark, mark), *list[i].state, onHead);
         }
         const qreal indent = mark > 0 ? mark + 6 : 0;
-        draw(QRectF(area.left() + indent, 6, area.width() - indent, upper), list[i].value, wordFont(1.1, true), theme_.headInk);
-        draw(QRectF(area.left() + indent, 6 + upper, area.width() - indent, height() - upper - 10), list[i].name, small,
+        draw(QRectF(area.left() + indent, 6, area.width() - indent, upper), list[i].value, Face::title, theme_.headInk);
+        draw(QRectF(area.left() + indent, 6 + upper, area.width() - indent, height() - upper - 10), list[i].name, Face::small,
              theme_.headMuted);
         if (hasFocus() && i == focused_) {
             painter.setPen(QPen(darkTheme().kept, 1.5));

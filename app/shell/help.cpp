@@ -1,5 +1,6 @@
 #include "shell/help.h"
 
+#include "paint/text.h"
 #include "paint/theme.h"
 
 #include <QFile>
@@ -18,7 +19,7 @@ Help::Help(const QString& folder, const QString& page, QWidget* parent)
     browser_->setFrameShape(QFrame::NoFrame);
     browser_->setOpenLinks(false);
     browser_->document()->setDocumentMargin(20);
-    browser_->setFont(wordFont());
+    browser_->setFont(faceFont(Face::word));
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addWidget(browser_);

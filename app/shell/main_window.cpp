@@ -1,6 +1,8 @@
 #include "shell/main_window.h"
 
 #include "clocks/clocks_view.h"
+#include "paint/controls.h"
+#include "paint/text.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
 #include "shell/head.h"
@@ -23,9 +25,10 @@
 #include <QMessageBox>
 #include <QMimeData>
 #include <QPainter>
-#include <QScrollBar>
 #include <QSettings>
+#include <QSignalBlocker>
 #include <QSplitter>
+#include <QTimer>
 #include <QVBoxLayout>
 
 namespace wisetick::app {
@@ -53,6 +56,7 @@ QWidget* column(std::initializer_list<QWidget*> fixed, QWidget* growing, QWidget
 }
 
 const QString kRecent = "recent";
+constexpr int kRememberAfter = 100; ///< ms: writing it can wait until the plan is on screen
 
 const Theme& desktopTheme() {
     return QApplication::palette().color(QPalette::Window).lightness() < 128 ? darkTheme() : lightTheme();
@@ -60,7 +64,9 @@ const Theme& desktopTheme() {
 
 } // namespace
 
-MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), document_(shelf), shelf_(std::move(shelf)) {
+MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
+    : QMainWindow(parent), document_(shelf), shelf_(std::move(shelf)) {
+    const Diagnostics opened = path.isEmpty() ? Diagnostics() : document_.open(path);
     setWindowTitle("Wise Tick");
     setAcceptDrops(true);
     resize(1280, 800);
@@ -87,6 +93,7 @@ MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), docu
     faults_ = new QListWidget;
     faults_->setFrameShape(QFrame::NoFrame);
     faults_->setWordWrap(true);
+    faults_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     faults_->setAccessibleName(tr("Faults of the file"));
     faults_->hide();
     notice_ = new Notice;
@@ -122,7 +129,9 @@ MainWindow::MainWindow(Shelf shelf, QWidget* parent) : QMainWindow(parent), docu
                       {{tr("Take it"), [this] { showFaults(document_.reload()); }}, {tr("Keep mine"), [] {}}});
     });
     setTheme(desktopTheme());
-    refresh();
+    if (!path.isEmpty()) {
+        showOpened(path, opened);
+    }
 }
 
 QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run) {
@@ -166,21 +175,30 @@ void MainWindow::addCommands() {
 }
 
 bool MainWindow::openPlan(const QString& path) {
-    const Diagnostics diagnostics = document_.open(path);
+    return showOpened(path, document_.open(path));
+}
+
+bool MainWindow::showOpened(const QString& path, const Diagnostics& diagnostics) {
     showFaults(diagnostics);
     if (hasErrors(diagnostics)) {
         return false;
     }
-    QStringList recent = recentPlans();
-    const QString whole = QFileInfo(path).absoluteFilePath();
-    recent.removeAll(whole);
-    recent.prepend(whole);
-    QSettings().setValue(kRecent, recent.mid(0, 10));
+    QTimer::singleShot(kRememberAfter, this, [whole = QFileInfo(path).absoluteFilePath()] {
+        QStringList recent = recentPlans();
+        recent.removeAll(whole);
+        recent.prepend(whole);
+        QSettings().setValue(kRecent, recent.mid(0, 10));
+    });
     offerRecovery();
-    clocks_->select(text(document_.figures().lines[document_.part().core].id));
+    const QString core = text(document_.figures().lines[document_.part().core].id);
+    const QString worst = text(document_.figures().vitals.worstPromise);
     clocks_->setFocus();
-    if (!document_.figures().vitals.worstPromise.empty()) {
-        goTo("promise/" + text(document_.figures().vitals.worstPromise));
+    if (worst.isEmpty()) {
+        clocks_->select(core);
+    } else {
+        const QSignalBlocker quiet(clocks_); // what is shown is the worst promise
+        clocks_->select(core);
+        promises_->cards()->select(worst);
     }
     return true;
 }
@@ -262,17 +280,14 @@ QString MainWindow::helpPage() const {
 
 void MainWindow::goTo(const QString& target) {
     const QString name = target.section('/', 1);
-    if (target.startsWith("line/")) {
-        clocks_->select(name);
-    } else if (target.startsWith("promise/")) {
-        promises_->cards()->select(name);
+    if (target.startsWith("line/") && document_.figures().findLine(name.toStdString()) != nullptr) {
+        clocks_->select(name); // and what is selected is shown
+        return;
     }
-    if (target.startsWith("peripheral/")) {
-        for (const PromiseFigure& promise : document_.figures().promises) {
-            if (text(promise.subject) == target) {
-                promises_->cards()->select(text(promise.name));
-                return;
-            }
+    for (const PromiseFigure& promise : document_.figures().promises) {
+        if (target == "promise/" + text(promise.name) || (target.startsWith("peripheral/") && target == text(promise.subject))) {
+            promises_->cards()->select(text(promise.name));
+            return;
         }
     }
     workings_->show(target);
@@ -314,23 +329,16 @@ void MainWindow::setTheme(const Theme& theme) {
     palette.setColor(QPalette::HighlightedText, theme.isDark ? theme.head : QColor("#FFFFFF"));
     palette.setColor(QPalette::Link, theme.thread);
     setPalette(palette);
-    faults_->setStyleSheet(
-        QString("QListWidget { background: %1; color: %2; padding: 4px 12px }").arg(theme.panel.name(), theme.ink.name()));
-    // on the bars alone: a style sheet on the window would hold the colours of all that is in it
-    const QString bar =
-        QString("QScrollBar:vertical { width: 10px; background: transparent; margin: 0 } "
-                "QScrollBar::handle:vertical { background: %1; border-radius: 4px; min-height: 32px; margin: 1px } "
-                "QScrollBar::add-line, QScrollBar::sub-line { height: 0 } "
-                "QScrollBar::add-page, QScrollBar::sub-page { background: transparent }")
-            .arg(theme.line.name());
-    for (QScrollBar* each : findChildren<QScrollBar*>()) {
-        each->setStyleSheet(bar);
+    for (SlimScrollBar* each : findChildren<SlimScrollBar*>()) {
+        each->setTheme(theme);
     }
     QPalette panel = palette;
     panel.setColor(QPalette::Window, theme.panel);
+    panel.setColor(QPalette::Base, theme.panel);
     trail_->setPalette(panel);
     right_->setPalette(panel);
     middle_->setPalette(palette);
+    faults_->setPalette(panel);
     notice_->setTheme(theme);
     head_->setTheme(theme);
     promises_->setTheme(theme);
@@ -343,10 +351,10 @@ void MainWindow::setTheme(const Theme& theme) {
 
 void MainWindow::styleTitles() {
     for (QLabel* title : {viewTitle_, workingsTitle_, trailClocks_}) {
-        title->setFont(wordFont(1.05, true));
+        title->setFont(faceFont(Face::title));
     }
     for (QLabel* hint : {viewHint_, trailKeys_}) {
-        hint->setFont(wordFont(0.85));
+        hint->setFont(faceFont(Face::small));
         QPalette muted = hint->palette();
         muted.setColor(QPalette::WindowText, theme_.muted);
         hint->setPalette(muted);

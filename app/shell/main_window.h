@@ -22,7 +22,8 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
 
 public:
-    explicit MainWindow(Shelf shelf, QWidget* parent = nullptr);
+    /// The plan at the path is read before anything is built, so it costs nothing while the fonts are being found.
+    explicit MainWindow(Shelf shelf, const QString& path = {}, QWidget* parent = nullptr);
 
     /// Opens a plan; its faults, if it has any, are listed and the window stays as it is.
     bool openPlan(const QString& path);
@@ -56,6 +57,7 @@ private:
     void chooseAndOpen();
     void chooseRecent();
     void choosePart();
+    bool showOpened(const QString& path, const Diagnostics& diagnostics);
     void showFaults(const Diagnostics& diagnostics);
     void offerRecovery();
     bool save();

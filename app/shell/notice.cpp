@@ -1,4 +1,5 @@
 #include "shell/notice.h"
+#include "paint/text.h"
 
 #include <QHBoxLayout>
 #include <QLabel>
@@ -25,7 +26,7 @@ void Notice::tell(const QString& what, const QList<Choice>& choices) {
     qDeleteAll(buttons_);
     buttons_.clear();
     label_->setText(what);
-    label_->setFont(wordFont(0.95));
+    label_->setFont(faceFont(Face::word));
     for (const Choice& choice : choices) {
         auto* button = new QPushButton(choice.name);
         connect(button, &QPushButton::clicked, this, [this, run = choice.run] {

@@ -1,12 +1,9 @@
 #pragma once
 
-#include "paint/theme.h"
+#include "paint/controls.h"
 #include "shell/document.h"
 
 #include <QWidget>
-
-class QLabel;
-class QPushButton;
 
 namespace wisetick::app {
 
@@ -43,8 +40,8 @@ private:
     Document& document_;
     Theme theme_ = lightTheme();
     int first_ = 0; ///< the first result that is shown
-    QPushButton* keep_;
-    QPushButton* undo_;
+    PillButton* keep_;
+    PillButton* undo_;
 };
 
 } // namespace wisetick::app

@@ -1,13 +1,18 @@
 #include "workings/workings_panel.h"
 
 #include "evaluate/ways_out.h"
+#include "paint/controls.h"
+#include "paint/text.h"
 #include "quantity/quantity_print.h"
+#include "workings/number_links.h"
 
 #include <QApplication>
 #include <QClipboard>
 #include <QScrollBar>
 #include <QTimer>
 #include <QUrl>
+
+#include <algorithm>
 
 namespace wisetick::app {
 
@@ -27,6 +32,7 @@ WorkingsPanel::WorkingsPanel(Document& document, QWidget* parent) : QTextBrowser
     setFrameShape(QFrame::NoFrame);
     setOpenLinks(false);
     setAccessibleName(tr("Workings"));
+    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     connect(this, &QTextBrowser::anchorClicked, this, &WorkingsPanel::follow);
     connect(&document_, &Document::changed, this, &WorkingsPanel::startOver);
     still_ = new QTimer(this);
@@ -53,6 +59,14 @@ void WorkingsPanel::changeEvent(QEvent* event) {
     QTextBrowser::changeEvent(event);
 }
 
+void WorkingsPanel::paintEvent(QPaintEvent* event) {
+    QTextBrowser::paintEvent(event);
+    if (!wasPainted_) {
+        wasPainted_ = true;
+        QTimer::singleShot(0, this, &WorkingsPanel::render);
+    }
+}
+
 void WorkingsPanel::show(const QString& target) {
     target_ = target;
     startOver();
@@ -66,35 +80,68 @@ void WorkingsPanel::follow(const QUrl& link) {
         document_.edit(text(way.say), [way](Plan& plan) { takeWayOut(plan, plan.active, way); });
     } else if (path.startsWith("copy/")) {
         QApplication::clipboard()->setText(copies_.value(path.mid(5).toInt()));
-    } else if (!path.startsWith("plan/") && !path.startsWith("part/")) {
-        emit targetWanted(path);
+    } else if (path.startsWith("at/")) {
+        goToOrigin(static_cast<std::size_t>(path.section('/', 1, 1).toInt()), path.section('/', 2).toStdString());
     }
 }
 
-QString WorkingsPanel::stepsHtml(const Workings& workings) const {
+/// A text of step `index` with its numbers as links: "at/INDEX/TARGET".
+QString WorkingsPanel::linkedHtml(const Workings& workings, std::size_t index, const std::string& shown) const {
     QString html;
-    for (const Step& step : workings) {
-        html += QString("<p style='margin:0 0 1px 0; color:%1; font-size:%2'>%3</p>")
-                    .arg(theme_.muted.name(), "small", escaped(step.what + (step.formula.empty() ? "" : ": " + step.formula)));
-        QString numbers = escaped(step.numbers);
+    std::size_t done = 0;
+    for (const NumberLink& link : numberLinks(workings, index, shown)) {
+        html += escaped(shown.substr(done, link.from - done));
+        html += QString("<a class='number' href='at/%1/%2' title='%3'>%4</a>")
+                    .arg(index)
+                    .arg(escaped(link.target), escaped(link.name), escaped(shown.substr(link.from, link.length)));
+        done = link.from + link.length;
+    }
+    return html + escaped(shown.substr(done));
+}
+
+QString WorkingsPanel::stepsHtml(const Workings& workings) {
+    steps_ = workings;
+    QString html;
+    for (std::size_t i = 0; i < workings.size(); ++i) {
+        const Step& step = workings[i];
+        html += QString("<p class='what'><a name='step/%1'></a>%2</p>")
+                    .arg(i)
+                    .arg(escaped(step.what + (step.formula.empty() ? "" : ": " + step.formula)));
         const bool isSame = step.numbers == step.result;
+        QString numbers = linkedHtml(workings, i, step.numbers);
         if (!step.result.empty() && !isSame) {
             const bool isRange = step.numbers.find("\u2026") != std::string::npos; // no equation
-            numbers += (numbers.isEmpty() ? "" : (isRange ? ": " : " = ")) + escaped(step.result);
+            numbers +=
+                step.numbers.empty() ? linkedHtml(workings, i, step.result) : (isRange ? ": " : " = ") + escaped(step.result);
         }
-        QString links;
-        for (const Origin& origin : step.origins) {
-            const QString target = text(origin.target);
-            if (target != target_ && !target.startsWith("plan/") && !target.startsWith("part/")) {
-                links += QString(" <a href='%1'>%2</a>").arg(target.toHtmlEscaped(), escaped(origin.name));
-            } else if (!origin.ref.empty()) {
-                links += QString(" <span style='color:%1'>(datasheet %2)</span>").arg(theme_.muted.name(), escaped(origin.ref));
-            }
+        html += QString("<p style='margin:0 0 %1px 0'><span class='figure'>%2</span></p>")
+                    .arg(noted_ && noted_->first == i ? 1 : 8)
+                    .arg(numbers);
+        if (noted_ && noted_->first == i) {
+            html += QString("<p class='note'>\u2191 %1</p>").arg(noted_->second.toHtmlEscaped());
         }
-        html += QString("<p style='margin:0 0 8px 0'><span style='font-family:\"JetBrains Mono\",monospace'>%1</span>%2</p>")
-                    .arg(numbers, links);
     }
     return html;
+}
+
+/// Goes to where a number comes from; what has no place in the window is named below the step.
+void WorkingsPanel::goToOrigin(std::size_t step, const std::string& target) {
+    if (target.rfind("step/", 0) == 0) {
+        scrollToAnchor(text(target));
+        return;
+    }
+    const auto& origins = steps_[step].origins;
+    const auto origin = std::find_if(origins.begin(), origins.end(), [&](const Origin& each) { return each.target == target; });
+    const QString kind = text(target.substr(0, target.find('/')));
+    if (QStringList{"line", "promise", "mode", "rhythm", "peripheral"}.contains(kind) && text(target) != target_) {
+        emit targetWanted(text(target));
+        return;
+    }
+    noted_ =
+        std::pair(step, origin == origins.end()                              ? text(target)
+                        : origin->name == "asked" && text(target) == target_ ? tr("what was asked: the line above")
+                                                                             : text(origin->name + ": " + placeInWords(*origin)));
+    render();
 }
 
 QString WorkingsPanel::fieldsHtml(const std::vector<FieldValue>& fields) {
@@ -106,14 +153,12 @@ QString WorkingsPanel::fieldsHtml(const std::vector<FieldValue>& fields) {
     for (const FieldValue& field : fields) {
         const QString line = text(fieldText(field.field) + " = " + hexText(field));
         all += line + "\n";
-        html +=
-            QString("<p style='margin:0'><span style='font-family:\"JetBrains Mono\",monospace'>%1 %2</span> <a "
-                    "href='copy/%3'>%4</a></p><p style='margin:0 0 6px 0; "
-                    "color:%5; font-size:small'>%6</p>")
-                .arg(escaped(fieldText(field.field)), escaped(hexText(field)))
-                .arg(copies_.size())
-                .arg(tr("copy"), theme_.muted.name(),
-                     escaped(field.control + " = " + field.setting + ", " + field.holdsAs + ": " + std::to_string(field.held)));
+        html += QString("<p style='margin:0'><span class='figure'>%1 %2</span> <a href='copy/%3'>%4</a></p>"
+                        "<p class='what' style='margin:0 0 6px 0'>%5</p>")
+                    .arg(escaped(fieldText(field.field)), escaped(hexText(field)))
+                    .arg(copies_.size())
+                    .arg(tr("copy"), escaped(field.control + " = " + field.setting + ", " + field.holdsAs + ": " +
+                                             std::to_string(field.held)));
         copies_ << text(hexText(field));
     }
     if (fields.size() > 1) {
@@ -153,9 +198,8 @@ QString WorkingsPanel::waysOutHtml() {
         for (const std::string& name : way.breaks) {
             breaks += (breaks.isEmpty() ? tr(", breaks ") : ", ") + text(name);
         }
-        html += QString("<p style='margin:0 0 6px 0'>%1 <a href='try/%2'>%3</a><br><span style='color:%4; "
-                        "font-size:small'>%5</span><span style='color:%6; "
-                        "font-size:small'>%7</span></p>")
+        html += QString("<p style='margin:0 0 6px 0'>%1 <a href='try/%2'>%3</a><br><span class='small' style='color:%4'>%5</span>"
+                        "<span class='small' style='color:%6'>%7</span></p>")
                     .arg(escaped(way.say))
                     .arg(i)
                     .arg(tr("try"), theme_.of(way.state).name(), escaped(stateName(way.state) + ": " + way.got),
@@ -166,7 +210,7 @@ QString WorkingsPanel::waysOutHtml() {
                : QString("<p style='margin:4px 0 4px 0'><b>%1</b></p>").arg(tr("Ways out")) + html + "<p style='margin:0'></p>";
 }
 
-QString WorkingsPanel::modeHtml(const ModeFigure& mode) const {
+QString WorkingsPanel::modeHtml(const ModeFigure& mode) {
     QString html = QString("<p style='margin:0 0 8px 0'><b>%1</b></p>").arg(escaped(mode.name));
     Workings steps;
     for (const Contribution& each : mode.current.contributions) {
@@ -202,36 +246,64 @@ void WorkingsPanel::findWaysOut() {
 
 void WorkingsPanel::startOver() {
     ways_.clear();
+    noted_.reset();
     render();
     still_->start();
 }
 
+QString WorkingsPanel::styleSheet() const {
+    const QString small = QString("font-size: %1pt").arg(faceFont(Face::small).pointSizeF());
+    return QString("a { color: %1; text-decoration: none; font-weight: bold } a.number { font-weight: normal } "
+                   ".what { color: %2; %5; margin: 0 0 1px 0 } .note { color: %3; %5; margin: 0 0 8px 0 } .small { %5 } "
+                   ".figure { font-family: 'JetBrains Mono', monospace; font-size: %4pt }")
+        .arg(theme_.thread.name(), theme_.muted.name(), theme_.strained.name())
+        .arg(faceFont(Face::figure).pointSizeF())
+        .arg(small);
+}
+
+QString WorkingsPanel::targetHtml() {
+    if (!document_.isOpen()) {
+        return {};
+    }
+    const Figures& figures = document_.figures();
+    const std::string name = target_.section('/', 1).toStdString();
+    const auto mode = document_.part().findMode(name);
+    if (target_.startsWith("line/") && figures.findLine(name) != nullptr) {
+        return lineHtml(*figures.findLine(name));
+    }
+    if (target_.startsWith("promise/") && figures.findPromise(name) != nullptr) {
+        return promiseHtml(*figures.findPromise(name));
+    }
+    if (target_.startsWith("mode/") && mode && !figures.modes.empty()) {
+        return modeHtml(figures.modes[*mode]);
+    }
+    if (target_ == "rhythm/average" && figures.rhythm) {
+        return "<p><b>" + tr("Average current") + "</b></p>" + stepsHtml(figures.rhythm->averageWorkings);
+    }
+    if (target_ == "rhythm/life" && figures.rhythm) {
+        return "<p><b>" + tr("Battery") + "</b></p>" + stepsHtml(figures.rhythm->lifeWorkings);
+    }
+    return {};
+}
+
+/// Shows the target; nothing is laid out anew where nothing changed.
 void WorkingsPanel::render() {
+    if (!wasPainted_) {
+        return; // the window comes first
+    }
     copies_.clear();
-    QString html;
-    const QString name = target_.section('/', 1);
-    if (document_.isOpen()) {
-        const Figures& figures = document_.figures();
-        const auto mode = document_.part().findMode(name.toStdString());
-        if (target_.startsWith("line/") && figures.findLine(name.toStdString()) != nullptr) {
-            html = lineHtml(*figures.findLine(name.toStdString()));
-        } else if (target_.startsWith("promise/") && figures.findPromise(name.toStdString()) != nullptr) {
-            html = promiseHtml(*figures.findPromise(name.toStdString()));
-        } else if (target_.startsWith("mode/") && mode && !figures.modes.empty()) {
-            html = modeHtml(figures.modes[*mode]);
-        } else if (target_ == "rhythm/average" && figures.rhythm) {
-            html = "<p><b>" + tr("Average current") + "</b></p>" + stepsHtml(figures.rhythm->averageWorkings);
-        } else if (target_ == "rhythm/life" && figures.rhythm) {
-            html = "<p><b>" + tr("Battery") + "</b></p>" + stepsHtml(figures.rhythm->lifeWorkings);
-        }
-    }
+    QString html = targetHtml();
     if (html.isEmpty()) {
-        html = QString("<p style='color:%1'>%2</p>")
-                   .arg(theme_.muted.name(), tr("Select a clock or a promise to see its arithmetic."));
+        html = "<p class='what'>" + tr("Select a clock or a promise to see its arithmetic.") + "</p>";
     }
-    setFont(wordFont());
-    document()->setDefaultStyleSheet(
-        QString("a { color: %1; text-decoration: none; font-weight: bold }").arg(theme_.thread.name()));
+    const QString style = styleSheet();
+    if (html == shownHtml_ && style == shownStyle_) {
+        return;
+    }
+    shownHtml_ = html;
+    shownStyle_ = style;
+    setFont(faceFont(Face::word));
+    document()->setDefaultStyleSheet(style);
     const int place = verticalScrollBar()->value();
     setHtml(html);
     verticalScrollBar()->setValue(place);

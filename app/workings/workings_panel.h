@@ -28,24 +28,34 @@ signals:
 
 protected:
     void changeEvent(QEvent* event) override;
+    void paintEvent(QPaintEvent* event) override;
 
 private:
     void render();
+    QString styleSheet() const;
+    QString targetHtml();
     void follow(const QUrl& link);
-    QString stepsHtml(const Workings& workings) const;
+    QString linkedHtml(const Workings& workings, std::size_t index, const std::string& shown) const;
+    QString stepsHtml(const Workings& workings);
+    void goToOrigin(std::size_t step, const std::string& target);
     QString fieldsHtml(const std::vector<FieldValue>& fields);
     QString waysOutHtml();
     void findWaysOut();
     void startOver();
     QString lineHtml(const LineFigure& line);
     QString promiseHtml(const PromiseFigure& promise);
-    QString modeHtml(const ModeFigure& mode) const;
+    QString modeHtml(const ModeFigure& mode);
 
     Document& document_;
     Theme theme_ = lightTheme();
     QString target_;
     std::vector<WayOut> ways_;
+    Workings steps_;                                       ///< as shown
+    std::optional<std::pair<std::size_t, QString>> noted_; ///< below which step something is said about a number
     QTimer* still_ = nullptr;
+    bool wasPainted_ = false;
+    QString shownHtml_;
+    QString shownStyle_;
     QStringList copies_; ///< what each copy link puts on the clipboard
 };
 

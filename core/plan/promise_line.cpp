@@ -1,239 +1,23 @@
 #include "plan/promise_line.h"
 
 #include "base/nearest_name.h"
+#include "plan/promise_clauses.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 
 #include <algorithm>
-#include <functional>
 
 namespace wisetick {
 
 namespace {
 
-struct Word {
-    std::string_view text;
-    std::size_t position = 0;
-};
-
-/// A clause after the verb: its opening words, then nothing, a quantity, or one word.
-struct Clause {
-    enum class Takes { nothing, quantity, word };
-
-    std::vector<std::string> opens; ///< "fed", "every"; empty: the bare figure that the verb itself takes
-    Takes takes = Takes::nothing;
-    Unit unit = Unit::ratio;
-    bool isRequired = false;
-    std::string example;
-    std::function<void(const Rational&)> setQuantity;
-    std::function<std::optional<TextError>(const Word&)> setWord;
-    bool isSeen = false;
-};
-
-std::string opening(const Clause& clause) {
-    std::string text;
-    for (const std::string& word : clause.opens) {
-        text += (text.empty() ? "" : " ") + word;
-    }
-    return text;
-}
-
-TextError errorAt(const Word& word, std::string found, std::string expected, std::string mend = {}) {
-    return {word.position, word.text.size(), std::move(found), std::move(expected), std::move(mend)};
-}
-
-std::string quoted(std::string_view text) {
-    return "'" + std::string(text) + "'";
-}
+const std::string kEndsEarly = "the line ends";
 
 bool isName(std::string_view text) {
     const auto isLetter = [](char c) { return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z'); };
     return !text.empty() && isLetter(text.front()) && std::all_of(text.begin(), text.end(), [&](char c) {
         return isLetter(c) || (c >= '0' && c <= '9') || c == '_' || c == '-' || c == '.';
     });
-}
-
-const std::vector<std::string>& verbs() {
-    static const std::vector<std::string> list{"runs", "talks", "fires", "bites", "lasts", "wakes", "average"};
-    return list;
-}
-
-using WordCheck = std::function<std::optional<TextError>(const Word&)>;
-
-/// A check that the word is one of the known ids; passes everything where there is no part to know them.
-WordCheck oneOf(const Part* part, std::string noun, std::function<std::vector<std::string>(const Part&)> known) {
-    return [part, noun = std::move(noun), known = std::move(known)](const Word& word) -> std::optional<TextError> {
-        if (part == nullptr) {
-            return std::nullopt;
-        }
-        const std::vector<std::string> names = known(*part);
-        if (std::find(names.begin(), names.end(), word.text) != names.end()) {
-            return std::nullopt;
-        }
-        return errorAt(word, "no " + noun + " " + quoted(word.text) + " on this part", listNames(names),
-                       didYouMean(word.text, names));
-    };
-}
-
-std::vector<std::string> peripheralsOfKind(const Part& part, const std::string& kind) {
-    std::vector<std::string> ids;
-    for (const Peripheral& peripheral : part.peripherals) {
-        if (kindName(peripheral.kind) == kind) {
-            ids.push_back(peripheral.id);
-        }
-    }
-    return ids;
-}
-
-WordCheck peripheralOf(const Part* part, const std::string& kind) {
-    return oneOf(part, kind, [kind](const Part& known) { return peripheralsOfKind(known, kind); });
-}
-
-WordCheck sleepModeOf(const Part* part) {
-    return oneOf(part, "sleep mode", [](const Part& known) {
-        std::vector<std::string> ids;
-        for (const Mode& mode : known.modes) {
-            if (!mode.runs) {
-                ids.push_back(mode.id);
-            }
-        }
-        return ids;
-    });
-}
-
-std::optional<UartFrame> readFrame(std::string_view text) {
-    if (text.size() != 3 || text[0] < '5' || text[0] > '9' || std::string_view("NEO").find(text[1]) == std::string_view::npos ||
-        (text[2] != '1' && text[2] != '2')) {
-        return std::nullopt;
-    }
-    return UartFrame{text[0] - '0', text[1], text[2] - '0'};
-}
-
-Clause quantityClause(std::vector<std::string> opens, Unit unit, const std::string& example, bool isRequired,
-                      std::function<void(const Rational&)> set) {
-    Clause clause;
-    clause.opens = std::move(opens);
-    clause.takes = Clause::Takes::quantity;
-    clause.unit = unit;
-    clause.isRequired = isRequired;
-    clause.example = example;
-    clause.setQuantity = std::move(set);
-    return clause;
-}
-
-Clause wordClause(std::vector<std::string> opens, const std::string& example, bool isRequired, WordCheck set) {
-    Clause clause;
-    clause.opens = std::move(opens);
-    clause.takes = Clause::Takes::word;
-    clause.isRequired = isRequired;
-    clause.example = example;
-    clause.setWord = std::move(set);
-    return clause;
-}
-
-void addTolerance(std::vector<Clause>& clauses, Tolerance& tolerance) {
-    clauses.push_back(
-        quantityClause({"within"}, Unit::ratio, "within 1.5 %", false, [&](const Rational& value) { tolerance.within = value; }));
-    Clause exactly;
-    exactly.opens = {"exactly"};
-    exactly.example = "exactly";
-    exactly.setQuantity = [&](const Rational&) { tolerance.exactly = true; };
-    clauses.push_back(std::move(exactly));
-}
-
-/// The clauses of one verb; they write into the promise line that is being read.
-std::vector<Clause> clausesOf(const std::string& verb, PromiseLine& line, const Part* part) {
-    std::vector<Clause> clauses;
-    if (verb == "runs") {
-        RunsAsk& ask = line.ask.emplace<RunsAsk>();
-        const auto set = [&ask](RunsAsk::Bound bound) {
-            return [&ask, bound](const Rational& value) {
-                ask.bound = bound;
-                ask.hertz = value;
-            };
-        };
-        clauses.push_back(quantityClause({"at", "least"}, Unit::hertz, "at least 60 MHz", false, set(RunsAsk::Bound::atLeast)));
-        clauses.push_back(quantityClause({"at", "most"}, Unit::hertz, "at most 50 MHz", false, set(RunsAsk::Bound::atMost)));
-        clauses.push_back(quantityClause({"at"}, Unit::hertz, "at 160 MHz", true, set(RunsAsk::Bound::at)));
-        addTolerance(clauses, ask.tolerance);
-    } else if (verb == "talks") {
-        TalksAsk& ask = line.ask.emplace<TalksAsk>();
-        clauses.push_back(
-            quantityClause({}, Unit::bitsPerSecond, "115200", true, [&](const Rational& value) { ask.bitsPerSecond = value; }));
-        addTolerance(clauses, ask.tolerance);
-        clauses.push_back(wordClause({"as"}, "as 8N1", false, [&ask](const Word& word) -> std::optional<TextError> {
-            const auto frame = readFrame(word.text);
-            if (!frame) {
-                return errorAt(word, quoted(word.text), "a frame such as '8N1', '7E1' or '9N2'");
-            }
-            ask.frame = *frame;
-            return std::nullopt;
-        }));
-    } else if (verb == "fires") {
-        FiresAsk& ask = line.ask.emplace<FiresAsk>();
-        clauses.push_back(
-            quantityClause({"every"}, Unit::second, "every 1 ms", true, [&](const Rational& value) { ask.period = value; }));
-        addTolerance(clauses, ask.tolerance);
-    } else if (verb == "bites") {
-        BitesAsk& ask = line.ask.emplace<BitesAsk>();
-        clauses.push_back(
-            quantityClause({"after"}, Unit::second, "after 2 s", true, [&](const Rational& value) { ask.after = value; }));
-        clauses.push_back(quantityClause({"fed", "every"}, Unit::second, "fed every 1.8 s", false,
-                                         [&](const Rational& value) { ask.fedEvery = value; }));
-        clauses.push_back(quantityClause({"at", "latest"}, Unit::second, "at latest 3 s", false,
-                                         [&](const Rational& value) { ask.atLatest = value; }));
-        clauses.push_back(quantityClause({"opens", "after"}, Unit::second, "opens after 0.5 s", false,
-                                         [&](const Rational& value) { ask.opensAfter = value; }));
-        addTolerance(clauses, ask.tolerance);
-    } else if (verb == "wakes") {
-        WakesAsk& ask = line.ask.emplace<WakesAsk>();
-        clauses.push_back(wordClause({"from"}, "from deep", true, [&ask, check = sleepModeOf(part)](const Word& word) {
-            ask.mode = word.text;
-            return check(word);
-        }));
-        clauses.push_back(quantityClause({"in", "at", "most"}, Unit::second, "in at most 120 us", true,
-                                         [&](const Rational& value) { ask.limit = value; }));
-        clauses.push_back(wordClause({"by"}, "by rtc", false, [&ask](const Word& word) -> std::optional<TextError> {
-            ask.by = word.text;
-            return std::nullopt;
-        }));
-        clauses.push_back(
-            quantityClause({"every"}, Unit::second, "every 10 min", false, [&](const Rational& value) { ask.every = value; }));
-    } else if (verb == "average") {
-        AverageAsk& ask = line.ask.emplace<AverageAsk>();
-        clauses.push_back(
-            quantityClause({"under"}, Unit::ampere, "under 1 mA", true, [&](const Rational& value) { ask.limit = value; }));
-    } else {
-        LastsAsk& ask = line.ask.emplace<LastsAsk>();
-        clauses.push_back(quantityClause({}, Unit::second, "240 days", true, [&](const Rational& value) { ask.least = value; }));
-    }
-    if (verb != "wakes" && verb != "average" && verb != "lasts") {
-        clauses.push_back(wordClause({"also", "in"}, "also in idle", false, [&line, check = sleepModeOf(part)](const Word& word) {
-            line.alsoIn.emplace_back(word.text);
-            return check(word);
-        }));
-    }
-    return clauses;
-}
-
-/// Which ids may stand before the verb.
-WordCheck subjectCheck(const std::string& verb, const Part* part) {
-    if (verb == "runs") {
-        return oneOf(part, "source or line", [](const Part& known) { return nodeIds(known); });
-    }
-    if (verb == "talks") {
-        return peripheralOf(part, "uart");
-    }
-    if (verb == "fires") {
-        return peripheralOf(part, "timer");
-    }
-    if (verb == "bites") {
-        return peripheralOf(part, "watchdog");
-    }
-    return [](const Word& word) -> std::optional<TextError> {
-        return word.text == "battery" ? std::nullopt
-                                      : std::optional(errorAt(word, quoted(word.text), "'battery lasts 240 days'"));
-    };
 }
 
 /// Reads one line from left to right.
@@ -264,7 +48,120 @@ public:
         return line;
     }
 
+    /// What may stand at the end of the text.
+    Completion complete() {
+        PromiseLine line;
+        if (readName(line)) {
+            return {};
+        }
+        const Word first = takeWord();
+        if (isAtEnd()) {
+            return whichBegin(first.position, firstWords());
+        }
+        std::string verb(first.text);
+        if (verb != "wakes" && verb != "average") {
+            const Word second = takeWord();
+            if (isAtEnd()) {
+                return whichBegin(second.position, verbsOf(first));
+            }
+            verb = second.text;
+            if (std::find(subjectVerbs().begin(), subjectVerbs().end(), verb) == subjectVerbs().end()) {
+                return {};
+            }
+        }
+        std::vector<Clause> clauses = clausesOf(verb, line, part_);
+        while (true) {
+            skipBlanks();
+            const std::size_t start = position_;
+            Clause* clause = matchClause(clauses);
+            if (clause == nullptr || (isAtEnd() && !clause->opens.empty())) {
+                position_ = start;
+                return whichBegin(start, clauseTexts(clauses));
+            }
+            clause->isSeen = true;
+            skipBlanks();
+            const std::size_t operand = position_;
+            if (clause->takes == Clause::Takes::word) {
+                takeWord();
+            } else if (clause->takes == Clause::Takes::quantity) {
+                position_ += quantityLength(text_.substr(operand));
+            }
+            if (isAtEnd() && clause->takes != Clause::Takes::nothing) {
+                return whichBegin(operand, operandTexts(*clause));
+            }
+            if (position_ == operand && clause->takes != Clause::Takes::nothing) {
+                clause->isSeen = false; // no operand stands here, but perhaps a longer opening: "at l"
+                position_ = start;
+                return whichBegin(start, clauseTexts(clauses));
+            }
+        }
+    }
+
 private:
+    bool isAtEnd() const { return position_ == text_.size(); }
+
+    /// Those of the texts that go on with what stands at `start`, and are more than that.
+    Completion whichBegin(std::size_t start, const std::vector<std::string>& texts) const {
+        const std::string_view typed = text_.substr(start);
+        Completion completion{start, {}};
+        for (const std::string& text : texts) {
+            if (text.size() > typed.size() && text.compare(0, typed.size(), typed) == 0) {
+                completion.texts.push_back(text);
+            }
+        }
+        return completion;
+    }
+
+    std::vector<std::string> firstWords() const {
+        std::vector<std::string> words;
+        for (const char* verb : {"talks", "fires", "bites", "runs", "lasts"}) {
+            const std::vector<std::string> subjects = subjectsOf(verb, *part_);
+            words.insert(words.end(), subjects.begin(), subjects.end());
+        }
+        words.insert(words.end(), {"wakes from", "average under"});
+        return words;
+    }
+
+    std::vector<std::string> verbsOf(const Word& subject) const {
+        std::vector<std::string> verbs;
+        for (const std::string& verb : subjectVerbs()) {
+            if (!checkSubject(verb, subject, part_)) {
+                verbs.push_back(verb);
+            }
+        }
+        return verbs;
+    }
+
+    /// The clauses that may still follow, whole; those that the verb needs come first.
+    std::vector<std::string> clauseTexts(const std::vector<Clause>& clauses) const {
+        std::vector<std::string> texts;
+        for (const bool isRequired : {true, false}) {
+            for (const Clause& clause : clauses) {
+                if (clause.isRequired != isRequired || clause.isSeen) {
+                    continue;
+                }
+                for (const std::string& operand : operandTexts(clause)) {
+                    const std::string before = opening(clause);
+                    texts.push_back(before + (before.empty() || operand.empty() ? "" : " ") + operand);
+                }
+            }
+        }
+        std::erase_if(texts, [&](const std::string& text) {
+            const auto line = LineReader(std::string(text_.substr(0, position_)) + text, part_).read();
+            return !line && line.error().found != kEndsEarly;
+        });
+        return texts;
+    }
+
+    /// What may follow a clause's opening words: names, or the figure of the example.
+    static std::vector<std::string> operandTexts(const Clause& clause) {
+        if (!clause.known.empty()) {
+            return clause.known;
+        }
+        const std::size_t before = clause.opens.empty() ? 0 : opening(clause).size() + 1;
+        return {before < clause.example.size() ? clause.example.substr(before) : std::string()};
+    }
+
     void skipBlanks() {
         while (position_ < text_.size() && (text_[position_] == ' ' || text_[position_] == '\t' || text_[position_] == ',')) {
             ++position_;
@@ -312,14 +209,14 @@ private:
             return std::nullopt;
         }
         const Word second = takeWord();
-        if (second.text.empty() || std::find(verbs().begin(), verbs().end() - 2, second.text) == verbs().end() - 2) {
-            const std::vector<std::string> known(verbs().begin(), verbs().end() - 2);
+        const std::vector<std::string>& known = subjectVerbs();
+        if (std::find(known.begin(), known.end(), second.text) == known.end()) {
             return errorAt(second, second.text.empty() ? "no verb" : "unknown verb " + quoted(second.text), listNames(known),
                            didYouMean(second.text, known));
         }
         verb = second.text;
         line.subject = first.text;
-        return subjectCheck(verb, part_)(first);
+        return checkSubject(verb, first, part_);
     }
 
     /// The clause whose opening words stand here; the longest opening wins because it is listed first.
@@ -350,7 +247,7 @@ private:
             }
             return errorAt(opener, quoted(opener.text), listNames(known), didYouMean(opener.text, firstWords));
         }
-        if (clause->isSeen && clause->opens != std::vector<std::string>{"also", "in"}) {
+        if (clause->isSeen && !clause->mayRepeat) {
             return errorAt(opener,
                            (clause->opens.empty() ? quoted(opener.text) : "'" + opening(*clause) + "'") + " for the second time",
                            "each thing said once");
@@ -410,7 +307,7 @@ private:
         }
         for (const Clause& clause : clauses) {
             if (clause.isRequired && !clause.isSeen && bounds == 0) {
-                return errorAt(end, "the line ends", "'" + clause.example + "'");
+                return errorAt(end, kEndsEarly, "'" + clause.example + "'");
             }
         }
         return std::nullopt;
@@ -466,6 +363,10 @@ struct ClausePrinter {
 
 tl::expected<PromiseLine, TextError> readPromiseLine(std::string_view text, const Part* part) {
     return LineReader(text, part).read();
+}
+
+Completion completePromiseLine(std::string_view text, const Part& part) {
+    return LineReader(text, &part).complete();
 }
 
 std::string printFrame(const UartFrame& frame) {

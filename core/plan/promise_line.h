@@ -100,6 +100,17 @@ struct PromiseLine {
 /// The grammar: docs/promise-lines.md.
 tl::expected<PromiseLine, TextError> readPromiseLine(std::string_view text, const Part* part = nullptr);
 
+/// What may stand at the cursor of a line that is being typed.
+struct Completion {
+    std::size_t position = 0;       ///< byte where what was typed of it begins
+    std::vector<std::string> texts; ///< whole clauses or words from there on, those that are needed first
+    bool operator==(const Completion&) const = default;
+};
+
+/// Completes a line, given what stands before the cursor: subjects, then the verbs that fit the subject, then the
+/// clauses that may still follow and the names of the part in them. Nothing where what stands before can't be read.
+Completion completePromiseLine(std::string_view text, const Part& part);
+
 /// The canonical form; reading it gives the same promise.
 std::string printPromiseLine(const PromiseLine& line);
 

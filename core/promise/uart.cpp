@@ -73,7 +73,9 @@ void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock,
                                printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + oversample.toString() +
                                    " \u00d7 " + ask.bitsPerSecond.toString() + ")",
                                roundedDecimal(clock.hertz.nominal / (oversample * ask.bitsPerSecond)),
-                               {clockOrigin(clock, clock.hertz.nominal), askedOrigin(figure), partOrigin(figure)}});
+                               {clockOrigin(clock, clock.hertz.nominal),
+                                {"asked", ask.bitsPerSecond.toString(), "promise/" + figure.name, {}},
+                                partOrigin(figure)}});
     figure.workings.push_back(
         {"divisor taken", "of those that the port allows", {}, printFactor(settingOf(best, "divisor")), {partOrigin(figure)}});
     figure.workings.push_back({"rate",

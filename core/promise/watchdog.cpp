@@ -166,7 +166,8 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
              "must be shorter than the earliest bite",
              printQuantity(*ask.fedEvery, Unit::second) + " < " + printQuantity(figure.got->min, Unit::second),
              *ask.fedEvery < figure.got->min ? "yes" : "no",
-             {askedOrigin(figure), clockOrigin(clock, clock.hertz.max)}});
+             {{"asked", printQuantity(*ask.fedEvery, Unit::second), "promise/" + figure.name, {}},
+              clockOrigin(clock, clock.hertz.max)}});
     }
     if (!rest.mode.empty()) {
         Step step{"at rest in " + rest.mode, {}, {}, {}, {{rest.mode, {}, "mode/" + rest.mode, {}}}};

@@ -1,0 +1,48 @@
+#pragma once
+
+#include "paint/theme.h"
+
+#include <QPushButton>
+#include <QScrollBar>
+
+namespace wisetick::app {
+
+/// A button with round ends; the one that is meant is filled.
+class PillButton : public QPushButton {
+    Q_OBJECT
+
+public:
+    explicit PillButton(const QString& text, QWidget* parent = nullptr);
+    void setTheme(const Theme& theme, bool isFilled);
+    QSize sizeHint() const override;
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    Theme theme_ = lightTheme();
+    bool isFilled_ = false;
+};
+
+/// A scroll bar without arrows: a slim handle where there is something to scroll, nothing where there is not.
+class SlimScrollBar : public QScrollBar {
+    Q_OBJECT
+
+public:
+    explicit SlimScrollBar(Qt::Orientation orientation, QWidget* parent = nullptr);
+    void setTheme(const Theme& theme);
+    QSize sizeHint() const override;
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+
+private:
+    QRect handle() const;
+
+    Theme theme_ = lightTheme();
+    int grip_ = 0; ///< where in the handle the mouse holds it
+};
+
+} // namespace wisetick::app
