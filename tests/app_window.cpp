@@ -399,12 +399,80 @@ private slots:
         QCOMPARE(window_->helpPage(), QString("window.md"));
         window_->workings()->setFocus();
         QCOMPARE(window_->helpPage(), QString("calculations.md"));
-        const Help help(QString::fromStdString(sourceDir()) + "/docs", "promise-lines.md", nullptr);
+        const Help help(QString::fromStdString(sourceDir()) + "/docs", "promise-lines.md", darkTheme(), nullptr);
         QVERIFY(help.shown().contains("How a promise is judged"));
     }
 
+    /// By Tab alone through the window and back to where it began; whatever has the focus looks different for it and
+    /// says what it is.
+    void tabReachesEveryPartAndTheFocusIsVisible() {
+        window_->goTo("promise/modem");
+        typeControl("bus_a", "8"); // Keep and Undo can be pressed
+        settle();
+        window_->clocks()->setFocus();
+        QWidgetList reached;
+        for (int i = 0; i < 200; ++i) {
+            QWidget* focus = window_->focusWidget();
+            if (!reached.contains(focus)) {
+                reached << focus;
+                QVERIFY2(!focus->accessibleName().isEmpty() || !focus->property("text").toString().isEmpty(),
+                         focus->metaObject()->className());
+                const QImage with = focus->grab().toImage();
+                focus->clearFocus();
+                QVERIFY2(focus->grab().toImage() != with, focus->metaObject()->className());
+                focus->setFocus();
+            }
+            QTest::keyClick(focus, Qt::Key_Tab);
+        }
+        const QWidgetList wanted{window_->promises()->entry(),
+                                 window_->promises()->cards(),
+                                 window_->clocks(),
+                                 window_->ripplePanel()->keepButton(),
+                                 window_->ripplePanel()->undoButton(),
+                                 window_->ripplePanel(),
+                                 window_->workings()};
+        for (QWidget* each : wanted) {
+            QVERIFY2(reached.contains(each), each->metaObject()->className());
+        }
+        QVERIFY(std::any_of(reached.begin(), reached.end(), [](QWidget* each) { return each->accessibleName() == "Vitals"; }));
+    }
+
+    /// From a broken promise to a kept one by keys alone: the workings, Tab to "try", Enter, Keep.
+    void aWayOutByKeysAlone() {
+        QTest::keyClick(window_.get(), Qt::Key_L, Qt::ControlModifier | Qt::ShiftModifier);
+        QTest::keyClick(window_->promises()->cards(), Qt::Key_Home);
+        QTest::keyClick(window_->promises()->cards(), Qt::Key_Down);
+        QTRY_VERIFY(window_->workings()->toPlainText().contains("Ways out"));
+        QTest::keyClick(window_.get(), Qt::Key_W, Qt::ControlModifier | Qt::ShiftModifier);
+        QVERIFY(window_->workings()->hasFocus());
+        QTest::keyClick(window_->workings(), Qt::Key_Tab);
+        QCOMPARE(window_->workings()->textCursor().selectedText(), QString("try"));
+        QTest::keyClick(window_->workings(), Qt::Key_Return);
+        QCOMPARE(stateOf("modem"), State::kept);
+        QTest::keyClick(window_.get(), Qt::Key_Return, Qt::ControlModifier);
+        QVERIFY(document().moved().empty());
+    }
+
+    /// The vitals lead to their causes by keys and by mouse.
+    void vitalsLeadToTheirCauses() {
+        settle();
+        QTest::keyClick(window_.get(), Qt::Key_H, Qt::ControlModifier | Qt::ShiftModifier);
+        QWidget* head = window_->focusWidget();
+        QCOMPARE(head->accessibleName(), QString("Vitals"));
+        QStringList shown;
+        for (int i = 0; i < 5; ++i) {
+            QTest::keyClick(head, Qt::Key_Return);
+            shown << window_->workings()->target();
+            QTest::keyClick(head, Qt::Key_Right);
+        }
+        QCOMPARE(shown, QStringList({"line/core", "promise/modem", "mode/deep", "rhythm/average", "rhythm/life"}));
+        QTest::mouseClick(head, Qt::LeftButton, Qt::NoModifier, QPoint(head->width() - 100, head->height() / 2));
+        QCOMPARE(window_->workings()->target(), QString("rhythm/life"));
+        QVERIFY(head->accessibleDescription().contains("battery") && head->accessibleDescription().contains("675"));
+    }
+
     void everyCommandIsInThePaletteAndHasAKey() {
-        CommandPalette palette(window_->actions(), window_.get());
+        CommandPalette palette(window_->actions(), lightTheme(), window_.get());
         const auto* list = palette.findChild<QListWidget*>();
         QCOMPARE(list->count(), window_->actions().size());
         for (const QAction* action : window_->actions()) {

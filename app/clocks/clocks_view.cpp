@@ -60,7 +60,7 @@ ClocksView::ClocksView(Document& document, QWidget* parent) : QAbstractScrollAre
     trouble_->setWordWrap(true);
     trouble_->setTextFormat(Qt::RichText);
     trouble_->setAttribute(Qt::WA_NoMousePropagation); // a click beside a link does nothing to the row behind
-    trouble_->setFocusPolicy(Qt::NoFocus); // the editor keeps the keys: its arrows go through what is offered
+    trouble_->setFocusPolicy(Qt::NoFocus);             // the editor keeps the keys: its arrows go through what is offered
     trouble_->hide();
     connect(trouble_, &QLabel::linkActivated, this, [this](const QString& offer) {
         editor_->setText(offer);
@@ -132,6 +132,11 @@ void ClocksView::selectRow(std::size_t row) {
         bar->setValue(static_cast<int>(rect.bottom()) - viewport()->height());
     }
     viewport()->update();
+    const LineFigure& line = document_.figures().lines[layout_.rows()[row].node];
+    setAccessibleDescription(tr("%1: %2, %3, %4")
+                                 .arg(text(line.name), text(line.control),
+                                      line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
+                                      line.isOn ? text(stateName(line.state)) : tr("off")));
     emit selectionChanged(selected());
 }
 
@@ -456,6 +461,9 @@ void ClocksView::paintEvent(QPaintEvent* event) {
     QPainter painter(viewport());
     painter.fillRect(event->rect(), theme_.paper);
     if (layout_.rows().empty()) {
+        if (hasFocus()) {
+            drawFocus(painter, viewport()->rect(), theme_);
+        }
         painter.setPen(theme_.muted);
         painter.setFont(faceFont(Face::word));
         painter.drawText(viewport()->rect(), Qt::AlignCenter, tr("Open a plan to see its clocks"));

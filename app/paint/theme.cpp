@@ -67,6 +67,10 @@ void drawMark(QPainter& painter, const QRectF& square, State state, const Theme&
     painter.restore();
 }
 
+void drawFocus(QPainter& painter, const QRect& area, const Theme& theme) {
+    painter.fillRect(QRect(area.left(), area.top(), area.width(), 2), theme.kept);
+}
+
 std::optional<double> gaugeTolerance(const PromiseFigure& promise) {
     if (!promise.margin || !promise.error) {
         return std::nullopt;

@@ -36,6 +36,9 @@ const Theme& darkTheme();
 /// pending three dots. Told apart by shape as well as by colour.
 void drawMark(QPainter& painter, const QRectF& square, State state, const Theme& theme);
 
+/// The sign that a part of the window has the focus: a line along its upper edge.
+void drawFocus(QPainter& painter, const QRect& area, const Theme& theme);
+
 /// Draws a promise's room: the band is what was asked, the tick the nominal error, the whisker the worst cases. What is
 /// outside is drawn at the end.
 void drawGauge(QPainter& painter, const QRectF& area, const PromiseFigure& promise, const Theme& theme);

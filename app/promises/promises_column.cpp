@@ -11,6 +11,7 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
+#include <QListView>
 #include <QScrollBar>
 #include <QStandardItemModel>
 #include <QVBoxLayout>
@@ -93,6 +94,9 @@ void PromiseCards::selectIndex(std::size_t index) {
         verticalScrollBar()->setValue(verticalScrollBar()->value() + card.bottom() - viewport()->height() + 1);
     }
     viewport()->update();
+    const PromiseFigure& promise = document_.figures().promises[index];
+    setAccessibleDescription(tr("%1: %2, asked %3, got %4")
+                                 .arg(text(promise.name), text(stateName(promise.state)), askedText(promise), gotText(promise)));
     emit selectionChanged(selected());
 }
 
@@ -198,6 +202,9 @@ void PromiseCards::paintCard(QPainter& painter, const QRect& card, const Promise
 void PromiseCards::paintEvent(QPaintEvent* event) {
     QPainter painter(viewport());
     painter.fillRect(event->rect(), theme_.panel);
+    if (hasFocus() && !selected_) {
+        drawFocus(painter, viewport()->rect(), theme_);
+    }
     if (!document_.isOpen()) {
         return;
     }
@@ -251,6 +258,10 @@ PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(pa
         complete();
     });
     auto* completer = new QCompleter(new QStandardItemModel(entry_), entry_);
+    offers_ = new QListView;
+    offers_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
+    offers_->setFont(faceFont(Face::word));
+    completer->setPopup(offers_);
     completer->setCompletionMode(QCompleter::UnfilteredPopupCompletion); // what fits is found by the language itself
     completer->setCompletionRole(kWholeLine);
     completer->setMaxVisibleItems(9);
@@ -283,6 +294,12 @@ void PromisesColumn::setTheme(const Theme& theme) {
     QPalette muted = palette;
     muted.setColor(QPalette::WindowText, theme.muted);
     count_->setPalette(muted);
+    palette.setColor(QPalette::Base, theme.panel);
+    palette.setColor(QPalette::Text, theme.ink);
+    palette.setColor(QPalette::Highlight, theme.selected);
+    palette.setColor(QPalette::HighlightedText, theme.ink);
+    offers_->setPalette(palette);
+    static_cast<SlimScrollBar*>(offers_->verticalScrollBar())->setTheme(theme);
 }
 
 QString PromisesColumn::trouble() const {

@@ -7,6 +7,7 @@
 
 class QLabel;
 class QLineEdit;
+class QListView;
 
 namespace wisetick::app {
 
@@ -79,6 +80,7 @@ private:
     QLabel* count_;
     QLineEdit* entry_;
     QLabel* trouble_;
+    QListView* offers_; ///< what may stand at the cursor of the entry
     PromiseCards* cards_;
 };
 

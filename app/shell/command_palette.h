@@ -1,5 +1,7 @@
 #pragma once
 
+#include "paint/theme.h"
+
 #include <QDialog>
 
 class QAction;
@@ -13,7 +15,7 @@ class CommandPalette : public QDialog {
     Q_OBJECT
 
 public:
-    CommandPalette(const QList<QAction*>& actions, QWidget* parent);
+    CommandPalette(const QList<QAction*>& actions, const Theme& theme, QWidget* parent);
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;

@@ -27,7 +27,14 @@ Head::Head(Document& document, QWidget* parent) : QWidget(parent), document_(doc
     setFocusPolicy(Qt::TabFocus);
     setAccessibleName(tr("Vitals"));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-    connect(&document_, &Document::changed, this, [this] { update(); });
+    connect(&document_, &Document::changed, this, [this] {
+        QStringList said;
+        for (const Vital& vital : vitals()) {
+            said << vital.name + " " + vital.value;
+        }
+        setAccessibleDescription(said.join(", "));
+        update();
+    });
 }
 
 void Head::setTheme(const Theme& theme) {

@@ -1,22 +1,28 @@
 #include "shell/help.h"
 
+#include "paint/controls.h"
 #include "paint/text.h"
-#include "paint/theme.h"
 
 #include <QFile>
 #include <QFileInfo>
+#include <QGuiApplication>
 #include <QTextBrowser>
+#include <QTextDocument>
 #include <QUrl>
 #include <QVBoxLayout>
 
 namespace wisetick::app {
 
-Help::Help(const QString& folder, const QString& page, QWidget* parent)
-    : QDialog(parent), folder_(folder), browser_(new QTextBrowser) {
+Help::Help(const QString& folder, const QString& page, const Theme& theme, QWidget* parent)
+    : QDialog(parent), folder_(folder), theme_(theme), browser_(new QTextBrowser) {
     setAttribute(Qt::WA_WindowPropagation);
     setWindowTitle(tr("Help"));
     resize(860, 640);
     browser_->setFrameShape(QFrame::NoFrame);
+    browser_->setAccessibleName(tr("Page"));
+    auto* bar = new SlimScrollBar(Qt::Vertical);
+    bar->setTheme(theme);
+    browser_->setVerticalScrollBar(bar);
     browser_->setOpenLinks(false);
     browser_->document()->setDocumentMargin(20);
     browser_->setFont(faceFont(Face::word));
@@ -34,7 +40,12 @@ QString Help::shown() const {
 void Help::open(const QString& page) {
     QFile file(folder_ + "/" + page);
     if (file.open(QIODevice::ReadOnly)) {
-        browser_->setMarkdown(QString::fromUtf8(file.readAll()));
+        QTextDocument text;
+        text.setMarkdown(QString::fromUtf8(file.readAll()));
+        // links in the colour of the theme, tables without boxes in boxes
+        browser_->setHtml(text.toHtml()
+                              .replace(QGuiApplication::palette().color(QPalette::Link).name(), theme_.thread.name())
+                              .replace("<table border=\"1\"", "<table border=\"0\" cellpadding=\"4\""));
     } else {
         browser_->setPlainText(tr("The page %1 is not installed here.").arg(file.fileName()));
     }

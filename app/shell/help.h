@@ -1,5 +1,7 @@
 #pragma once
 
+#include "paint/theme.h"
+
 #include <QDialog>
 
 class QTextBrowser;
@@ -12,13 +14,14 @@ class Help : public QDialog {
 
 public:
     /// `folder` holds the pages.
-    Help(const QString& folder, const QString& page, QWidget* parent);
+    Help(const QString& folder, const QString& page, const Theme& theme, QWidget* parent);
     QString shown() const;
 
 private:
     void open(const QString& page);
 
     QString folder_;
+    Theme theme_;
     QTextBrowser* browser_;
 };
 

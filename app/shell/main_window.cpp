@@ -146,7 +146,7 @@ void MainWindow::addCommands() {
     addCommand(tr("New plan"), QKeySequence("Ctrl+N"), [this] { choosePart(); });
     addCommand(tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
     addCommand(tr("Help on what has the focus"), QKeySequence("F1"), [this] {
-        Help help(documents_, helpPage(), this);
+        Help help(documents_, helpPage(), theme_, this);
         help.exec();
     });
     addCommand(tr("Open a plan"), QKeySequence::Open, [this] { chooseAndOpen(); });
@@ -164,11 +164,11 @@ void MainWindow::addCommands() {
     addCommand(tr("Go to the workings"), QKeySequence("Ctrl+Shift+W"), [this] { workings_->setFocus(); });
     addCommand(tr("Go to the vitals"), QKeySequence("Ctrl+Shift+H"), [this] { head_->setFocus(); });
     addCommand(tr("Light or dark"), QKeySequence("Ctrl+Shift+D"), [this] {
-        followsDesktop_ = false;
+        followsDesktop_ = false; // the user's choice holds from here on
         setTheme(theme_.isDark ? lightTheme() : darkTheme());
     });
     addCommand(tr("All commands"), QKeySequence("Ctrl+Shift+P"), [this] {
-        CommandPalette palette(actions(), this);
+        CommandPalette palette(actions(), theme_, this);
         palette.exec();
     });
     addCommand(tr("Quit"), QKeySequence("Ctrl+Q"), [this] { close(); });
@@ -249,7 +249,7 @@ void MainWindow::chooseRecent() {
         });
         actions << action;
     }
-    CommandPalette palette(actions, this);
+    CommandPalette palette(actions, theme_, this);
     palette.exec();
 }
 
@@ -266,7 +266,7 @@ void MainWindow::choosePart() {
         });
         actions << action;
     }
-    CommandPalette palette(actions, this);
+    CommandPalette palette(actions, theme_, this);
     palette.exec();
 }
 

@@ -23,7 +23,7 @@ RipplePanel::RipplePanel(Document& document, QWidget* parent) : QWidget(parent),
     connect(undo_, &QPushButton::clicked, &document_, &Document::undo);
     connect(&document_, &Document::changed, this, &RipplePanel::refresh);
     setAccessibleName(tr("Ripple"));
-    setFocusPolicy(Qt::ClickFocus);
+    setFocusPolicy(Qt::StrongFocus);
     setTheme(theme_);
     refresh();
 }
@@ -106,6 +106,9 @@ void RipplePanel::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), theme_.panel);
     painter.fillRect(QRect(0, 0, width(), 1), theme_.line);
+    if (hasFocus()) {
+        drawFocus(painter, rect(), theme_);
+    }
     const auto draw = [&](const QRectF& area, const QString& what, Face face, const QColor& colour) {
         drawText(painter, area, Qt::AlignLeft, what, face, colour);
     };

@@ -61,10 +61,24 @@ void WorkingsPanel::changeEvent(QEvent* event) {
 
 void WorkingsPanel::paintEvent(QPaintEvent* event) {
     QTextBrowser::paintEvent(event);
+    if (hasFocus()) {
+        QPainter painter(viewport());
+        drawFocus(painter, viewport()->rect(), theme_);
+    }
     if (!wasPainted_) {
         wasPainted_ = true;
         QTimer::singleShot(0, this, &WorkingsPanel::render);
     }
+}
+
+void WorkingsPanel::focusInEvent(QFocusEvent* event) {
+    QTextBrowser::focusInEvent(event);
+    viewport()->update();
+}
+
+void WorkingsPanel::focusOutEvent(QFocusEvent* event) {
+    QTextBrowser::focusOutEvent(event);
+    viewport()->update();
 }
 
 void WorkingsPanel::show(const QString& target) {
@@ -110,7 +124,7 @@ QString WorkingsPanel::stepsHtml(const Workings& workings) {
         const bool isSame = step.numbers == step.result;
         QString numbers = linkedHtml(workings, i, step.numbers);
         if (!step.result.empty() && !isSame) {
-            const bool isRange = step.numbers.find("\u2026") != std::string::npos; // no equation
+            const bool isRange = (step.numbers + step.result).find("\u2026") != std::string::npos; // no equation
             numbers +=
                 step.numbers.empty() ? linkedHtml(workings, i, step.result) : (isRange ? ": " : " = ") + escaped(step.result);
         }
