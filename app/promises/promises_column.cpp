@@ -231,7 +231,6 @@ PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(pa
     entry_ = new QLineEdit;
     entry_->setAccessibleName(tr("Promise line"));
     entry_->setPlaceholderText(tr("uart1 talks 115200 within 1 %"));
-    entry_->setClearButtonEnabled(true);
     trouble_ = new QLabel;
     trouble_->setWordWrap(true);
     trouble_->setTextFormat(Qt::RichText);
@@ -257,15 +256,6 @@ PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(pa
         trouble_->hide();
         complete();
     });
-    auto* completer = new QCompleter(new QStandardItemModel(entry_), entry_);
-    offers_ = new QListView;
-    offers_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
-    offers_->setFont(faceFont(Face::word));
-    completer->setPopup(offers_);
-    completer->setCompletionMode(QCompleter::UnfilteredPopupCompletion); // what fits is found by the language itself
-    completer->setCompletionRole(kWholeLine);
-    completer->setMaxVisibleItems(9);
-    entry_->setCompleter(completer);
     entry_->installEventFilter(this);
     connect(&document_, &Document::changed, this, &PromisesColumn::showCount);
     connect(cards_, &PromiseCards::editWanted, this, &PromisesColumn::edit);
@@ -294,12 +284,7 @@ void PromisesColumn::setTheme(const Theme& theme) {
     QPalette muted = palette;
     muted.setColor(QPalette::WindowText, theme.muted);
     count_->setPalette(muted);
-    palette.setColor(QPalette::Base, theme.panel);
-    palette.setColor(QPalette::Text, theme.ink);
-    palette.setColor(QPalette::Highlight, theme.selected);
-    palette.setColor(QPalette::HighlightedText, theme.ink);
-    offers_->setPalette(palette);
-    static_cast<SlimScrollBar*>(offers_->verticalScrollBar())->setTheme(theme);
+    styleOffers();
 }
 
 QString PromisesColumn::trouble() const {
@@ -313,15 +298,54 @@ void PromisesColumn::changeEvent(QEvent* event) {
     QWidget::changeEvent(event);
 }
 
-/// Down in the entry asks what may stand at the cursor.
+/// Down in the entry asks what may stand at the cursor; Esc empties it.
 bool PromisesColumn::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == entry_ && event->type() == QEvent::KeyPress && static_cast<QKeyEvent*>(event)->key() == Qt::Key_Down &&
-        !entry_->completer()->popup()->isVisible()) {
+    if (watched != entry_ || event->type() != QEvent::KeyPress) {
+        return QWidget::eventFilter(watched, event);
+    }
+    const int key = static_cast<QKeyEvent*>(event)->key();
+    const bool isOffering = offers_ != nullptr && offers_->isVisible();
+    if (key == Qt::Key_Down && !isOffering) {
         complete();
         entry_->completer()->complete();
         return true;
     }
+    if (key == Qt::Key_Escape && !isOffering) {
+        entry_->clear();
+        trouble_->hide();
+        return true;
+    }
     return QWidget::eventFilter(watched, event);
+}
+
+/// Made when something is typed for the first time.
+QCompleter* PromisesColumn::completer() {
+    if (offers_ == nullptr) {
+        auto* completer = new QCompleter(new QStandardItemModel(entry_), entry_);
+        offers_ = new QListView;
+        offers_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
+        offers_->setFont(faceFont(Face::word));
+        completer->setPopup(offers_);
+        completer->setCompletionMode(QCompleter::UnfilteredPopupCompletion); // what fits is found by the language itself
+        completer->setCompletionRole(kWholeLine);
+        completer->setMaxVisibleItems(9);
+        entry_->setCompleter(completer);
+        styleOffers();
+    }
+    return entry_->completer();
+}
+
+void PromisesColumn::styleOffers() {
+    if (offers_ == nullptr) {
+        return;
+    }
+    QPalette palette = this->palette();
+    palette.setColor(QPalette::Base, theme_.panel);
+    palette.setColor(QPalette::Text, theme_.ink);
+    palette.setColor(QPalette::Highlight, theme_.selected);
+    palette.setColor(QPalette::HighlightedText, theme_.ink);
+    offers_->setPalette(palette);
+    static_cast<SlimScrollBar*>(offers_->verticalScrollBar())->setTheme(theme_);
 }
 
 void PromisesColumn::showCount() {
@@ -340,7 +364,7 @@ void PromisesColumn::showCount() {
 }
 
 void PromisesColumn::complete() {
-    auto* texts = static_cast<QStandardItemModel*>(entry_->completer()->model());
+    auto* texts = static_cast<QStandardItemModel*>(completer()->model());
     texts->clear();
     if (!document_.isOpen()) {
         return;
@@ -360,6 +384,9 @@ void PromisesColumn::complete() {
 
 QStringList PromisesColumn::completions() const {
     QStringList list;
+    if (entry_->completer() == nullptr) {
+        return list;
+    }
     const QAbstractItemModel* texts = entry_->completer()->model();
     for (int row = 0; row < texts->rowCount(); ++row) {
         list << texts->index(row, 0).data().toString();

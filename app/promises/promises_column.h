@@ -5,6 +5,7 @@
 
 #include <QAbstractScrollArea>
 
+class QCompleter;
 class QLabel;
 class QLineEdit;
 class QListView;
@@ -69,7 +70,9 @@ protected:
 
 private:
     void enter();
+    QCompleter* completer();
     void complete();
+    void styleOffers();
     void showTrouble(const QString& line, const TextError& error);
     void showCount();
     void edit(const QString& name);
@@ -80,7 +83,7 @@ private:
     QLabel* count_;
     QLineEdit* entry_;
     QLabel* trouble_;
-    QListView* offers_; ///< what may stand at the cursor of the entry
+    QListView* offers_ = nullptr; ///< what may stand at the cursor of the entry
     PromiseCards* cards_;
 };
 
