@@ -89,7 +89,7 @@ void Head::paintEvent(QPaintEvent*) {
     const qreal nameWidth = (list.empty() ? width() : vitalRect(0, list.size()).left()) - 24;
     const QRectF title(16, 6, nameWidth, upper);
     if (!document_.isOpen()) {
-        draw(title, tr("Wise Tick"), Face::title, theme_.headInk);
+        draw(QRectF(rect()).adjusted(16, 0, -16, 0), tr("Wise Tick"), Face::title, theme_.headInk);
         return;
     }
     const Plan& plan = document_.plan();

@@ -93,6 +93,8 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     faults_ = new QListWidget;
     faults_->setFrameShape(QFrame::NoFrame);
     faults_->setWordWrap(true);
+    faults_->setSpacing(6);
+    faults_->setResizeMode(QListView::Adjust);
     faults_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     faults_->setAccessibleName(tr("Faults of the file"));
     faults_->hide();
@@ -212,16 +214,27 @@ void MainWindow::showFaults(const Diagnostics& diagnostics) {
     if (diagnostics.empty()) {
         return;
     }
-    int height = 12;
-    for (int row = 0; row < faults_->count(); ++row) {
-        height += faults_->sizeHintForRow(row);
-    }
-    faults_->setFixedHeight(std::min(height, 220));
+    fitFaults();
+    QTimer::singleShot(0, this, &MainWindow::fitFaults); // when the widths are known
     const QString file = QFileInfo(text(diagnostics.front().place.file)).fileName();
     notice_->tell(
         (diagnostics.size() == 1 ? tr("%1 has a fault.").arg(file) : tr("%1 has %2 faults.").arg(file).arg(diagnostics.size())) +
             (document_.isOpen() ? tr(" What was open stays.") : QString()),
         {{tr("Close the list"), [this] { faults_->hide(); }}});
+}
+
+/// As high as its faults, up to a third of the window.
+void MainWindow::fitFaults() {
+    int height = 4;
+    for (int row = 0; row < faults_->count(); ++row) {
+        height += faults_->visualItemRect(faults_->item(row)).height() + 2 * faults_->spacing();
+    }
+    faults_->setFixedHeight(std::min(height, this->height() / 3));
+}
+
+void MainWindow::resizeEvent(QResizeEvent* event) {
+    QMainWindow::resizeEvent(event);
+    fitFaults();
 }
 
 void MainWindow::offerRecovery() {
@@ -403,6 +416,9 @@ bool MainWindow::mayLeave() {
     const auto answer = QMessageBox::question(this, tr("Unsaved changes"),
                                               tr("%1 has changes that are not saved.").arg(text(document_.plan().name)),
                                               QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Save);
+    if (answer == QMessageBox::Discard) {
+        document_.forgetAutosave();
+    }
     return answer == QMessageBox::Discard || (answer == QMessageBox::Save && save());
 }
 

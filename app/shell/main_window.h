@@ -48,6 +48,7 @@ public:
 protected:
     void closeEvent(QCloseEvent* event) override;
     void changeEvent(QEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
 
@@ -59,6 +60,7 @@ private:
     void choosePart();
     bool showOpened(const QString& path, const Diagnostics& diagnostics);
     void showFaults(const Diagnostics& diagnostics);
+    void fitFaults();
     void offerRecovery();
     bool save();
     bool saveAs();
