@@ -55,6 +55,31 @@ private slots:
         QCOMPARE(figure->isOn, isOn);
     }
 
+    /// A source with several rates: the reset's, the take's, one that it lacks.
+    void sourcesWithSeveralRates() {
+        const std::string several = "rates = [\"5 MHz\", \"10 MHz\", \"20 MHz\"]\nrate_field = \"CLK.RC[1:0]\"\ncodes = [2, 0, "
+                                    "3]\nreset = { rate = \"5 MHz\" }";
+        const PartFile part = readPart(replaced(marramText(), "rate = \"10 MHz\"", several), "p");
+        QCOMPARE(lines(part.diagnostics), std::string());
+        const auto derived = [&](const std::string& choice) {
+            const PlanFile plan = readPlan(orchardText() + choice, "plan", &*part.part);
+            return derive(*part.part, *plan.plan, "B"); // the take that stands last, so the choice is its own
+        };
+        const Figures reset = derived("");
+        QCOMPARE(reset.findLine("rcf")->hertz->nominal, Rational(5000000));
+        QCOMPARE(reset.findLine("rcf")->control, std::string("at 5 MHz"));
+        QCOMPARE(reset.findLine("rcf")->fields.front().held, std::int64_t{2});
+        const Figures chosen = derived("\n[take.choices.rcf]\nrate = \"20 MHz\"\n");
+        QCOMPARE(chosen.findLine("rcf")->hertz->nominal, Rational(20000000));
+        QCOMPARE(chosen.findLine("rcf")->fields.front().held, std::int64_t{3});
+        const Figures missing = derived("\n[take.choices.rcf]\nrate = \"7 MHz\"\n");
+        QCOMPARE(missing.findLine("rcf")->hertz->nominal, Rational(5000000));
+        QVERIFY(lines(missing.findings).find("'rcf' has no rate of 7 MHz; expected '5 MHz', '10 MHz' or '20 MHz'") !=
+                std::string::npos);
+        const PlanFile none = readPlan(orchardText() + "\n[take.choices.rcs]\nrate = \"36 kHz\"\n", "plan", &*part.part);
+        QVERIFY(lines(none.diagnostics).find("'rate' for 'rcs', which has no choice of rates") != std::string::npos);
+    }
+
     void theExampleHasNoFindings() { QCOMPARE(lines(figuresOf("", "").findings), std::string()); }
 
     /// One edit, the findings that it brings.
@@ -67,6 +92,24 @@ private slots:
         };
         row("over the limit", "[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3",
             "line/bus_a: error: bus_a runs at \u224853.333 MHz, over its 50 MHz in tier fast\n");
+        row("outside a tolerance, however little", "limit = { max = \"50 MHz\", ref = \"3.1\" }",
+            "limit = { at = \"48 MHz\", within = \"30 ppm\" }",
+            "line/usb: warning: usb runs at 47.99808 MHz in the worst case, under its 47.99856 MHz\n");
+        row("a limit below a supply", "limit = { max = \"50 MHz\", ref = \"3.1\" }",
+            "limit = [{ max = \"50 MHz\" }, { max = \"40 MHz\", supply_below = \"3.25 V\" }]",
+            "line/usb: error: usb runs at 48 MHz, over its 40 MHz below 3.25 V\n");
+        row("a limit below a supply that is high enough", "limit = { max = \"50 MHz\", ref = \"3.1\" }",
+            "limit = [{ max = \"50 MHz\" }, { max = \"40 MHz\", supply_below = \"3.2 V\" }]", "");
+        row("a limit with another control", "limit = { max = \"50 MHz\", ref = \"3.1\" }",
+            "limit = [{ max = \"50 MHz\" }, { max = \"40 MHz\", when = { control = \"bus_a.divide\", is = [4, 8] } }]",
+            "line/usb: error: usb runs at 48 MHz, over its 40 MHz with bus_a \u00f7 4\n");
+        row("a ratio that is too low", "at_most = { line = \"bus_b\", times = 1 }", "at_least = { line = \"bus_b\", times = 1 }",
+            "line/bus_a: error: bus_a at 40 MHz against bus_b at 80 MHz; expected bus A never outruns bus B\n");
+        row("a ratio that is not met", "at_most = { line = \"bus_b\", times = 1 }",
+            "equals = { line = \"bus_b\", times = \"1/3\" }",
+            "line/bus_a: error: bus_a at 40 MHz against bus_b at 80 MHz; expected bus A never outruns bus B\n");
+        row("a ratio that is met", "at_most = { line = \"bus_b\", times = 1 }", "equals = { line = \"bus_b\", times = \"1/2\" }",
+            "");
         row("under the limit", "divide = 5", "divide = 8", "line/ref: error: ref runs at 2.5 MHz, under its 3 MHz\n");
         row("the core over, usb just at its limit", "multiply = 120", "multiply = 125",
             "line/core: error: core runs at \u2248166.67 MHz, over its 160 MHz in tier fast\n"

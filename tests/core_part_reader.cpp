@@ -94,8 +94,8 @@ private slots:
         };
         row("a key mistyped", "divide = [1, 3, 12]", "dividr = [1, 3, 12]",
             "p:25:1: error: unknown key 'dividr'; expected 'divide', 'draws', 'factor', 'fields', 'follows', 'from', 'holds', "
-            "'id', 'limit', 'multiply', 'name', 'note', 'ref', "
-            "'reset' or 'startup'; did you mean 'divide'?\n");
+            "'id', 'limit', 'multiply', 'name', 'note', 'pins', 'ref', "
+            "'reset', 'ripple' or 'startup'; did you mean 'divide'?\n");
         row("a unit of another kind", "rate = \"7.5 MHz\"", "rate = \"7.5 ms\"",
             "p:8:13: error: 'ms' makes it a time; expected a rate such as '16 MHz'\n");
         row("an input that is not there", "from = [\"pick\", \"hum\"]", "from = [\"pikc\", \"hum\"]",
@@ -128,6 +128,27 @@ private slots:
             "p:34:6: error: the id 'battery', a word of promise lines; expected another id\n");
         row("a core that is not there", "core = \"cpu\"", "core = \"cup\"",
             "p:3:8: error: no source or line 'cup'; expected 'hum', 'ext', 'pick', 'cpu' or 'half'; did you mean 'cpu'?\n");
+        row("codes of nothing", "rate = \"7.5 MHz\"", "rate = \"7.5 MHz\"\ncodes = [1]",
+            "p:9:9: error: 'codes' without 'rates'; expected a list of rates to choose from\n");
+        row("rates that fall", "rate = \"7.5 MHz\"", "rates = [\"7.5 MHz\", \"5 MHz\"]",
+            "p:8:9: error: rates that do not rise; expected each rate above the one before\n");
+        row("one rate as a list", "rate = \"7.5 MHz\"", "rates = [\"7.5 MHz\"]",
+            "p:8:9: error: a list; expected two rates or more, such as [\"5 MHz\", \"10 MHz\"]\n");
+        row("codes that are too few", "rate = \"7.5 MHz\"", "rates = [\"5 MHz\", \"7.5 MHz\"]\ncodes = [1]",
+            "p:9:9: error: a list; expected one whole number for each of the rates\n");
+        row("a reset that is none of the rates", "rate = \"7.5 MHz\"",
+            "rates = [\"5 MHz\", \"7.5 MHz\"]\nreset = { rate = \"6 MHz\" }",
+            "p:9:18: error: 6 MHz, which is none of the rates; expected one of 'rates'\n");
+        row("a rate without its tolerance", "limit = { max = \"12 MHz\" }", "limit = { at = \"12 MHz\" }",
+            "p:26:9: error: 'at' and 'within' that do not stand together, alone; expected { at = \"48 MHz\", within = \"0.25 %\" "
+            "}\n");
+        row("a limit on a control that is not there", "limit = { max = \"12 MHz\" }",
+            "limit = { max = \"12 MHz\", when = { control = \"cup.divide\", is = 3 } }",
+            "p:26:46: error: no control 'cup.divide'; expected a line's factor such as 'bus_a.divide'; did you mean 'cpu'?\n");
+        row("a ripple beyond all", "limit = { max = \"12 MHz\" }", "ripple = \"100 %\"",
+            "p:26:10: error: a ripple of 100 % or more; expected less\n");
+        row("a rule without a relation", "[[mode]]\nid = \"go\"", "[[rule]]\nsay = \"x\"\nleft = \"cpu\"\n[[mode]]\nid = \"go\"",
+            "p:42:1: error: a rule that compares nothing; expected one of 'at_most', 'at_least' and 'equals'\n");
         row("a negative limit", "max = \"12 MHz\"", "max = \"-12 MHz\"",
             "p:26:17: error: the text '-12 MHz'; expected a rate above 0\n");
         row("a range that steps past its end", "step = \"1/2\"", "step = \"2/7\"",

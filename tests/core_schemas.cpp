@@ -135,7 +135,8 @@ private slots:
                     const bool isTimer = key == "bits" || key == "style";
                     text += std::string("kind = \"") + (key == "modes" ? "uart" : (isTimer ? "timer" : "watchdog")) + "\"\n";
                 } else if (key != "kind" && name == "source") {
-                    text += std::string("kind = \"") + (key == "rate" ? "rc" : "crystal") + "\"\n";
+                    text += std::string("kind = \"") +
+                            (key.rfind("rate", 0) == 0 || key == "codes" || key == "reset" ? "rc" : "crystal") + "\"\n";
                 }
                 text += key + " = 1979-05-27\n";
                 const Diagnostics found =

@@ -25,6 +25,9 @@ public:
                 controls.peripheralOn[*peripheral] = choice.on;
             }
         }
+        for (const Source& source : part_.sources) {
+            controls.sourceRates.push_back(resolveRate(source));
+        }
         for (const Line& line : part_.lines) {
             controls.lines.push_back(resolveLine(line));
         }
@@ -61,6 +64,25 @@ private:
             }
             controls.tier = tier.value_or(0);
         }
+    }
+
+    /// A rate that the source does not have is reported; the reset's holds then.
+    std::size_t resolveRate(const Source& source) {
+        const Choice* choice = findChoice(take_, source.id);
+        if (choice == nullptr || !choice->rate) {
+            return source.resetRate;
+        }
+        const auto found = std::find(source.rates.begin(), source.rates.end(), *choice->rate);
+        if (found == source.rates.end()) {
+            std::vector<std::string> known;
+            for (const Rational& rate : source.rates) {
+                known.push_back(printQuantity(rate, Unit::hertz));
+            }
+            report(pathOf(source.id, "rate"), "'" + source.id + "' has no rate of " + printQuantity(*choice->rate, Unit::hertz),
+                   listNames(known));
+            return source.resetRate;
+        }
+        return static_cast<std::size_t>(found - source.rates.begin());
     }
 
     LineControls resolveLine(const Line& line) {

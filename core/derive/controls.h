@@ -22,6 +22,7 @@ struct LineControls {
 /// All controls of a take, resolved against the part.
 struct Controls {
     std::vector<LineControls> lines;               ///< by line index
+    std::vector<std::size_t> sourceRates;          ///< by source index: index into its rates
     std::vector<std::size_t> peripheralFrom;       ///< by peripheral index: index into its clocks
     std::vector<std::optional<bool>> nodeOn;       ///< by NodeIndex: `on` as chosen
     std::vector<std::optional<bool>> peripheralOn; ///< by peripheral index

@@ -126,7 +126,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
         }
     }
     figures.tierField = tierField(part, controls);
-    judgeLimits(part, controls, figures.lines, figures.findings);
+    judgeLimits(part, plan.board, controls, figures.lines, figures.findings);
     judgeBoard(part, plan, controls, figures.lines, figures.findings);
     figures.waits = waitStates(part, controls, figures.lines, figures.findings);
     figures.promises = judgePromises({part, plan, take, controls, demand, figures.lines, longestRest});

@@ -74,6 +74,16 @@ std::vector<FieldValue> lineFields(const Part& part, const Controls& controls, s
     return list.take();
 }
 
+std::optional<FieldValue> rateField(const Part& part, const Controls& controls, std::size_t index) {
+    const Source& source = part.sources[index];
+    if (!source.rateField || source.rates.size() < 2) {
+        return std::nullopt;
+    }
+    const std::size_t rate = controls.sourceRates[index];
+    return FieldValue{source.id + ".rate", *source.rateField, printQuantity(source.rates[rate], Unit::hertz), "holds a code",
+                      source.codes[rate]};
+}
+
 std::optional<FieldValue> startField(const Part& part, NodeIndex node, bool isOn) {
     std::optional<Field> field;
     if (part.isSource(node)) {

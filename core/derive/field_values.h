@@ -5,6 +5,9 @@
 
 namespace wisetick {
 
+/// The field that chooses among the rates of a source; nothing where it has one rate only.
+std::optional<FieldValue> rateField(const Part& part, const Controls& controls, std::size_t source);
+
 /// The fields of a peripheral for these settings: gate, mux, then one a setting. What has no field or no code, or
 /// does not fit, is left out.
 std::vector<FieldValue> peripheralFields(const Part& part, const Controls& controls, std::size_t peripheral,

@@ -41,6 +41,7 @@ struct WaitFigure {
     std::string line;
     std::int64_t waits = 0;
     std::optional<FieldValue> field;
+    std::optional<Rational> speed; ///< instructions a second against none waiting, as a share; none: unknown
     Workings workings;
 };
 

@@ -21,30 +21,65 @@ std::string tierText(const Part& part, const Controls& controls) {
     return controls.tier ? " in tier " + part.tiers[*controls.tier].id : "";
 }
 
-/// Whether the ends of a rail hold only in the take's tier.
-struct RailTier {
-    bool isMinOfTier = false;
-    bool isMaxOfTier = false;
+/// Under what the ends of a rail hold, in words, and whether they are ends of a tolerance.
+struct Rail {
+    std::string minWhere;
+    std::string maxWhere;
+    bool isMinTolerance = false;
+    bool isMaxTolerance = false;
 };
 
-/// The tightest of the limits that hold in the tier.
-RailTier applyLimits(const Part& part, const Line& line, const Controls& controls, LineFigure& figure) {
-    RailTier rail;
+bool holds(const Limit& limit, const Board& board, const Controls& controls) {
+    if (limit.tier && limit.tier != controls.tier) {
+        return false;
+    }
+    if (limit.supplyBelow && board.supply && board.supply->min >= *limit.supplyBelow) {
+        return false;
+    }
+    if (!limit.when) {
+        return true;
+    }
+    const LineControls& line = controls.lines[limit.when->line];
+    const Rational& value = limit.when->control == "multiply" ? line.multiply : line.divide;
+    return std::find(limit.when->is.begin(), limit.when->is.end(), value) != limit.when->is.end();
+}
+
+/// " in tier fast", " below 2.7 V", " with bus_a \u00f7 4".
+std::string whereText(const Part& part, const Limit& limit, const Controls& controls) {
+    std::string text = limit.tier ? " in tier " + part.tiers[*limit.tier].id : "";
+    if (limit.supplyBelow) {
+        text += " below " + printQuantity(*limit.supplyBelow, Unit::volt);
+    }
+    if (limit.when) {
+        const LineControls& line = controls.lines[limit.when->line];
+        const bool isMultiplier = limit.when->control == "multiply";
+        text += " with " + part.lines[limit.when->line].id + (isMultiplier ? " \u00d7 " : " \u00f7 ") +
+                printFactor(isMultiplier ? line.multiply : line.divide);
+    }
+    return text;
+}
+
+/// The tightest of the limits that hold now.
+Rail applyLimits(const Part& part, const Board& board, const Line& line, const Controls& controls, LineFigure& figure) {
+    Rail rail;
     for (const Limit& limit : line.limits) {
-        if (limit.tier && limit.tier != controls.tier) {
+        if (!holds(limit, board, controls)) {
             continue;
         }
+        const std::string where = whereText(part, limit, controls);
         if (limit.min && (!figure.limitMin || *limit.min > *figure.limitMin)) {
             figure.limitMin = limit.min;
-            rail.isMinOfTier = limit.tier.has_value();
+            rail.minWhere = where;
+            rail.isMinTolerance = limit.isTolerance;
         }
         if (limit.max && (!figure.limitMax || *limit.max < *figure.limitMax)) {
             figure.limitMax = limit.max;
-            rail.isMaxOfTier = limit.tier.has_value();
+            rail.maxWhere = where;
+            rail.isMaxTolerance = limit.isTolerance;
         }
         const auto shown = [](const std::optional<Rational>& end) { return end ? hertzText(*end) : std::string("none"); };
         figure.workings.push_back({"limit",
-                                   limit.tier ? "in tier " + part.tiers[*limit.tier].id : "in every tier",
+                                   where.empty() ? "always" : where.substr(1),
                                    {},
                                    "least " + shown(limit.min) + ", most " + shown(limit.max),
                                    {{line.id, {}, "part/line." + line.id + ".limit", limit.ref}}});
@@ -53,7 +88,7 @@ RailTier applyLimits(const Part& part, const Line& line, const Controls& control
 }
 
 /// Against one end of the rail; `isOver` for the upper one.
-void judgeEnd(const Part& part, LineFigure& figure, const Rational& limit, bool isOver, const std::string& tier) {
+void judgeEnd(const Rational& slack, LineFigure& figure, const Rational& limit, bool isOver, const std::string& tier) {
     const Bounds& hertz = *figure.hertz;
     const Rational room = isOver ? 1 - hertz.nominal / limit : hertz.nominal / limit - 1;
     const Rational worstRoom = isOver ? 1 - hertz.max / limit : hertz.min / limit - 1;
@@ -64,7 +99,7 @@ void judgeEnd(const Part& part, LineFigure& figure, const Rational& limit, bool 
     if (room.sign() < 0) {
         figure.state = State::broken;
         figure.stateWhy = hertzText(hertz.nominal) + ", " + side + hertzText(limit) + tier;
-    } else if (worstRoom < -part.slack && figure.state == State::kept) {
+    } else if (worstRoom < -slack && figure.state == State::kept) {
         figure.state = State::strained;
         figure.stateWhy = hertzText(isOver ? hertz.max : hertz.min) + " in the worst case, " + side + hertzText(limit) + tier;
     }
@@ -72,10 +107,11 @@ void judgeEnd(const Part& part, LineFigure& figure, const Rational& limit, bool 
 
 } // namespace
 
-void judgeLimits(const Part& part, const Controls& controls, std::vector<LineFigure>& lines, Diagnostics& findings) {
+void judgeLimits(const Part& part, const Board& board, const Controls& controls, std::vector<LineFigure>& lines,
+                 Diagnostics& findings) {
     for (NodeIndex node = 0; node < lines.size(); ++node) {
         LineFigure& figure = lines[node];
-        const RailTier rail = part.isSource(node) ? RailTier() : applyLimits(part, part.lineAt(node), controls, figure);
+        const Rail rail = part.isSource(node) ? Rail() : applyLimits(part, board, part.lineAt(node), controls, figure);
         if (!figure.isOn) {
             continue;
         }
@@ -92,12 +128,11 @@ void judgeLimits(const Part& part, const Controls& controls, std::vector<LineFig
             add(findings, Severity::warning, "line/" + figure.id, figure.unknown,
                 "a tolerance in the plan's board or in the part");
         }
-        const std::string tier = tierText(part, controls);
         if (figure.limitMin) {
-            judgeEnd(part, figure, *figure.limitMin, false, rail.isMinOfTier ? tier : "");
+            judgeEnd(rail.isMinTolerance ? Rational(0) : part.slack, figure, *figure.limitMin, false, rail.minWhere);
         }
         if (figure.limitMax) {
-            judgeEnd(part, figure, *figure.limitMax, true, rail.isMaxOfTier ? tier : "");
+            judgeEnd(rail.isMaxTolerance ? Rational(0) : part.slack, figure, *figure.limitMax, true, rail.maxWhere);
         }
         if (figure.state != State::kept) {
             add(findings, figure.state == State::broken ? Severity::error : Severity::warning, "line/" + figure.id,
@@ -148,7 +183,13 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
     for (const Rule& rule : part.rules) {
         const LineFigure& left = lines[rule.left];
         const LineFigure& right = lines[rule.right];
-        if (left.isOn && right.isOn && left.hertz && right.hertz && left.hertz->nominal > rule.times * right.hertz->nominal) {
+        if (!left.isOn || !right.isOn || !left.hertz || !right.hertz) {
+            continue;
+        }
+        const Rational bound = rule.times * right.hertz->nominal;
+        const bool isTooHigh = rule.relation != Rule::Relation::atLeast && left.hertz->nominal > bound;
+        const bool isTooLow = rule.relation != Rule::Relation::atMost && left.hertz->nominal < bound;
+        if (isTooHigh || isTooLow) {
             add(findings, Severity::error, "line/" + left.id,
                 left.id + " at " + hertzText(left.hertz->nominal) + " against " + right.id + " at " +
                     hertzText(right.hertz->nominal),
@@ -167,21 +208,29 @@ std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, c
         }
         const Rational& hertz = line.hertz->nominal;
         const auto step =
-            std::find_if(table.steps.begin(), table.steps.end(), [&](const auto& each) { return hertz <= each.first; });
+            std::find_if(table.steps.begin(), table.steps.end(), [&](const WaitStep& each) { return hertz <= each.hertz; });
         if (step == table.steps.end()) {
             add(findings, Severity::error, "line/" + line.id, line.id + " at " + hertzText(hertz) + " is beyond the wait states",
-                "at most " + hertzText(table.steps.back().first) + tierText(part, controls));
+                "at most " + hertzText(table.steps.back().hertz) + tierText(part, controls));
             continue;
         }
-        WaitFigure figure{line.id, step->second, std::nullopt, {}};
+        WaitFigure figure{line.id, step->waits, std::nullopt, step->speed, {}};
         if (table.field) {
-            figure.field = FieldValue{"wait", *table.field, std::to_string(step->second), "holds n", step->second};
+            figure.field = FieldValue{"wait", *table.field, std::to_string(step->waits), "holds n", step->waits};
         }
         figure.workings.push_back({"wait states",
                                    "the first step that is not exceeded, on the nominal rate",
-                                   hertzText(hertz) + " \u2264 " + hertzText(step->first),
-                                   std::to_string(step->second),
+                                   hertzText(hertz) + " \u2264 " + hertzText(step->hertz),
+                                   std::to_string(step->waits),
                                    {{line.id, hertzText(hertz), "line/" + line.id, {}}, {"wait", {}, "part/wait", table.ref}}});
+        if (step->speed) {
+            figure.workings.push_back(
+                {"speed",
+                 "rate \u00d7 share of it that the waits leave",
+                 hertzText(hertz) + " \u00d7 " + printQuantity(*step->speed, Unit::ratio),
+                 "as fast as " + hertzText(hertz * *step->speed) + " without waiting",
+                 {{line.id, hertzText(hertz), "line/" + line.id, {}}, {"wait", {}, "part/wait", table.ref}}});
+        }
         figures.push_back(std::move(figure));
     }
     return figures;

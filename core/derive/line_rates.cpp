@@ -24,7 +24,8 @@ Bounds deviating(const Rational& rate, const Deviation& deviation) {
 /// What is known of one source on this board.
 class SourceRate {
 public:
-    SourceRate(const Source& source, const Board& board, LineFigure& figure) : source_(source), board_(board), figure_(figure) {}
+    SourceRate(const Source& source, std::size_t rate, const Board& board, LineFigure& figure)
+        : source_(source), rate_(rate), board_(board), figure_(figure) {}
 
     void work() {
         if (const Measured* measured = findMeasured(board_, source_.id)) {
@@ -40,12 +41,18 @@ public:
 
 private:
     void setInternal() {
-        if (!source_.rate) {
+        if (source_.rates.empty()) {
             figure_.why = "the part gives no rate for " + source_.id;
             return;
         }
         const Bounds celsius = board_.temperature.value_or(Bounds::exactly(25));
-        set(*source_.rate, deviationOver(source_.tolerance, celsius.min, celsius.max), "internal", "part/source." + source_.id);
+        const Rational& rate = source_.rates[rate_];
+        if (source_.rates.size() > 1) {
+            figure_.control = "at " + printQuantity(rate, Unit::hertz);
+        }
+        set(rate, deviationOver(source_.tolerance, celsius.min, celsius.max),
+            source_.rates.size() > 1 ? "one of " + std::to_string(source_.rates.size()) + " that it can be set to" : "internal",
+            "part/source." + source_.id);
     }
 
     void setFitted() {
@@ -92,6 +99,7 @@ private:
     }
 
     const Source& source_;
+    std::size_t rate_; ///< index into its rates
     const Board& board_;
     LineFigure& figure_;
 };
@@ -129,8 +137,10 @@ void workLine(const Part& part, const Line& line, const LineControls& controls, 
         return;
     }
     figure.unknown = parent.unknown;
+    Bounds steady;
     try {
-        figure.hertz = *parent.hertz * controls.factor;
+        steady = *parent.hertz * controls.factor;
+        figure.hertz = Bounds{steady.min * (1 - line.ripple), steady.nominal, steady.max * (1 + line.ripple)};
     } catch (const RationalOverflow&) {
         figure.why = "the rate of " + line.id + " needs more than 256 bits";
         return;
@@ -156,8 +166,16 @@ void workLine(const Part& part, const Line& line, const LineControls& controls, 
             {"bounds",
              "the source's, in proportion",
              {},
-             printRange(figure.hertz->min, figure.hertz->max, Unit::hertz),
+             printRange(steady.min, steady.max, Unit::hertz),
              {{parent.id, printRange(parent.hertz->min, parent.hertz->max, Unit::hertz), "line/" + parent.id, {}}}});
+    }
+    if (!line.ripple.isZero()) {
+        figure.workings.push_back(
+            {"ripple",
+             "its own, beyond the source's bounds",
+             "\u00b1" + printQuantity(line.ripple, Unit::ratio),
+             printRange(figure.hertz->min, figure.hertz->max, Unit::hertz),
+             {{line.id, printQuantity(line.ripple, Unit::ratio), "part/line." + line.id + ".ripple", line.ref}}});
     }
 }
 
@@ -199,7 +217,10 @@ std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Co
         figure.id = part.sources[i].id;
         figure.name = part.sources[i].name;
         figure.isSource = true;
-        SourceRate(part.sources[i], board, figure).work();
+        SourceRate(part.sources[i], controls.sourceRates[i], board, figure).work();
+        if (const auto field = rateField(part, controls, i)) {
+            figure.fields.push_back(*field);
+        }
     }
     for (const std::size_t index : part.order) {
         const Line& line = part.lines[index];

@@ -4,6 +4,7 @@
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
+#include <tuple>
 
 namespace wisetick {
 
@@ -35,9 +36,13 @@ public:
         }
         if (found == kinds.end()) { // what the kind would need can't be told
             reader.know("rate");
+            reader.know("rates");
+            reader.know("rate_field");
+            reader.know("codes");
+            reader.know("reset");
             reader.know("range");
         } else if (source.kind == SourceKind::rc) {
-            source.rate = reader.quantity("rate", Unit::hertz, Need::required);
+            readRates(reader, source);
         } else {
             readRange(reader, source);
         }
@@ -81,6 +86,13 @@ public:
         for (const toml::table* limit : reader.tables("limit")) {
             line.limits.push_back(readLimit(*limit, reader.pathOf("limit")));
         }
+        if (const auto ripple = reader.quantity("ripple", Unit::ratio, Need::optional, Sign::notNegative)) {
+            line.ripple = *ripple;
+            if (*ripple >= 1) {
+                reader.error("ripple", "a ripple of 100 % or more", "less");
+            }
+        }
+        line.pins = reader.texts("pins");
         line.startup = readDuration(reader, "startup");
         line.draws = readDraw(reader, "draws");
     }
@@ -93,12 +105,23 @@ public:
         const auto left = reader.text("left", Need::required);
         const auto leftNode = left ? resolveNode(context_, reader, "left", *left) : std::nullopt;
         std::optional<NodeIndex> rightNode;
-        if (const toml::table* atMost = reader.table("at_most", Need::required)) {
-            TableReader inner(*atMost, context_.reporter, reader.pathOf("at_most"));
-            const auto right = inner.text("line", Need::required);
-            rightNode = right ? resolveNode(context_, inner, "line", *right) : std::nullopt;
-            rule.times = inner.factor("times").value_or(Rational(1));
-            inner.finish();
+        int relations = 0;
+        for (const auto& [key, relation] :
+             {std::pair{"at_most", Rule::Relation::atMost}, std::pair{"at_least", Rule::Relation::atLeast},
+              std::pair{"equals", Rule::Relation::equals}}) {
+            if (const toml::table* other = reader.table(key)) {
+                TableReader inner(*other, context_.reporter, reader.pathOf(key));
+                const auto right = inner.text("line", Need::required);
+                rightNode = right ? resolveNode(context_, inner, "line", *right) : std::nullopt;
+                rule.times = inner.factor("times").value_or(Rational(1));
+                rule.relation = relation;
+                inner.finish();
+                ++relations;
+            }
+        }
+        if (relations != 1) {
+            context_.reporter.error(reader.place(), relations == 0 ? "a rule that compares nothing" : "a rule with two relations",
+                                    "one of 'at_most', 'at_least' and 'equals'");
         }
         reader.finish();
         if (leftNode && rightNode) {
@@ -121,16 +144,21 @@ public:
         const toml::array* array = steps == nullptr ? nullptr : steps->as_array();
         for (std::size_t i = 0; array != nullptr && i < array->size(); ++i) {
             const toml::array* pair = array->get(i)->as_array();
-            const auto waits = pair != nullptr && pair->size() == 2 ? pair->get(1)->value_exact<std::int64_t>() : std::nullopt;
+            const bool isPair = pair != nullptr && (pair->size() == 2 || pair->size() == 3);
+            const auto waits = isPair ? pair->get(1)->value_exact<std::int64_t>() : std::nullopt;
             if (!waits || *waits < 0) {
-                reader.error("steps", nodeText(*array->get(i)), "a pair such as [\"64 MHz\", 1]");
+                reader.error("steps", nodeText(*array->get(i)),
+                             "a pair such as [\"64 MHz\", 1], or with a speed, [\"64 MHz\", 1, \"92 %\"]");
                 continue;
             }
+            const auto speed = pair->size() == 3
+                                   ? readNodeQuantity(*pair->get(2), context_.reporter, reader.pathOf("steps"), Unit::ratio)
+                                   : std::nullopt;
             const auto rate = readNodeQuantity(*pair->get(0), context_.reporter, reader.pathOf("steps"), Unit::hertz);
-            if (rate && !wait.steps.empty() && *rate <= wait.steps.back().first) {
+            if (rate && !wait.steps.empty() && *rate <= wait.steps.back().hertz) {
                 reader.error("steps", "rates that do not rise", "each rate above the one before");
             } else if (rate) {
-                wait.steps.emplace_back(*rate, *waits);
+                wait.steps.push_back({*rate, *waits, speed});
             }
         }
         if (steps != nullptr && (array == nullptr || array->empty())) {
@@ -179,6 +207,61 @@ public:
     }
 
 private:
+    /// One rate, or several with the field that chooses among them.
+    void readRates(TableReader& reader, Source& source) {
+        const toml::node* several = reader.node("rates");
+        const toml::array* array = several == nullptr ? nullptr : several->as_array();
+        if (several == nullptr) {
+            if (const auto rate = reader.quantity("rate", Unit::hertz, Need::required)) {
+                source.rates.push_back(*rate);
+            }
+            for (const char* key : {"rate_field", "codes", "reset"}) {
+                reader.know(key);
+                if (reader.has(key)) {
+                    reader.error(key, "'" + std::string(key) + "' without 'rates'", "a list of rates to choose from");
+                }
+            }
+            return;
+        }
+        if (reader.has("rate")) {
+            reader.quantity("rate", Unit::hertz);
+            reader.error("rate", "both 'rate' and 'rates'", "one of them");
+        }
+        if (array == nullptr || array->size() < 2) {
+            reader.error("rates", nodeText(*several), "two rates or more, such as [\"5 MHz\", \"10 MHz\"]");
+            return;
+        }
+        for (const toml::node& each : *array) {
+            if (const auto rate = readNodeQuantity(each, context_.reporter, reader.pathOf("rates"), Unit::hertz)) {
+                if (!source.rates.empty() && *rate <= source.rates.back()) {
+                    reader.error("rates", "rates that do not rise", "each rate above the one before");
+                }
+                source.rates.push_back(*rate);
+            }
+        }
+        source.rateField = readOneField(context_, reader, "rate_field", source.id, FieldUse::own);
+        const toml::node* codes = reader.node("codes");
+        const toml::array* list = codes == nullptr ? nullptr : codes->as_array();
+        for (std::size_t i = 0; i < source.rates.size(); ++i) {
+            const auto code = list != nullptr && i < list->size() ? list->get(i)->value_exact<std::int64_t>() : std::nullopt;
+            source.codes.push_back(code.value_or(static_cast<std::int64_t>(i)));
+        }
+        if (codes != nullptr && (list == nullptr || list->size() != source.rates.size())) {
+            reader.error("codes", nodeText(*codes), "one whole number for each of the rates");
+        }
+        if (const toml::table* reset = reader.table("reset")) {
+            TableReader inner(*reset, context_.reporter, reader.pathOf("reset"));
+            const auto rate = inner.quantity("rate", Unit::hertz, Need::required);
+            const auto found = std::find(source.rates.begin(), source.rates.end(), rate.value_or(Rational(0)));
+            if (rate && found == source.rates.end()) {
+                inner.error("rate", printQuantity(*rate, Unit::hertz) + ", which is none of the rates", "one of 'rates'");
+            } else if (rate) {
+                source.resetRate = static_cast<std::size_t>(found - source.rates.begin());
+            }
+            inner.finish();
+        }
+    }
+
     void readRange(TableReader& reader, Source& source) {
         const toml::node* node = reader.node("range", Need::required);
         const toml::array* pair = node == nullptr ? nullptr : node->as_array();
@@ -278,14 +361,65 @@ private:
         limit.tier = resolveTier(context_, reader);
         limit.min = reader.quantity("min", Unit::hertz);
         limit.max = reader.quantity("max", Unit::hertz);
+        limit.supplyBelow = reader.quantity("supply_below", Unit::volt);
+        const auto at = reader.quantity("at", Unit::hertz);
+        const auto within = reader.quantity("within", Unit::ratio);
+        if (at.has_value() != within.has_value() || (at && (limit.min || limit.max))) {
+            context_.reporter.error(reader.place(), "'at' and 'within' that do not stand together, alone",
+                                    "{ at = \"48 MHz\", within = \"0.25 %\" }");
+        } else if (at) {
+            limit.min = *at * (1 - std::min(*within, Rational(1)));
+            limit.max = *at * (1 + *within);
+            limit.isTolerance = true;
+        }
+        if (const toml::table* when = reader.table("when")) {
+            TableReader inner(*when, context_.reporter, reader.pathOf("when"));
+            limit.when = readControlCase(inner);
+            inner.finish();
+        }
         limit.ref = reader.text("ref").value_or("");
         reader.text("note");
-        if (!reader.has("min") && !reader.has("max")) {
+        if (!limit.min && !limit.max && !reader.has("min") && !reader.has("max") && !reader.has("at") && !reader.has("within")) {
             context_.reporter.error(reader.place(), "a limit without 'min' and 'max'", "at least one of them");
         }
         checkOrder(reader, "max", limit.min, limit.max);
         reader.finish();
         return limit;
+    }
+
+    /// `control = "bus_a.divide"`: the line's index and which of its factors.
+    std::pair<std::size_t, std::string> readControl(TableReader& reader) {
+        const std::string control = reader.text("control", Need::required).value_or("");
+        const std::size_t dot = control.find('.');
+        const std::string id = control.substr(0, dot);
+        const std::string factor = dot == std::string::npos ? "" : control.substr(dot + 1);
+        const std::vector<std::string> known = idsOf(context_.part.lines);
+        const auto found = std::find(known.begin(), known.end(), id);
+        if (!control.empty() && (found == known.end() || (factor != "divide" && factor != "multiply"))) {
+            reader.error("control", "no control '" + control + "'", "a line's factor such as 'bus_a.divide'",
+                         didYouMean(id, known));
+        }
+        return {static_cast<std::size_t>(found - known.begin()), factor};
+    }
+
+    ControlCase readControlCase(TableReader& reader) {
+        ControlCase result;
+        std::tie(result.line, result.control) = readControl(reader);
+        const toml::node* is = reader.node("is", Need::required);
+        const toml::array* several = is == nullptr ? nullptr : is->as_array();
+        const auto take = [&](const toml::node& node) {
+            if (const auto value = readNodeFactor(node, context_.reporter, reader.pathOf("is"))) {
+                result.is.push_back(*value);
+            }
+        };
+        if (several != nullptr) {
+            for (const toml::node& each : *several) {
+                take(each);
+            }
+        } else if (is != nullptr) {
+            take(*is);
+        }
+        return result;
     }
 
     void readFollows(TableReader& reader, Line& line) {
@@ -295,17 +429,7 @@ private:
         }
         TableReader inner(*table, context_.reporter, reader.pathOf("follows"));
         Follows follows;
-        const std::string control = inner.text("control", Need::required).value_or("");
-        const std::size_t dot = control.find('.');
-        const std::string id = control.substr(0, dot);
-        follows.control = dot == std::string::npos ? "" : control.substr(dot + 1);
-        const std::vector<std::string> known = idsOf(context_.part.lines);
-        const auto found = std::find(known.begin(), known.end(), id);
-        if (!control.empty() && (found == known.end() || (follows.control != "divide" && follows.control != "multiply"))) {
-            inner.error("control", "no control '" + control + "'", "a line's factor such as 'bus_a.divide'",
-                        didYouMean(id, known));
-        }
-        follows.line = static_cast<std::size_t>(found - known.begin());
+        std::tie(follows.line, follows.control) = readControl(inner);
         follows.otherwise = inner.factor("otherwise").value_or(Rational(1));
         if (const toml::table* when = inner.table("when", Need::required)) {
             TableReader cases(*when, context_.reporter, inner.pathOf("when"));

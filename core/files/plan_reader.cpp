@@ -308,6 +308,7 @@ private:
         choice.from = reader.text("from");
         choice.divide = reader.factor("divide");
         choice.multiply = reader.factor("multiply");
+        choice.rate = reader.quantity("rate", Unit::hertz);
         choice.on = reader.flag("on");
         reader.text("note");
         reader.finish();
@@ -326,6 +327,9 @@ private:
         const bool isLine = node && !part_->isSource(*node);
         if (choice.divide && (!isLine || part_->lineAt(*node).divide.empty())) {
             reader.error("divide", "'divide' for '" + choice.id + "', which has no divider", "a line with a divider");
+        }
+        if (choice.rate && (!node || isLine || part_->sources[*node].rates.size() < 2)) {
+            reader.error("rate", "'rate' for '" + choice.id + "', which has no choice of rates", "a source with 'rates'");
         }
         if (choice.multiply && (!isLine || part_->lineAt(*node).multiply.empty())) {
             reader.error("multiply", "'multiply' for '" + choice.id + "', which has no multiplier", "a line with a multiplier");

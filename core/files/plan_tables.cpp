@@ -194,6 +194,7 @@ private:
             if (choice.multiply) {
                 add("multiply", factorLiteral(*choice.multiply));
             }
+            addQuantity("rate", choice.rate, Unit::hertz);
             if (choice.on) {
                 add("on", *choice.on ? "true" : "false");
             }

@@ -91,8 +91,8 @@ private:
             warn(path, "the multiplier '" + line.id + "' does not say what it draws", "draws = { base, per_mhz }");
         }
         // a line about which promises can be made needs no reader of its own, but a bare copy does
-        const bool isCopy =
-            line.divide.empty() && line.multiply.empty() && line.from.size() == 1 && !line.follows && line.limits.empty();
+        const bool isCopy = line.divide.empty() && line.multiply.empty() && line.from.size() == 1 && !line.follows &&
+                            line.limits.empty() && line.pins.empty();
         if (isCopy && !feedsSomething(part_.nodeOfLine(index))) {
             warn(path, "the line '" + line.id + "' changes nothing and feeds nothing", "a control, a limit, or a reader");
         }

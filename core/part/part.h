@@ -65,7 +65,10 @@ struct Source {
     std::string id;
     std::string name;
     SourceKind kind = SourceKind::rc;
-    std::optional<Rational> rate;     ///< Hz, of an rc
+    std::vector<Rational> rates;      ///< Hz, of an rc: what it can be set to, mostly one
+    std::size_t resetRate = 0;        ///< index into `rates`
+    std::optional<Field> rateField;   ///< where there is a choice
+    std::vector<std::int64_t> codes;  ///< what it holds for each rate
     std::optional<Rational> rangeMin; ///< Hz, what may be fitted
     std::optional<Rational> rangeMax;
     std::vector<ToleranceStep> tolerance; ///< empty: unknown
@@ -80,11 +83,21 @@ struct Source {
 /// A source or a line, by its place: sources first, then lines, each in file order.
 using NodeIndex = std::size_t;
 
-/// Where a rate may stand, Hz. Applies in its tier only, or in all.
+/// A value that a line's control has.
+struct ControlCase {
+    std::size_t line = 0;     ///< index of the line whose control it is
+    std::string control;      ///< "divide" or "multiply"
+    std::vector<Rational> is; ///< any of these
+};
+
+/// Where a rate may stand, Hz. Holds in its tier only, below a supply only, or with a control set so only, or always.
 struct Limit {
     std::optional<std::size_t> tier;
+    std::optional<Rational> supplyBelow; ///< V: holds while the lowest supply is below
+    std::optional<ControlCase> when;
     std::optional<Rational> min;
     std::optional<Rational> max;
+    bool isTolerance = false; ///< given as a rate ± a share: judged without slack
     std::string ref;
 };
 
@@ -110,13 +123,18 @@ struct Line {
     std::map<std::string, Field> fields; ///< by control: "from", "divide", "multiply", "on"
     std::map<std::string, Holds> holds;
     std::vector<Limit> limits;
-    Duration startup; ///< lock time of a multiplier
+    Rational ripple;               ///< how far it strays from its rate by itself, to both sides, as a share
+    Duration startup;              ///< lock time of a multiplier
+    std::vector<std::string> pins; ///< where it leaves the part
     std::optional<Draw> draws;
     std::string ref;
 };
 
-/// left ≤ times × right, on nominal rates.
+/// left ≤, ≥ or = times × right, on nominal rates.
 struct Rule {
+    enum class Relation { atMost, atLeast, equals };
+
+    Relation relation = Relation::atMost;
     std::string say;
     NodeIndex left = 0;
     NodeIndex right = 0;
@@ -125,10 +143,16 @@ struct Rule {
 };
 
 /// Memory wait states by rate, Hz: the first step whose rate is not exceeded. Results, never choices.
+struct WaitStep {
+    Rational hertz; ///< up to here
+    std::int64_t waits = 0;
+    std::optional<Rational> speed; ///< instructions a second against none waiting, as a share; none: unknown
+};
+
 struct WaitTable {
     NodeIndex line = 0;
     std::optional<std::size_t> tier;
-    std::vector<std::pair<Rational, std::int64_t>> steps;
+    std::vector<WaitStep> steps;
     std::optional<Field> field;
     std::string ref;
 };

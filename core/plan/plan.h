@@ -85,6 +85,7 @@ struct Choice {
     std::optional<Rational> divide;
     std::optional<Rational> multiply;
     std::optional<bool> on;
+    std::optional<Rational> rate = {}; ///< Hz, of a source that has several
     bool operator==(const Choice&) const = default;
 };
 
