@@ -2,6 +2,7 @@
 #include "clocks/control_text.h"
 #include "derive/controls.h"
 #include "evaluate/evaluate.h"
+#include "files/part_reader.h"
 #include "paint/text.h"
 #include "paint/theme.h"
 #include "promise/uart.h"
@@ -58,11 +59,11 @@ double contrast(const QColor& a, const QColor& b) {
 }
 
 ClocksLayout layoutOf(const Part& part, const Figures& figures, const std::set<NodeIndex>& unfolded = {}) {
-    std::vector<std::optional<NodeIndex>> clocks;
+    ClockTags tags;
     for (const Peripheral& peripheral : part.peripherals) {
-        clocks.push_back(peripheral.clock.front());
+        tags.clocks.push_back(peripheral.clock.front());
     }
-    return {part, figures, clocks, unfolded, {1000, 32, 24, 200, 150}};
+    return {figures, tags, unfolded, std::vector<bool>(figures.lines.size(), true), {1000, 32, 24, 200, 150}};
 }
 
 } // namespace
@@ -130,9 +131,9 @@ private slots:
     /// Labels of the axis never run into one another, however narrow it is.
     void axisLabelsKeepApart() {
         const QFontMetricsF metrics{QFont()};
-        std::vector<std::optional<NodeIndex>> none(edited_.part.peripherals.size());
+        const std::vector<bool> all(figures_.lines.size(), true);
         for (const qreal width : {400.0, 480.0, 600.0, 1000.0, 2400.0}) {
-            const ClocksLayout layout(edited_.part, figures_, none, {}, {width, 32, 24, 150, 120});
+            const ClocksLayout layout(figures_, ClockTags(), {}, all, {width, 32, 24, 150, 120});
             qreal free = 0;
             int shown = 0;
             for (const AxisLabel& label :
@@ -164,12 +165,12 @@ private slots:
         const auto reach = [&](const char* id) { return reachOf(edited_.part, figures_, *edited_.part.findNode(id)); };
         const Reach bus = reach("bus_a");
         QCOMPARE(bus.settings.size(), std::size_t{8});
-        QCOMPARE(bus.settings.front().second, Rational(160000000));
-        QCOMPARE(bus.settings.back().second, Rational(20000000));
+        QCOMPARE(bus.settings.front().hertz, Rational(160000000));
+        QCOMPARE(bus.settings.back().hertz, Rational(20000000));
         const Reach vco = reach("vco");
-        QVERIFY(vco.isMultiplier);
+        QVERIFY(vco.control == Reach::Control::multiply);
         QCOMPARE(vco.settings.size(), std::size_t{86});
-        QCOMPARE(vco.settings.front().second, Rational(160000000));
+        QCOMPARE(vco.settings.front().hertz, Rational(160000000));
         QVERIFY(reach("xtm").settings.empty());
         QVERIFY(reach("timers").settings.empty());
     }
@@ -188,6 +189,11 @@ private slots:
         row("vco", "100", "vco \u00d7 100", "");
         row("core", "from xtm", "core from xtm", "");
         row("core", "20M", "core \u00f7 8", "");
+        row("bus_a", "0x2", "bus_a \u00f7 3", ""); // what the field holds
+        row("vco", "0x64", "vco \u00d7 100", "");
+        row("core", "0x7", "core \u00f7 128", "");
+        row("bus_a", "0x9", "", "no setting of bus_a makes its field hold 9");
+        row("timers", "0x1", "", "timers has no field for a factor");
         row("bus_a", "* 4", "", "bus_a has no multiplier");
         row("bus_a", "0", "", "bus_a can't be set to \u00f7 0");
         row("xtm", "16M", "", "a source is set on the board");
@@ -285,6 +291,37 @@ private slots:
         QVERIFY(right.second <= 120 && right.second >= 116 && right.first > 60);
         const auto middle = lastInk("48 MHz", Qt::AlignHCenter);
         QVERIFY(std::abs((middle.first - 20) - (120 - middle.second)) <= 3);
+    }
+
+    /// A source with several rates is set like any other row.
+    void sourcesAreSetToOneOfTheirRates() {
+        const PartFile file =
+            readPart(replaced(marramText(), "rate = \"10 MHz\"", "rates = [\"5 MHz\", \"10 MHz\", \"40 MHz\"]"), "p");
+        const Part& part = *file.part;
+        const NodeIndex rcf = *part.findNode("rcf");
+        const Figures figures = evaluate(part, edited_.plan, "A");
+        QVERIFY(hasControl(part, rcf) && !hasControl(part, *part.findNode("xtm")));
+        QCOMPARE(reachOf(part, figures, rcf).settings.size(), std::size_t{3});
+        const ControlEdit edit = readControl("10M", part, figures, rcf);
+        Plan plan = edited_.plan;
+        edit.change(plan);
+        QCOMPARE(evaluate(part, plan, "A").lines[rcf].hertz->nominal, Rational(10000000));
+        QCOMPARE(readControl("12 MHz", part, figures, rcf).offers, QStringList({"10 MHz", "40 MHz"}));
+        QVERIFY(!readControl("fast", part, figures, rcf).why.isEmpty());
+        QCOMPARE(nextSetting(part, evaluate(part, plan, "A"), rcf, 1)->hertz, Rational(40000000));
+        QVERIFY(!nextSetting(part, figures, rcf, -1).has_value());                         // it stands at the lowest
+        QCOMPARE(nearestSetting(part, figures, rcf, 18000000)->hertz, Rational(10000000)); // nearest on a logarithmic axis
+        QCOMPARE(nearestSetting(part, figures, rcf, 22000000)->hertz, Rational(40000000));
+    }
+
+    void derivationsAreSaidInASentence() {
+        const auto sentence = [&](const char* id) { return sentenceOf(edited_.part, figures_, *edited_.part.findNode(id)); };
+        QCOMPARE(sentence("bus_a"), QString::fromUtf8("bus A is core, 160 MHz, \u00f7 4: 40 MHz, at most 50 MHz"));
+        QCOMPARE(
+            sentence("vco"),
+            QString::fromUtf8("pll oscillator is pll reference, 4 MHz, \u00d7 120: 480 MHz, at least 160 MHz, at most 500 MHz"));
+        QCOMPARE(sentence("xtm"), QString("main crystal runs at 20 MHz"));
+        QVERIFY(sentence("can_clk").endsWith("; off"));
     }
 
     /// The band of a gauge is what was asked.

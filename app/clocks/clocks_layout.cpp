@@ -1,5 +1,6 @@
 #include "clocks/clocks_layout.h"
 
+#include "derive/controls.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -7,8 +8,23 @@
 
 namespace wisetick::app {
 
-ClocksLayout::ClocksLayout(const Part& part, const Figures& figures, const std::vector<std::optional<NodeIndex>>& clocks,
-                           const std::set<NodeIndex>& unfolded, const Measures& measures)
+ClockTags tagsOf(const Part& part, const Plan& plan, const Take& take) {
+    Diagnostics ignored;
+    const Controls controls = resolveControls(part, take, ignored);
+    ClockTags tags;
+    for (std::size_t i = 0; i < part.peripherals.size(); ++i) {
+        tags.clocks.push_back(clockOf(part, controls, i));
+    }
+    for (const Promise& promise : plan.promises) {
+        const auto peripheral = part.findPeripheral(promise.line.subject);
+        tags.promiseDevices.push_back(peripheral);
+        tags.promiseNodes.push_back(peripheral ? tags.clocks[*peripheral] : part.findNode(promise.line.subject));
+    }
+    return tags;
+}
+
+ClocksLayout::ClocksLayout(const Figures& figures, const ClockTags& tags, const std::set<NodeIndex>& unfolded,
+                           const std::vector<bool>& shown, const Measures& measures)
     : measures_(measures) {
     double low = 1e9;
     double high = 1;
@@ -18,34 +34,51 @@ ClocksLayout::ClocksLayout(const Part& part, const Figures& figures, const std::
             high = std::max(high, hertz->toDouble());
         }
     };
+    std::vector<ClockRow> byNode(figures.lines.size());
+    for (std::size_t i = 0; i < tags.clocks.size(); ++i) {
+        if (tags.clocks[i]) {
+            byNode[*tags.clocks[i]].feeds.push_back(i);
+        }
+    }
+    for (std::size_t i = 0; i < tags.promiseNodes.size(); ++i) {
+        if (tags.promiseNodes[i]) {
+            byNode[*tags.promiseNodes[i]].promises.push_back(i);
+        }
+    }
     for (NodeIndex node = 0; node < figures.lines.size(); ++node) {
-        ClockRow row;
-        row.node = node;
-        for (std::size_t i = 0; i < clocks.size(); ++i) {
-            if (clocks[i] == node) {
-                row.feeds.push_back(i);
-            }
-        }
-        const std::vector<std::size_t> feeds = row.feeds;
-        rows_.push_back(std::move(row));
-        for (std::size_t i = 0; unfolded.contains(node) && i < feeds.size(); ++i) {
-            rows_.push_back({node, feeds[i], {}, 0});
-        }
         const LineFigure& line = figures.lines[node];
         take(line.hertz ? std::optional(line.hertz->nominal) : std::nullopt);
         take(line.limitMin);
         take(line.limitMax);
+        if (!shown[node]) {
+            continue;
+        }
+        byNode[node].node = node;
+        rows_.push_back(byNode[node]);
+        for (const std::size_t peripheral : unfolded.contains(node) ? byNode[node].feeds : std::vector<std::size_t>()) {
+            ClockRow row{node, peripheral, {}, {}, 0};
+            for (const std::size_t promise : byNode[node].promises) {
+                if (tags.promiseDevices[promise] == peripheral) {
+                    row.promises.push_back(promise);
+                }
+            }
+            rows_.push_back(std::move(row));
+        }
     }
     for (std::size_t i = 0; i < rows_.size(); ++i) {
         rows_[i].top = measures.headHeight + static_cast<qreal>(i) * measures.rowHeight;
     }
     lowDecade_ = std::floor(std::log10(std::max(low, 1e-3)));
     highDecade_ = std::max(std::ceil(std::log10(high)), lowDecade_ + 1);
-    Q_UNUSED(part);
 }
 
 qreal ClocksLayout::height() const {
     return measures_.headHeight + static_cast<qreal>(rows_.size()) * measures_.rowHeight;
+}
+
+void ClocksLayout::keepAxisOf(const ClocksLayout& other) {
+    lowDecade_ = other.lowDecade_;
+    highDecade_ = other.highDecade_;
 }
 
 void ClocksLayout::zoom(double factor, qreal around) {
@@ -75,6 +108,11 @@ std::vector<AxisLabel> ClocksLayout::axisLabels(const std::function<qreal(const 
 qreal ClocksLayout::xOf(double hertz) const {
     const double decade = std::log10(std::max(hertz, 1e-9));
     return axisLeft() + (decade - lowDecade_) / (highDecade_ - lowDecade_) * (axisRight() - axisLeft());
+}
+
+double ClocksLayout::hertzAt(qreal x) const {
+    const double share = (x - axisLeft()) / std::max(1.0, axisRight() - axisLeft());
+    return std::pow(10.0, lowDecade_ + share * (highDecade_ - lowDecade_));
 }
 
 QRectF ClocksLayout::rowRect(std::size_t row) const {

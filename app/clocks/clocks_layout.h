@@ -1,6 +1,7 @@
 #pragma once
 
 #include "derive/figures.h"
+#include "plan/plan.h"
 
 #include <QRectF>
 #include <QString>
@@ -15,9 +16,18 @@ namespace wisetick::app {
 struct ClockRow {
     NodeIndex node = 0;
     std::optional<std::size_t> peripheral;
-    std::vector<std::size_t> feeds; ///< peripherals on this line, whether they are unfolded or not
+    std::vector<std::size_t> feeds;    ///< peripherals on this line, whether they are unfolded or not
+    std::vector<std::size_t> promises; ///< on this line or its peripherals; of a peripheral's row, on it alone
     qreal top = 0;
 };
+
+/// What hangs on the sources and lines.
+struct ClockTags {
+    std::vector<std::optional<NodeIndex>> clocks;           ///< by peripheral: what feeds it
+    std::vector<std::optional<NodeIndex>> promiseNodes;     ///< by promise: whose rate it is judged on
+    std::vector<std::optional<std::size_t>> promiseDevices; ///< by promise: its peripheral
+};
+ClockTags tagsOf(const Part& part, const Plan& plan, const Take& take);
 
 /// A decade of the axis; the text is empty where it would run into the one before.
 struct AxisLabel {
@@ -39,9 +49,9 @@ public:
     };
 
     ClocksLayout() = default;
-    /// `clocks` gives the node that feeds each peripheral; `unfolded` the nodes whose peripherals have rows.
-    ClocksLayout(const Part& part, const Figures& figures, const std::vector<std::optional<NodeIndex>>& clocks,
-                 const std::set<NodeIndex>& unfolded, const Measures& measures);
+    /// `unfolded` are the nodes whose peripherals have rows, `shown` says by node what has a row at all.
+    ClocksLayout(const Figures& figures, const ClockTags& tags, const std::set<NodeIndex>& unfolded,
+                 const std::vector<bool>& shown, const Measures& measures);
 
     const std::vector<ClockRow>& rows() const { return rows_; }
     const Measures& measures() const { return measures_; }
@@ -51,12 +61,16 @@ public:
     /// Powers of ten of the axis's ends.
     double lowDecade() const { return lowDecade_; }
     double highDecade() const { return highDecade_; }
+    /// Takes over the axis of another layout.
+    void keepAxisOf(const ClocksLayout& other);
     /// Zooms the axis around a place on it; a factor above 1 shows less.
     void zoom(double factor, qreal around);
 
     /// The decades on the axis with their labels, centred on their place.
     std::vector<AxisLabel> axisLabels(const std::function<qreal(const QString&)>& widthOf) const;
 
+    /// The rate that stands at a place on the axis, Hz.
+    double hertzAt(qreal x) const;
     qreal xOf(double hertz) const;
     qreal xOf(const Rational& hertz) const { return xOf(hertz.toDouble()); }
     QRectF rowRect(std::size_t row) const;

@@ -1,18 +1,22 @@
 #include "clocks/clocks_view.h"
 
+#include "clocks/clocks_picture.h"
 #include "clocks/control_text.h"
 #include "derive/controls.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "quantity/quantity_print.h"
 
+#include <QBuffer>
+#include <QHelpEvent>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPaintEvent>
-#include <QPainterPath>
-#include <QScrollBar>
+#include <QSvgGenerator>
+#include <QToolTip>
 
+#include <algorithm>
 #include <cmath>
 
 namespace wisetick::app {
@@ -20,27 +24,15 @@ namespace wisetick::app {
 namespace {
 
 constexpr int kGrid = 4;
+constexpr qreal kGrasp = 7; ///< how far beside a needle it can be held
 
 QString text(const std::string& value) {
     return QString::fromStdString(value);
 }
 
-QString limitText(const LineFigure& line) {
-    if (line.limitMin && line.limitMax) {
-        return text(printRange(*line.limitMin, *line.limitMax, Unit::hertz));
-    }
-    if (line.limitMax) {
-        return "most " + text(printQuantity(*line.limitMax, Unit::hertz));
-    }
-    return line.limitMin ? "least " + text(printQuantity(*line.limitMin, Unit::hertz)) : QString();
-}
-
-QString spreadText(const LineFigure& line) {
-    if (!line.hertz || !line.unknown.empty()) {
-        return line.unknown.empty() ? text(line.why) : "tolerance unknown";
-    }
-    const Bounds error = relativeError(*line.hertz, line.hertz->nominal);
-    return -error.min == error.max ? text(printTolerance(error.max)) : text(printError(error.min) + " " + printError(error.max));
+/// A place on the axis as an exact rate, to a thousandth of a hertz.
+Rational rateAt(double hertz) {
+    return Rational(std::max<std::int64_t>(1, std::llround(std::clamp(hertz, 0.001, 1e12) * 1000))) / 1000;
 }
 
 } // namespace
@@ -66,6 +58,7 @@ ClocksView::ClocksView(Document& document, QWidget* parent) : QAbstractScrollAre
         editor_->setText(offer);
         endEdit(true);
     });
+    viewport()->setMouseTracking(true);
     connect(&document_, &Document::changed, this, [this] { layOut(); });
     layOut();
 }
@@ -87,12 +80,7 @@ void ClocksView::select(const QString& lineId) {
     }
 }
 
-void ClocksView::layOut() {
-    if (!document_.isOpen()) {
-        layout_ = ClocksLayout();
-        viewport()->update();
-        return;
-    }
+ClocksLayout::Measures ClocksView::measure() const {
     ClocksLayout::Measures measures;
     measures.width = viewport()->width();
     measures.rowHeight = std::ceil((lineHeight(Face::word) + lineHeight(Face::small) + 2) / kGrid) * kGrid;
@@ -103,22 +91,48 @@ void ClocksView::layOut() {
         names = std::max({names, textWidth(Face::bold, text(line.name)), textWidth(Face::small, text(line.control))});
         rates = std::max(rates, textWidth(Face::small, limitText(line)));
     }
-    measures.nameWidth = std::min(names + 11 * kGrid, measures.width * 0.34);
+    measures.nameWidth = std::min(names + 13 * kGrid, measures.width * 0.34);
     measures.rateWidth = std::min(rates + 6 * kGrid, measures.width * 0.28);
-    Diagnostics ignored;
-    const Controls controls = resolveControls(document_.part(), document_.take(), ignored);
-    std::vector<std::optional<NodeIndex>> clocks;
-    for (std::size_t i = 0; i < document_.part().peripherals.size(); ++i) {
-        clocks.push_back(clockOf(document_.part(), controls, i));
+    return measures;
+}
+
+void ClocksView::layOut() {
+    if (!document_.isOpen()) {
+        layout_ = ClocksLayout();
+        viewport()->update();
+        return;
     }
-    layout_ = ClocksLayout(document_.part(), document_.figures(), clocks, unfolded_, measures);
-    if (zoom_) {
+    const bool hadRows = !layout_.rows().empty();
+    const ClockRow kept = hadRows ? layout_.rows()[std::min(selectedRow_, layout_.rows().size() - 1)] : ClockRow();
+    const Figures& figures = document_.figures();
+    const ClocksLayout before = layout_;
+    layout_ = ClocksLayout(figures, tagsOf(document_.part(), document_.plan(), document_.take()), unfolded_,
+                           shownNodes(figures, filter_), measure());
+    if (drag_) {
+        layout_.keepAxisOf(before); // or it would run away under the needle
+    } else if (zoom_) {
         layout_.zoom(zoom_->first, zoom_->second);
     }
-    selectedRow_ = std::min(selectedRow_, layout_.rows().size() - 1);
+    // the same row stays selected, or its line's, or the one at its place
+    const auto row = hadRows && kept.node < figures.lines.size() ? layout_.rowOf(kept.node) : std::nullopt;
+    selectedRow_ = row.value_or(std::min(selectedRow_, std::max<std::size_t>(layout_.rows().size(), 1) - 1));
+    for (std::size_t i = selectedRow_; kept.peripheral && i < layout_.rows().size(); ++i) {
+        selectedRow_ = layout_.rows()[i].peripheral == kept.peripheral ? i : selectedRow_;
+    }
+    hoveredRow_.reset();
+    if (!ghostTake_.isEmpty() && !drag_) {
+        const bool isThere = findTake(document_.plan(), ghostTake_.toStdString()) != nullptr;
+        ghost_ = isThere ? std::optional(document_.figuresOfTake(ghostTake_.toStdString())) : std::nullopt;
+    }
     verticalScrollBar()->setPageStep(viewport()->height());
     verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(layout_.height()) - viewport()->height()));
     viewport()->update();
+}
+
+ClocksScene ClocksView::scene() const {
+    return {document_.part(), document_.take(), document_.figures(), ghost_ ? &*ghost_ : nullptr,
+            layout_,          unfolded_,        filter_.folded,      theme_,
+            selectedRow_,     hoveredRow_,      hasFocus()};
 }
 
 void ClocksView::selectRow(std::size_t row) {
@@ -147,7 +161,7 @@ QRectF ClocksView::controlRect(std::size_t row) const {
 
 void ClocksView::beginEdit() {
     const ClockRow& row = layout_.rows()[selectedRow_];
-    if (row.peripheral || document_.part().isSource(row.node)) {
+    if (row.peripheral || !hasControl(document_.part(), row.node)) {
         return;
     }
     const QRectF rect = layout_.rowRect(selectedRow_).translated(0, -verticalScrollBar()->value());
@@ -180,20 +194,28 @@ void ClocksView::apply(const QString& typed) {
     const ControlEdit edit = readControl(typed, document_.part(), document_.figures(), layout_.rows()[selectedRow_].node);
     if (edit.change) {
         document_.edit(edit.what, edit.change);
-        return;
+    } else {
+        say(edit.why, edit.offers);
     }
+}
+
+/// Says why something can't be set, below the row, and what is offered instead.
+void ClocksView::say(const QString& why, const QStringList& offers) {
     trouble_->setStyleSheet(QString("QLabel { background: %1; color: %2; border: 1px solid %3; padding: 6px }")
                                 .arg(theme_.panel.name(), theme_.broken.name(), theme_.line.name()));
-    offers_ = edit.offers;
+    offers_ = offers;
     QStringList links;
     for (const QString& offer : offers_) {
         links << QString("<a href='%1' style='color:%2'>%1</a>").arg(offer.toHtmlEscaped(), theme_.thread.name());
     }
-    trouble_->setText(edit.why.toHtmlEscaped() +
+    trouble_->setText(why.toHtmlEscaped() +
                       (links.isEmpty() ? QString() : tr("; nearest: ") + links.join(tr(" or ")) + tr(" (\u2193 and Enter)")));
     trouble_->setFixedWidth(static_cast<int>(layout_.axisRight() - layout_.axisLeft()));
     trouble_->adjustSize();
-    trouble_->move(static_cast<int>(layout_.axisLeft()), editor_->geometry().bottom() + 2);
+    const QRectF row = layout_.rowRect(selectedRow_).translated(0, -verticalScrollBar()->value());
+    const int below = static_cast<int>(row.bottom()) + 2;
+    const bool fits = below + trouble_->height() <= viewport()->height();
+    trouble_->move(static_cast<int>(layout_.axisLeft()), fits ? below : static_cast<int>(row.top()) - trouble_->height() - 2);
     trouble_->show();
     trouble_->raise();
 }
@@ -210,24 +232,16 @@ void ClocksView::takeOffer(int direction) {
 
 void ClocksView::step(int direction) {
     const ClockRow& row = layout_.rows()[selectedRow_];
-    if (row.peripheral || document_.part().isSource(row.node)) {
+    const auto next = row.peripheral ? std::nullopt : nextSetting(document_.part(), document_.figures(), row.node, direction);
+    if (!next) {
         return;
     }
-    const Line& line = document_.part().lineAt(row.node);
-    const LineFigure& figure = document_.figures().lines[row.node];
-    const bool isMultiplier = line.divide.empty();
-    const FactorSet& set = isMultiplier ? line.multiply : line.divide;
-    const Rational& now = isMultiplier ? figure.multiply : figure.divide;
-    if (set.empty()) {
+    if (isLocked(document_.take(), document_.part().nodeId(row.node))) {
+        say(tr("%1 is locked; Ctrl+B frees it").arg(selected()), {});
         return;
     }
-    // + makes the rate higher
-    const bool isUp = isMultiplier ? direction > 0 : direction < 0;
-    const Rational tiny(1, 1000000000);
-    const auto next = isUp ? set.atLeast(now + tiny) : set.atMost(now - tiny);
-    if (next) {
-        apply((isMultiplier ? "\u00d7 " : "\u00f7 ") + text(printFactor(*next)));
-    }
+    const ControlEdit edit = setControl(document_.part(), row.node, next->value);
+    document_.edit(edit.what, edit.change);
 }
 
 void ClocksView::toggleFold(NodeIndex node) {
@@ -237,6 +251,91 @@ void ClocksView::toggleFold(NodeIndex node) {
     const QString kept = selected();
     layOut();
     select(kept);
+}
+
+void ClocksView::foldBranch() {
+    if (!layout_.rows().empty()) {
+        const NodeIndex node = layout_.rows()[selectedRow_].node;
+        if (!filter_.folded.erase(node)) {
+            filter_.folded.insert(node);
+        }
+        layOut();
+    }
+}
+
+void ClocksView::find(const QString& what) {
+    filter_.find = what.trimmed();
+    layOut();
+}
+
+void ClocksView::showWhatFeeds(const QString& promise) {
+    filter_.feeding.reset();
+    const ClockTags tags = document_.isOpen() ? tagsOf(document_.part(), document_.plan(), document_.take()) : ClockTags();
+    for (std::size_t i = 0; i < tags.promiseNodes.size(); ++i) {
+        if (text(document_.figures().promises[i].name) == promise) {
+            filter_.feeding = tags.promiseNodes[i];
+        }
+    }
+    layOut();
+}
+
+void ClocksView::hideOff(bool isHidden) {
+    filter_.hidesOff = isHidden;
+    layOut();
+}
+
+void ClocksView::toggleLock() {
+    if (layout_.rows().empty()) {
+        return;
+    }
+    const std::string id = selected().toStdString();
+    const bool wasLocked = isLocked(document_.take(), id);
+    document_.edit(text(id) + (wasLocked ? tr(" freed") : tr(" locked")), [id, wasLocked](Plan& plan) {
+        const auto take =
+            std::find_if(plan.takes.begin(), plan.takes.end(), [&](const Take& each) { return each.name == plan.active; });
+        if (wasLocked) {
+            std::erase_if(take->locks, [&](const std::string& lock) { return lock == id || lock.rfind(id + ".", 0) == 0; });
+        } else {
+            take->locks.push_back(id);
+        }
+    });
+}
+
+void ClocksView::fit() {
+    zoom_.reset();
+    layOut();
+}
+
+void ClocksView::showGhost(const QString& take) {
+    ghostTake_ = take;
+    ghost_.reset();
+    layOut();
+}
+
+QPixmap ClocksView::picture() {
+    const QSizeF size(viewport()->width(), layout_.height() + kGrid);
+    QPixmap picture(size.toSize() * devicePixelRatioF());
+    picture.setDevicePixelRatio(devicePixelRatioF());
+    picture.fill(theme_.paper);
+    QPainter painter(&picture);
+    paintClocks(painter, scene(), size, 0);
+    return picture;
+}
+
+QByteArray ClocksView::svg() {
+    QByteArray bytes;
+    QBuffer buffer(&bytes);
+    QSvgGenerator generator;
+    generator.setOutputDevice(&buffer);
+    const QSizeF size(viewport()->width(), layout_.height() + kGrid);
+    generator.setViewBox(QRectF(QPointF(), size));
+    generator.setSize(size.toSize());
+    generator.setTitle(document_.isOpen() ? text(document_.plan().name) : QString());
+    QPainter painter(&generator);
+    painter.fillRect(QRectF(QPointF(), size), theme_.paper);
+    paintClocks(painter, scene(), size, 0);
+    painter.end();
+    return bytes;
 }
 
 void ClocksView::keyPressEvent(QKeyEvent* event) {
@@ -251,9 +350,21 @@ void ClocksView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_Return:
     case Qt::Key_Enter:
     case Qt::Key_F2: beginEdit(); break;
-    case Qt::Key_Space: toggleFold(layout_.rows()[selectedRow_].node); break;
-    case Qt::Key_Plus: step(1); break;
-    case Qt::Key_Minus: step(-1); break;
+    case Qt::Key_Space:
+        if (event->modifiers() & Qt::ShiftModifier) {
+            foldBranch();
+        } else {
+            toggleFold(layout_.rows()[selectedRow_].node);
+        }
+        break;
+    case Qt::Key_Plus:
+    case Qt::Key_Right: step(1); break;
+    case Qt::Key_Minus:
+    case Qt::Key_Left: step(-1); break;
+    case Qt::Key_Escape:
+        trouble_->hide();
+        endDrag(false);
+        break;
     default:
         if (!event->text().isEmpty() && event->text().front().isPrint() &&
             !(event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))) {
@@ -293,7 +404,82 @@ void ClocksView::mousePressEvent(QMouseEvent* event) {
         toggleFold(layout_.rows()[*row].node);
     } else if (controlRect(*row).contains(place)) {
         beginEdit();
+    } else if (isNeedleAt(*row, place)) {
+        if (isLocked(document_.take(), selected().toStdString())) {
+            say(tr("%1 is locked; Ctrl+B frees it").arg(selected()), {});
+        } else {
+            drag_ = Drag{layout_.rows()[*row].node, std::nullopt};
+        }
     }
+}
+
+bool ClocksView::isNeedleAt(std::size_t row, const QPointF& place) const {
+    const ClockRow& clock = layout_.rows()[row];
+    const auto needle = clock.peripheral ? std::nullopt : layout_.needle(row, document_.figures());
+    return needle && std::abs(needle->x() - place.x()) <= kGrasp &&
+           reachOf(document_.part(), document_.figures(), clock.node, 1).control != Reach::Control::none;
+}
+
+void ClocksView::mouseMoveEvent(QMouseEvent* event) {
+    if (drag_) {
+        dragTo(event->position().x());
+        return;
+    }
+    const QPointF place(event->position().x(), event->position().y() + verticalScrollBar()->value());
+    const auto row = event->position().y() < layout_.measures().headHeight ? std::nullopt : layout_.rowAt(place.y());
+    if (row != hoveredRow_) {
+        hoveredRow_ = row;
+        viewport()->update();
+    }
+    viewport()->setCursor(row && isNeedleAt(*row, place) ? Qt::SizeHorCursor : Qt::ArrowCursor);
+}
+
+/// The held needle snaps to the nearest setting of its control; what that would bring is shown, and not kept yet.
+void ClocksView::dragTo(qreal x) {
+    const auto nearest = nearestSetting(document_.part(), document_.figures(), drag_->node, rateAt(layout_.hertzAt(x)));
+    if (!nearest || drag_->value == nearest->value) {
+        return;
+    }
+    drag_->value = nearest->value;
+    document_.preview(setControl(document_.part(), drag_->node, nearest->value).change);
+}
+
+void ClocksView::endDrag(bool isApplied) {
+    if (!drag_) {
+        return;
+    }
+    const Drag drag = *drag_;
+    drag_.reset();
+    if (isApplied && drag.value) {
+        const ControlEdit edit = setControl(document_.part(), drag.node, *drag.value);
+        document_.edit(edit.what, edit.change);
+    }
+    document_.endPreview();
+}
+
+void ClocksView::mouseReleaseEvent(QMouseEvent*) {
+    endDrag(true);
+}
+
+void ClocksView::leaveEvent(QEvent*) {
+    hoveredRow_.reset();
+    viewport()->update();
+}
+
+/// A row says its derivation in one sentence.
+bool ClocksView::viewportEvent(QEvent* event) {
+    if (event->type() == QEvent::ToolTip) {
+        const auto* help = static_cast<QHelpEvent*>(event);
+        const auto row = layout_.rowAt(help->pos().y() + verticalScrollBar()->value());
+        if (row) {
+            QToolTip::showText(help->globalPos(), sentenceOf(document_.part(), document_.figures(), layout_.rows()[*row].node),
+                               this);
+        } else {
+            QToolTip::hideText();
+        }
+        return true;
+    }
+    return QAbstractScrollArea::viewportEvent(event);
 }
 
 void ClocksView::wheelEvent(QWheelEvent* event) {
@@ -328,173 +514,20 @@ void ClocksView::focusOutEvent(QFocusEvent*) {
     viewport()->update();
 }
 
-void ClocksView::paintAxis(QPainter& painter) const {
-    const qreal head = layout_.measures().headHeight;
-    for (const AxisLabel& label : layout_.axisLabels([](const QString& text) { return textWidth(Face::small, text); })) {
-        painter.fillRect(QRectF(label.x, head, 1, viewport()->height()), theme_.line);
-        drawText(painter, QRectF(label.x - 60, 0, 120, head), Qt::AlignHCenter, label.text, Face::small, theme_.muted);
-    }
-}
-
-void ClocksView::paintThread(QPainter& painter, std::size_t row) const {
-    const ClockRow& child = layout_.rows()[row];
-    const LineFigure& line = document_.figures().lines[child.node];
-    if (child.peripheral || !line.parent || !line.isOn) {
-        return;
-    }
-    const auto parentRow = layout_.rowOf(*line.parent);
-    const auto from = parentRow ? layout_.needle(*parentRow, document_.figures()) : std::nullopt;
-    const auto to = layout_.needle(row, document_.figures());
-    if (!from || !to) {
-        return;
-    }
-    QPen pen(theme_.thread, 1.1);
-    painter.setPen(pen);
-    const qreal below = from->y() < to->y() ? layout_.measures().rowHeight * 0.25 : -layout_.measures().rowHeight * 0.25;
-    painter.drawLine(QPointF(from->x(), from->y() + below), QPointF(from->x(), to->y()));
-    painter.drawLine(QPointF(from->x(), to->y()), *to);
-}
-
-void ClocksView::paintNeedle(QPainter& painter, std::size_t row, const LineFigure& line) const {
-    const auto place = layout_.needle(row, document_.figures());
-    if (!place) {
-        return;
-    }
-    const qreal half = layout_.measures().rowHeight * 0.25;
-    const QColor colour = line.state == State::kept ? theme_.ink : theme_.of(line.state);
-    if (line.isOn && line.unknown.empty()) {
-        const qreal low = layout_.xOf(line.hertz->min);
-        painter.fillRect(QRectF(low, place->y() - 1, layout_.xOf(line.hertz->max) - low, 2), colour);
-    }
-    painter.setPen(QPen(line.isOn ? colour : theme_.muted, 1.3));
-    painter.setBrush(line.isOn ? QBrush(colour) : QBrush(Qt::NoBrush));
-    if (line.isSource) {
-        painter.drawPolygon(QPolygonF{QPointF(place->x(), place->y() - half),
-                                      QPointF(place->x() + half * 0.8, place->y() + half * 0.7),
-                                      QPointF(place->x() - half * 0.8, place->y() + half * 0.7)});
-    } else if (line.state == State::broken && line.isOn) { // told by shape too: a notched needle
-        painter.drawRect(QRectF(place->x() - 2, place->y() - half, 4, half * 0.8));
-        painter.drawRect(QRectF(place->x() - 2, place->y() + half * 0.2, 4, half * 0.8));
-    } else {
-        painter.drawRect(QRectF(place->x() - 1.5, place->y() - half, 3, 2 * half));
-    }
-}
-
-void ClocksView::paintReach(QPainter& painter, std::size_t row) const {
-    const ClockRow& clock = layout_.rows()[row];
-    if (clock.peripheral) {
-        return;
-    }
-    const LineFigure& line = document_.figures().lines[clock.node];
-    const qreal bottom = layout_.rowRect(row).bottom();
-    for (const auto& [factor, hertz] : reachOf(document_.part(), document_.figures(), clock.node).settings) {
-        const bool isOutside = (line.limitMin && hertz < *line.limitMin) || (line.limitMax && hertz > *line.limitMax);
-        const qreal height = isOutside ? 3 : 6; // what is out of the rail is shorter as well as another colour
-        painter.fillRect(QRectF(layout_.xOf(hertz) - 0.75, bottom - height - 1, 1.5, height),
-                         isOutside ? theme_.broken : theme_.kept);
-    }
-}
-
-/// The mark of a row that has peripherals: it points right while they are folded, down when they are shown.
-void ClocksView::paintFold(QPainter& painter, const QPointF& centre, bool isUnfolded) const {
-    constexpr qreal kSize = 3.5;
-    QPolygonF mark{QPointF(-kSize / 2, -kSize), QPointF(kSize, 0), QPointF(-kSize / 2, kSize)};
-    if (isUnfolded) {
-        mark = QTransform().rotate(90).map(mark);
-    }
-    painter.setPen(Qt::NoPen);
-    painter.setBrush(theme_.muted);
-    painter.drawPolygon(mark.translated(centre));
-}
-
-void ClocksView::paintRow(QPainter& painter, std::size_t row) const {
-    const ClockRow& clock = layout_.rows()[row];
-    const LineFigure& line = document_.figures().lines[clock.node];
-    const QRectF rect = layout_.rowRect(row);
-    const qreal nameLeft = 5 * kGrid;
-    const QRectF name(nameLeft, rect.top() + 1, layout_.measures().nameWidth - nameLeft - kGrid, rect.height() / 2);
-    const QRectF control = name.translated(0, rect.height() / 2 - 1);
-    const QRectF rate(layout_.axisRight(), name.top(), layout_.measures().rateWidth - 3 * kGrid, name.height());
-    if (row == selectedRow_) {
-        painter.fillRect(rect, theme_.selected);
-        if (hasFocus()) {
-            painter.fillRect(QRectF(rect.left(), rect.top(), 3, rect.height()), theme_.kept);
-        }
-    }
-    const auto draw = [&](const QRectF& area, Qt::Alignment side, const QString& what, Face face, const QColor& colour) {
-        drawText(painter, area, side, what, face, colour);
-    };
-    if (clock.peripheral) {
-        const Peripheral& peripheral = document_.part().peripherals[*clock.peripheral];
-        draw(name.adjusted(3 * kGrid, rect.height() / 4, 0, rect.height() / 4), Qt::AlignLeft, text(peripheral.name), Face::small,
-             theme_.muted);
-        return;
-    }
-    const QColor ink = line.isOn ? theme_.ink : theme_.muted;
-    if (!clock.feeds.empty()) {
-        paintFold(painter, QPointF(kGrid + 5, name.center().y()), unfolded_.contains(clock.node));
-    }
-    draw(name, Qt::AlignLeft, text(line.name), Face::bold, ink);
-    draw(control, Qt::AlignLeft, line.isSource ? spreadText(line) : text(line.control), Face::small,
-         line.isSource ? theme_.muted : theme_.kept);
-    const bool isWell = line.state == State::kept;
-    draw(rate, Qt::AlignRight, line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"), Face::bold,
-         isWell ? ink : theme_.of(line.state));
-    draw(rate.translated(0, rect.height() / 2 - 1), Qt::AlignRight, line.isOn ? limitText(line) : tr("off"), Face::small,
-         isWell ? theme_.muted : theme_.of(line.state));
-    if (line.limitMin || line.limitMax) {
-        const qreal left = std::max(layout_.axisLeft(), line.limitMin ? layout_.xOf(*line.limitMin) : layout_.axisLeft());
-        const qreal right = std::min(layout_.axisRight(), line.limitMax ? layout_.xOf(*line.limitMax) : layout_.axisRight());
-        const QRectF rail(left, rect.top() + rect.height() * 0.3, right - left, rect.height() * 0.4);
-        painter.fillRect(rail, theme_.rail);
-        painter.setPen(theme_.railEdge);
-        if (line.limitMin) {
-            painter.drawLine(rail.topLeft(), rail.bottomLeft());
-        }
-        if (line.limitMax) {
-            painter.drawLine(rail.topRight(), rail.bottomRight());
-        }
-    }
-}
-
 void ClocksView::paintEvent(QPaintEvent* event) {
     QPainter painter(viewport());
     painter.fillRect(event->rect(), theme_.paper);
-    if (layout_.rows().empty()) {
-        if (hasFocus()) {
-            drawFocus(painter, viewport()->rect(), theme_);
-        }
-        painter.setPen(theme_.muted);
-        painter.setFont(faceFont(Face::word));
-        painter.drawText(viewport()->rect(), Qt::AlignCenter, tr("Open a plan to see its clocks"));
+    if (!layout_.rows().empty()) {
+        paintClocks(painter, scene(), viewport()->size(), verticalScrollBar()->value());
         return;
     }
-    painter.setRenderHint(QPainter::Antialiasing);
-    paintAxis(painter);
-    const qreal head = layout_.measures().headHeight;
-    painter.setClipRect(QRectF(0, head, viewport()->width(), viewport()->height() - head));
-    painter.translate(0, -verticalScrollBar()->value());
-    const qreal top = verticalScrollBar()->value();
-    const auto isSeen = [&](std::size_t row) {
-        return layout_.rowRect(row).bottom() >= top && layout_.rowRect(row).top() <= top + viewport()->height();
-    };
-    for (std::size_t row = 0; row < layout_.rows().size(); ++row) {
-        if (isSeen(row)) {
-            paintRow(painter, row);
-        }
+    if (hasFocus()) {
+        drawFocus(painter, viewport()->rect(), theme_);
     }
-    // needles and threads stay between the columns
-    painter.setClipRect(
-        QRectF(layout_.axisLeft() - 8, top + head, layout_.axisRight() - layout_.axisLeft() + 16, viewport()->height()));
-    for (std::size_t row = 0; row < layout_.rows().size(); ++row) {
-        paintThread(painter, row);
-    }
-    for (std::size_t row = 0; row < layout_.rows().size(); ++row) {
-        if (isSeen(row) && !layout_.rows()[row].peripheral) {
-            paintNeedle(painter, row, document_.figures().lines[layout_.rows()[row].node]);
-        }
-    }
-    paintReach(painter, selectedRow_);
+    painter.setPen(theme_.muted);
+    painter.setFont(faceFont(Face::word));
+    painter.drawText(viewport()->rect(), Qt::AlignCenter,
+                     document_.isOpen() ? tr("No clock is shown: nothing fits the filter") : tr("Open a plan to see its clocks"));
 }
 
 } // namespace wisetick::app

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "clocks/clocks_filter.h"
 #include "clocks/clocks_layout.h"
 #include "paint/theme.h"
 #include "shell/document.h"
@@ -11,8 +12,12 @@ class QLineEdit;
 
 namespace wisetick::app {
 
+struct ClocksScene;
+struct RowSetting;
+
 /// The lines of the part on a common logarithmic axis of frequency: rail, needle, whisker, and a thread from parent to
-/// child. A row's control is edited where it stands: Enter or a click on it, then a source, "÷ 4" or "48M".
+/// child. A row's control is edited where it stands: Enter or a click on it, then a source, "÷ 4" or "48M"; or its
+/// needle is dragged along its reach, which is an edit when it is let go.
 class ClocksView : public QAbstractScrollArea {
     Q_OBJECT
 
@@ -28,6 +33,25 @@ public:
     /// Why what was typed can't be set, and what is offered instead.
     QLabel* trouble() const { return trouble_; }
 
+    /// Shows only lines whose name or id holds the text, with what feeds them.
+    void find(const QString& text);
+    /// Shows only what feeds the promise of that name; all where there is none.
+    void showWhatFeeds(const QString& promise);
+    void hideOff(bool isHidden);
+    bool hidesOff() const { return filter_.hidesOff; }
+    /// Hides or shows what hangs below the selected row.
+    void foldBranch();
+    /// Locks the selected row against everything but the user, or frees it.
+    void toggleLock();
+    /// The whole axis again.
+    void fit();
+    /// Shows the needles of another take as hollow ones; an empty name ends it.
+    void showGhost(const QString& take);
+    QString ghost() const { return ghostTake_; }
+    /// The view as it is, whole and not only its visible part.
+    QPixmap picture();
+    QByteArray svg();
+
 signals:
     void selectionChanged(const QString& lineId);
 
@@ -36,6 +60,10 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
+    void leaveEvent(QEvent* event) override;
+    bool viewportEvent(QEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
     void changeEvent(QEvent* event) override;
@@ -43,28 +71,39 @@ protected:
     void focusOutEvent(QFocusEvent* event) override;
 
 private:
+    /// A needle that is held.
+    struct Drag {
+        NodeIndex node = 0;
+        std::optional<Rational> value; ///< of the control, where the needle was dragged to
+    };
+
     void layOut();
+    ClocksLayout::Measures measure() const;
+    ClocksScene scene() const;
     void selectRow(std::size_t row);
     void beginEdit();
     void endEdit(bool isApplied);
     void apply(const QString& typed);
+    void say(const QString& why, const QStringList& offers);
     void takeOffer(int direction);
     void step(int direction);
     void toggleFold(NodeIndex node);
+    void dragTo(qreal x);
+    void endDrag(bool isApplied);
+    bool isNeedleAt(std::size_t row, const QPointF& place) const;
     QRectF controlRect(std::size_t row) const;
-    void paintAxis(QPainter& painter) const;
-    void paintThread(QPainter& painter, std::size_t row) const;
-    void paintFold(QPainter& painter, const QPointF& centre, bool isUnfolded) const;
-    void paintRow(QPainter& painter, std::size_t row) const;
-    void paintNeedle(QPainter& painter, std::size_t row, const LineFigure& line) const;
-    void paintReach(QPainter& painter, std::size_t row) const;
 
     Document& document_;
     Theme theme_ = lightTheme();
     ClocksLayout layout_;
+    ClocksFilter filter_;
     std::set<NodeIndex> unfolded_;
     std::size_t selectedRow_ = 0;
+    std::optional<std::size_t> hoveredRow_;
+    std::optional<Drag> drag_;
     std::optional<std::pair<double, qreal>> zoom_;
+    QString ghostTake_;
+    std::optional<Figures> ghost_;
     QLineEdit* editor_;
     QLabel* trouble_;
     QStringList offers_; ///< settings near to what was typed, as they would be typed

@@ -6,10 +6,13 @@
 #include "shell/document.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace wisetick::app {
 
 namespace {
+
+constexpr std::int64_t kMostFieldValues = 1 << 20;
 
 QString text(const std::string& value) {
     return QString::fromStdString(value);
@@ -62,20 +65,97 @@ ControlEdit sourceEdit(const Part& part, const Line& line, const std::string& ty
     return edit;
 }
 
-ControlEdit rateEdit(const Part& part, const Figures& figures, NodeIndex node, const Rational& hertz) {
-    const Line& line = part.lineAt(node);
-    const Reach reach = reachOf(part, figures, node, 70000);
+ControlEdit sourceRateEdit(const Source& source, const Rational& hertz) {
     ControlEdit edit;
-    std::vector<std::pair<Rational, Rational>> near = reach.settings;
-    std::sort(near.begin(), near.end(),
-              [&](const auto& a, const auto& b) { return abs(a.second - hertz) < abs(b.second - hertz); });
-    if (!near.empty() && near.front().second == hertz) {
-        return factorEdit(line, reach.isMultiplier, near.front().first);
+    if (std::find(source.rates.begin(), source.rates.end(), hertz) == source.rates.end()) {
+        edit.why = QString("%1 can't run at %2").arg(text(source.id), text(printQuantity(hertz, Unit::hertz)));
+        for (const Rational& rate : FactorSet::list(source.rates).nearest(hertz)) {
+            edit.offers << text(printQuantity(rate, Unit::hertz));
+        }
+        return edit;
     }
-    edit.why = QString("%1 can't reach %2 from its source").arg(text(line.id), text(printQuantity(hertz, Unit::hertz)));
-    for (std::size_t i = 0; i < std::min<std::size_t>(2, near.size()); ++i) {
-        edit.offers << (reach.isMultiplier ? "\u00d7 " : "\u00f7 ") + text(printFactor(near[i].first)) + " = " +
-                           text(printQuantity(near[i].second, Unit::hertz));
+    edit.what = text(source.id) + " at " + text(printQuantity(hertz, Unit::hertz));
+    edit.change = [id = source.id, hertz](Plan& plan) { choiceOf(plan, plan.active, id).rate = hertz; };
+    return edit;
+}
+
+/// The line's own factor: its divider, or where it has none its multiplier.
+struct OwnFactor {
+    const FactorSet* set = nullptr;
+    bool isMultiplier = false;
+    Rational now;
+    Rational hertz; ///< at `now`
+
+    Rational hertzAt(const Rational& value) const { return isMultiplier ? hertz / now * value : hertz * now / value; }
+    Rational valueAt(const Rational& rate) const { return isMultiplier ? rate / hertz * now : hertz * now / rate; }
+};
+
+std::optional<OwnFactor> ownFactor(const Part& part, const Figures& figures, NodeIndex node) {
+    if (part.isSource(node)) {
+        return std::nullopt;
+    }
+    const Line& line = part.lineAt(node);
+    const LineFigure& figure = figures.lines[node];
+    const bool isMultiplier = line.divide.empty() && !line.multiply.empty();
+    const FactorSet& set = isMultiplier ? line.multiply : line.divide;
+    if (set.empty() || !figure.hertz || figure.hertz->nominal.sign() <= 0) {
+        return std::nullopt;
+    }
+    return OwnFactor{&set, isMultiplier, isMultiplier ? figure.multiply : figure.divide, figure.hertz->nominal};
+}
+
+/// |log(a ÷ b)| as far as comparing needs it.
+double distance(const Rational& a, const Rational& b) {
+    return std::abs(std::log(a.toDouble() / b.toDouble()));
+}
+
+ControlEdit rateEdit(const Part& part, const Figures& figures, NodeIndex node, const Rational& hertz) {
+    ControlEdit edit;
+    const auto own = ownFactor(part, figures, node);
+    const std::string id = part.nodeId(node);
+    edit.why = QString("%1 can't reach %2 from its source").arg(text(id), text(printQuantity(hertz, Unit::hertz)));
+    if (!own) {
+        return edit;
+    }
+    const Rational wanted = own->valueAt(hertz);
+    if (own->set->contains(wanted)) {
+        return factorEdit(part.lineAt(node), own->isMultiplier, wanted);
+    }
+    std::vector<Rational> near = own->set->nearest(wanted);
+    if (near.size() == 1) { // beyond an end: the two last ones
+        const Rational tiny(1, 1000000000);
+        if (const auto other = wanted > near[0] ? own->set->atMost(near[0] - tiny) : own->set->atLeast(near[0] + tiny)) {
+            near.push_back(*other);
+        }
+    }
+    std::sort(near.begin(), near.end(),
+              [&](const Rational& a, const Rational& b) { return abs(own->hertzAt(a) - hertz) < abs(own->hertzAt(b) - hertz); });
+    for (const Rational& value : near) {
+        edit.offers << (own->isMultiplier ? "\u00d7 " : "\u00f7 ") + text(printFactor(value)) + " = " +
+                           text(printQuantity(own->hertzAt(value), Unit::hertz));
+    }
+    return edit;
+}
+
+/// The factor for which the control's field holds this number.
+ControlEdit fieldEdit(const Line& line, std::int64_t held) {
+    ControlEdit edit;
+    for (const bool isMultiplier : {false, true}) {
+        const FactorSet& set = isMultiplier ? line.multiply : line.divide;
+        const auto holds = line.holds.find(isMultiplier ? "multiply" : "divide");
+        if (set.empty() || holds == line.holds.end()) {
+            continue;
+        }
+        const std::int64_t count = std::min<std::int64_t>(set.size().toInt64().value_or(0), kMostFieldValues);
+        for (std::int64_t i = 0; i < count; ++i) {
+            if (heldFor(holds->second, set.at(i)) == held) {
+                return factorEdit(line, isMultiplier, set.at(i));
+            }
+        }
+        edit.why = QString("no setting of %1 makes its field hold %2").arg(text(line.id)).arg(held);
+    }
+    if (edit.why.isEmpty()) {
+        edit.why = QString("%1 has no field for a factor").arg(text(line.id));
     }
     return edit;
 }
@@ -85,30 +165,120 @@ ControlEdit rateEdit(const Part& part, const Figures& figures, NodeIndex node, c
 Reach reachOf(const Part& part, const Figures& figures, NodeIndex node, std::size_t most) {
     Reach reach;
     if (part.isSource(node)) {
+        const Source& source = part.sources[node];
+        for (std::size_t i = 0; source.rates.size() > 1 && i < source.rates.size(); ++i) {
+            reach.control = Reach::Control::rate;
+            reach.settings.push_back({source.rates[i], source.rates[i]});
+        }
         return reach;
     }
-    const Line& line = part.lineAt(node);
-    const LineFigure& figure = figures.lines[node];
-    reach.isMultiplier = line.divide.empty() && !line.multiply.empty();
-    const FactorSet& set = reach.isMultiplier ? line.multiply : line.divide;
-    if (set.empty() || !figure.parent || !figures.lines[*figure.parent].hertz || !figure.hertz) {
+    const auto own = ownFactor(part, figures, node);
+    if (!own) {
         return reach;
     }
-    // the other factors of the line stay as they are
-    const Rational present = figures.lines[*figure.parent].hertz->nominal * figure.factor;
-    const std::int64_t count = std::min(set.size().toInt64().value_or(0), static_cast<std::int64_t>(most));
-    const Rational& now = reach.isMultiplier ? figure.multiply : figure.divide;
+    reach.control = own->isMultiplier ? Reach::Control::multiply : Reach::Control::divide;
+    const std::int64_t count = std::min(own->set->size().toInt64().value_or(0), static_cast<std::int64_t>(most));
     for (std::int64_t i = 0; i < count; ++i) {
-        const Rational value = set.at(i);
-        reach.settings.emplace_back(value, reach.isMultiplier ? present / now * value : present * now / value);
+        const Rational value = own->set->at(i);
+        reach.settings.push_back({value, own->hertzAt(value)});
     }
     return reach;
+}
+
+std::optional<RowSetting> nearestSetting(const Part& part, const Figures& figures, NodeIndex node, const Rational& hertz) {
+    std::vector<RowSetting> near;
+    if (const auto own = ownFactor(part, figures, node)) {
+        for (const Rational& value : own->set->nearest(own->valueAt(hertz))) {
+            near.push_back({value, own->hertzAt(value)});
+        }
+    } else {
+        near = reachOf(part, figures, node).settings;
+    }
+    const auto best = std::min_element(near.begin(), near.end(), [&](const RowSetting& a, const RowSetting& b) {
+        return distance(a.hertz, hertz) < distance(b.hertz, hertz);
+    });
+    return best == near.end() ? std::nullopt : std::optional(*best);
+}
+
+std::optional<RowSetting> nextSetting(const Part& part, const Figures& figures, NodeIndex node, int direction) {
+    const Rational tiny(1, 1000000000);
+    if (const auto own = ownFactor(part, figures, node)) {
+        const bool isUp = own->isMultiplier == (direction > 0);
+        const auto next = isUp ? own->set->atLeast(own->now + tiny) : own->set->atMost(own->now - tiny);
+        return next ? std::optional(RowSetting{*next, own->hertzAt(*next)}) : std::nullopt;
+    }
+    if (part.isSource(node) && part.sources[node].rates.size() > 1 && figures.lines[node].hertz) {
+        const FactorSet rates = FactorSet::list(part.sources[node].rates);
+        const Rational& now = figures.lines[node].hertz->nominal;
+        const auto next = direction > 0 ? rates.atLeast(now + tiny) : rates.atMost(now - tiny);
+        return next ? std::optional(RowSetting{*next, *next}) : std::nullopt;
+    }
+    return std::nullopt;
+}
+
+ControlEdit setControl(const Part& part, NodeIndex node, const Rational& value) {
+    if (part.isSource(node)) {
+        return sourceRateEdit(part.sources[node], value);
+    }
+    const Line& line = part.lineAt(node);
+    return factorEdit(line, line.divide.empty(), value);
+}
+
+bool hasControl(const Part& part, NodeIndex node) {
+    if (part.isSource(node)) {
+        return part.sources[node].rates.size() > 1;
+    }
+    const Line& line = part.lineAt(node);
+    return line.from.size() > 1 || !line.divide.empty() || !line.multiply.empty();
+}
+
+QString sentenceOf(const Part& part, const Figures& figures, NodeIndex node) {
+    const LineFigure& line = figures.lines[node];
+    const auto rate = [](const LineFigure& of) {
+        return of.hertz ? text(printQuantity(of.hertz->nominal, Unit::hertz)) : QString("no rate");
+    };
+    QString sentence = text(line.name) + " ";
+    if (line.parent) {
+        const LineFigure& parent = figures.lines[*line.parent];
+        sentence += QString("is %1, %2, ").arg(text(parent.name), rate(parent));
+        sentence += line.multiply == 1 ? QString() : QString::fromUtf8("\u00d7 ") + text(printFactor(line.multiply)) + " ";
+        sentence += line.divide == 1 ? QString() : QString::fromUtf8("\u00f7 ") + text(printFactor(line.divide)) + " ";
+        sentence = sentence.trimmed() + ": " + rate(line);
+    } else {
+        sentence += "runs at " + rate(line);
+    }
+    if (line.limitMin) {
+        sentence += ", at least " + text(printQuantity(*line.limitMin, Unit::hertz));
+    }
+    if (line.limitMax) {
+        sentence += ", at most " + text(printQuantity(*line.limitMax, Unit::hertz));
+    }
+    if (!line.isOn) {
+        sentence += "; off";
+    }
+    Q_UNUSED(part);
+    return sentence;
+}
+
+bool isLocked(const Take& take, const std::string& id) {
+    return std::any_of(take.locks.begin(), take.locks.end(), [&](const std::string& lock) {
+        return lock == id || (lock.size() > id.size() && lock.compare(0, id.size() + 1, id + ".") == 0);
+    });
 }
 
 ControlEdit readControl(const QString& typed, const Part& part, const Figures& figures, NodeIndex node) {
     ControlEdit edit;
     if (part.isSource(node)) {
-        edit.why = "a source is set on the board";
+        if (part.sources[node].rates.size() < 2) {
+            edit.why = "a source is set on the board";
+            return edit;
+        }
+        const std::string rate = typed.trimmed().section("at ", -1).toStdString();
+        const auto hertz = readQuantity(rate, Unit::hertz);
+        if (hertz) {
+            return sourceRateEdit(part.sources[node], *hertz);
+        }
+        edit.why = text(sayText(hertz.error()));
         return edit;
     }
     const Line& line = part.lineAt(node);
@@ -118,6 +288,13 @@ ControlEdit readControl(const QString& typed, const Part& part, const Figures& f
     }
     if (part.findNode(words.toStdString())) {
         return sourceEdit(part, line, words.toStdString());
+    }
+    if (words.startsWith("0x", Qt::CaseInsensitive)) {
+        bool isNumber = false;
+        const qlonglong held = words.mid(2).toLongLong(&isNumber, 16);
+        if (isNumber) {
+            return fieldEdit(line, held);
+        }
     }
     const bool isDivision = words.startsWith(QChar(0xF7)) || words.startsWith('/');
     const bool isProduct = words.startsWith(QChar(0xD7)) || words.startsWith('*');

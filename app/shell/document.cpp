@@ -166,18 +166,31 @@ void Document::edit(const QString& what, const std::function<void(Plan&)>& chang
     Plan next = plan();
     change(next);
     if (next == plan()) {
+        endPreview();
         return;
     }
+    isPreviewing_ = false;
     history_.erase(history_.begin() + static_cast<std::ptrdiff_t>(present_) + 1, history_.end());
     history_.push_back({std::move(next), what});
     ++present_;
     work();
 }
 
-Figures Document::figuresOf(const std::function<void(Plan&)>& change) const {
+void Document::preview(const std::function<void(Plan&)>& change) {
     Plan next = plan();
     change(next);
-    return evaluate(part_, next, next.active);
+    isPreviewing_ = true;
+    soon_->stop();
+    figures_ = derive(part_, next, next.active);
+    moved_ = ripple(baseline_, figures_);
+    emit changed();
+}
+
+void Document::endPreview() {
+    if (isPreviewing_) {
+        isPreviewing_ = false;
+        work();
+    }
 }
 
 void Document::undo() {

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
-#include "derive/figures.h"
+#include "derive/derive.h"
 #include "evaluate/ripple.h"
 #include "files/shelf.h"
 #include "plan/plan.h"
@@ -54,8 +54,13 @@ public:
 
     /// Applies an edit; one that changes nothing leaves no trace in the history.
     void edit(const QString& what, const std::function<void(Plan&)>& change);
-    /// The figures that an edit would bring, without making it.
-    Figures figuresOf(const std::function<void(Plan&)>& change) const;
+    /// Shows what an edit would bring without making it: figures and ripple change, plan and history do not.
+    void preview(const std::function<void(Plan&)>& change);
+    /// Shows the plan as it is again.
+    void endPreview();
+    bool isPreviewing() const { return isPreviewing_; }
+    /// What another take of the plan gives, without playing its jobs.
+    Figures figuresOfTake(const std::string& name) const { return derive(part_, plan(), name); }
     bool canUndo() const { return present_ > 0; }
     bool canRedo() const { return present_ + 1 < history_.size(); }
     /// What the last edit was: "bus_a ÷ 4".
@@ -94,6 +99,7 @@ private:
     std::size_t present_ = 0;
     Figures figures_;
     Figures baseline_;
+    bool isPreviewing_ = false;
     std::optional<Plan> baselinePlan_; ///< while the baseline's jobs are still to be played
     std::vector<Moved> moved_;
     QFileSystemWatcher* watcher_;

@@ -13,6 +13,7 @@
 
 #include <QAction>
 #include <QApplication>
+#include <QClipboard>
 #include <QCloseEvent>
 #include <QDateTime>
 #include <QDropEvent>
@@ -84,12 +85,17 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     trailLayout->addWidget(trailKeys_);
     promises_ = new PromisesColumn(document_);
     viewTitle_ = new QLabel(tr("Clocks"));
-    viewHint_ = new QLabel(tr("each row a line; the needle stands at its rate, the rail is where it may stand"));
+    viewHint_ = new QLabel;
+    find_ = new QLineEdit;
+    find_->setPlaceholderText(tr("find a clock"));
+    find_->setAccessibleName(tr("Find a clock"));
+    find_->setMaximumWidth(180);
     auto* viewHead = new QWidget;
     auto* viewHeadLayout = new QHBoxLayout(viewHead);
     viewHeadLayout->setContentsMargins(16, 10, 16, 4);
     viewHeadLayout->addWidget(viewTitle_);
     viewHeadLayout->addWidget(viewHint_, 1);
+    viewHeadLayout->addWidget(find_);
     faults_ = new QListWidget;
     faults_->setFrameShape(QFrame::NoFrame);
     faults_->setWordWrap(true);
@@ -119,12 +125,21 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     splitter->setSizes({290, 640, 350});
     setCentralWidget(column({head_, trail_}, splitter));
     addCommands();
+    addClockCommands();
+    sayView();
+    connect(find_, &QLineEdit::textChanged, clocks_, &ClocksView::find);
+    connect(find_, &QLineEdit::returnPressed, this, [this] { clocks_->setFocus(); });
     connect(head_, &Head::causeWanted, this, &MainWindow::goTo);
     connect(ripple_, &RipplePanel::targetWanted, this, &MainWindow::goTo);
     connect(workings_, &WorkingsPanel::targetWanted, this, &MainWindow::goTo);
     connect(clocks_, &ClocksView::selectionChanged, this, [this](const QString& id) { workings_->show("line/" + id); });
-    connect(promises_->cards(), &PromiseCards::selectionChanged, this,
-            [this](const QString& name) { workings_->show("promise/" + name); });
+    connect(promises_->cards(), &PromiseCards::selectionChanged, this, [this](const QString& name) {
+        workings_->show("promise/" + name);
+        if (showsFeeding_) {
+            clocks_->showWhatFeeds(name);
+            sayView();
+        }
+    });
     connect(&document_, &Document::changed, this, &MainWindow::refresh);
     connect(&document_, &Document::changedOnDisk, this, [this] {
         notice_->tell(tr("%1 was changed by another program.").arg(QFileInfo(document_.path()).fileName()),
@@ -174,6 +189,60 @@ void MainWindow::addCommands() {
         palette.exec();
     });
     addCommand(tr("Quit"), QKeySequence("Ctrl+Q"), [this] { close(); });
+}
+
+void MainWindow::addClockCommands() {
+    addCommand(tr("Find a clock"), QKeySequence("Ctrl+F"), [this] {
+        find_->setFocus();
+        find_->selectAll();
+    });
+    addCommand(tr("Lock or free the clock"), QKeySequence("Ctrl+B"), [this] { clocks_->toggleLock(); });
+    addCommand(tr("Fold or unfold the branch"), QKeySequence("Ctrl+Shift+B"), [this] { clocks_->foldBranch(); });
+    addCommand(tr("Hide or show what is off"), QKeySequence("Ctrl+Shift+O"), [this] {
+        clocks_->hideOff(!clocks_->hidesOff());
+        sayView();
+    });
+    addCommand(tr("Only what feeds the promise, or all"), QKeySequence("Ctrl+Shift+F"), [this] {
+        showsFeeding_ = !showsFeeding_;
+        clocks_->showWhatFeeds(showsFeeding_ ? promises_->cards()->selected() : QString());
+        sayView();
+    });
+    addCommand(tr("Fit the axis"), QKeySequence("Ctrl+0"), [this] { clocks_->fit(); });
+    addCommand(tr("Needles of the next take as ghosts"), QKeySequence("Ctrl+Shift+G"), [this] {
+        // none, then each other take in turn
+        QStringList takes{QString()};
+        for (const Take& take : document_.isOpen() ? document_.plan().takes : std::vector<Take>()) {
+            if (take.name != document_.plan().active) {
+                takes << text(take.name);
+            }
+        }
+        clocks_->showGhost(takes[(takes.indexOf(clocks_->ghost()) + 1) % takes.size()]);
+        sayView();
+    });
+    addCommand(tr("Copy the clocks as a picture"), QKeySequence("Ctrl+Shift+C"),
+               [this] { QApplication::clipboard()->setPixmap(clocks_->picture()); });
+    addCommand(tr("Copy the clocks as SVG"), QKeySequence("Ctrl+Alt+C"), [this] {
+        const QByteArray svg = clocks_->svg();
+        auto* copied = new QMimeData;
+        copied->setData("image/svg+xml", svg);
+        copied->setText(QString::fromUtf8(svg));
+        QApplication::clipboard()->setMimeData(copied);
+    });
+}
+
+void MainWindow::sayView() {
+    QStringList said;
+    if (clocks_->hidesOff()) {
+        said << tr("what is off is hidden");
+    }
+    if (showsFeeding_) {
+        said << tr("only what feeds %1").arg(promises_->cards()->selected());
+    }
+    if (!clocks_->ghost().isEmpty()) {
+        said << tr("hollow: take %1").arg(clocks_->ghost());
+    }
+    viewHint_->setText(said.isEmpty() ? tr("the needle stands at its rate, the rail is where it may stand")
+                                      : said.join(QString::fromUtf8(" \u00b7 ")));
 }
 
 bool MainWindow::openPlan(const QString& path) {

@@ -6,6 +6,7 @@
 #include <QMainWindow>
 
 class QLabel;
+class QLineEdit;
 class QListWidget;
 
 namespace wisetick::app {
@@ -36,6 +37,8 @@ public:
     PromisesColumn* promises() const { return promises_; }
     RipplePanel* ripplePanel() const { return ripple_; }
     WorkingsPanel* workings() const { return workings_; }
+    /// The field that finds a clock by name.
+    QLineEdit* findField() const { return find_; }
     QListWidget* faults() const { return faults_; }
     Notice* notice() const { return notice_; }
     /// The page of the documents about what has the focus.
@@ -68,12 +71,16 @@ private:
     bool mayLeave();
     void refresh();
     void styleTitles();
+    void addClockCommands();
+    /// What of the clocks is hidden or added just now, in words.
+    void sayView();
 
     Document document_;
     Shelf shelf_;
     QString documents_;
     Theme theme_ = lightTheme();
     bool followsDesktop_ = true;
+    bool showsFeeding_ = false; ///< only what feeds the selected promise
     Head* head_;
     QWidget* trail_;
     QLabel* trailMark_;
@@ -81,6 +88,7 @@ private:
     QLabel* trailKeys_;
     QLabel* viewTitle_;
     QLabel* viewHint_;
+    QLineEdit* find_;
     QWidget* middle_;
     PromisesColumn* promises_;
     ClocksView* clocks_;
