@@ -1,6 +1,7 @@
 #include "commands.h"
 
 #include "base/nearest_name.h"
+#include "evaluate/compare.h"
 #include "evaluate/evaluate.h"
 #include "handover/figures_json.h"
 #include "part/lint.h"
@@ -175,6 +176,33 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
         console.out << promiseReport(promise, ways, console.style);
     }
     return promise.state == State::broken ? kBroken : kHolds;
+}
+
+int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes) {
+    const auto loaded = load(console, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    std::vector<std::string> known;
+    for (const Take& take : loaded->plan.takes) {
+        known.push_back(take.name);
+    }
+    for (const std::string& take : takes) {
+        if (findTake(loaded->plan, take) == nullptr) {
+            return reportBadInput(console,
+                                  {{Severity::error,
+                                    {options.plan, 0, 0, {}},
+                                    "no take '" + take + "'",
+                                    listNames(known),
+                                    didYouMean(take, known)}},
+                                  options.isJson);
+        }
+    }
+    const std::vector<std::string>& compared = takes.empty() ? known : takes;
+    const std::vector<ComparedRow> rows = compareTakes(loaded->part, loaded->plan, compared);
+    console.out << (options.isJson ? comparisonJson(compared, rows).dump(2) + "\n"
+                                   : compareReport(compared, rows, console.style));
+    return kHolds;
 }
 
 } // namespace wisetick::cli

@@ -38,4 +38,7 @@ int runLint(const Console& console, const std::vector<std::string>& parts, bool 
 /// One line tried on a plan, in place of the promise of the same name or beside all others.
 int runPromise(const Console& console, const PlanOptions& options, const std::string& line);
 
+/// The takes of a plan beside one another: all, or those named.
+int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes);
+
 } // namespace wisetick::cli

@@ -43,6 +43,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli check PLAN                    does every promise hold, at every corner?
   wisetick-cli derive PLAN                   all figures: lines, promises, modes, rhythm, fields
   wisetick-cli promise PLAN "uart1 talks 921600 within 1.5 %"    try one line, with its arithmetic
+  wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
   wisetick-cli lint PART...                  faults and suspicions of part files
 
 Exit codes: 0 all holds, 1 a promise is broken or a limit overstepped, 2 bad input.)";
@@ -71,6 +72,11 @@ int run(int argc, char** argv) {
     addPlanOptions(promise);
     std::string line;
     promise->add_option("LINE", line, "the promise, such as \"tick: timer1 fires every 1 ms exactly\"")->required();
+    CLI::App* compare = app.add_subcommand("compare", "Put the takes of a plan beside one another, differences first");
+    compare->add_option("PLAN", options.plan, "the plan file")->required();
+    std::vector<std::string> takes;
+    compare->add_option("TAKE", takes, "the takes; else all");
+    compare->add_flag("--json", options.isJson, "one JSON object");
     CLI::App* lint = app.add_subcommand("lint", "Look for faults and suspicious entries in part files");
     std::vector<std::string> parts;
     bool isLintJson = false;
@@ -91,6 +97,9 @@ int run(int argc, char** argv) {
     }
     if (*promise) {
         return cli::runPromise(console, options, line);
+    }
+    if (*compare) {
+        return cli::runCompare(console, options, takes);
     }
     return cli::runLint(console, parts, isLintJson);
 }

@@ -277,4 +277,31 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
     return text + section(style, "Fields", fields.text());
 }
 
+std::string compareReport(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows, const Style& style) {
+    std::string text;
+    for (const bool differs : {true, false}) {
+        TextTable table(std::vector<Align>(takes.size() + 1, Align::left));
+        std::vector<std::string> head{""};
+        for (const std::string& take : takes) {
+            head.push_back("take " + take);
+        }
+        table.add(std::move(head));
+        bool isEmpty = true;
+        for (const ComparedRow& row : rows) {
+            if (row.differs != differs) {
+                continue;
+            }
+            isEmpty = false;
+            std::vector<std::string> cells{row.name};
+            for (std::size_t i = 0; i < row.values.size(); ++i) {
+                cells.push_back(row.states[i] && *row.states[i] != State::kept ? row.values[i] + " " + style.mark(*row.states[i])
+                                                                               : row.values[i]);
+            }
+            table.add(std::move(cells));
+        }
+        text += isEmpty ? "" : section(style, differs ? "differences" : "the same in all", table.text());
+    }
+    return text;
+}
+
 } // namespace wisetick::cli

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "derive/figures.h"
+#include "evaluate/compare.h"
 
 #include <map>
 #include <string>
@@ -24,6 +24,9 @@ std::string checkReport(const Figures& figures, const std::map<std::string, Plac
 
 /// One promise with its arithmetic, other ways and fields.
 std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const Style& style);
+
+/// Takes beside one another: what differs, then what is the same.
+std::string compareReport(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows, const Style& style);
 
 /// The finding with the file, line and column that its path stands at, where the plan has it.
 Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& places, const std::string& take);

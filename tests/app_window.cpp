@@ -8,6 +8,7 @@
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
 #include "support.h"
+#include "takes/takes_window.h"
 #include "workings/workings_panel.h"
 
 #include <QAbstractItemView>
@@ -609,6 +610,54 @@ private slots:
         QTest::mouseClick(head, Qt::LeftButton, Qt::NoModifier, QPoint(head->width() - 100, head->height() / 2));
         QCOMPARE(window_->workings()->target(), QString("rhythm/life"));
         QVERIFY(head->accessibleDescription().contains("battery") && head->accessibleDescription().contains("675"));
+    }
+
+    /// The takes by keys: copy, rename, activate, delete, each an edit that can be undone.
+    void takesByKeys() {
+        settle();
+        TakesWindow takes(document(), lightTheme(), window_.get());
+        takes.show();
+        QVERIFY(QTest::qWaitForWindowExposed(&takes));
+        takes.list()->setFocus();
+        takes.list()->setCurrentRow(0);
+        QTest::keyClick(takes.list(), Qt::Key_C);
+        QCOMPARE(document().plan().takes.size(), std::size_t{3});
+        QCOMPARE(document().plan().takes[1].name, std::string("C"));
+        QCOMPARE(takes.list()->currentRow(), 1); // the copy is selected
+        QTest::keyClick(takes.list(), Qt::Key_F2);
+        auto* name = takes.findChild<QLineEdit*>();
+        QVERIFY(name->isVisible());
+        name->setText("B");
+        QTest::keyClick(name, Qt::Key_Return);
+        QCOMPARE(takes.trouble(), QString("there is a take 'B' already"));
+        name->setText("night");
+        QTest::keyClick(name, Qt::Key_Return);
+        QCOMPARE(document().plan().takes[1].name, std::string("night"));
+        QTest::keyClick(takes.list(), Qt::Key_Down, Qt::AltModifier);
+        QCOMPARE(document().plan().takes[2].name, std::string("night"));
+        QTest::keyClick(takes.list(), Qt::Key_Return);
+        QCOMPARE(document().plan().active, std::string("night"));
+        QCOMPARE(document().figures().take, std::string("night"));
+        QTest::keyClick(takes.list(), Qt::Key_Delete);
+        QCOMPARE(document().plan().takes.size(), std::size_t{2});
+        QCOMPARE(document().plan().active, std::string("B"));
+        takes.list()->setCurrentRow(1);
+        QTest::keyClick(takes.list(), Qt::Key_Delete); // a job runs in it
+        QVERIFY(takes.trouble().contains("runs in take 'B'"));
+        QVERIFY(takes.table()->rows().front().differs);
+        while (document().canUndo()) {
+            document().undo();
+        }
+        QCOMPARE(document().plan().active, std::string("A"));
+        QCOMPARE(takes.list()->count(), 2);
+    }
+
+    void nextTakeGoesRound() {
+        QTest::keyClick(window_.get(), Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
+        QCOMPARE(document().plan().active, std::string("B"));
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(10000000));
+        QTest::keyClick(window_.get(), Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
+        QCOMPARE(document().plan().active, std::string("A"));
     }
 
     void everyCommandIsInThePaletteAndHasAKey() {

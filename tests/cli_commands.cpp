@@ -154,6 +154,21 @@ private slots:
         QCOMPARE(json.json()["name"].toString(), QString("timer2"));
     }
 
+    void compareShowsDifferencesFirst() {
+        const Run compare = run({"compare", kOrchard});
+        QCOMPARE(compare.exitCode, 0);
+        const qsizetype differences = compare.out.indexOf("differences");
+        const qsizetype same = compare.out.indexOf("the same in all");
+        QVERIFY(differences >= 0 && differences < compare.out.indexOf("vco") && compare.out.indexOf("vco") < same);
+        QVERIFY(compare.out.contains("link") && compare.out.contains("vco is switched off in take B"));
+        QVERIFY(!run({"compare", kOrchard, "A"}).out.contains("differences"));
+        const Run json = run({"compare", kOrchard, "B", "A", "--json"});
+        QCOMPARE(json.json()["takes"].toArray().first().toString(), QString("B"));
+        const Run wrong = run({"compare", kOrchard, "C"});
+        QCOMPARE(wrong.exitCode, 2);
+        QVERIFY(wrong.err.contains("no take 'C'; expected 'A' or 'B'"));
+    }
+
     void lintReadsParts() {
         QCOMPARE(run({"lint", "parts/marram-20.part.toml"}).out, QString("no faults, nothing suspicious\n"));
         const QString path = folder_.filePath("x.part.toml");

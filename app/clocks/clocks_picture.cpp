@@ -166,7 +166,7 @@ private:
 
     /// The marks of the promises that hang on a row, from the right; those that find no room are left out.
     void paintPromises(const ClockRow& row, QRectF area, qreal free) {
-        const qreal size = area.height() * 0.42;
+        const qreal size = lineHeight(Face::word) * 0.5;
         qreal right = area.right();
         for (auto promise = row.promises.rbegin(); promise != row.promises.rend() && right - size > free; ++promise) {
             drawMark(painter_, QRectF(right - size, area.center().y() - size / 2, size, size),

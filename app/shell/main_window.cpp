@@ -9,6 +9,7 @@
 #include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
+#include "takes/takes_window.h"
 #include "workings/workings_panel.h"
 
 #include <QAction>
@@ -218,6 +219,22 @@ void MainWindow::addClockCommands() {
         }
         clocks_->showGhost(takes[(takes.indexOf(clocks_->ghost()) + 1) % takes.size()]);
         sayView();
+    });
+    addCommand(tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] {
+        if (document_.isOpen()) {
+            TakesWindow takes(document_, theme_, this);
+            takes.exec();
+        }
+    });
+    addCommand(tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
+        if (!document_.isOpen()) {
+            return;
+        }
+        const auto& takes = document_.plan().takes;
+        const auto active =
+            std::find_if(takes.begin(), takes.end(), [&](const Take& each) { return each.name == document_.plan().active; });
+        const std::string next = active + 1 == takes.end() ? takes.front().name : (active + 1)->name;
+        document_.edit(tr("take %1 active").arg(text(next)), [next](Plan& plan) { plan.active = next; });
     });
     addCommand(tr("Copy the clocks as a picture"), QKeySequence("Ctrl+Shift+C"),
                [this] { QApplication::clipboard()->setPixmap(clocks_->picture()); });

@@ -190,7 +190,7 @@ QString WorkingsPanel::lineHtml(const LineFigure& line) {
         html += QString("<p style='color:%1; margin:0 0 8px 0'>%2</p>")
                     .arg(theme_.of(line.state == State::kept ? State::strained : line.state).name(), escaped(why));
     }
-    return html + stepsHtml(line.workings) + fieldsHtml(line.fields);
+    return html + waysOutHtml() + stepsHtml(line.workings) + fieldsHtml(line.fields);
 }
 
 QString WorkingsPanel::promiseHtml(const PromiseFigure& promise) {
@@ -252,6 +252,12 @@ void WorkingsPanel::findWaysOut() {
         if (isMeant && (promises[i].state == State::broken || promises[i].state == State::strained)) {
             ways_ = waysOut(document_.part(), document_.plan(), document_.plan().active, i, 4);
         }
+    }
+    const auto node = target_.startsWith("line/") && document_.isOpen()
+                          ? document_.part().findNode(target_.section('/', 1).toStdString())
+                          : std::nullopt;
+    if (node && document_.figures().lines[*node].hertz && document_.figures().lines[*node].state != State::kept) {
+        ways_ = waysOutOfLimit(document_.part(), document_.plan(), document_.plan().active, *node, 4);
     }
     if (!ways_.empty()) {
         render();

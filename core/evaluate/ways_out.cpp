@@ -5,6 +5,7 @@
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
+#include <functional>
 
 namespace wisetick {
 
@@ -21,24 +22,54 @@ bool isLocked(const Take& take, const std::string& id, const std::string& contro
                        [&](const std::string& lock) { return lock == id || lock == id + "." + control; });
 }
 
-/// Finds the ways out of one promise.
+/// How the thing that is to be mended stands in some figures.
+struct Standing {
+    State state = State::broken;
+    std::string got;
+    Rational worst; ///< the less the better, of equal states
+};
+
+/// Of a promise: its worst error. Nothing where nothing is got.
+std::optional<Standing> standingOf(const PromiseFigure& promise) {
+    if (!promise.error) {
+        return std::nullopt;
+    }
+    return Standing{promise.state, printQuantity(promise.got->nominal, promise.unit) + ", " + printError(promise.error->nominal),
+                    largestMagnitude(*promise.error)};
+}
+
+/// Of a line: the room that it leaves, so that the highest rate that fits comes first.
+std::optional<Standing> standingOf(const LineFigure& line) {
+    if (!line.hertz || !line.isOn) {
+        return std::nullopt;
+    }
+    return Standing{line.state, printQuantity(line.hertz->nominal, Unit::hertz), abs(line.margin.value_or(Rational(0)))};
+}
+
+/// Finds the ways out for one promise or line.
 class Finder {
 public:
-    Finder(const Part& part, const Plan& plan, const std::string& take, std::size_t promise)
-        : part_(part), plan_(plan), take_(*findTake(plan, take)), promise_(promise), before_(derive(part, plan, take)) {}
+    using Stand = std::function<std::optional<Standing>(const Figures&)>;
 
-    std::vector<WayOut> find(std::size_t most) {
-        const std::string& subject = plan_.promises[promise_].line.subject;
+    Finder(const Part& part, const Plan& plan, const std::string& take, Stand stand)
+        : part_(part), plan_(plan), take_(*findTake(plan, take)), stand_(std::move(stand)), before_(derive(part, plan, take)) {}
+
+    /// Tries the mux of a peripheral, then every control from the node up.
+    std::vector<WayOut> find(const std::string& subject, std::size_t most) {
         Diagnostics ignored;
         const Controls controls = resolveControls(part_, take_, ignored);
         const auto peripheral = part_.findPeripheral(subject);
         const auto node = peripheral ? clockOf(part_, controls, *peripheral) : part_.findNode(subject);
+        const auto now = stand_(before_);
+        present_ = now ? now->state : State::broken;
         if (peripheral && part_.peripherals[*peripheral].clock.size() > 1 && !isLocked(take_, subject, "from")) {
             tryInputs(subject, part_.peripherals[*peripheral].clock);
         }
         for (const NodeIndex each : node ? chainOf(part_, controls, *node) : std::vector<NodeIndex>()) {
             if (!part_.isSource(each)) {
                 tryLine(part_.lineAt(each), before_.lines[each]);
+            } else if (!isLocked(take_, part_.nodeId(each), "rate")) {
+                tryRates(part_.sources[each]);
             }
         }
         std::stable_sort(found_.begin(), found_.end(), [](const Found& a, const Found& b) {
@@ -93,6 +124,14 @@ private:
         }
     }
 
+    void tryRates(const Source& source) {
+        for (const Rational& rate : source.rates.size() > 1 ? source.rates : std::vector<Rational>()) {
+            Choice choice = present(source.id);
+            choice.rate = rate;
+            consider(choice, source.id + " at " + printQuantity(rate, Unit::hertz));
+        }
+    }
+
     template <class Try>
     static void tryFactors(const FactorSet& set, const Rational& now, Try attempt) {
         const std::int64_t size = set.size().toInt64().value_or(0);
@@ -112,12 +151,12 @@ private:
             return;
         }
         const Figures after = derive(part_, changed, take_.name);
-        const PromiseFigure& promise = after.promises[promise_];
-        if (rank(promise.state) >= rank(before_.promises[promise_].state) || !promise.error) {
+        const auto standing = stand_(after);
+        if (!standing || rank(standing->state) >= rank(present_)) {
             return;
         }
-        way.state = promise.state;
-        way.got = printQuantity(promise.got->nominal, promise.unit) + ", " + printError(promise.error->nominal);
+        way.state = standing->state;
+        way.got = standing->got;
         for (std::size_t i = 0; i < after.promises.size(); ++i) {
             if (after.promises[i].state == State::broken && before_.promises[i].state != State::broken) {
                 way.breaks.push_back(after.promises[i].name);
@@ -128,21 +167,29 @@ private:
                 way.breaks.push_back(after.lines[i].id);
             }
         }
-        found_.push_back({std::move(way), largestMagnitude(*promise.error)});
+        found_.push_back({std::move(way), standing->worst});
     }
 
     const Part& part_;
     const Plan& plan_;
     const Take& take_;
-    std::size_t promise_;
+    Stand stand_;
     Figures before_;
+    State present_ = State::broken;
     std::vector<Found> found_;
 };
 
 } // namespace
 
 std::vector<WayOut> waysOut(const Part& part, const Plan& plan, const std::string& take, std::size_t promise, std::size_t most) {
-    return Finder(part, plan, take, promise).find(most);
+    const auto stand = [promise](const Figures& figures) { return standingOf(figures.promises[promise]); };
+    return Finder(part, plan, take, stand).find(plan.promises[promise].line.subject, most);
+}
+
+std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std::string& take, NodeIndex node,
+                                   std::size_t most) {
+    const auto stand = [node](const Figures& figures) { return standingOf(figures.lines[node]); };
+    return Finder(part, plan, take, stand).find(part.nodeId(node), most);
 }
 
 void takeWayOut(Plan& plan, const std::string& takeName, const WayOut& way) {

@@ -21,6 +21,11 @@ struct WayOut {
 std::vector<WayOut> waysOut(const Part& part, const Plan& plan, const std::string& take, std::size_t promise,
                             std::size_t most = 6);
 
+/// The same for a line that oversteps a limit: the line's own controls and those above it, least |distance to the rail|
+/// first where several mend it alike.
+std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std::string& take, NodeIndex node,
+                                   std::size_t most = 6);
+
 /// The plan with the way taken: a plain edit of the take's choices.
 void takeWayOut(Plan& plan, const std::string& take, const WayOut& way);
 

@@ -231,4 +231,21 @@ Json figuresJson(const Figures& figures) {
     return json;
 }
 
+Json comparisonJson(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows) {
+    static const std::vector<std::string> kinds{"choice", "promise", "vital"};
+    Json json{{"takes", takes}, {"rows", Json::array()}};
+    for (const ComparedRow& row : rows) {
+        Json states = Json::array();
+        for (const auto& state : row.states) {
+            states.push_back(state ? Json(stateName(*state)) : Json(nullptr));
+        }
+        json["rows"].push_back({{"kind", kinds[static_cast<std::size_t>(row.kind)]},
+                                {"name", row.name},
+                                {"values", row.values},
+                                {"states", std::move(states)},
+                                {"differs", row.differs}});
+    }
+    return json;
+}
+
 } // namespace wisetick

@@ -1,6 +1,6 @@
 #pragma once
 
-#include "derive/figures.h"
+#include "evaluate/compare.h"
 
 #include <nlohmann/json.hpp>
 
@@ -18,5 +18,8 @@ nlohmann::ordered_json wayJson(const Way& way);
 
 /// Diagnostics as an array: severity, where, say.
 nlohmann::ordered_json findingsJson(const Diagnostics& diagnostics);
+
+/// Takes beside one another: {"takes", "rows": [{"kind", "name", "values", "states", "differs"}]}.
+nlohmann::ordered_json comparisonJson(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows);
 
 } // namespace wisetick
