@@ -1,6 +1,7 @@
 #include "commands.h"
 
 #include "base/nearest_name.h"
+#include "derive/way_there.h"
 #include "evaluate/compare.h"
 #include "evaluate/evaluate.h"
 #include "handover/figures_json.h"
@@ -95,7 +96,18 @@ int runDerive(const Console& console, const PlanOptions& options) {
         return kBadInput;
     }
     const Figures figures = evaluated(*loaded);
-    console.out << (options.isJson ? figuresJson(figures).dump(2) + "\n" : deriveReport(figures, console.style));
+    if (!options.isJson) {
+        console.out << deriveReport(figures, console.style);
+        return kHolds;
+    }
+    nlohmann::ordered_json json = figuresJson(figures);
+    json["ways_there"]["reset"] = wayThereJson(wayThere(loaded->part, loaded->plan, std::nullopt, loaded->take));
+    for (const Take& take : loaded->plan.takes) {
+        if (take.name != loaded->take) {
+            json["ways_there"]["take " + take.name] = wayThereJson(wayThere(loaded->part, loaded->plan, take.name, loaded->take));
+        }
+    }
+    console.out << json.dump(2) << "\n";
     return kHolds;
 }
 
@@ -176,6 +188,16 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
         console.out << promiseReport(promise, ways, console.style);
     }
     return promise.state == State::broken ? kBroken : kHolds;
+}
+
+int runWay(const Console& console, const PlanOptions& options, const std::string& from) {
+    const auto loaded = load(console, options);
+    if (!loaded || (!from.empty() && !load(console, {options.plan, from, options.isJson}))) {
+        return kBadInput;
+    }
+    const WayThere way = wayThere(loaded->part, loaded->plan, from.empty() ? std::nullopt : std::optional(from), loaded->take);
+    console.out << (options.isJson ? wayThereJson(way).dump(2) + "\n" : wayReport(way, from, loaded->take, console.style));
+    return way.trouble.empty() ? kHolds : kBroken;
 }
 
 int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes) {

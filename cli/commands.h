@@ -38,6 +38,10 @@ int runLint(const Console& console, const std::vector<std::string>& parts, bool 
 /// One line tried on a plan, in place of the promise of the same name or beside all others.
 int runPromise(const Console& console, const PlanOptions& options, const std::string& line);
 
+/// The order in which the clock fields are written to reach the take, from reset or from another take. kBroken where
+/// no order keeps every limit.
+int runWay(const Console& console, const PlanOptions& options, const std::string& from);
+
 /// The takes of a plan beside one another: all, or those named.
 int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes);
 

@@ -43,6 +43,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli check PLAN                    does every promise hold, at every corner?
   wisetick-cli derive PLAN                   all figures: lines, promises, modes, rhythm, fields
   wisetick-cli promise PLAN "uart1 talks 921600 within 1.5 %"    try one line, with its arithmetic
+  wisetick-cli way PLAN [--from TAKE]        the order in which to write the clock fields
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
   wisetick-cli lint PART...                  faults and suspicions of part files
 
@@ -72,6 +73,11 @@ int run(int argc, char** argv) {
     addPlanOptions(promise);
     std::string line;
     promise->add_option("LINE", line, "the promise, such as \"tick: timer1 fires every 1 ms exactly\"")->required();
+    CLI::App* way =
+        app.add_subcommand("way", "The order in which to write the clock fields, every state on the way within its limits");
+    addPlanOptions(way);
+    std::string from;
+    way->add_option("--from", from, "the take that is left; else reset");
     CLI::App* compare = app.add_subcommand("compare", "Put the takes of a plan beside one another, differences first");
     compare->add_option("PLAN", options.plan, "the plan file")->required();
     std::vector<std::string> takes;
@@ -97,6 +103,9 @@ int run(int argc, char** argv) {
     }
     if (*promise) {
         return cli::runPromise(console, options, line);
+    }
+    if (*way) {
+        return cli::runWay(console, options, from);
     }
     if (*compare) {
         return cli::runCompare(console, options, takes);

@@ -277,6 +277,27 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
     return text + section(style, "Fields", fields.text());
 }
 
+std::string wayReport(const WayThere& way, const std::string& from, const std::string& to, const Style& style) {
+    TextTable table({Align::right, Align::left, Align::left, Align::right, Align::left});
+    int number = 0;
+    for (const ClockWrite& step : way.steps) {
+        std::string fields;
+        for (const FieldValue& field : step.fields) {
+            fields += (fields.empty() ? "" : ", ") + fieldText(field.field) + " = " + hexText(field);
+        }
+        std::string wait;
+        if (step.wait) {
+            wait = step.wait->max ? "up to " + printQuantity(*step.wait->max, Unit::second) : "unknown wait";
+        }
+        table.add({std::to_string(++number), step.say, fields, step.core ? printQuantity(*step.core, Unit::hertz) : "", wait});
+    }
+    std::string text = section(style, (from.empty() ? "from reset" : "from take " + from) + " to take " + to, table.text());
+    if (way.wait.max && !way.wait.max->isZero()) {
+        text += "  waits: " + printRange(way.wait.typ.value_or(*way.wait.max), *way.wait.max, Unit::second) + "\n";
+    }
+    return way.trouble.empty() ? text : text + "  the way ends here: " + way.trouble + "\n";
+}
+
 std::string compareReport(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows, const Style& style) {
     std::string text;
     for (const bool differs : {true, false}) {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "derive/way_there.h"
 #include "evaluate/compare.h"
 
 #include <map>
@@ -24,6 +25,9 @@ std::string checkReport(const Figures& figures, const std::map<std::string, Plac
 
 /// One promise with its arithmetic, other ways and fields.
 std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const Style& style);
+
+/// The steps of the way, numbered, with their fields and waits.
+std::string wayReport(const WayThere& way, const std::string& from, const std::string& to, const Style& style);
 
 /// Takes beside one another: what differs, then what is the same.
 std::string compareReport(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows, const Style& style);

@@ -594,6 +594,16 @@ private slots:
         QVERIFY(document().moved().empty());
     }
 
+    /// A limit overstepped offers what would mend it, as a try.
+    void aLimitOffersWaysOut() {
+        typeControl("bus_a", "3");
+        QCOMPARE(document().figures().findLine("bus_a")->state, State::broken);
+        QTRY_VERIFY(window_->workings()->toPlainText().contains("Ways out"));
+        QVERIFY(window_->workings()->toPlainText().contains(QString::fromUtf8("bus_a \u00f7 4")));
+        emit window_->workings()->anchorClicked(QUrl("try/0"));
+        QCOMPARE(document().figures().findLine("bus_a")->state, State::kept);
+    }
+
     /// The vitals lead to their causes by keys and by mouse.
     void vitalsLeadToTheirCauses() {
         settle();

@@ -154,6 +154,21 @@ private slots:
         QCOMPARE(json.json()["name"].toString(), QString("timer2"));
     }
 
+    void wayShowsTheOrderOfWriting() {
+        const Run way = run({"way", kOrchard});
+        QCOMPARE(way.exitCode, 0);
+        QVERIFY(way.out.contains("from reset to take A") && way.out.contains("MEM.WAIT[3:0] = 0x4"));
+        QVERIFY(way.out.indexOf("MEM.WAIT[3:0]") < way.out.indexOf("core from pll_a"));
+        QVERIFY(run({"way", kOrchard, "--from", "A", "--take", "B"}).out.contains("from take A to take B"));
+        QCOMPARE(run({"way", kOrchard, "--from", "Z"}).exitCode, 2);
+        const QString over = editedPlan("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 2");
+        const Run ends = run({"way", over});
+        QCOMPARE(ends.exitCode, 1);
+        QVERIFY(ends.out.contains("the way ends here: core from pll_a: bus_a runs at 80 MHz, over its 50 MHz"));
+        const QJsonObject json = run({"derive", kOrchard, "--json"}).json()["ways_there"].toObject();
+        QVERIFY(json.contains("reset") && json.contains("take B"));
+    }
+
     void compareShowsDifferencesFirst() {
         const Run compare = run({"compare", kOrchard});
         QCOMPARE(compare.exitCode, 0);

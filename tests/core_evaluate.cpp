@@ -152,6 +152,26 @@ private slots:
     }
 
     /// The modem's ways out: bus B as its clock first; nothing that is locked; what it would break is named.
+    /// A line over its limit: what mends it, each derived in full.
+    void waysOutOfALimit() {
+        const Edited edited = editedOrchard("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3");
+        const NodeIndex bus = *edited.part.findNode("bus_a");
+        QCOMPARE(derive(edited.part, edited.plan, "A").lines[bus].state, State::broken);
+        const std::vector<WayOut> ways = waysOutOfLimit(edited.part, edited.plan, "A", bus, 50);
+        QVERIFY(!ways.empty());
+        QCOMPARE(ways.front().say, std::string("bus_a \u00f7 4")); // breaks nothing else, and leaves the rate highest
+        QVERIFY(ways.front().breaks.empty());
+        for (const WayOut& way : ways) {
+            Plan mended = edited.plan;
+            takeWayOut(mended, "A", way);
+            QCOMPARE(derive(edited.part, mended, "A").lines[bus].state, way.state);
+            QVERIFY(way.state != State::broken);
+        }
+        Plan locked = edited.plan;
+        locked.takes[0].locks = {"bus_a", "core", "pll_a", "vco", "ref"};
+        QVERIFY(waysOutOfLimit(edited.part, locked, "A", bus, 50).empty()); // what is locked is left alone
+    }
+
     void waysOutOfTheBrokenPromise() {
         const Edited edited = editedOrchard();
         const std::vector<WayOut> ways = waysOut(edited.part, edited.plan, "A", 1, 12);

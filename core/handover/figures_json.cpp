@@ -231,6 +231,23 @@ Json figuresJson(const Figures& figures) {
     return json;
 }
 
+Json wayThereJson(const WayThere& way) {
+    Json json{{"steps", Json::array()}};
+    for (const ClockWrite& step : way.steps) {
+        Json entry{{"say", step.say}, {"fields", fieldsJson(step.fields)}};
+        if (step.wait) {
+            entry["wait_typ"] = exact(step.wait->typ);
+            entry["wait_max"] = exact(step.wait->max);
+        }
+        entry["core_hz"] = exact(step.core);
+        json["steps"].push_back(std::move(entry));
+    }
+    json["wait_typ"] = exact(way.wait.typ);
+    json["wait_max"] = exact(way.wait.max);
+    json["trouble"] = textOrNull(way.trouble);
+    return json;
+}
+
 Json comparisonJson(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows) {
     static const std::vector<std::string> kinds{"choice", "promise", "vital"};
     Json json{{"takes", takes}, {"rows", Json::array()}};

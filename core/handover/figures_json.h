@@ -1,5 +1,6 @@
 #pragma once
 
+#include "derive/way_there.h"
 #include "evaluate/compare.h"
 
 #include <nlohmann/json.hpp>
@@ -18,6 +19,9 @@ nlohmann::ordered_json wayJson(const Way& way);
 
 /// Diagnostics as an array: severity, where, say.
 nlohmann::ordered_json findingsJson(const Diagnostics& diagnostics);
+
+/// The order of writing: {"steps": [{"say", "fields", "wait_typ", "wait_max", "core_hz"}], "wait_typ", "wait_max", "trouble"}.
+nlohmann::ordered_json wayThereJson(const WayThere& way);
 
 /// Takes beside one another: {"takes", "rows": [{"kind", "name", "values", "states", "differs"}]}.
 nlohmann::ordered_json comparisonJson(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows);

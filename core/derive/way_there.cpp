@@ -1,0 +1,478 @@
+#include "derive/way_there.h"
+
+#include "derive/controls.h"
+#include "derive/demand.h"
+#include "derive/field_values.h"
+#include "derive/line_limits.h"
+#include "derive/line_rates.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+#include <functional>
+#include <set>
+#include <stdexcept>
+
+namespace wisetick {
+
+namespace {
+
+constexpr int kMostSteps = 1000;
+
+/// One control of one node that still stands otherwise than it shall.
+struct Change {
+    NodeIndex node = 0;
+    std::string control; ///< "from", "divide", "multiply" or "rate"
+    std::string say;
+    std::function<void(Choice&)> apply;
+};
+
+/// The clocks at one moment.
+struct Moment {
+    Take take;
+    std::vector<bool> runs; ///< by node: started, for sources and multipliers
+};
+
+const Take& takeNamed(const Plan& plan, const std::string& name) {
+    const Take* take = findTake(plan, name);
+    if (take == nullptr) {
+        throw std::invalid_argument("no take '" + name + "'");
+    }
+    return *take;
+}
+
+Choice& choiceIn(Take& take, const std::string& id) {
+    const auto found = std::find_if(take.choices.begin(), take.choices.end(), [&](const Choice& each) { return each.id == id; });
+    if (found != take.choices.end()) {
+        return *found;
+    }
+    take.choices.push_back({id, {}, {}, {}, {}});
+    return take.choices.back();
+}
+
+class Walker {
+public:
+    Walker(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to)
+        : part_(part), plan_(plan), goal_(takeNamed(plan, to)) {
+        Diagnostics ignored;
+        goalControls_ = resolveControls(part_, goal_, ignored);
+        goalDemand_ = demandOf(part_, plan_, goal_, goalControls_);
+        now_.take = from ? takeNamed(plan, *from) : Take{"reset", {}, {}, {}, {}, {}};
+        const Controls controls = resolveControls(part_, now_.take, ignored);
+        std::vector<bool> on(part_.nodeCount());
+        if (from) {
+            on = demandOf(part_, plan_, now_.take, controls).nodes;
+        } else {
+            for (const NodeIndex node : chainOf(part_, controls, part_.core)) {
+                on[node] = true;
+            }
+        }
+        isEnd_.resize(part_.nodeCount());
+        markEnds(controls, on);
+        markEnds(goalControls_, goalDemand_.nodes);
+        isEnd_[part_.core] = true;
+        for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+            now_.runs.push_back(on[node] && isStarted(node));
+            used_.push_back(on[node] || goalDemand_.nodes[node]);
+            if (from && !on[node] && !part_.isSource(node)) { // what is off was perhaps never written
+                unknown_.insert({{node, "multiply"}, {node, "divide"}, {node, "from"}});
+            }
+        }
+    }
+
+    WayThere walk() {
+        startSources();
+        int steps = 0;
+        while (step()) {
+            if (++steps > kMostSteps) {
+                way_.trouble = "no end of steps";
+                return std::move(way_);
+            }
+        }
+        if (const auto left = pending(now_); !left.empty()) {
+            const std::string fault = faultOf(after(left.front()));
+            way_.trouble =
+                left.front().say + ": " + (fault.empty() ? "the core can't be put on another source meanwhile" : fault);
+        } else if (now_.take.tier != goal_.tier && !part_.tiers.empty()) {
+            Moment next = now_;
+            next.take.tier = goal_.tier;
+            way_.trouble = "tier " + goal_.tier + ": " + faultOf(next);
+        }
+        setPeripherals();
+        stopSources();
+        addUp();
+        return std::move(way_);
+    }
+
+private:
+    /// Sources and multipliers are started and stopped; everything else is there as soon as its input is.
+    bool isStarted(NodeIndex node) const { return part_.isSource(node) || !part_.lineAt(node).multiply.empty(); }
+
+    /// The lines that something is wanted of for its own sake: they feed no other line that is on.
+    void markEnds(const Controls& controls, const std::vector<bool>& on) {
+        std::vector<bool> feeds(part_.nodeCount());
+        for (std::size_t i = 0; i < part_.lines.size(); ++i) {
+            if (on[part_.nodeOfLine(i)]) {
+                feeds[parentOf(part_, controls, i)] = true;
+            }
+        }
+        for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+            isEnd_[node] = isEnd_[node] || (on[node] && !feeds[node]);
+        }
+    }
+
+    /// What has a clock at the moment and is used by something: a line above a multiplier that stands still is not.
+    std::vector<bool> inUse(const Moment& moment, const Controls& controls) const {
+        std::vector<bool> result(part_.nodeCount());
+        for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+            if (!isEnd_[node] || !isAlive(moment, controls, node)) {
+                continue;
+            }
+            for (const NodeIndex each : chainOf(part_, controls, node)) {
+                result[each] = used_[each];
+            }
+        }
+        for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
+            if (isStarted(node) && moment.runs[node]) { // a running multiplier must be well fed, whoever uses it
+                for (const NodeIndex each : chainOf(part_, controls, node)) {
+                    result[each] = used_[each];
+                }
+            }
+        }
+        return result;
+    }
+
+    bool isAlive(const Moment& moment, const Controls& controls, NodeIndex node) const {
+        const std::vector<NodeIndex> chain = chainOf(part_, controls, node);
+        return std::all_of(chain.begin(), chain.end(), [&](NodeIndex each) { return !isStarted(each) || moment.runs[each]; });
+    }
+
+    struct Judged {
+        std::string fault;
+        std::vector<WaitFigure> waits;
+        std::optional<Rational> core;
+    };
+
+    /// What is wrong at a moment, its wait states and the core's rate.
+    Judged judge(const Moment& moment) const {
+        Diagnostics findings;
+        const Controls controls = resolveControls(part_, moment.take, findings);
+        Judged judged;
+        std::vector<LineFigure> lines = lineRates(part_, plan_.board, controls);
+        const std::vector<bool> isUsed = inUse(moment, controls);
+        for (NodeIndex node = 0; node < lines.size(); ++node) {
+            lines[node].isOn = isUsed[node] && isAlive(moment, controls, node);
+        }
+        judgeLimits(part_, plan_.board, controls, lines, findings);
+        judgeBoard(part_, plan_, controls, lines, findings);
+        judged.waits = waitStates(part_, controls, lines, findings);
+        if (!lines[part_.core].isOn || !lines[part_.core].hertz) {
+            judged.fault = "the core would have no clock";
+            return judged;
+        }
+        judged.core = lines[part_.core].hertz->nominal;
+        for (const Diagnostic& finding : findings) {
+            const bool isAboutClocks = finding.place.path.rfind("line/", 0) == 0 || finding.place.path.rfind("take.", 0) == 0;
+            if (finding.severity == Severity::error && isAboutClocks) {
+                judged.fault = finding.found + (finding.expected.empty() ? "" : "; " + finding.expected);
+                break;
+            }
+        }
+        return judged;
+    }
+
+    std::string faultOf(const Moment& moment) const { return judge(moment).fault; }
+
+    Moment after(const Change& change) const {
+        Moment moment = now_;
+        change.apply(choiceIn(moment.take, part_.nodeId(change.node)));
+        return moment;
+    }
+
+    /// The controls that differ from the goal, of what is on there; parents first, factors before the mux.
+    std::vector<Change> pending(const Moment& moment) const {
+        Diagnostics ignored;
+        const Controls controls = resolveControls(part_, moment.take, ignored);
+        std::vector<Change> changes;
+        for (std::size_t i = 0; i < part_.sources.size(); ++i) {
+            if (goalDemand_.nodes[i] && controls.sourceRates[i] != goalControls_.sourceRates[i]) {
+                const Rational rate = part_.sources[i].rates[goalControls_.sourceRates[i]];
+                changes.push_back({i, "rate", part_.sources[i].id + " at " + printQuantity(rate, Unit::hertz),
+                                   [rate](Choice& choice) { choice.rate = rate; }});
+            }
+        }
+        for (const std::size_t index : part_.order) {
+            const NodeIndex node = part_.nodeOfLine(index);
+            if (goalDemand_.nodes[node]) {
+                addChanges(changes, index, controls.lines[index], goalControls_.lines[index]);
+            }
+        }
+        return changes;
+    }
+
+    void addChanges(std::vector<Change>& changes, std::size_t index, const LineControls& now, const LineControls& goal) const {
+        const Line& line = part_.lines[index];
+        const NodeIndex node = part_.nodeOfLine(index);
+        const auto isDue = [&](const char* control, bool differs) { return differs || unknown_.contains({node, control}); };
+        if (!line.multiply.empty() && isDue("multiply", now.multiply != goal.multiply)) {
+            changes.push_back({node, "multiply", line.id + " \u00d7 " + printFactor(goal.multiply),
+                               [value = goal.multiply](Choice& choice) { choice.multiply = value; }});
+        }
+        if (!line.divide.empty() && isDue("divide", now.divide != goal.divide)) {
+            changes.push_back({node, "divide", line.id + " \u00f7 " + printFactor(goal.divide),
+                               [value = goal.divide](Choice& choice) { choice.divide = value; }});
+        }
+        if (line.from.size() > 1 && isDue("from", now.from != goal.from)) {
+            const std::string from = part_.nodeId(line.from[goal.from]);
+            changes.push_back({node, "from", line.id + " from " + from, [from](Choice& choice) { choice.from = from; }});
+        }
+    }
+
+    Controls controlsNow() const {
+        Diagnostics ignored;
+        return resolveControls(part_, now_.take, ignored);
+    }
+
+    bool isAbove(const Controls& controls, NodeIndex above, NodeIndex node) const {
+        const std::vector<NodeIndex> chain = chainOf(part_, controls, node);
+        return std::find(chain.begin(), chain.end(), above) != chain.end();
+    }
+
+    /// Makes one step towards the goal; false where none can be made.
+    bool step() {
+        const Controls controls = controlsNow();
+        const std::vector<Change> changes = pending(now_);
+        return setTier() || stopMultiplier(controls, changes) || setControl(controls, changes) ||
+               startMultiplier(controls, changes) || stepAside(controls, changes);
+    }
+
+    bool setTier() {
+        if (now_.take.tier == goal_.tier || part_.tiers.empty()) {
+            return false;
+        }
+        Moment next = now_;
+        next.take.tier = goal_.tier;
+        if (!faultOf(next).empty()) {
+            return false;
+        }
+        const auto field = tierField(part_, goalControls_);
+        const std::string name = goalControls_.tier ? part_.tiers[*goalControls_.tier].id : goal_.tier;
+        write(std::move(next), "tier " + name, field ? std::vector{*field} : std::vector<FieldValue>(), {});
+        return true;
+    }
+
+    bool isTouched(const Controls& controls, NodeIndex multiplier, const std::vector<Change>& changes) const {
+        return std::any_of(changes.begin(), changes.end(),
+                           [&](const Change& change) { return isAbove(controls, change.node, multiplier); });
+    }
+
+    /// Stops a multiplier that nobody needs or that is to be set anew, once the core does not hang on it.
+    bool stopMultiplier(const Controls& controls, const std::vector<Change>& changes) {
+        for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
+            const bool isDue = !goalDemand_.nodes[node] || isTouched(controls, node, changes);
+            if (isStarted(node) && now_.runs[node] && isDue && !isAbove(controls, node, part_.core)) {
+                Moment next = now_;
+                next.runs[node] = false;
+                write(std::move(next), "stop " + part_.nodeId(node), startFields(node, false), {});
+                return true;
+            }
+        }
+        return false;
+    }
+
+    bool setControl(const Controls& controls, const std::vector<Change>& changes) {
+        for (const Change& change : changes) {
+            bool isHeld = false; // a running multiplier must not see what is above it change
+            for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
+                isHeld = isHeld || (isStarted(node) && now_.runs[node] && isAbove(controls, change.node, node));
+            }
+            Moment next = after(change);
+            if (!isHeld && !leansOnUnknown(next, change) && faultOf(next).empty()) {
+                const std::vector<FieldValue> fields = fieldsOf(change, next);
+                write(std::move(next), change.say, fields, {});
+                unknown_.erase({change.node, change.control});
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /// Whether a mux would be put on a line whose own controls are still to be written.
+    bool leansOnUnknown(const Moment& next, const Change& change) const {
+        if (change.control != "from") {
+            return false;
+        }
+        Diagnostics ignored;
+        const Controls controls = resolveControls(part_, next.take, ignored);
+        const std::vector<NodeIndex> chain = chainOf(part_, controls, change.node);
+        return std::any_of(chain.begin() + 1, chain.end(), [&](NodeIndex each) {
+            const auto lacks = [&](const char* control) { return unknown_.contains({each, control}); };
+            return !part_.isSource(each) && goalDemand_.nodes[each] &&
+                   ((!part_.lineAt(each).divide.empty() && lacks("divide")) ||
+                    (!part_.lineAt(each).multiply.empty() && lacks("multiply")) ||
+                    (part_.lineAt(each).from.size() > 1 && lacks("from")));
+        });
+    }
+
+    bool startMultiplier(const Controls& controls, const std::vector<Change>& changes) {
+        for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
+            if (!isStarted(node) || now_.runs[node] || !goalDemand_.nodes[node] || isTouched(controls, node, changes)) {
+                continue;
+            }
+            Moment next = now_;
+            next.runs[node] = true;
+            if (isAlive(next, controls, node) && faultOf(next).empty()) {
+                write(std::move(next), "start " + part_.nodeId(node) + " and wait until it is locked", startFields(node, true),
+                      part_.lineAt(node).startup);
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /// Puts the core on another input while the multiplier that it hangs on is set anew.
+    bool stepAside(const Controls& controls, const std::vector<Change>& changes) {
+        const std::vector<NodeIndex> chain = chainOf(part_, controls, part_.core);
+        const auto touched = std::find_if(chain.begin(), chain.end(), [&](NodeIndex node) {
+            return !part_.isSource(node) && isStarted(node) && isTouched(controls, node, changes);
+        });
+        if (touched == chain.end()) {
+            return false;
+        }
+        for (auto node = chain.begin(); node != touched; ++node) {
+            const Line& line = part_.lineAt(*node);
+            std::vector<std::size_t> inputs{line.resetFrom};
+            for (std::size_t i = 0; i < line.from.size(); ++i) {
+                inputs.push_back(i);
+            }
+            for (const std::size_t input : inputs) {
+                const std::string from = part_.nodeId(line.from[input]);
+                const Change change{*node, "from", line.id + " from " + from + " in the meantime",
+                                    [from](Choice& choice) { choice.from = from; }};
+                Moment next = after(change);
+                if (!isAbove(controls, *touched, line.from[input]) && faultOf(next).empty()) {
+                    const std::vector<FieldValue> fields = fieldsOf(change, next);
+                    write(std::move(next), change.say, fields, {});
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    std::vector<FieldValue> startFields(NodeIndex node, bool isOn) const {
+        const auto field = startField(part_, node, isOn);
+        return field ? std::vector{*field} : std::vector<FieldValue>();
+    }
+
+    /// The field of the one control that a change sets.
+    std::vector<FieldValue> fieldsOf(const Change& change, const Moment& moment) const {
+        Diagnostics ignored;
+        const Controls controls = resolveControls(part_, moment.take, ignored);
+        std::vector<FieldValue> fields;
+        if (part_.isSource(change.node)) {
+            const auto field = rateField(part_, controls, change.node);
+            return field ? std::vector{*field} : fields;
+        }
+        for (FieldValue& field : lineFields(part_, controls, change.node - part_.sources.size())) {
+            if (field.control == part_.nodeId(change.node) + "." + change.control) {
+                fields.push_back(std::move(field));
+            }
+        }
+        return fields;
+    }
+
+    /// Takes a step; wait states that rise are set before it, those that fall after it.
+    void write(Moment next, const std::string& say, const std::vector<FieldValue>& fields, const std::optional<Duration>& wait) {
+        const Judged before = judge(now_);
+        const Judged then = judge(next);
+        addWaits(before, then, true);
+        way_.steps.push_back({say, fields, wait, then.core});
+        addWaits(before, then, false);
+        now_ = std::move(next);
+    }
+
+    void addWaits(const Judged& before, const Judged& then, bool isRising) {
+        for (const WaitFigure& wait : then.waits) {
+            const auto old = std::find_if(before.waits.begin(), before.waits.end(),
+                                          [&](const WaitFigure& each) { return each.line == wait.line; });
+            const std::int64_t was = old == before.waits.end() ? 0 : old->waits;
+            if (isRising ? wait.waits > was : wait.waits < was) {
+                way_.steps.push_back({"wait states of " + wait.line + ": " + std::to_string(wait.waits),
+                                      wait.field ? std::vector{*wait.field} : std::vector<FieldValue>(),
+                                      {},
+                                      isRising ? before.core : then.core});
+            }
+        }
+    }
+
+    void startSources() {
+        for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
+            if (goalDemand_.nodes[node] && !now_.runs[node]) {
+                Moment next = now_;
+                next.runs[node] = true;
+                write(std::move(next), "start " + part_.nodeId(node) + " and wait for it", startFields(node, true),
+                      part_.sources[node].startup);
+            }
+        }
+    }
+
+    void setPeripherals() {
+        const Controls controls = controlsNow();
+        for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
+            if (!goalDemand_.peripherals[i] || controls.peripheralFrom[i] == goalControls_.peripheralFrom[i]) {
+                continue;
+            }
+            const Peripheral& peripheral = part_.peripherals[i];
+            const std::string from = part_.nodeId(peripheral.clock[goalControls_.peripheralFrom[i]]);
+            std::vector<FieldValue> fields = peripheralFields(part_, goalControls_, i, {});
+            std::erase_if(fields, [&](const FieldValue& field) { return field.control != peripheral.id + ".from"; });
+            Moment next = now_;
+            choiceIn(next.take, peripheral.id).from = from;
+            write(std::move(next), peripheral.id + " from " + from, fields, {});
+        }
+    }
+
+    void stopSources() {
+        const Controls controls = controlsNow();
+        for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
+            if (now_.runs[node] && !goalDemand_.nodes[node] && !isAbove(controls, node, part_.core)) {
+                Moment next = now_;
+                next.runs[node] = false;
+                write(std::move(next), "stop " + part_.nodeId(node), startFields(node, false), {});
+            }
+        }
+    }
+
+    void addUp() {
+        way_.wait = {Rational(0), Rational(0)};
+        for (const ClockWrite& step : way_.steps) {
+            if (!step.wait) {
+                continue;
+            }
+            const auto add = [](std::optional<Rational>& sum, const std::optional<Rational>& value) {
+                sum = sum && value ? std::optional(*sum + *value) : std::nullopt;
+            };
+            add(way_.wait.typ, step.wait->typ);
+            add(way_.wait.max, step.wait->max);
+        }
+    }
+
+    const Part& part_;
+    const Plan& plan_;
+    const Take& goal_;
+    Controls goalControls_;
+    Demand goalDemand_;
+    std::vector<bool> used_;                              ///< on in either take
+    std::vector<bool> isEnd_;                             ///< feeds nothing else that is on, in either take
+    std::set<std::pair<NodeIndex, std::string>> unknown_; ///< controls that may hold anything
+    Moment now_;
+    WayThere way_;
+};
+
+} // namespace
+
+WayThere wayThere(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to) {
+    return Walker(part, plan, from, to).walk();
+}
+
+} // namespace wisetick

@@ -1,0 +1,30 @@
+#pragma once
+
+#include "derive/figures.h"
+#include "plan/plan.h"
+
+namespace wisetick {
+
+/// One step on the way from some clock settings to others.
+struct ClockWrite {
+    std::string say;                ///< "start xtm and wait for it", "bus_a ÷ 4"
+    std::vector<FieldValue> fields; ///< what is written
+    std::optional<Duration> wait;   ///< how long it takes until the next step; none: no wait
+    std::optional<Rational> core;   ///< Hz, the core's rate after the step
+};
+
+/// The order in which clock fields are written so that no state on the way oversteps a limit.
+struct WayThere {
+    std::vector<ClockWrite> steps;
+    std::string trouble; ///< why the way ends before its goal; empty where it does not
+    Duration wait;       ///< all waits together; typ or max is none where one of them is unknown
+};
+
+/// The way from reset, or from the take `from`, to the take `to`: sources are started and waited for; wait states
+/// rise before the rate and fall after it; a divider is set before the mux that needs it; a multiplier stands still
+/// while anything above it changes, and the core runs on another source meanwhile; what is no longer needed is stopped
+/// last. Every state in between is checked against the limits, rules and wait states of the lines that are on in either
+/// take. Throws std::invalid_argument if the plan has no take of that name.
+WayThere wayThere(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to);
+
+} // namespace wisetick

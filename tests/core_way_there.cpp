@@ -1,0 +1,208 @@
+#include "derive/derive.h"
+#include "derive/way_there.h"
+#include "handover/figures_json.h"
+#include "support.h"
+
+#include <cmath>
+#include <functional>
+#include <map>
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+namespace {
+
+/// The registers of the example's part as they are written, decoded by hand: what the hardware would do.
+class Registers {
+public:
+    Registers() {
+        at_ = {{"CLK.START[0]", 0},  {"CLK.START[1]", 1},   {"CLK.START[2]", 0},  {"CLK.START[3]", 0},
+               {"CLK.START[4]", 0},  {"CLK.REF[4:0]", 1},   {"CLK.REF[8]", 0},    {"CLK.MULT[6:0]", 40},
+               {"CLK.POST[3:0]", 0}, {"CLK.POST[11:8]", 0}, {"CLK.CORE[9:8]", 0}, {"CLK.CORE[2:0]", 0},
+               {"CLK.BUS[2:0]", 0},  {"CLK.BUS[5:4]", 0},   {"MEM.WAIT[3:0]", 0}, {"CLK.TIMERS[1:0]", 0}};
+    }
+
+    void write(const FieldValue& field) { at_[fieldText(field.field)] = field.held; }
+
+    std::int64_t of(const std::string& field) const { return at_.at(field); }
+    bool pllRuns() const { return of("CLK.START[4]") == 1; }
+    double source(std::int64_t code) const {
+        return code == 0 ? (of("CLK.START[1]") == 1 ? 10e6 : 0) : (of("CLK.START[0]") == 1 ? 20e6 : 0);
+    }
+    double ref() const { return source(of("CLK.REF[8]")) / static_cast<double>(of("CLK.REF[4:0]") + 1); }
+    double vco() const { return pllRuns() ? ref() * static_cast<double>(of("CLK.MULT[6:0]")) : 0; }
+    double core() const {
+        const std::int64_t from = of("CLK.CORE[9:8]");
+        const double input = from == 2 ? vco() / static_cast<double>(of("CLK.POST[3:0]") + 1) : source(from);
+        return input / static_cast<double>(std::int64_t{1} << of("CLK.CORE[2:0]"));
+    }
+    double busA() const { return core() / static_cast<double>(of("CLK.BUS[2:0]") + 1); }
+    double busB() const { return core() / static_cast<double>(of("CLK.BUS[5:4]") + 1); }
+
+    /// What is wrong; empty where nothing is.
+    std::string fault() const {
+        if (core() <= 0) {
+            return "the core has no clock";
+        }
+        if (core() > 160.0001e6 || busA() > 50e6 || busB() > 100e6) {
+            return "a limit is overstepped";
+        }
+        if (core() > 32e6 * static_cast<double>(of("MEM.WAIT[3:0]") + 1) * 1.0001) {
+            return "too few wait states";
+        }
+        if (pllRuns() && (ref() < 3e6 || ref() > 6e6 || vco() < 160e6 || vco() > 500e6)) {
+            return "the multiplier is badly fed";
+        }
+        return {};
+    }
+
+private:
+    std::map<std::string, std::int64_t> at_;
+};
+
+std::vector<std::string> says(const WayThere& way) {
+    std::vector<std::string> list;
+    for (const ClockWrite& step : way.steps) {
+        list.push_back(step.say);
+    }
+    return list;
+}
+
+std::ptrdiff_t place(const WayThere& way, const std::string& say) {
+    const std::vector<std::string> list = says(way);
+    return std::find(list.begin(), list.end(), say) - list.begin();
+}
+
+/// The example with more takes: copies of A with other settings.
+Edited withTakes() {
+    Edited edited = editedOrchard();
+    const auto add = [&](const std::string& name, const std::function<void(Take&)>& change) {
+        Take take = edited.plan.takes[0];
+        take.name = name;
+        change(take);
+        edited.plan.takes.push_back(std::move(take));
+    };
+    const auto set = [](Take& take, const std::string& id) -> Choice& {
+        return *std::find_if(take.choices.begin(), take.choices.end(), [&](const Choice& each) { return each.id == id; });
+    };
+    add("slower", [&](Take& take) { set(take, "vco").multiply = 80; });
+    add("reference", [&](Take& take) {
+        set(take, "ref").divide = 4;
+        set(take, "vco").multiply = 96;
+    });
+    add("buses", [&](Take& take) {
+        set(take, "core").from = "xtm";
+        set(take, "bus_a").divide = 1;
+        set(take, "bus_b").divide = 1;
+    });
+    return edited;
+}
+
+} // namespace
+
+/// The order in which clock fields are written.
+class CoreWayThere : public QObject {
+    Q_OBJECT
+
+private slots:
+    void fromReset() {
+        const Edited edited = editedOrchard();
+        const WayThere way = wayThere(edited.part, edited.plan, std::nullopt, "A");
+        QCOMPARE(way.trouble, std::string());
+        QVERIFY(place(way, "start xtm and wait for it") < place(way, "ref from xtm"));
+        QVERIFY(place(way, "vco \u00d7 120") < place(way, "start vco and wait until it is locked"));
+        QVERIFY(place(way, "start vco and wait until it is locked") < place(way, "core from pll_a"));
+        QVERIFY(place(way, "bus_a \u00f7 4") < place(way, "core from pll_a")); // the divider before the mux
+        QCOMPARE(place(way, "wait states of core: 4") + 1, place(way, "core from pll_a"));
+        QCOMPARE(says(way).back(), std::string("stop rcf"));
+        QCOMPARE(way.steps.back().core, std::optional<Rational>(160000000));
+        // 3 ms + 1.5 s + 90 µs for the sources, 100 µs for the lock
+        QCOMPARE(way.wait.max, std::optional<Rational>(exact("150319/100000")));
+    }
+
+    /// Down again: the rate first, then the waits, then the multiplier and the crystal.
+    void fromOneTakeToAnother() {
+        const Edited edited = editedOrchard();
+        const WayThere way = wayThere(edited.part, edited.plan, "A", "B");
+        QCOMPARE(way.trouble, std::string());
+        QVERIFY(place(way, "core from rcf") < place(way, "wait states of core: 0"));
+        QVERIFY(place(way, "wait states of core: 0") < place(way, "stop vco"));
+        QVERIFY(place(way, "stop vco") < place(way, "stop xtm"));
+        QVERIFY(place(way, "core from rcf") < place(way, "bus_a \u00f7 1")); // \u00f7 1 at 160 MHz would overstep
+    }
+
+    void theCoreStepsAsideWhileItsMultiplierIsSet() {
+        const Edited edited = withTakes();
+        const WayThere way = wayThere(edited.part, edited.plan, "A", "slower");
+        QCOMPARE(says(way), std::vector<std::string>({"core from xtm in the meantime", "wait states of core: 0", "stop vco",
+                                                      "vco \u00d7 80", "start vco and wait until it is locked",
+                                                      "wait states of core: 3", "core from pll_a"}));
+    }
+
+    /// Every way between every two takes, written into the registers field by field: no moment is against the datasheet,
+    /// and the end is the goal.
+    void noMomentOversteps() {
+        const Edited edited = withTakes();
+        int count = 0;
+        std::vector<std::optional<std::string>> starts{std::nullopt};
+        for (const Take& take : edited.plan.takes) {
+            starts.emplace_back(take.name);
+        }
+        for (const auto& start : starts) {
+            for (const Take& goal : edited.plan.takes) {
+                Registers registers;
+                if (start) { // to the start first
+                    for (const ClockWrite& step : wayThere(edited.part, edited.plan, std::nullopt, *start).steps) {
+                        std::for_each(step.fields.begin(), step.fields.end(),
+                                      [&](const FieldValue& field) { registers.write(field); });
+                    }
+                }
+                const WayThere way = wayThere(edited.part, edited.plan, start, goal.name);
+                QCOMPARE(way.trouble, std::string());
+                for (const ClockWrite& step : way.steps) {
+                    std::for_each(step.fields.begin(), step.fields.end(),
+                                  [&](const FieldValue& field) { registers.write(field); });
+                    const std::string where = start.value_or("reset") + " to " + goal.name + ", " + step.say + ": ";
+                    QVERIFY2(registers.fault().empty(), (where + registers.fault()).c_str());
+                    QVERIFY2(std::abs(registers.core() / step.core->toDouble() - 1) < 1e-9, where.c_str());
+                    ++count;
+                }
+                const Figures figures = derive(edited.part, edited.plan, goal.name);
+                QVERIFY(std::abs(registers.core() / figures.findLine("core")->hertz->nominal.toDouble() - 1) < 1e-9);
+                QVERIFY(std::abs(registers.busA() / figures.findLine("bus_a")->hertz->nominal.toDouble() - 1) < 1e-9);
+            }
+        }
+        QVERIFY(count > 100);
+    }
+
+    void nothingToDoIsNoStep() {
+        const Edited edited = editedOrchard();
+        QVERIFY(wayThere(edited.part, edited.plan, "A", "A").steps.empty());
+    }
+
+    /// A goal that itself oversteps can't be reached; the way says where it ends.
+    void aGoalOutsideItsLimits() {
+        const Edited edited = editedOrchard("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 2");
+        const WayThere way = wayThere(edited.part, edited.plan, std::nullopt, "A");
+        QCOMPARE(way.trouble, std::string("core from pll_a: bus_a runs at 80 MHz, over its 50 MHz in tier fast"));
+        QCOMPARE(way.steps.back().core, std::optional<Rational>(10000000)); // it stays where it is safe
+    }
+
+    void anUnknownTakeThrows() {
+        const Edited edited = editedOrchard();
+        QVERIFY_THROWS_EXCEPTION(std::invalid_argument, wayThere(edited.part, edited.plan, std::nullopt, "Z"));
+        QVERIFY_THROWS_EXCEPTION(std::invalid_argument, wayThere(edited.part, edited.plan, "Z", "A"));
+    }
+
+    void theJsonHoldsTheSteps() {
+        const Edited edited = editedOrchard();
+        const auto json = wayThereJson(wayThere(edited.part, edited.plan, std::nullopt, "A"));
+        QCOMPARE(json["steps"][0]["say"].get<std::string>(), std::string("start xtm and wait for it"));
+        QCOMPARE(json["steps"][0]["wait_max"].get<std::string>(), std::string("3/1000"));
+        QCOMPARE(json["steps"][0]["fields"][0]["hex"].get<std::string>(), std::string("0x1"));
+        QVERIFY(json["trouble"].is_null());
+    }
+};
+
+QTEST_APPLESS_MAIN(CoreWayThere)
+#include "core_way_there.moc"
