@@ -604,6 +604,22 @@ private slots:
         QCOMPARE(document().figures().findLine("bus_a")->state, State::kept);
     }
 
+    void theOrderOfWritingIsShownAndCopied() {
+        QTest::keyClick(window_.get(), Qt::Key_R, Qt::ControlModifier | Qt::ShiftModifier);
+        const QString shown = window_->workings()->toPlainText();
+        QVERIFY(shown.contains("From reset to take A"));
+        QVERIFY(shown.indexOf("start vco") < shown.indexOf("core from pll_a"));
+        emit window_->workings()->anchorClicked(QUrl("copy/0"));
+        QVERIFY(QApplication::clipboard()->text().contains("CLK.CORE[9:8] = 0x2  // core from pll_a"));
+        emit window_->workings()->anchorClicked(QUrl("way/take B"));
+        QVERIFY(window_->workings()->toPlainText().contains("From take B to take A"));
+        window_->goTo("line/core");
+        QVERIFY(window_->workings()->toPlainText().contains("The way there"));
+        typeControl("bus_a", "2");
+        window_->workings()->show("way/reset");
+        QVERIFY(window_->workings()->toPlainText().contains("The way ends here: core from pll_a"));
+    }
+
     /// The vitals lead to their causes by keys and by mouse.
     void vitalsLeadToTheirCauses() {
         settle();

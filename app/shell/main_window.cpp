@@ -226,6 +226,7 @@ void MainWindow::addClockCommands() {
             takes.exec();
         }
     });
+    addCommand(tr("The order of writing, from reset"), QKeySequence("Ctrl+Shift+R"), [this] { workings_->show("way/reset"); });
     addCommand(tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
         if (!document_.isOpen()) {
             return;

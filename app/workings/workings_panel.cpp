@@ -1,5 +1,6 @@
 #include "workings/workings_panel.h"
 
+#include "derive/way_there.h"
 #include "evaluate/ways_out.h"
 #include "paint/controls.h"
 #include "paint/text.h"
@@ -94,6 +95,8 @@ void WorkingsPanel::follow(const QUrl& link) {
         document_.edit(text(way.say), [way](Plan& plan) { takeWayOut(plan, plan.active, way); });
     } else if (path.startsWith("copy/")) {
         QApplication::clipboard()->setText(copies_.value(path.mid(5).toInt()));
+    } else if (path.startsWith("way/")) {
+        show(path);
     } else if (path.startsWith("at/")) {
         goToOrigin(static_cast<std::size_t>(path.section('/', 1, 1).toInt()), path.section('/', 2).toStdString());
     }
@@ -224,6 +227,58 @@ QString WorkingsPanel::waysOutHtml() {
                : QString("<p style='margin:4px 0 4px 0'><b>%1</b></p>").arg(tr("Ways out")) + html + "<p style='margin:0'></p>";
 }
 
+/// Links to the ways to this take, below the core's arithmetic.
+QString WorkingsPanel::waysThereHtml() const {
+    QString html = "<p style='margin:12px 0 4px 0'><b>" + tr("The way there") + "</b></p><p><a href='way/reset'>" +
+                   tr("from reset") + "</a>";
+    for (const Take& take : document_.plan().takes) {
+        if (take.name != document_.plan().active) {
+            html += QString(", <a href='way/take %1'>%2</a>").arg(escaped(take.name), tr("from take %1").arg(escaped(take.name)));
+        }
+    }
+    return html + "</p>";
+}
+
+QString WorkingsPanel::wayHtml(const std::string& from) {
+    const bool isReset = from == "reset";
+    const std::string take = isReset ? "" : from.substr(from.find(' ') + 1);
+    if (!isReset && findTake(document_.plan(), take) == nullptr) {
+        return {};
+    }
+    const WayThere way =
+        wayThere(document_.part(), document_.plan(), isReset ? std::nullopt : std::optional(take), document_.plan().active);
+    QString html = QString("<p style='margin:0 0 8px 0'><b>%1</b></p>")
+                       .arg(tr("From %1 to take %2").arg(escaped(from), escaped(document_.plan().active)));
+    QString all;
+    int number = 0;
+    for (const ClockWrite& step : way.steps) {
+        QString fields;
+        for (const FieldValue& field : step.fields) {
+            fields += (fields.isEmpty() ? "" : ", ") + text(fieldText(field.field) + " = " + hexText(field));
+        }
+        const QString wait = !step.wait
+                                 ? QString()
+                                 : (step.wait->max ? tr(", up to %1").arg(text(printQuantity(*step.wait->max, Unit::second)))
+                                                   : tr(", an unknown time"));
+        const QString core = step.core ? tr("core at %1").arg(text(printQuantity(*step.core, Unit::hertz))) : QString();
+        html +=
+            QString(
+                "<p style='margin:0'>%1. %2%3</p><p class='what' style='margin:0 0 6px 0'><span class='figure'>%4</span> %5</p>")
+                .arg(++number)
+                .arg(escaped(step.say), wait.toHtmlEscaped(), fields.toHtmlEscaped(), core.toHtmlEscaped());
+        all += fields.isEmpty() ? QString() : fields + "  // " + text(step.say) + wait + "\n";
+    }
+    if (!way.trouble.empty()) {
+        html += QString("<p style='color:%1'>%2</p>")
+                    .arg(theme_.broken.name(), tr("The way ends here: %1").arg(escaped(way.trouble)));
+    } else if (way.steps.empty()) {
+        html += "<p>" + tr("Nothing is to be written.") + "</p>";
+    }
+    html += QString("<p style='margin:4px 0'><a href='copy/%1'>%2</a></p>").arg(copies_.size()).arg(tr("copy all"));
+    copies_ << all;
+    return html + waysThereHtml();
+}
+
 QString WorkingsPanel::modeHtml(const ModeFigure& mode) {
     QString html = QString("<p style='margin:0 0 8px 0'><b>%1</b></p>").arg(escaped(mode.name));
     Workings steps;
@@ -289,7 +344,11 @@ QString WorkingsPanel::targetHtml() {
     const std::string name = target_.section('/', 1).toStdString();
     const auto mode = document_.part().findMode(name);
     if (target_.startsWith("line/") && figures.findLine(name) != nullptr) {
-        return lineHtml(*figures.findLine(name));
+        const bool isCore = document_.part().findNode(name) == document_.part().core;
+        return lineHtml(*figures.findLine(name)) + (isCore ? waysThereHtml() : QString());
+    }
+    if (target_.startsWith("way/")) {
+        return wayHtml(name);
     }
     if (target_.startsWith("promise/") && figures.findPromise(name) != nullptr) {
         return promiseHtml(*figures.findPromise(name));

@@ -18,7 +18,8 @@ class WorkingsPanel : public QTextBrowser {
 public:
     explicit WorkingsPanel(Document& document, QWidget* parent = nullptr);
     void setTheme(const Theme& theme);
-    /// Shows "line/bus_a", "promise/modem", "mode/deep", "rhythm/average" or "rhythm/life".
+    /// Shows "line/bus_a", "promise/modem", "mode/deep", "rhythm/average", "rhythm/life", or the order of writing:
+    /// "way/reset", "way/take B".
     void show(const QString& target);
     QString target() const { return target_; }
 
@@ -46,6 +47,9 @@ private:
     void startOver();
     QString lineHtml(const LineFigure& line);
     QString promiseHtml(const PromiseFigure& promise);
+    /// The order of writing to the active take: from "reset", or from another take.
+    QString wayHtml(const std::string& from);
+    QString waysThereHtml() const;
     QString modeHtml(const ModeFigure& mode);
 
     Document& document_;
