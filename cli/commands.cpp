@@ -4,6 +4,8 @@
 #include "derive/way_there.h"
 #include "evaluate/compare.h"
 #include "evaluate/evaluate.h"
+#include "evaluate/ripple.h"
+#include "evaluate/what_if.h"
 #include "handover/figures_json.h"
 #include "part/lint.h"
 
@@ -188,6 +190,48 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
         console.out << promiseReport(promise, ways, console.style);
     }
     return promise.state == State::broken ? kBroken : kHolds;
+}
+
+int runBoard(const Console& console, const PlanOptions& options) {
+    const auto loaded = load(console, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    const Figures figures = evaluated(*loaded);
+    if (options.isJson) {
+        const nlohmann::ordered_json all = figuresJson(figures);
+        console.out
+            << nlohmann::ordered_json{{"pins", all["pins"]}, {"options", all["options"]}, {"crystals", all["crystals"]}}.dump(2)
+            << "\n";
+    } else {
+        console.out << boardReport(figures, console.style);
+    }
+    const bool collides =
+        std::any_of(figures.pins.begin(), figures.pins.end(), [](const PinFigure& pin) { return !pin.why.empty(); });
+    return collides ? kBroken : kHolds;
+}
+
+int runFails(const Console& console, const PlanOptions& options, const std::string& source) {
+    const auto loaded = load(console, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    const std::vector<std::string> sources = idsOf(loaded->part.sources);
+    if (std::find(sources.begin(), sources.end(), source) == sources.end()) {
+        return reportBadInput(console,
+                              {{Severity::error,
+                                {options.plan, 0, 0, {}},
+                                "no source '" + source + "'",
+                                listNames(sources),
+                                didYouMean(source, sources)}},
+                              options.isJson);
+    }
+    const Figures before = evaluate(loaded->part, loaded->plan, loaded->take);
+    const Figures after = evaluate(loaded->part, afterFailure(loaded->part, loaded->plan, loaded->take, source), loaded->take);
+    const std::vector<Moved> moved = ripple(before, after);
+    console.out << (options.isJson ? rippleJson(moved).dump(2) + "\n" : failsReport(source, moved, console.style));
+    const auto isWorse = [](const Moved& each) { return each.after == State::broken && each.before != State::broken; };
+    return std::any_of(moved.begin(), moved.end(), isWorse) ? kBroken : kHolds;
 }
 
 int runWay(const Console& console, const PlanOptions& options, const std::string& from) {

@@ -38,6 +38,12 @@ int runLint(const Console& console, const std::vector<std::string>& parts, bool 
 /// One line tried on a plan, in place of the promise of the same name or beside all others.
 int runPromise(const Console& console, const PlanOptions& options, const std::string& line);
 
+/// What the board has: crystals, pins, option words.
+int runBoard(const Console& console, const PlanOptions& options);
+
+/// What still holds when a source fails. kBroken where something that held does not.
+int runFails(const Console& console, const PlanOptions& options, const std::string& source);
+
 /// The order in which the clock fields are written to reach the take, from reset or from another take. kBroken where
 /// no order keeps every limit.
 int runWay(const Console& console, const PlanOptions& options, const std::string& from);

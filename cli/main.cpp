@@ -43,6 +43,8 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli check PLAN                    does every promise hold, at every corner?
   wisetick-cli derive PLAN                   all figures: lines, promises, modes, rhythm, fields
   wisetick-cli promise PLAN "uart1 talks 921600 within 1.5 %"    try one line, with its arithmetic
+  wisetick-cli board PLAN                    crystals, pins and option words
+  wisetick-cli fails PLAN SOURCE             what still holds when a source fails
   wisetick-cli way PLAN [--from TAKE]        the order in which to write the clock fields
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
   wisetick-cli lint PART...                  faults and suspicions of part files
@@ -73,6 +75,13 @@ int run(int argc, char** argv) {
     addPlanOptions(promise);
     std::string line;
     promise->add_option("LINE", line, "the promise, such as \"tick: timer1 fires every 1 ms exactly\"")->required();
+    CLI::App* board =
+        app.add_subcommand("board", "Crystals with their capacitors and margins, pins and who takes them, option words");
+    addPlanOptions(board);
+    CLI::App* fails = app.add_subcommand("fails", "What still holds when a source fails; exit 1 if something breaks");
+    addPlanOptions(fails);
+    std::string source;
+    fails->add_option("SOURCE", source, "the source")->required();
     CLI::App* way =
         app.add_subcommand("way", "The order in which to write the clock fields, every state on the way within its limits");
     addPlanOptions(way);
@@ -103,6 +112,12 @@ int run(int argc, char** argv) {
     }
     if (*promise) {
         return cli::runPromise(console, options, line);
+    }
+    if (*board) {
+        return cli::runBoard(console, options);
+    }
+    if (*fails) {
+        return cli::runFails(console, options, source);
     }
     if (*way) {
         return cli::runWay(console, options, from);

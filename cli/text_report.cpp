@@ -277,6 +277,55 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
     return text + section(style, "Fields", fields.text());
 }
 
+std::string boardReport(const Figures& figures, const Style& style) {
+    const auto farad = [](const std::optional<Rational>& value) {
+        return value ? printQuantity(*value, Unit::farad) : std::string("unknown");
+    };
+    TextTable crystals({Align::left, Align::left, Align::left});
+    for (const CrystalFigure& crystal : figures.crystals) {
+        crystals.add({crystal.source, "capacitors wanted", farad(crystal.wanted)});
+        std::string near;
+        for (const Rational& value : crystal.e12) {
+            near += (near.empty() ? "" : ", ") + printQuantity(value, Unit::farad);
+        }
+        crystals.add({"", "nearest of E12", near.empty() ? "unknown" : near});
+        crystals.add({"", "load that is there", farad(crystal.load)});
+        crystals.add({"", "rate shifted by it", crystal.shift ? printError(*crystal.shift) : "unknown"});
+        crystals.add(
+            {"", "start-up margin", crystal.margin ? fmt::format("{:.1f}, wished 5 or more", *crystal.margin) : "unknown"});
+    }
+    TextTable pins({Align::left, Align::left, Align::left});
+    for (const PinFigure& pin : figures.pins) {
+        std::string users;
+        for (const std::string& user : pin.users) {
+            users += (users.empty() ? "" : ", ") + user;
+        }
+        if (!pin.users.empty() || pin.isDebug) {
+            pins.add(
+                {pin.pin, users.empty() ? "debugger" : users, pin.why.empty() ? "" : style.mark(State::broken) + " " + pin.why});
+        }
+    }
+    TextTable options({Align::left, Align::left, Align::left});
+    for (const OptionFigure& option : figures.options) {
+        options.add({option.id, option.value + (option.isGiven ? "" : ", as unprogrammed"),
+                     option.does + (option.value == option.safe ? "" : "; safe: " + option.safe)});
+    }
+    std::string text = crystals.empty() ? "" : section(style, "crystals", crystals.text());
+    text += pins.empty() ? "" : section(style, "pins", pins.text());
+    text += options.empty() ? "" : section(style, "option words", options.text());
+    return text.empty() ? "  the part and the plan say nothing of crystals, pins or option words\n" : text;
+}
+
+std::string failsReport(const std::string& source, const std::vector<Moved>& moved, const Style& style) {
+    TextTable table({Align::left, Align::left, Align::left});
+    for (const Moved& each : moved) {
+        table.add({each.name, style.mark(each.after),
+                   (each.was.empty() ? "new" : each.was) + " \u2192 " + (each.is.empty() ? "gone" : each.is)});
+    }
+    return moved.empty() ? "  nothing moves when " + source + " fails\n"
+                         : section(style, "when " + source + " fails", table.text());
+}
+
 std::string wayReport(const WayThere& way, const std::string& from, const std::string& to, const Style& style) {
     TextTable table({Align::right, Align::left, Align::left, Align::right, Align::left});
     int number = 0;

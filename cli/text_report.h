@@ -2,6 +2,7 @@
 
 #include "derive/way_there.h"
 #include "evaluate/compare.h"
+#include "evaluate/ripple.h"
 
 #include <map>
 #include <string>
@@ -25,6 +26,12 @@ std::string checkReport(const Figures& figures, const std::map<std::string, Plac
 
 /// One promise with its arithmetic, other ways and fields.
 std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const Style& style);
+
+/// Crystals, pins in use, option words.
+std::string boardReport(const Figures& figures, const Style& style);
+
+/// What moves when a source fails.
+std::string failsReport(const std::string& source, const std::vector<Moved>& moved, const Style& style);
 
 /// The steps of the way, numbered, with their fields and waits.
 std::string wayReport(const WayThere& way, const std::string& from, const std::string& to, const Style& style);

@@ -134,7 +134,9 @@ private slots:
             "fast\nline/timers: error: timers runs at 160 MHz, over its 100 MHz\nline/usb: error: usb runs at 96 MHz, over its "
             "50 MHz\n"
             "board.fitted.xtm.rate: error: 40 MHz fitted for xtm; expected 6 MHz \u2026 30 MHz\nline/core: error: core at 320 "
-            "MHz is beyond the wait states; expected at most 160 MHz in tier fast\n");
+            "MHz is beyond the wait states; expected at most 160 MHz in tier fast\nboard.fitted.xtm: warning: the start-up "
+            "margin of "
+            "xtm is 4.62; expected 5 or more: a crystal of less load or less resistance\n");
         row("a tier that the supply does not allow", "min = \"3.2 V\"", "min = \"2.5 V\"",
             "tier/fast: error: tier fast at a supply down to 2.5 V; expected at least 2.7 V\n");
         row("a supply beyond the part", "max = \"3.4 V\"", "max = \"3.8 V\"",

@@ -66,7 +66,7 @@ private slots:
         QCOMPARE(lines(file.diagnostics), std::string());
         const Part& part = *file.part;
         QCOMPARE(part.sources.size(), std::size_t{4});
-        QCOMPARE(part.lines.size(), std::size_t{10});
+        QCOMPARE(part.lines.size(), std::size_t{11});
         QCOMPARE(part.peripherals.size(), std::size_t{12});
         QCOMPARE(part.nodeId(part.core), std::string("core"));
         QCOMPARE(part.sources[3].tolerance[0].high, exact("1/4"));

@@ -30,6 +30,17 @@ namespace wisetick::test {
 
 /// "9601/2" or "12" as an exact fraction; the text of a test's own expectations.
 inline Rational exact(const std::string& text) {
+    if (text.find('.') != std::string::npos || text.find('e') != std::string::npos) { // "41.65e-6"
+        const std::size_t mark = text.find('e');
+        std::string digits = text.substr(0, mark);
+        const std::size_t point = digits.find('.');
+        const int places = point == std::string::npos ? 0 : static_cast<int>(digits.size() - point - 1);
+        if (point != std::string::npos) {
+            digits.erase(point, 1);
+        }
+        const int exponent = mark == std::string::npos ? 0 : std::stoi(text.substr(mark + 1));
+        return Rational::ratio(Rational::Integer(digits), 1) * powerOfTen(exponent - places);
+    }
     const std::size_t slash = text.find('/');
     const Rational::Integer numerator(text.substr(0, slash));
     const Rational::Integer denominator(slash == std::string::npos ? std::string("1") : text.substr(slash + 1));

@@ -1,10 +1,14 @@
 #include "derive/derive.h"
 
+#include "derive/crystal.h"
 #include "derive/field_values.h"
 #include "derive/line_limits.h"
 #include "derive/line_rates.h"
 #include "derive/modes.h"
+#include "derive/pins.h"
 #include "derive/promises.h"
+
+#include <fmt/format.h>
 
 #include <algorithm>
 #include <set>
@@ -47,6 +51,68 @@ void addCurrentFindings(Figures& figures) {
         if (mode.wakeUp && !mode.wakeUp->unknown.empty() && said.insert(mode.wakeUp->unknown).second) {
             figures.findings.push_back(
                 {Severity::warning, {{}, 0, 0, "mode/" + mode.id}, mode.wakeUp->unknown, "a start-up time in the part file", {}});
+        }
+    }
+}
+
+std::vector<OptionFigure> optionFigures(const Part& part, const Board& board) {
+    std::vector<OptionFigure> figures;
+    for (const OptionWord& option : part.options) {
+        const auto given =
+            std::find_if(board.options.begin(), board.options.end(), [&](const auto& each) { return each.first == option.id; });
+        const auto named = [&](const OptionWord::Value& each) {
+            return given != board.options.end() && each.id == given->second;
+        };
+        const auto found = std::find_if(option.values.begin(), option.values.end(), named);
+        const OptionWord::Value& value = found == option.values.end() ? option.values[option.fresh] : *found;
+        OptionFigure figure{
+            option.id, option.say, value.id, value.say, option.values[option.safe].id, found != option.values.end(), {}};
+        if (option.field) {
+            figure.field = FieldValue{option.id, *option.field, value.id, "holds a code", value.code};
+        }
+        figures.push_back(std::move(figure));
+    }
+    return figures;
+}
+
+std::vector<CrystalFigure> crystalFigures(const Part& part, const Board& board) {
+    std::vector<CrystalFigure> figures;
+    for (const Fitted& fitted : board.fitted) {
+        const auto node = part.findNode(fitted.source);
+        if (!node || !part.isSource(*node) || part.sources[*node].kind != SourceKind::crystal) {
+            continue;
+        }
+        CrystalFigure figure{fitted.source,
+                             wantedCapacitors(fitted),
+                             {},
+                             {},
+                             actualLoad(fitted),
+                             loadShift(fitted),
+                             startMargin(part.sources[*node], fitted)};
+        if (figure.wanted) {
+            figure.e12 = nearestOfSeries(*figure.wanted, 12);
+            figure.e24 = nearestOfSeries(*figure.wanted, 24);
+        }
+        figures.push_back(std::move(figure));
+    }
+    return figures;
+}
+
+/// Pins that collide, and crystals that may not start.
+void addBoardFindings(Figures& figures) {
+    for (const PinFigure& pin : figures.pins) {
+        if (!pin.why.empty()) {
+            figures.findings.push_back({Severity::error, {{}, 0, 0, "board.signals"}, pin.why, "one user for each pin", {}});
+        }
+    }
+    constexpr double kLeastMargin = 5;
+    for (const CrystalFigure& crystal : figures.crystals) {
+        if (crystal.margin && *crystal.margin < kLeastMargin) {
+            figures.findings.push_back({crystal.margin < 1.0 ? Severity::error : Severity::warning,
+                                        {{}, 0, 0, "board.fitted." + crystal.source},
+                                        fmt::format("the start-up margin of {} is {:.2f}", crystal.source, *crystal.margin),
+                                        "5 or more: a crystal of less load or less resistance",
+                                        {}});
         }
     }
 }
@@ -141,6 +207,10 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
                                     "smaller figures in part and plan",
                                     {}});
     }
+    figures.pins = pinFigures(part, plan, figures, demand.peripherals);
+    figures.options = optionFigures(part, plan.board);
+    figures.crystals = crystalFigures(part, plan.board);
+    addBoardFindings(figures);
     addCurrentFindings(figures);
     addFieldFindings(figures);
     figures.vitals = vitalsOf(part, figures);

@@ -45,6 +45,36 @@ struct WaitFigure {
     Workings workings;
 };
 
+/// Who takes a pin.
+struct PinFigure {
+    std::string pin;
+    std::vector<std::string> users; ///< sources that are on, lines that leave the part, peripherals in use, signals
+    bool isDebug = false;           ///< the debugger needs it
+    std::string why;                ///< the collision; empty where there is none
+};
+
+/// A start-up option word as the board has it.
+struct OptionFigure {
+    std::string id;
+    std::string say;
+    std::string value;    ///< its id
+    std::string does;     ///< what the value does
+    std::string safe;     ///< the id of the value that is safe
+    bool isGiven = false; ///< in the plan; else it is as an unprogrammed part has it
+    std::optional<FieldValue> field;
+};
+
+/// What follows for a fitted crystal.
+struct CrystalFigure {
+    std::string source;
+    std::optional<Rational> wanted; ///< F, each of its two capacitors
+    std::vector<Rational> e12;      ///< F, next to it
+    std::vector<Rational> e24;
+    std::optional<Rational> load;  ///< F, that stands across it
+    std::optional<Rational> shift; ///< of its rate by that load, as a share
+    std::optional<double> margin;  ///< of its start-up; 5 is wished
+};
+
 /// What one mode means to this take.
 struct ModeFigure {
     std::string id;
@@ -104,6 +134,9 @@ struct Figures {
     std::vector<WaitFigure> waits;
     std::vector<PromiseFigure> promises; ///< in the plan's order
     std::vector<ModeFigure> modes;       ///< in the part's order
+    std::vector<PinFigure> pins;
+    std::vector<OptionFigure> options;   ///< in the part's order
+    std::vector<CrystalFigure> crystals; ///< in the plan's order
     std::optional<RhythmFigure> rhythm;  ///< none: not played yet
     Diagnostics findings;
     Vitals vitals;

@@ -1,5 +1,6 @@
 #include "derive/line_rates.h"
 
+#include "derive/crystal.h"
 #include "derive/field_values.h"
 #include "quantity/quantity_print.h"
 
@@ -61,13 +62,15 @@ private:
             figure_.why = "nothing is fitted for " + source_.id + ": the plan has no [board.fitted." + source_.id + "]";
             return;
         }
+        const std::string path = "plan/board.fitted." + source_.id;
         std::optional<Deviation> deviation;
         if (fitted->tolerance) {
-            const Rational total = fitted->tolerance->total();
-            deviation = Deviation{-total, total};
+            const Rational total = fitted->tolerance->total() + abs(loadShift(*fitted).value_or(Rational(0)));
+            const Rational bend = parabolaOver(*fitted, board_);
+            deviation = Deviation{-total + std::min(bend, Rational(0)), total + std::max(bend, Rational(0))};
         }
-        const std::string path = "plan/board.fitted." + source_.id;
         set(fitted->rate, deviation, "fitted", path + ".rate");
+        addCrystalSteps(*fitted, path);
         if (fitted->tolerance && fitted->isBudget) {
             const ToleranceBudget& budget = *fitted->tolerance;
             const auto share = [](const Rational& value) { return printQuantity(value, Unit::ratio); };
@@ -77,6 +80,27 @@ private:
                  share(budget.initial) + " + " + share(budget.temperature) + " + " + share(budget.ageing * budget.age),
                  "\u00b1" + share(budget.total()),
                  {{"tolerance", {}, path + ".tolerance", {}}}});
+        }
+    }
+
+    /// What the load and the temperature add to the tolerance.
+    void addCrystalSteps(const Fitted& fitted, const std::string& path) {
+        const auto share = [](const Rational& value) { return printError(value); };
+        if (const auto shift = loadShift(fitted); shift && !shift->isZero()) {
+            figure_.workings.push_back(
+                {"load",
+                 "C1 \u00f7 2 \u00d7 (1 \u00f7 (C0 + C) \u2212 1 \u00f7 (C0 + C_L))",
+                 printQuantity(*actualLoad(fitted), Unit::farad) + " instead of " + printQuantity(*fitted.load, Unit::farad),
+                 share(*shift),
+                 {{"load", {}, path + ".capacitors", {}}}});
+        }
+        if (const Rational bend = parabolaOver(fitted, board_); !bend.isZero()) {
+            figure_.workings.push_back(
+                {"temperature",
+                 "coefficient \u00d7 (T \u2212 turnover)\u00b2, at the farthest temperature",
+                 share(fitted.parabola->coefficient) + " from " + printQuantity(fitted.parabola->turnover, Unit::celsius),
+                 share(bend),
+                 {{"parabola", {}, path + ".parabola", {}}}});
         }
     }
 

@@ -52,6 +52,11 @@ public:
         source.pins = reader.texts("pins");
         source.gm = reader.quantity("gm", Unit::siemens);
         source.field = readOneField(context_, reader, "field", source.id, FieldUse::own);
+        if (const toml::table* fails = reader.table("fails_to")) {
+            TableReader inner(*fails, context_.reporter, reader.pathOf("fails_to"));
+            source.failsTo = {inner.text("line", Need::required).value_or(""), inner.text("from", Need::required).value_or("")};
+            inner.finish();
+        }
     }
 
     void readLine(TableReader& reader, Line& line) {

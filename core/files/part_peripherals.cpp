@@ -32,6 +32,7 @@ public:
         readFields(reader, controls, namesOf(context_, peripheral.clock), peripheral.fields, peripheral.holds, context_.book);
         peripheral.gate = readOneField(context_, reader, "gate", peripheral.id, FieldUse::own);
         peripheral.interrupts = reader.texts("interrupts");
+        peripheral.pins = reader.texts("pins");
         if (const toml::table* wakes = reader.table("wakes_from")) {
             TableReader inner(*wakes, context_.reporter, reader.pathOf("wakes_from"));
             for (const std::string& mode : inner.keys()) {

@@ -46,6 +46,11 @@ public:
             readWait(context_, *table);
         }
         readCore();
+        readPins();
+        for (const toml::table* table : root_.tables("option")) {
+            readOption(*table);
+        }
+        checkFailures();
         root_.finish();
         checkModes();
         context_.book.reportOverlaps(reporter_);
@@ -119,6 +124,99 @@ private:
         lines_ = collect("line", part_.lines, clockIds);
         peripherals_ = collect("peripheral", part_.peripherals, clockIds);
         modes_ = collect("mode", part_.modes, clockIds);
+    }
+
+    void readPins() {
+        if (const toml::table* table = root_.table("pins")) {
+            TableReader reader(*table, reporter_, "pins");
+            part_.pins = reader.texts("all");
+            part_.debugPins = reader.texts("debug");
+            reader.text("ref");
+            reader.finish();
+            for (std::size_t i = 0; i < part_.pins.size(); ++i) {
+                if (std::find(part_.pins.begin(), part_.pins.begin() + static_cast<std::ptrdiff_t>(i), part_.pins[i]) !=
+                    part_.pins.begin() + static_cast<std::ptrdiff_t>(i)) {
+                    reader.error("all", "the pin '" + part_.pins[i] + "' again", "each pin once");
+                }
+            }
+            checkPins(reader, "debug", part_.debugPins);
+        }
+        const auto check = [&](const char* kind, const auto& things, const Tables& tables) {
+            for (std::size_t i = 0; i < things.size(); ++i) {
+                const TableReader reader(*tables[i], reporter_, std::string(kind) + "." + things[i].id);
+                checkPins(reader, "pins", things[i].pins);
+            }
+        };
+        check("source", part_.sources, sources_);
+        check("line", part_.lines, lines_);
+        check("peripheral", part_.peripherals, peripherals_);
+    }
+
+    /// Pins that the part does not have, where it says which it has.
+    void checkPins(const TableReader& reader, const std::string& key, const std::vector<std::string>& pins) {
+        for (const std::string& pin : pins) {
+            if (!part_.pins.empty() && std::find(part_.pins.begin(), part_.pins.end(), pin) == part_.pins.end()) {
+                reporter_.error(reader.place(key), "no pin '" + pin + "'", "one of pins.all", didYouMean(pin, part_.pins));
+            }
+        }
+    }
+
+    void readOption(const toml::table& table) {
+        TableReader reader(table, reporter_, "option." + idAt(table));
+        OptionWord option;
+        option.id = reader.id("id").value_or("");
+        option.say = reader.text("say", Need::required).value_or("");
+        option.ref = reader.text("ref").value_or("");
+        option.field = readOneField(context_, reader, "field", "option " + option.id, FieldUse::own);
+        reader.text("note");
+        for (const toml::table* each : reader.tables("value")) {
+            TableReader inner(*each, reporter_, reader.pathOf("value"));
+            OptionWord::Value value;
+            value.id = inner.id("id").value_or("");
+            value.say = inner.text("say", Need::required).value_or("");
+            value.code = inner.whole("code", 0, std::int64_t{1} << 48).value_or(static_cast<std::int64_t>(option.values.size()));
+            inner.finish();
+            option.values.push_back(std::move(value));
+        }
+        if (option.values.size() < 2) {
+            reporter_.error(reader.place(), "an option word with no choice", "two values or more");
+        }
+        option.safe = indexOfValue(reader, "safe", option, Need::required);
+        option.fresh = indexOfValue(reader, "fresh", option, Need::optional);
+        reader.finish();
+        part_.options.push_back(std::move(option));
+    }
+
+    std::size_t indexOfValue(TableReader& reader, const std::string& key, const OptionWord& option, Need need) {
+        const auto id = reader.text(key, need);
+        const std::vector<std::string> known = idsOf(option.values);
+        const auto found = std::find(known.begin(), known.end(), id.value_or(""));
+        if (id && found == known.end()) {
+            reader.error(key, "no value '" + *id + "'", listNames(known), didYouMean(*id, known));
+        }
+        return found == known.end() ? 0 : static_cast<std::size_t>(found - known.begin());
+    }
+
+    void checkFailures() {
+        for (std::size_t i = 0; i < part_.sources.size(); ++i) {
+            if (!part_.sources[i].failsTo) {
+                continue;
+            }
+            const auto& [id, from] = *part_.sources[i].failsTo;
+            TableReader reader(*sources_[i], reporter_, "source." + part_.sources[i].id);
+            const std::vector<std::string> lines = idsOf(part_.lines);
+            const auto line = std::find(lines.begin(), lines.end(), id);
+            if (line == lines.end()) {
+                reporter_.error(reader.place("fails_to"), "no line '" + id + "'", "a line with a mux", didYouMean(id, lines));
+                continue;
+            }
+            const std::vector<std::string> inputs =
+                namesOf(context_, part_.lines[static_cast<std::size_t>(line - lines.begin())].from);
+            if (std::find(inputs.begin(), inputs.end(), from) == inputs.end()) {
+                reporter_.error(reader.place("fails_to"), "'" + id + "' can't be fed from '" + from + "'", listNames(inputs),
+                                didYouMean(from, inputs));
+            }
+        }
     }
 
     void readCore() {

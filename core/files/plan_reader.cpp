@@ -105,11 +105,47 @@ private:
                 readMeasured(inner, source);
             }
         }
+        readWords(reader, "options", board.options);
+        readWords(reader, "signals", board.wiring);
+        if (part_ != nullptr) {
+            checkBoardWords(reader, board);
+        }
         if (const toml::table* battery = reader.table("battery")) {
             TableReader inner(*battery, reporter_, "board.battery");
             readBattery(inner);
         }
         reader.finish();
+    }
+
+    /// A table of texts, in file order.
+    void readWords(TableReader& outer, const std::string& key, std::vector<std::pair<std::string, std::string>>& words) {
+        if (const toml::table* table = outer.table(key)) {
+            TableReader reader(*table, reporter_, outer.pathOf(key));
+            for (const std::string& word : reader.keys()) {
+                if (const auto value = reader.text(word)) {
+                    words.emplace_back(word, *value);
+                }
+            }
+            reader.finish();
+        }
+    }
+
+    void checkBoardWords(TableReader& board, const Board& read) {
+        for (const auto& [id, value] : read.options) {
+            const TableReader reader(*board.raw()["options"].as_table(), reporter_, board.pathOf("options"));
+            checkName(reader, reader.place(id), "option word", id, idsOf(part_->options));
+            for (const OptionWord& option : part_->options) {
+                if (option.id == id) {
+                    checkName(reader, reader.place(id), "value of '" + id + "'", value, idsOf(option.values));
+                }
+            }
+        }
+        for (const auto& [name, pin] : read.wiring) {
+            if (!part_->pins.empty()) {
+                const TableReader reader(*board.raw()["signals"].as_table(), reporter_, board.pathOf("signals"));
+                checkName(reader, reader.place(name), "pin", pin, part_->pins);
+            }
+        }
     }
 
     void readFitted(TableReader& outer, const std::string& source) {
@@ -146,6 +182,17 @@ private:
         }
         fitted.load = reader.quantity("load", Unit::farad);
         fitted.esr = reader.quantity("esr", Unit::ohm);
+        fitted.capacitors = reader.quantity("capacitors", Unit::farad, Need::optional, Sign::notNegative);
+        fitted.stray = reader.quantity("stray", Unit::farad, Need::optional, Sign::notNegative);
+        fitted.shunt = reader.quantity("c0", Unit::farad, Need::optional, Sign::notNegative);
+        fitted.motional = reader.quantity("c1", Unit::farad, Need::optional, Sign::notNegative);
+        if (const toml::table* parabola = reader.table("parabola")) {
+            TableReader inner(*parabola, reporter_, reader.pathOf("parabola"));
+            const auto coefficient = inner.quantity("coefficient", Unit::ratio, Need::required, Sign::any);
+            const auto turnover = inner.quantity("turnover", Unit::celsius, Need::optional, Sign::any);
+            inner.finish();
+            fitted.parabola = Parabola{coefficient.value_or(Rational(0)), turnover.value_or(Rational(25))};
+        }
         reader.text("note");
         reader.finish();
         plan_.board.fitted.push_back(std::move(fitted));

@@ -114,6 +114,14 @@ private:
             addTolerance(fitted);
             addQuantity("load", fitted.load, Unit::farad);
             addQuantity("esr", fitted.esr, Unit::ohm);
+            addQuantity("capacitors", fitted.capacitors, Unit::farad);
+            addQuantity("stray", fitted.stray, Unit::farad);
+            addQuantity("c0", fitted.shunt, Unit::farad);
+            addQuantity("c1", fitted.motional, Unit::farad);
+            if (fitted.parabola) {
+                addQuantity("parabola.coefficient", fitted.parabola->coefficient, Unit::ratio);
+                addQuantity("parabola.turnover", fitted.parabola->turnover, Unit::celsius);
+            }
         }
         for (const Measured& measured : board.measured) {
             begin("board.measured." + measured.source, "[board.measured." + keyLiteral(measured.source) + "]");
@@ -122,6 +130,17 @@ private:
         }
         if (board.battery) {
             addBattery(*board.battery);
+        }
+        addWords("options", board.options);
+        addWords("signals", board.wiring);
+    }
+
+    void addWords(const std::string& key, const std::vector<std::pair<std::string, std::string>>& words) {
+        if (!words.empty()) {
+            begin("board." + key, "[board." + key + "]");
+            for (const auto& [name, value] : words) {
+                add(keyLiteral(name), stringLiteral(value));
+            }
         }
     }
 

@@ -212,6 +212,24 @@ Json figuresJson(const Figures& figures) {
     for (const LineFigure& line : figures.lines) {
         json["lines"][line.id] = lineJson(line);
     }
+    json["pins"] = Json::object();
+    for (const PinFigure& pin : figures.pins) {
+        json["pins"][pin.pin] = {{"users", pin.users}, {"debug", pin.isDebug}, {"why", textOrNull(pin.why)}};
+    }
+    json["options"] = Json::object();
+    for (const OptionFigure& option : figures.options) {
+        json["options"][option.id] = {{"value", option.value},
+                                      {"given", option.isGiven},
+                                      {"safe", option.safe},
+                                      {"fields", option.field ? fieldsJson({*option.field}) : Json::array()}};
+    }
+    json["crystals"] = Json::object();
+    for (const CrystalFigure& crystal : figures.crystals) {
+        json["crystals"][crystal.source] = {{"capacitors_wanted", exact(crystal.wanted)},
+                                            {"load", exact(crystal.load)},
+                                            {"shift", exact(crystal.shift)},
+                                            {"start_margin", crystal.margin ? Json(*crystal.margin) : Json(nullptr)}};
+    }
     json["waits"] = Json::array();
     for (const WaitFigure& wait : figures.waits) {
         json["waits"].push_back(
@@ -229,6 +247,18 @@ Json figuresJson(const Figures& figures) {
     json["findings"] = findingsJson(figures.findings);
     json["vitals"] = vitalsJson(figures.vitals);
     return json;
+}
+
+Json rippleJson(const std::vector<Moved>& moved) {
+    Json list = Json::array();
+    for (const Moved& each : moved) {
+        list.push_back({{"name", each.name},
+                        {"before", stateName(each.before)},
+                        {"after", stateName(each.after)},
+                        {"was", textOrNull(each.was)},
+                        {"is", textOrNull(each.is)}});
+    }
+    return Json{{"moved", std::move(list)}};
 }
 
 Json wayThereJson(const WayThere& way) {

@@ -2,6 +2,7 @@
 
 #include "derive/way_there.h"
 #include "evaluate/compare.h"
+#include "evaluate/ripple.h"
 
 #include <nlohmann/json.hpp>
 
@@ -19,6 +20,9 @@ nlohmann::ordered_json wayJson(const Way& way);
 
 /// Diagnostics as an array: severity, where, say.
 nlohmann::ordered_json findingsJson(const Diagnostics& diagnostics);
+
+/// What moved: [{"name", "before", "after", "was", "is"}].
+nlohmann::ordered_json rippleJson(const std::vector<Moved>& moved);
 
 /// The order of writing: {"steps": [{"say", "fields", "wait_typ", "wait_max", "core_hz"}], "wait_typ", "wait_max", "trouble"}.
 nlohmann::ordered_json wayThereJson(const WayThere& way);

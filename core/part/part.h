@@ -78,6 +78,8 @@ struct Source {
     std::optional<Rational> gm; ///< A/V
     std::optional<Field> field; ///< the bit that starts it
     std::string ref;
+    /// Which line the hardware puts on which of its inputs by itself when this source fails: two ids.
+    std::optional<std::pair<std::string, std::string>> failsTo = {};
 };
 
 /// A source or a line, by its place: sources first, then lines, each in file order.
@@ -201,6 +203,7 @@ struct Peripheral {
     std::optional<Field> gate;
     std::vector<std::string> interrupts;
     std::map<std::string, std::string> wakesFrom; ///< by mode: what wakes
+    std::vector<std::string> pins;
     std::optional<Draw> draws;
     std::string ref;
 };
@@ -248,6 +251,23 @@ struct Mode {
     std::string ref;
 };
 
+/// A setting fixed when the part is programmed, and what each of its values does.
+struct OptionWord {
+    struct Value {
+        std::string id;
+        std::string say; ///< what it does, in a sentence
+        std::int64_t code = 0;
+    };
+
+    std::string id;
+    std::string say;
+    std::vector<Value> values;
+    std::size_t safe = 0;  ///< index of the value that can't lock anybody out
+    std::size_t fresh = 0; ///< index of the value of an unprogrammed part
+    std::optional<Field> field;
+    std::string ref;
+};
+
 /// What a microcontroller offers. Ids are unique over sources, lines, peripherals and modes.
 struct Part {
     std::string id;
@@ -263,8 +283,11 @@ struct Part {
     std::vector<WaitTable> waits;
     std::vector<Peripheral> peripherals;
     std::vector<Mode> modes;
-    NodeIndex core = 0;             ///< the node whose rate the core runs at
-    std::vector<std::size_t> order; ///< line indices, parents before children
+    std::vector<OptionWord> options;
+    std::vector<std::string> pins;      ///< all that there are; empty: not told
+    std::vector<std::string> debugPins; ///< for the debugger
+    NodeIndex core = 0;                 ///< the node whose rate the core runs at
+    std::vector<std::size_t> order;     ///< line indices, parents before children
 
     std::size_t nodeCount() const { return sources.size() + lines.size(); }
     bool isSource(NodeIndex node) const { return node < sources.size(); }

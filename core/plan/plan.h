@@ -20,14 +20,26 @@ struct ToleranceBudget {
     bool operator==(const ToleranceBudget&) const = default;
 };
 
+/// How a tuning fork falls off to both sides of a temperature: coefficient × (T − turnover)².
+struct Parabola {
+    Rational coefficient; ///< a share per °C²
+    Rational turnover;    ///< °C
+    bool operator==(const Parabola&) const = default;
+};
+
 /// What stands on the board for a crystal or clock input of the part.
 struct Fitted {
     std::string source;
     Rational rate;                            ///< Hz
     std::optional<ToleranceBudget> tolerance; ///< none: unknown
     bool isBudget = false;                    ///< written as a table, not as one figure
-    std::optional<Rational> load;             ///< F
+    std::optional<Rational> load;             ///< F, for which the crystal was cut
     std::optional<Rational> esr;              ///< Ω
+    std::optional<Rational> capacitors = {};  ///< F, each of the two that are fitted
+    std::optional<Rational> stray = {};       ///< F, across the crystal
+    std::optional<Rational> shunt = {};       ///< F, the crystal's C0
+    std::optional<Rational> motional = {};    ///< F, the crystal's C1
+    std::optional<Parabola> parabola = {};
     bool operator==(const Fitted&) const = default;
 };
 
@@ -55,6 +67,8 @@ struct Board {
     std::vector<Fitted> fitted;
     std::vector<Measured> measured;
     std::optional<Battery> battery;
+    std::vector<std::pair<std::string, std::string>> options = {}; ///< option word → value
+    std::vector<std::pair<std::string, std::string>> wiring = {};  ///< what the user wires → pin
     bool operator==(const Board&) const = default;
 };
 

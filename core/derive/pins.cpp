@@ -1,0 +1,75 @@
+#include "derive/pins.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+class PinTable {
+public:
+    explicit PinTable(const Part& part) {
+        for (const std::string& pin : part.pins) {
+            at(pin);
+        }
+        for (const std::string& pin : part.debugPins) {
+            at(pin).isDebug = true;
+        }
+    }
+
+    void use(const std::vector<std::string>& pins, const std::string& user) {
+        for (const std::string& pin : pins) {
+            at(pin).users.push_back(user);
+        }
+    }
+
+    std::vector<PinFigure> take() {
+        for (PinFigure& pin : pins_) {
+            std::string users;
+            for (const std::string& user : pin.users) {
+                users += (users.empty() ? "" : " and ") + user;
+            }
+            if (pin.users.size() > 1) {
+                pin.why = users + " both need pin " + pin.pin;
+            } else if (pin.isDebug && !pin.users.empty()) {
+                pin.why = users + " takes pin " + pin.pin + " from the debugger";
+            }
+        }
+        return std::move(pins_);
+    }
+
+private:
+    PinFigure& at(const std::string& pin) {
+        const auto found = std::find_if(pins_.begin(), pins_.end(), [&](const PinFigure& each) { return each.pin == pin; });
+        if (found != pins_.end()) {
+            return *found;
+        }
+        pins_.push_back({pin, {}, false, {}});
+        return pins_.back();
+    }
+
+    std::vector<PinFigure> pins_;
+};
+
+} // namespace
+
+std::vector<PinFigure> pinFigures(const Part& part, const Plan& plan, const Figures& figures,
+                                  const std::vector<bool>& peripherals) {
+    PinTable table(part);
+    for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
+        if (figures.lines[node].isOn) {
+            table.use(part.isSource(node) ? part.sources[node].pins : part.lineAt(node).pins, part.nodeId(node));
+        }
+    }
+    for (std::size_t i = 0; i < part.peripherals.size(); ++i) {
+        if (peripherals[i]) {
+            table.use(part.peripherals[i].pins, part.peripherals[i].id);
+        }
+    }
+    for (const auto& [name, pin] : plan.board.wiring) {
+        table.use({pin}, name);
+    }
+    return table.take();
+}
+
+} // namespace wisetick
