@@ -1,5 +1,6 @@
 #include "shell/main_window.h"
 
+#include "board/board_view.h"
 #include "clocks/clocks_view.h"
 #include "clocks/control_text.h"
 #include "promises/promises_column.h"
@@ -636,6 +637,132 @@ private slots:
         QTest::mouseClick(head, Qt::LeftButton, Qt::NoModifier, QPoint(head->width() - 100, head->height() / 2));
         QCOMPARE(window_->workings()->target(), QString("rhythm/life"));
         QVERIFY(head->accessibleDescription().contains("battery") && head->accessibleDescription().contains("675"));
+    }
+
+    /// The row of the board of that group and name, selected.
+    std::size_t boardRow(const QString& group, const QString& name) {
+        const auto& rows = window_->board()->rows();
+        const auto found =
+            std::find_if(rows.begin(), rows.end(), [&](const BoardRow& row) { return row.group == group && row.name == name; });
+        const auto index = static_cast<std::size_t>(found - rows.begin());
+        if (found == rows.end()) {
+            qWarning("no row %s", qPrintable(name));
+            return 0;
+        }
+        window_->board()->select(index);
+        return index;
+    }
+
+    void typeBoard(const QString& group, const QString& name, const QString& typed) {
+        boardRow(group, name);
+        window_->board()->setFocus();
+        QTest::keyClick(window_->board(), Qt::Key_Return);
+        QVERIFY(window_->board()->editor()->isVisible());
+        window_->board()->editor()->clear();
+        type(window_->board()->editor(), typed);
+    }
+
+    /// Another crystal: its rate is typed on the board, and the clocks follow.
+    void theBoardIsEditedWhereItStands() {
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        QVERIFY(window_->board() != nullptr && window_->board()->hasFocus());
+        typeBoard("main crystal", "rate", "16 MHz");
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(128000000));
+        QVERIFY(!document().moved().empty());
+        typeBoard("main crystal", "capacitors", "22 pF");
+        typeBoard("main crystal", "stray", "3 pF");
+        const std::size_t row = boardRow("main crystal", "capacitors");
+        QVERIFY(window_->board()->rows()[row].result.contains("wanted 14 pF, of E12 12 pF or 15 pF"));
+        typeBoard("main crystal", "resistance", "600 ohm");
+        QCOMPARE(window_->board()->rows()[boardRow("main crystal", "resistance")].state, std::optional(State::strained));
+        typeBoard("Supply and temperature", "supply, lowest", "2.5 V");
+        QVERIFY(
+            window_->board()->rows()[boardRow("Supply and temperature", "supply, lowest")].result.contains("allows tier low"));
+        typeBoard("Battery", "capacity", "");
+        QVERIFY(!document().plan().board.battery.has_value()); // taken away
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(document().plan().board.battery.has_value());
+        QTest::keyClick(window_.get(), Qt::Key_2, Qt::AltModifier);
+        QVERIFY(window_->clocks()->hasFocus());
+    }
+
+    void whatTheBoardCanNotHaveIsSaid_data() {
+        QTest::addColumn<QString>("group");
+        QTest::addColumn<QString>("name");
+        QTest::addColumn<QString>("typed");
+        QTest::addColumn<QString>("why");
+        QTest::newRow("another unit") << "main crystal"
+                                      << "rate"
+                                      << "16 ms"
+                                      << "'ms' makes it a time";
+        QTest::newRow("a needed one") << "Supply and temperature"
+                                      << "supply, nominal"
+                                      << ""
+                                      << "this is needed; type";
+        QTest::newRow("below 0") << "main crystal"
+                                 << "resistance"
+                                 << "-5 ohm"
+                                 << "is below 0";
+        QTest::newRow("no such value") << "Option words"
+                                       << "brown_out"
+                                       << "v9"
+                                       << "it is one of v1_7, v2_1, v2_7";
+    }
+    void whatTheBoardCanNotHaveIsSaid() {
+        QFETCH(QString, group);
+        QFETCH(QString, name);
+        QFETCH(QString, typed);
+        QFETCH(QString, why);
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        typeBoard(group, name, typed);
+        QVERIFY2(window_->board()->trouble().contains(why), qPrintable(window_->board()->trouble()));
+        QVERIFY(window_->board()->editor()->isVisible()); // the text stays to be mended
+        QTest::keyClick(window_->board()->editor(), Qt::Key_Escape);
+        QVERIFY(!document().canUndo());
+    }
+
+    void pinsAndOptionsOfTheBoard() {
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        typeBoard("Pins", "W5", "lamp");
+        const std::size_t row = boardRow("Pins", "W5");
+        QCOMPARE(window_->board()->rows()[row].result, QString("uart1 and lamp both need pin W5"));
+        QCOMPARE(window_->board()->rows()[row].state, std::optional(State::broken));
+        typeBoard("Pins", "W15", "lamp"); // the signal moves
+        QCOMPARE(window_->board()->rows()[boardRow("Pins", "W5")].result, QString("uart1"));
+        typeBoard("Pins", "W15", "");
+        QCOMPARE(window_->board()->rows()[boardRow("Pins", "W15")].result, QString("free"));
+        typeBoard("Option words", "debug_lock", "locked");
+        QVERIFY(window_->board()->rows()[boardRow("Option words", "debug_lock")].result.contains("safe is open"));
+        typeBoard("Option words", "debug_lock", "");
+        QVERIFY(window_->board()->rows()[boardRow("Option words", "debug_lock")].result.startsWith("as unprogrammed, open"));
+        // by mouse: a click on a value opens it
+        const std::size_t pin = boardRow("Pins", "W15");
+        QTest::mouseClick(window_->board()->viewport(), Qt::LeftButton, Qt::NoModifier,
+                          window_->board()->rowRect(pin).center().toPoint().x() > 220
+                              ? QPoint(220, static_cast<int>(window_->board()->rowRect(pin).center().y()))
+                              : QPoint(200, static_cast<int>(window_->board()->rowRect(pin).center().y())));
+        QVERIFY(window_->board()->editor()->isVisible());
+        QTest::keyClick(window_->board()->editor(), Qt::Key_Escape);
+    }
+
+    void aFreshBoardCanBeFilledIn() {
+        QVERIFY(document().begin("marram-20").empty());
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        typeBoard("Supply and temperature", "supply, nominal", "3 V");
+        typeBoard("Supply and temperature", "supply, lowest", "2.8 V");
+        QCOMPARE(document().plan().board.supply->min, exact("14/5"));
+        QCOMPARE(document().plan().board.supply->max, Rational(3));
+        typeBoard("main crystal", "rate", "12 MHz");
+        typeBoard("main crystal", "tolerance, initial", "20 ppm");
+        QCOMPARE(document().figures().findLine("xtm")->hertz->max, Rational(12000240));
+        typeBoard("fast internal RC", "measured on this board", "10.1 MHz");
+        QCOMPARE(document().figures().findLine("rcf")->hertz->nominal, Rational(10100000));
+        typeBoard("Battery", "capacity", "1000 mAh");
+        QCOMPARE(document().plan().board.battery->capacity, Rational(3600));
+        const QString fresh = folder_->filePath("filled.plan.toml");
+        QVERIFY(document().save(fresh).isEmpty());
+        QVERIFY(window_->openPlan(fresh));
+        QCOMPARE(document().figures().findLine("rcf")->hertz->nominal, Rational(10100000));
     }
 
     /// The takes by keys: copy, rename, activate, delete, each an edit that can be undone.

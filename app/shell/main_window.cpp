@@ -1,5 +1,6 @@
 #include "shell/main_window.h"
 
+#include "board/board_view.h"
 #include "clocks/clocks_view.h"
 #include "paint/controls.h"
 #include "paint/text.h"
@@ -9,6 +10,7 @@
 #include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
+#include "shell/trail_button.h"
 #include "takes/takes_window.h"
 #include "workings/workings_panel.h"
 
@@ -27,9 +29,11 @@
 #include <QMessageBox>
 #include <QMimeData>
 #include <QPainter>
+#include <QPushButton>
 #include <QSettings>
 #include <QSignalBlocker>
 #include <QSplitter>
+#include <QStackedWidget>
 #include <QTimer>
 #include <QVBoxLayout>
 
@@ -73,15 +77,18 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     setAcceptDrops(true);
     resize(1280, 800);
     head_ = new Head(document_);
-    trailClocks_ = new QLabel(tr("Clocks"));
+    trailBoard_ = new TrailButton(tr("Board"));
+    trailClocks_ = new TrailButton(tr("Clocks"));
     trailKeys_ = new QLabel(tr("Ctrl+Shift+P all commands"));
     trail_ = new QWidget;
     trail_->setAutoFillBackground(true);
     auto* trailLayout = new QHBoxLayout(trail_);
     trailLayout->setContentsMargins(12, 4, 12, 4);
-    trailMark_ = new QLabel;
-    trailLayout->addWidget(trailMark_);
-    trailLayout->addWidget(trailClocks_);
+    for (TrailButton* step : {trailBoard_, trailClocks_}) {
+        trailLayout->addWidget(step);
+    }
+    connect(trailBoard_, &QPushButton::clicked, this, [this] { showView("board"); });
+    connect(trailClocks_, &QPushButton::clicked, this, [this] { showView("clocks"); });
     trailLayout->addStretch();
     trailLayout->addWidget(trailKeys_);
     promises_ = new PromisesColumn(document_);
@@ -108,7 +115,9 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     notice_ = new Notice;
     clocks_ = new ClocksView(document_);
     ripple_ = new RipplePanel(document_);
-    middle_ = column({notice_, faults_, viewHead}, clocks_, ripple_);
+    views_ = new QStackedWidget;
+    views_->addWidget(clocks_);
+    middle_ = column({notice_, faults_, viewHead}, views_, ripple_);
     workings_ = new WorkingsPanel(document_);
     workingsTitle_ = new QLabel(tr("Workings"));
     workingsTitle_->setContentsMargins(12, 12, 12, 4);
@@ -152,103 +161,27 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     }
 }
 
-QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run) {
-    auto* action = new QAction(name, this);
-    action->setShortcut(keys);
-    connect(action, &QAction::triggered, this, run);
-    addAction(action);
-    return action;
-}
-
-void MainWindow::addCommands() {
-    addCommand(tr("New plan"), QKeySequence("Ctrl+N"), [this] { choosePart(); });
-    addCommand(tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
-    addCommand(tr("Help on what has the focus"), QKeySequence("F1"), [this] {
-        Help help(documents_, helpPage(), theme_, this);
-        help.exec();
-    });
-    addCommand(tr("Open a plan"), QKeySequence::Open, [this] { chooseAndOpen(); });
-    save_ = addCommand(tr("Save"), QKeySequence::Save, [this] { save(); });
-    saveAs_ = addCommand(tr("Save as"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
-    undo_ = addCommand(tr("Undo"), QKeySequence("Ctrl+Z"), [this] { document_.undo(); });
-    redo_ = addCommand(tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { document_.redo(); });
-    keep_ = addCommand(tr("Keep"), QKeySequence("Ctrl+Return"), [this] { document_.keep(); });
-    addCommand(tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
-        promises_->entry()->setFocus();
-        promises_->entry()->selectAll();
-    });
-    addCommand(tr("Go to Clocks"), QKeySequence("Alt+2"), [this] { clocks_->setFocus(); });
-    addCommand(tr("Go to the promises"), QKeySequence("Ctrl+Shift+L"), [this] { promises_->cards()->setFocus(); });
-    addCommand(tr("Go to the workings"), QKeySequence("Ctrl+Shift+W"), [this] { workings_->setFocus(); });
-    addCommand(tr("Go to the vitals"), QKeySequence("Ctrl+Shift+H"), [this] { head_->setFocus(); });
-    addCommand(tr("Light or dark"), QKeySequence("Ctrl+Shift+D"), [this] {
-        followsDesktop_ = false; // the user's choice holds from here on
-        setTheme(theme_.isDark ? lightTheme() : darkTheme());
-    });
-    addCommand(tr("All commands"), QKeySequence("Ctrl+Shift+P"), [this] {
-        CommandPalette palette(actions(), theme_, this);
-        palette.exec();
-    });
-    addCommand(tr("Quit"), QKeySequence("Ctrl+Q"), [this] { close(); });
-}
-
-void MainWindow::addClockCommands() {
-    addCommand(tr("Find a clock"), QKeySequence("Ctrl+F"), [this] {
-        find_->setFocus();
-        find_->selectAll();
-    });
-    addCommand(tr("Lock or free the clock"), QKeySequence("Ctrl+B"), [this] { clocks_->toggleLock(); });
-    addCommand(tr("Fold or unfold the branch"), QKeySequence("Ctrl+Shift+B"), [this] { clocks_->foldBranch(); });
-    addCommand(tr("Hide or show what is off"), QKeySequence("Ctrl+Shift+O"), [this] {
-        clocks_->hideOff(!clocks_->hidesOff());
-        sayView();
-    });
-    addCommand(tr("Only what feeds the promise, or all"), QKeySequence("Ctrl+Shift+F"), [this] {
-        showsFeeding_ = !showsFeeding_;
-        clocks_->showWhatFeeds(showsFeeding_ ? promises_->cards()->selected() : QString());
-        sayView();
-    });
-    addCommand(tr("Fit the axis"), QKeySequence("Ctrl+0"), [this] { clocks_->fit(); });
-    addCommand(tr("Needles of the next take as ghosts"), QKeySequence("Ctrl+Shift+G"), [this] {
-        // none, then each other take in turn
-        QStringList takes{QString()};
-        for (const Take& take : document_.isOpen() ? document_.plan().takes : std::vector<Take>()) {
-            if (take.name != document_.plan().active) {
-                takes << text(take.name);
-            }
-        }
-        clocks_->showGhost(takes[(takes.indexOf(clocks_->ghost()) + 1) % takes.size()]);
-        sayView();
-    });
-    addCommand(tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] {
-        if (document_.isOpen()) {
-            TakesWindow takes(document_, theme_, this);
-            takes.exec();
-        }
-    });
-    addCommand(tr("The order of writing, from reset"), QKeySequence("Ctrl+Shift+R"), [this] { workings_->show("way/reset"); });
-    addCommand(tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
-        if (!document_.isOpen()) {
-            return;
-        }
-        const auto& takes = document_.plan().takes;
-        const auto active =
-            std::find_if(takes.begin(), takes.end(), [&](const Take& each) { return each.name == document_.plan().active; });
-        const std::string next = active + 1 == takes.end() ? takes.front().name : (active + 1)->name;
-        document_.edit(tr("take %1 active").arg(text(next)), [next](Plan& plan) { plan.active = next; });
-    });
-    addCommand(tr("Copy the clocks as a picture"), QKeySequence("Ctrl+Shift+C"),
-               [this] { QApplication::clipboard()->setPixmap(clocks_->picture()); });
-    addCommand(tr("Copy the clocks as SVG"), QKeySequence("Ctrl+Alt+C"), [this] {
-        const QByteArray svg = clocks_->svg();
-        auto* copied = new QMimeData;
-        copied->setData("image/svg+xml", svg);
-        copied->setText(QString::fromUtf8(svg));
-        QApplication::clipboard()->setMimeData(copied);
-    });
+void MainWindow::showView(const QString& name) {
+    const bool isBoard = name == "board";
+    if (isBoard && board_ == nullptr) {
+        board_ = new BoardView(document_);
+        board_->setTheme(theme_);
+        views_->addWidget(board_);
+    }
+    QWidget* view = isBoard ? static_cast<QWidget*>(board_) : clocks_;
+    views_->setCurrentWidget(view);
+    view->setFocus();
+    viewTitle_->setText(isBoard ? tr("Board") : tr("Clocks"));
+    find_->setVisible(!isBoard);
+    sayView();
+    styleTitles();
 }
 
 void MainWindow::sayView() {
+    if (board_ != nullptr && views_->currentWidget() == board_) {
+        viewHint_->setText(tr("what stands there, and what follows; Enter edits a row"));
+        return;
+    }
     QStringList said;
     if (clocks_->hidesOff()) {
         said << tr("what is off is hidden");
@@ -337,43 +270,13 @@ QStringList MainWindow::recentPlans() {
     return QSettings().value(kRecent).toStringList();
 }
 
-void MainWindow::chooseRecent() {
-    QList<QAction*> actions;
-    QObject owner;
-    for (const QString& path : recentPlans()) {
-        auto* action = new QAction(path, &owner);
-        connect(action, &QAction::triggered, this, [this, path] {
-            if (mayLeave()) {
-                openPlan(path);
-            }
-        });
-        actions << action;
-    }
-    CommandPalette palette(actions, theme_, this);
-    palette.exec();
-}
-
-void MainWindow::choosePart() {
-    QList<QAction*> actions;
-    QObject owner;
-    for (const std::string& id : partsOnShelf(shelf_)) {
-        auto* action = new QAction(tr("on %1").arg(text(id)), &owner);
-        connect(action, &QAction::triggered, this, [this, id] {
-            if (mayLeave()) {
-                showFaults(document_.begin(text(id)));
-                clocks_->setFocus();
-            }
-        });
-        actions << action;
-    }
-    CommandPalette palette(actions, theme_, this);
-    palette.exec();
-}
-
 QString MainWindow::helpPage() const {
     const QWidget* focus = focusWidget();
     if (focus != nullptr && (focus == promises_ || promises_->isAncestorOf(focus))) {
         return "promise-lines.md";
+    }
+    if (focus != nullptr && focus == board_) {
+        return "plan-files.md";
     }
     return focus == workings_ ? "calculations.md" : "window.md";
 }
@@ -381,6 +284,9 @@ QString MainWindow::helpPage() const {
 void MainWindow::goTo(const QString& target) {
     const QString name = target.section('/', 1);
     if (target.startsWith("line/") && document_.figures().findLine(name.toStdString()) != nullptr) {
+        if (views_->currentWidget() != clocks_) {
+            showView("clocks");
+        }
         clocks_->select(name); // and what is selected is shown
         return;
     }
@@ -398,13 +304,12 @@ void MainWindow::refresh() {
     for (const LineFigure& line : document_.figures().lines) {
         worst = worseState(worst, line.state);
     }
-    QPixmap mark(QSize(14, 14) * devicePixelRatioF());
-    mark.setDevicePixelRatio(devicePixelRatioF());
-    mark.fill(Qt::transparent);
-    QPainter painter(&mark);
-    drawMark(painter, QRectF(1, 1, 12, 12), worst, theme_);
-    trailMark_->setPixmap(mark);
-    trailMark_->setAccessibleName(text(stateName(worst)));
+    State board = State::kept;
+    for (const PinFigure& pin : document_.figures().pins) {
+        board = pin.why.empty() ? board : State::broken;
+    }
+    trailBoard_->setState(board);
+    trailClocks_->setState(worst);
     undo_->setEnabled(document_.canUndo());
     redo_->setEnabled(document_.canRedo());
     keep_->setEnabled(!document_.moved().empty());
@@ -442,7 +347,12 @@ void MainWindow::setTheme(const Theme& theme) {
     notice_->setTheme(theme);
     head_->setTheme(theme);
     promises_->setTheme(theme);
+    trailBoard_->setTheme(theme);
+    trailClocks_->setTheme(theme);
     clocks_->setTheme(theme);
+    if (board_ != nullptr) {
+        board_->setTheme(theme);
+    }
     ripple_->setTheme(theme);
     workings_->setTheme(theme);
     styleTitles();
@@ -450,9 +360,12 @@ void MainWindow::setTheme(const Theme& theme) {
 }
 
 void MainWindow::styleTitles() {
-    for (QLabel* title : {viewTitle_, workingsTitle_, trailClocks_}) {
+    for (QLabel* title : {viewTitle_, workingsTitle_}) {
         title->setFont(faceFont(Face::title));
     }
+    const bool isBoard = board_ != nullptr && views_->currentWidget() == board_;
+    trailBoard_->setCurrent(isBoard);
+    trailClocks_->setCurrent(!isBoard);
     for (QLabel* hint : {viewHint_, trailKeys_}) {
         hint->setFont(faceFont(Face::small));
         QPalette muted = hint->palette();

@@ -7,15 +7,18 @@
 
 class QLabel;
 class QLineEdit;
+class QStackedWidget;
 class QListWidget;
 
 namespace wisetick::app {
 
+class BoardView;
 class ClocksView;
 class Head;
 class PromisesColumn;
 class Notice;
 class RipplePanel;
+class TrailButton;
 class WorkingsPanel;
 
 /// The window: head and trail above, promises left, the view and the ripple in the middle, workings right.
@@ -34,6 +37,8 @@ public:
 
     Document& document() { return document_; }
     ClocksView* clocks() const { return clocks_; }
+    /// Made when it is first shown; nullptr until then.
+    BoardView* board() const { return board_; }
     PromisesColumn* promises() const { return promises_; }
     RipplePanel* ripplePanel() const { return ripple_; }
     WorkingsPanel* workings() const { return workings_; }
@@ -71,6 +76,8 @@ private:
     bool mayLeave();
     void refresh();
     void styleTitles();
+    /// Shows a view in the middle: "board" or "clocks".
+    void showView(const QString& name);
     void addClockCommands();
     /// What of the clocks is hidden or added just now, in words.
     void sayView();
@@ -83,15 +90,17 @@ private:
     bool showsFeeding_ = false; ///< only what feeds the selected promise
     Head* head_;
     QWidget* trail_;
-    QLabel* trailMark_;
-    QLabel* trailClocks_;
+    TrailButton* trailBoard_;
+    TrailButton* trailClocks_;
     QLabel* trailKeys_;
     QLabel* viewTitle_;
     QLabel* viewHint_;
     QLineEdit* find_;
     QWidget* middle_;
     PromisesColumn* promises_;
+    QStackedWidget* views_;
     ClocksView* clocks_;
+    BoardView* board_ = nullptr;
     RipplePanel* ripple_;
     WorkingsPanel* workings_;
     QLabel* workingsTitle_;

@@ -1,0 +1,361 @@
+#include "board/board_rows.h"
+
+#include "quantity/quantity_print.h"
+#include "quantity/quantity_read.h"
+
+#include <QCoreApplication>
+
+#include <algorithm>
+
+namespace wisetick::app {
+
+namespace {
+
+QString text(const std::string& value) {
+    return QString::fromStdString(value);
+}
+
+QString tr(const char* what) {
+    return QCoreApplication::translate("Board", what);
+}
+
+QString printed(const std::optional<Rational>& value, Unit unit) {
+    return value ? text(printReadable(*value, unit)) : QString();
+}
+
+Fitted& fittedOf(Plan& plan, const std::string& source) {
+    auto& list = plan.board.fitted;
+    const auto found = std::find_if(list.begin(), list.end(), [&](const Fitted& each) { return each.source == source; });
+    if (found != list.end()) {
+        return *found;
+    }
+    list.push_back({});
+    list.back().source = source;
+    return list.back();
+}
+
+/// Sets one text of a table of texts; an empty one takes it away.
+void setWord(std::vector<std::pair<std::string, std::string>>& words, const std::string& key, const std::string& value) {
+    const auto found = std::find_if(words.begin(), words.end(), [&](const auto& each) { return each.first == key; });
+    if (value.empty()) {
+        std::erase_if(words, [&](const auto& each) { return each.first == key; });
+    } else if (found != words.end()) {
+        found->second = value;
+    } else {
+        words.emplace_back(key, value);
+    }
+}
+
+/// Collects the rows group by group.
+class RowList {
+public:
+    RowList(const Part& part, const Plan& plan, const Figures& figures) : part_(part), plan_(plan), figures_(figures) {}
+
+    std::vector<BoardRow> rows() {
+        addSupply();
+        for (const Source& source : part_.sources) {
+            if (source.kind != SourceKind::rc) {
+                addFitted(source);
+            }
+        }
+        for (const Source& source : part_.sources) {
+            if (source.kind == SourceKind::rc) {
+                addMeasured(source);
+            }
+        }
+        addBattery();
+        addOptions();
+        addPins();
+        return std::move(rows_);
+    }
+
+private:
+    using Set = std::function<void(Plan&, const std::optional<Rational>&)>;
+
+    BoardRow& add(const QString& name, const QString& value, const QString& result = {}) {
+        rows_.push_back({group_, name, value, result, {}, {}, {}});
+        return rows_.back();
+    }
+
+    /// A row for one quantity; `isNeeded` ones can't be taken away.
+    BoardRow& addQuantity(const QString& name, const std::optional<Rational>& value, Unit unit, bool isNeeded, const Set& set) {
+        BoardRow& row = add(name, printed(value, unit));
+        row.set = [=](Plan& plan, const QString& typed) -> QString {
+            if (typed.trimmed().isEmpty()) {
+                if (isNeeded) {
+                    return tr("this is needed; type %1").arg(text(unitExample(unit)));
+                }
+                set(plan, std::nullopt);
+                return {};
+            }
+            const auto read = readQuantity(typed.trimmed().toStdString(), unit);
+            if (!read) {
+                return text(sayText(read.error()));
+            }
+            if (unit != Unit::celsius && read->sign() < 0) {
+                return tr("%1 is below 0").arg(typed.trimmed());
+            }
+            set(plan, *read);
+            return {};
+        };
+        return row;
+    }
+
+    /// Lowest, nominal and highest of a span; the ends follow where they would pass one another.
+    void addSpan(const QString& name, Unit unit, std::optional<Bounds> Board::*span) {
+        const std::optional<Bounds>& now = plan_.board.*span;
+        const auto end = [&](const char* which, Rational Bounds::*member) {
+            addQuantity(name + " " + tr(which), now ? std::optional((*now).*member) : std::nullopt, unit, true,
+                        [=](Plan& plan, const std::optional<Rational>& value) {
+                            std::optional<Bounds>& bounds = plan.board.*span;
+                            if (!bounds) {
+                                bounds = Bounds::exactly(*value);
+                            }
+                            (*bounds).*member = *value;
+                            if (member == &Bounds::nominal) {
+                                bounds->min = std::min(bounds->min, bounds->nominal);
+                                bounds->max = std::max(bounds->max, bounds->nominal);
+                            }
+                            bounds->nominal = std::clamp(bounds->nominal, std::min(bounds->min, bounds->max),
+                                                         std::max(bounds->min, bounds->max));
+                            bounds->min = std::min(bounds->min, bounds->nominal);
+                            bounds->max = std::max(bounds->max, bounds->nominal);
+                        });
+        };
+        end("lowest", &Bounds::min);
+        end("nominal", &Bounds::nominal);
+        end("highest", &Bounds::max);
+    }
+
+    void addSupply() {
+        group_ = tr("Supply and temperature");
+        const std::size_t first = rows_.size();
+        addSpan(tr("supply,"), Unit::volt, &Board::supply);
+        rows_[first].result = tiersText();
+        addSpan(tr("temperature,"), Unit::celsius, &Board::temperature);
+        addQuantity(tr("always drawn"), plan_.board.alwaysDraws, Unit::ampere, false,
+                    [](Plan& plan, const std::optional<Rational>& value) { plan.board.alwaysDraws = value; })
+            .result = tr("outside the part, also at rest");
+    }
+
+    /// Which tiers the lowest supply allows.
+    QString tiersText() const {
+        QStringList allowed;
+        for (const Tier& tier : part_.tiers) {
+            const auto& supply = plan_.board.supply;
+            if (supply && (!tier.supplyMin || supply->min >= *tier.supplyMin) &&
+                (!tier.supplyMax || supply->max <= *tier.supplyMax)) {
+                allowed << text(tier.id);
+            }
+        }
+        return part_.tiers.empty() ? QString()
+                                   : (allowed.isEmpty() ? tr("no tier is allowed") : tr("allows tier ") + allowed.join(", "));
+    }
+
+    void addFitted(const Source& source) {
+        group_ = text(source.name);
+        const Fitted* fitted = findFitted(plan_.board, source.id);
+        const auto field = [&](const QString& name, Unit unit, std::optional<Rational> Fitted::*member) -> BoardRow& {
+            return addQuantity(name, fitted == nullptr ? std::nullopt : (*fitted).*member, unit, false,
+                               [id = source.id, member](Plan& plan, const std::optional<Rational>& value) {
+                                   fittedOf(plan, id).*member = value;
+                               });
+        };
+        const LineFigure* line = figures_.findLine(source.id);
+        BoardRow& rate =
+            addQuantity(tr("rate"), fitted == nullptr ? std::nullopt : std::optional(fitted->rate), Unit::hertz, false,
+                        [id = source.id](Plan& plan, const std::optional<Rational>& value) {
+                            if (value) {
+                                fittedOf(plan, id).rate = *value;
+                            } else {
+                                std::erase_if(plan.board.fitted, [&](const Fitted& each) { return each.source == id; });
+                            }
+                        });
+        rate.result = line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz))
+                                                     : tr("nothing is fitted");
+        if (fitted == nullptr) {
+            return;
+        }
+        addTolerance(source.id, *fitted);
+        if (source.kind != SourceKind::crystal) {
+            return;
+        }
+        const auto crystal = std::find_if(figures_.crystals.begin(), figures_.crystals.end(),
+                                          [&](const CrystalFigure& each) { return each.source == source.id; });
+        field(tr("load"), Unit::farad, &Fitted::load).result = tr("for which the crystal was cut");
+        const std::size_t capacitors = rows_.size();
+        field(tr("capacitors"), Unit::farad, &Fitted::capacitors);
+        field(tr("stray"), Unit::farad, &Fitted::stray).result = tr("across the crystal");
+        field(tr("C0"), Unit::farad, &Fitted::shunt);
+        field(tr("C1"), Unit::farad, &Fitted::motional);
+        field(tr("resistance"), Unit::ohm, &Fitted::esr);
+        if (crystal != figures_.crystals.end()) {
+            rows_[capacitors].result = capacitorsText(*crystal);
+            rows_.back().result = marginText(*crystal);
+            rows_.back().state =
+                crystal->margin
+                    ? std::optional(*crystal->margin < 1 ? State::broken : (*crystal->margin < 5 ? State::strained : State::kept))
+                    : std::nullopt;
+        }
+    }
+
+    void addTolerance(const std::string& source, const Fitted& fitted) {
+        const auto budget = [&](const QString& name, Unit unit, Rational ToleranceBudget::*member) {
+            addQuantity(name, fitted.tolerance ? std::optional((*fitted.tolerance).*member) : std::nullopt, unit, false,
+                        [source, member](Plan& plan, const std::optional<Rational>& value) {
+                            Fitted& each = fittedOf(plan, source);
+                            if (!each.tolerance) {
+                                each.tolerance = ToleranceBudget{};
+                            }
+                            (*each.tolerance).*member = value.value_or(Rational(0));
+                            each.isBudget = each.isBudget || member != &ToleranceBudget::initial;
+                        });
+        };
+        budget(tr("tolerance, initial"), Unit::ratio, &ToleranceBudget::initial);
+        rows_.back().result = fitted.tolerance ? tr("all together %1").arg(text(printTolerance(fitted.tolerance->total())))
+                                               : tr("unknown: what hangs on it can't be judged at its corners");
+        budget(tr("over temperature"), Unit::ratio, &ToleranceBudget::temperature);
+        budget(tr("ageing"), Unit::perYear, &ToleranceBudget::ageing);
+    }
+
+    static QString capacitorsText(const CrystalFigure& crystal) {
+        if (!crystal.wanted) {
+            return tr("wanted: unknown without the load");
+        }
+        QStringList near;
+        for (const Rational& value : crystal.e12) {
+            near << text(printQuantity(value, Unit::farad));
+        }
+        QString said = tr("wanted %1, of E12 %2").arg(text(printQuantity(*crystal.wanted, Unit::farad)), near.join(" or "));
+        if (crystal.shift) {
+            said += tr("; these shift the rate by %1").arg(text(printError(*crystal.shift)));
+        }
+        return said;
+    }
+
+    static QString marginText(const CrystalFigure& crystal) {
+        return crystal.margin ? tr("starts with a margin of %1, wished 5 or more").arg(*crystal.margin, 0, 'f', 1)
+                              : tr("start-up margin unknown");
+    }
+
+    void addMeasured(const Source& source) {
+        group_ = text(source.name);
+        const Measured* measured = findMeasured(plan_.board, source.id);
+        const LineFigure* line = figures_.findLine(source.id);
+        addQuantity(tr("measured on this board"), measured == nullptr ? std::nullopt : std::optional(measured->rate), Unit::hertz,
+                    false,
+                    [id = source.id](Plan& plan, const std::optional<Rational>& value) {
+                        auto& list = plan.board.measured;
+                        const auto found =
+                            std::find_if(list.begin(), list.end(), [&](const Measured& each) { return each.source == id; });
+                        if (!value) {
+                            std::erase_if(list, [&](const Measured& each) { return each.source == id; });
+                        } else if (found != list.end()) {
+                            found->rate = *value;
+                        } else {
+                            list.push_back({id, *value, {}});
+                        }
+                    })
+            .result =
+            line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz)) : QString();
+        if (measured != nullptr) {
+            addQuantity(tr("its tolerance"), measured->tolerance, Unit::ratio, false,
+                        [id = source.id](Plan& plan, const std::optional<Rational>& value) {
+                            for (Measured& each : plan.board.measured) {
+                                if (each.source == id) {
+                                    each.tolerance = value;
+                                }
+                            }
+                        });
+        }
+    }
+
+    void addBattery() {
+        group_ = tr("Battery");
+        const auto& battery = plan_.board.battery;
+        addQuantity(tr("capacity"), battery ? std::optional(battery->capacity) : std::nullopt, Unit::coulomb, false,
+                    [](Plan& plan, const std::optional<Rational>& value) {
+                        if (!value) {
+                            plan.board.battery.reset();
+                            return;
+                        }
+                        if (!plan.board.battery) {
+                            plan.board.battery = Battery{};
+                        }
+                        plan.board.battery->capacity = *value;
+                    })
+            .result = figures_.vitals.life
+                          ? tr("lasts %1").arg(text(printQuantity(figures_.vitals.life->nominal, Unit::second, 4)))
+                          : QString();
+        if (battery) {
+            addQuantity(tr("voltage"), battery->voltage, Unit::volt, false,
+                        [](Plan& plan, const std::optional<Rational>& value) { plan.board.battery->voltage = value; });
+            addQuantity(tr("inner resistance"), battery->resistance, Unit::ohm, false,
+                        [](Plan& plan, const std::optional<Rational>& value) { plan.board.battery->resistance = value; });
+            addQuantity(tr("fades"), battery->fades, Unit::perYear, false, [](Plan& plan, const std::optional<Rational>& value) {
+                plan.board.battery->fades = value.value_or(Rational(0));
+            });
+        }
+    }
+
+    void addOptions() {
+        group_ = tr("Option words");
+        for (std::size_t i = 0; i < figures_.options.size(); ++i) {
+            const OptionFigure& option = figures_.options[i];
+            BoardRow& row = add(text(option.id), option.isGiven ? text(option.value) : QString());
+            row.result = (option.isGiven ? QString() : tr("as unprogrammed, %1: ").arg(text(option.value))) + text(option.does) +
+                         (option.value == option.safe ? QString() : tr("; safe is %1").arg(text(option.safe)));
+            for (const OptionWord::Value& value : part_.options[i].values) {
+                row.choices << text(value.id);
+            }
+            row.set = [id = option.id, choices = row.choices](Plan& plan, const QString& typed) -> QString {
+                const QString value = typed.trimmed();
+                if (!value.isEmpty() && !choices.contains(value)) {
+                    return tr("it is one of %1").arg(choices.join(", "));
+                }
+                setWord(plan.board.options, id, value.toStdString());
+                return {};
+            };
+        }
+    }
+
+    void addPins() {
+        group_ = tr("Pins");
+        for (const PinFigure& pin : figures_.pins) {
+            QString own;
+            for (const auto& [name, place] : plan_.board.wiring) {
+                own = place == pin.pin ? text(name) : own;
+            }
+            QStringList users;
+            for (const std::string& user : pin.users) {
+                users << text(user);
+            }
+            BoardRow& row = add(text(pin.pin), own);
+            row.result = !pin.why.empty()
+                             ? text(pin.why)
+                             : (users.isEmpty() ? (pin.isDebug ? tr("the debugger's") : tr("free")) : users.join(", "));
+            row.state =
+                !pin.why.empty() ? std::optional(State::broken) : (users.isEmpty() ? std::nullopt : std::optional(State::kept));
+            row.set = [place = pin.pin](Plan& plan, const QString& typed) -> QString {
+                const std::string name = typed.trimmed().toStdString();
+                std::erase_if(plan.board.wiring, [&](const auto& each) { return each.second == place; });
+                setWord(plan.board.wiring, name.empty() ? place : name, name.empty() ? "" : place);
+                return {};
+            };
+        }
+    }
+
+    const Part& part_;
+    const Plan& plan_;
+    const Figures& figures_;
+    QString group_;
+    std::vector<BoardRow> rows_;
+};
+
+} // namespace
+
+std::vector<BoardRow> boardRows(const Part& part, const Plan& plan, const Figures& figures) {
+    return RowList(part, plan, figures).rows();
+}
+
+} // namespace wisetick::app

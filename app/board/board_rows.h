@@ -1,0 +1,30 @@
+#pragma once
+
+#include "derive/figures.h"
+#include "plan/plan.h"
+
+#include <QString>
+#include <QStringList>
+
+#include <functional>
+
+namespace wisetick::app {
+
+/// One fact of the board: what the plan says, and what follows from it.
+struct BoardRow {
+    QString group;
+    QString name;
+    QString value;  ///< as it would be typed; empty where the plan says nothing
+    QString result; ///< what follows, in words
+    std::optional<State> state;
+    QStringList choices; ///< where only these may be typed
+    /// Reads what was typed into the plan: an empty text, or why not; nothing typed takes the fact away. Empty where
+    /// the row can't be edited.
+    std::function<QString(Plan&, const QString&)> set;
+};
+
+/// All facts of the board: supply and temperature, crystals and clock inputs, this board's RC, battery, option words,
+/// pins.
+std::vector<BoardRow> boardRows(const Part& part, const Plan& plan, const Figures& figures);
+
+} // namespace wisetick::app

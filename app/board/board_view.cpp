@@ -1,0 +1,257 @@
+#include "board/board_view.h"
+
+#include "paint/controls.h"
+#include "paint/text.h"
+
+#include <QKeyEvent>
+#include <QLabel>
+#include <QLineEdit>
+
+#include <algorithm>
+#include <cmath>
+
+namespace wisetick::app {
+
+namespace {
+
+constexpr qreal kLeft = 16;
+constexpr qreal kNameWidth = 176;
+constexpr qreal kValueWidth = 132;
+
+} // namespace
+
+BoardView::BoardView(Document& document, QWidget* parent) : QAbstractScrollArea(parent), document_(document) {
+    setFrameShape(QFrame::NoFrame);
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Board"));
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
+    editor_ = new QLineEdit(viewport());
+    editor_->setAccessibleName(tr("Value of the row"));
+    editor_->setFont(faceFont(Face::word));
+    editor_->installEventFilter(this);
+    editor_->hide();
+    trouble_ = new QLabel(viewport());
+    trouble_->setWordWrap(true);
+    trouble_->setTextFormat(Qt::PlainText);
+    trouble_->hide();
+    connect(&document_, &Document::changed, this, &BoardView::layOut);
+    layOut();
+}
+
+void BoardView::setTheme(const Theme& theme) {
+    theme_ = theme;
+    static_cast<SlimScrollBar*>(verticalScrollBar())->setTheme(theme);
+    viewport()->update();
+}
+
+qreal BoardView::rowHeight() const {
+    return std::ceil((lineHeight(Face::word) + 8) / 4) * 4;
+}
+
+void BoardView::layOut() {
+    rows_ = document_.isOpen() ? boardRows(document_.part(), document_.plan(), document_.figures()) : std::vector<BoardRow>();
+    tops_.clear();
+    qreal top = 0;
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        if (i == 0 || rows_[i].group != rows_[i - 1].group) {
+            top += i == 0 ? 4 : rowHeight() / 2; // a group has room above it and its name over its first row
+            top += rowHeight();
+        }
+        tops_.push_back(top);
+        top += rowHeight();
+    }
+    height_ = top + 8;
+    selected_ = std::min(selected_, std::max<std::size_t>(rows_.size(), 1) - 1);
+    verticalScrollBar()->setSingleStep(static_cast<int>(rowHeight()));
+    verticalScrollBar()->setPageStep(viewport()->height());
+    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(height_) - viewport()->height()));
+    viewport()->update();
+}
+
+QRectF BoardView::rowRect(std::size_t row) const {
+    return {0, tops_[row] - verticalScrollBar()->value(), static_cast<qreal>(viewport()->width()), rowHeight()};
+}
+
+QRectF BoardView::valueRect(std::size_t row) const {
+    const QRectF rect = rowRect(row);
+    return {kLeft + kNameWidth, rect.top(), kValueWidth, rect.height()};
+}
+
+void BoardView::select(std::size_t row) {
+    endEdit(false);
+    selected_ = row;
+    const QRectF rect = rowRect(row);
+    const qreal above = row == 0 || rows_[row].group != rows_[row - 1].group ? rowHeight() : 0; // with the name of its group
+    if (rect.top() - above < 0) {
+        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.top() - above));
+    } else if (rect.bottom() > viewport()->height()) {
+        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.bottom()) - viewport()->height() + 1);
+    }
+    setAccessibleDescription(tr("%1, %2: %3; %4").arg(rows_[row].group, rows_[row].name, rows_[row].value, rows_[row].result));
+    viewport()->update();
+}
+
+QString BoardView::trouble() const {
+    return trouble_->isVisibleTo(viewport()) ? trouble_->text() : QString();
+}
+
+void BoardView::beginEdit(const QString& typed) {
+    if (rows_.empty() || !rows_[selected_].set) {
+        return;
+    }
+    const BoardRow& row = rows_[selected_];
+    editor_->setGeometry(valueRect(selected_).adjusted(-6, 1, 6, -1).toRect());
+    editor_->setPlaceholderText(row.choices.join(", "));
+    editor_->setText(row.value);
+    editor_->selectAll();
+    editor_->show();
+    editor_->setFocus();
+    if (!typed.isEmpty()) {
+        editor_->setText(typed);
+    }
+}
+
+void BoardView::endEdit(bool isApplied) {
+    trouble_->hide();
+    if (!editor_->isVisible()) {
+        return;
+    }
+    const QString typed = editor_->text();
+    if (isApplied && typed.trimmed() != rows_[selected_].value) {
+        const BoardRow row = rows_[selected_];
+        QString why;
+        document_.edit(row.group + ", " + row.name + " " + typed.trimmed(), [&](Plan& plan) {
+            Plan changed = plan;
+            why = row.set(changed, typed);
+            if (why.isEmpty()) {
+                plan = std::move(changed);
+            }
+        });
+        if (!why.isEmpty()) { // the text stays to be mended
+            QPalette palette = this->palette();
+            palette.setColor(QPalette::Window, theme_.panel);
+            palette.setColor(QPalette::WindowText, theme_.broken);
+            trouble_->setPalette(palette);
+            trouble_->setAutoFillBackground(true);
+            trouble_->setMargin(6);
+            trouble_->setText(why);
+            trouble_->setFixedWidth(viewport()->width() - static_cast<int>(kLeft + kNameWidth) - 16);
+            trouble_->adjustSize();
+            trouble_->move(static_cast<int>(kLeft + kNameWidth) - 6, editor_->geometry().bottom() + 2);
+            trouble_->show();
+            trouble_->raise();
+            return;
+        }
+    }
+    editor_->hide();
+    setFocus();
+}
+
+void BoardView::keyPressEvent(QKeyEvent* event) {
+    if (rows_.empty()) {
+        return;
+    }
+    switch (event->key()) {
+    case Qt::Key_Up: select(selected_ == 0 ? 0 : selected_ - 1); break;
+    case Qt::Key_Down: select(std::min(selected_ + 1, rows_.size() - 1)); break;
+    case Qt::Key_Home: select(0); break;
+    case Qt::Key_End: select(rows_.size() - 1); break;
+    case Qt::Key_Return:
+    case Qt::Key_Enter:
+    case Qt::Key_F2: beginEdit(); break;
+    default:
+        if (!event->text().isEmpty() && event->text().front().isPrint() &&
+            !(event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))) {
+            beginEdit(event->text());
+        } else {
+            QAbstractScrollArea::keyPressEvent(event);
+        }
+    }
+}
+
+bool BoardView::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == editor_ && event->type() == QEvent::KeyPress) {
+        switch (static_cast<QKeyEvent*>(event)->key()) {
+        case Qt::Key_Escape: endEdit(false); return true;
+        case Qt::Key_Return:
+        case Qt::Key_Enter: endEdit(true); return true;
+        default: trouble_->hide();
+        }
+    }
+    return QAbstractScrollArea::eventFilter(watched, event);
+}
+
+void BoardView::mousePressEvent(QMouseEvent* event) {
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        if (rowRect(i).contains(event->position())) {
+            select(i);
+            if (valueRect(i).contains(event->position())) {
+                beginEdit();
+            }
+            return;
+        }
+    }
+}
+
+void BoardView::resizeEvent(QResizeEvent*) {
+    endEdit(false);
+    layOut();
+}
+
+void BoardView::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::FontChange) {
+        layOut();
+    }
+    QAbstractScrollArea::changeEvent(event);
+}
+
+void BoardView::focusInEvent(QFocusEvent*) {
+    viewport()->update();
+}
+
+void BoardView::focusOutEvent(QFocusEvent*) {
+    viewport()->update();
+}
+
+void BoardView::paintEvent(QPaintEvent* event) {
+    QPainter painter(viewport());
+    painter.fillRect(event->rect(), theme_.paper);
+    if (rows_.empty()) {
+        if (hasFocus()) {
+            drawFocus(painter, viewport()->rect(), theme_);
+        }
+        drawText(painter, viewport()->rect(), Qt::AlignHCenter, tr("Open a plan to see its board"), Face::word, theme_.muted);
+        return;
+    }
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        const QRectF rect = rowRect(i);
+        if (rect.bottom() < 0 || rect.top() - rowHeight() > viewport()->height()) {
+            continue;
+        }
+        const BoardRow& row = rows_[i];
+        if (i == 0 || row.group != rows_[i - 1].group) {
+            drawText(painter, rect.translated(kLeft, -rowHeight()), Qt::AlignLeft, row.group, Face::bold, theme_.ink);
+        }
+        if (i == selected_) {
+            painter.fillRect(rect, theme_.selected);
+            if (hasFocus()) {
+                painter.fillRect(QRectF(0, rect.top(), 3, rect.height()), theme_.kept);
+            }
+        }
+        drawText(painter, QRectF(kLeft, rect.top(), kNameWidth - 8, rect.height()), Qt::AlignLeft, row.name, Face::word,
+                 theme_.ink);
+        drawText(painter, valueRect(i), Qt::AlignLeft, row.value.isEmpty() ? QString::fromUtf8("\u2026") : row.value, Face::word,
+                 row.value.isEmpty() ? theme_.muted : theme_.kept);
+        qreal left = valueRect(i).right() + 16;
+        if (row.state) {
+            const qreal size = lineHeight(Face::word) * 0.5;
+            drawMark(painter, QRectF(left, rect.center().y() - size / 2, size, size), *row.state, theme_);
+        }
+        left += lineHeight(Face::word) * 0.5 + 6;
+        drawText(painter, QRectF(left, rect.top(), rect.right() - left - 12, rect.height()), Qt::AlignLeft, row.result,
+                 Face::small, row.state == State::broken ? theme_.broken : theme_.muted);
+    }
+}
+
+} // namespace wisetick::app

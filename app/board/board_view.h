@@ -1,0 +1,57 @@
+#pragma once
+
+#include "board/board_rows.h"
+#include "paint/theme.h"
+#include "shell/document.h"
+
+#include <QAbstractScrollArea>
+
+class QLabel;
+class QLineEdit;
+
+namespace wisetick::app {
+
+/// What stands on the board, fact by fact: what the plan says, edited where it stands, and what follows from it.
+class BoardView : public QAbstractScrollArea {
+    Q_OBJECT
+
+public:
+    explicit BoardView(Document& document, QWidget* parent = nullptr);
+    void setTheme(const Theme& theme);
+    const std::vector<BoardRow>& rows() const { return rows_; }
+    std::size_t selected() const { return selected_; }
+    void select(std::size_t row);
+    QLineEdit* editor() const { return editor_; }
+    /// Why what was typed can't be; empty where it can.
+    QString trouble() const;
+    /// Where a row stands, in the viewport.
+    QRectF rowRect(std::size_t row) const;
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
+    void changeEvent(QEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+
+private:
+    void layOut();
+    void beginEdit(const QString& typed = {});
+    void endEdit(bool isApplied);
+    qreal rowHeight() const;
+    QRectF valueRect(std::size_t row) const;
+
+    Document& document_;
+    Theme theme_ = lightTheme();
+    std::vector<BoardRow> rows_;
+    std::vector<qreal> tops_; ///< by row, in the whole content
+    qreal height_ = 0;
+    std::size_t selected_ = 0;
+    QLineEdit* editor_;
+    QLabel* trouble_;
+};
+
+} // namespace wisetick::app

@@ -1,0 +1,157 @@
+#include "shell/main_window.h"
+
+#include "clocks/clocks_view.h"
+#include "promises/promises_column.h"
+#include "shell/command_palette.h"
+#include "shell/head.h"
+#include "shell/help.h"
+#include "takes/takes_window.h"
+#include "workings/workings_panel.h"
+
+#include <QAction>
+#include <QApplication>
+#include <QClipboard>
+#include <QLineEdit>
+#include <QMimeData>
+
+namespace wisetick::app {
+
+namespace {
+
+QString text(const std::string& value) {
+    return QString::fromStdString(value);
+}
+
+} // namespace
+
+QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run) {
+    auto* action = new QAction(name, this);
+    action->setShortcut(keys);
+    connect(action, &QAction::triggered, this, run);
+    addAction(action);
+    return action;
+}
+
+void MainWindow::addCommands() {
+    addCommand(tr("New plan"), QKeySequence("Ctrl+N"), [this] { choosePart(); });
+    addCommand(tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
+    addCommand(tr("Help on what has the focus"), QKeySequence("F1"), [this] {
+        Help help(documents_, helpPage(), theme_, this);
+        help.exec();
+    });
+    addCommand(tr("Open a plan"), QKeySequence::Open, [this] { chooseAndOpen(); });
+    save_ = addCommand(tr("Save"), QKeySequence::Save, [this] { save(); });
+    saveAs_ = addCommand(tr("Save as"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
+    undo_ = addCommand(tr("Undo"), QKeySequence("Ctrl+Z"), [this] { document_.undo(); });
+    redo_ = addCommand(tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { document_.redo(); });
+    keep_ = addCommand(tr("Keep"), QKeySequence("Ctrl+Return"), [this] { document_.keep(); });
+    addCommand(tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
+        promises_->entry()->setFocus();
+        promises_->entry()->selectAll();
+    });
+    addCommand(tr("Go to Board"), QKeySequence("Alt+1"), [this] { showView("board"); });
+    addCommand(tr("Go to Clocks"), QKeySequence("Alt+2"), [this] { showView("clocks"); });
+    addCommand(tr("Go to the promises"), QKeySequence("Ctrl+Shift+L"), [this] { promises_->cards()->setFocus(); });
+    addCommand(tr("Go to the workings"), QKeySequence("Ctrl+Shift+W"), [this] { workings_->setFocus(); });
+    addCommand(tr("Go to the vitals"), QKeySequence("Ctrl+Shift+H"), [this] { head_->setFocus(); });
+    addCommand(tr("Light or dark"), QKeySequence("Ctrl+Shift+D"), [this] {
+        followsDesktop_ = false; // the user's choice holds from here on
+        setTheme(theme_.isDark ? lightTheme() : darkTheme());
+    });
+    addCommand(tr("All commands"), QKeySequence("Ctrl+Shift+P"), [this] {
+        CommandPalette palette(actions(), theme_, this);
+        palette.exec();
+    });
+    addCommand(tr("Quit"), QKeySequence("Ctrl+Q"), [this] { close(); });
+}
+
+void MainWindow::addClockCommands() {
+    addCommand(tr("Find a clock"), QKeySequence("Ctrl+F"), [this] {
+        find_->setFocus();
+        find_->selectAll();
+    });
+    addCommand(tr("Lock or free the clock"), QKeySequence("Ctrl+B"), [this] { clocks_->toggleLock(); });
+    addCommand(tr("Fold or unfold the branch"), QKeySequence("Ctrl+Shift+B"), [this] { clocks_->foldBranch(); });
+    addCommand(tr("Hide or show what is off"), QKeySequence("Ctrl+Shift+O"), [this] {
+        clocks_->hideOff(!clocks_->hidesOff());
+        sayView();
+    });
+    addCommand(tr("Only what feeds the promise, or all"), QKeySequence("Ctrl+Shift+F"), [this] {
+        showsFeeding_ = !showsFeeding_;
+        clocks_->showWhatFeeds(showsFeeding_ ? promises_->cards()->selected() : QString());
+        sayView();
+    });
+    addCommand(tr("Fit the axis"), QKeySequence("Ctrl+0"), [this] { clocks_->fit(); });
+    addCommand(tr("Needles of the next take as ghosts"), QKeySequence("Ctrl+Shift+G"), [this] {
+        // none, then each other take in turn
+        QStringList takes{QString()};
+        for (const Take& take : document_.isOpen() ? document_.plan().takes : std::vector<Take>()) {
+            if (take.name != document_.plan().active) {
+                takes << text(take.name);
+            }
+        }
+        clocks_->showGhost(takes[(takes.indexOf(clocks_->ghost()) + 1) % takes.size()]);
+        sayView();
+    });
+    addCommand(tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] {
+        if (document_.isOpen()) {
+            TakesWindow takes(document_, theme_, this);
+            takes.exec();
+        }
+    });
+    addCommand(tr("The order of writing, from reset"), QKeySequence("Ctrl+Shift+R"), [this] { workings_->show("way/reset"); });
+    addCommand(tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
+        if (!document_.isOpen()) {
+            return;
+        }
+        const auto& takes = document_.plan().takes;
+        const auto active =
+            std::find_if(takes.begin(), takes.end(), [&](const Take& each) { return each.name == document_.plan().active; });
+        const std::string next = active + 1 == takes.end() ? takes.front().name : (active + 1)->name;
+        document_.edit(tr("take %1 active").arg(text(next)), [next](Plan& plan) { plan.active = next; });
+    });
+    addCommand(tr("Copy the clocks as a picture"), QKeySequence("Ctrl+Shift+C"),
+               [this] { QApplication::clipboard()->setPixmap(clocks_->picture()); });
+    addCommand(tr("Copy the clocks as SVG"), QKeySequence("Ctrl+Alt+C"), [this] {
+        const QByteArray svg = clocks_->svg();
+        auto* copied = new QMimeData;
+        copied->setData("image/svg+xml", svg);
+        copied->setText(QString::fromUtf8(svg));
+        QApplication::clipboard()->setMimeData(copied);
+    });
+}
+
+void MainWindow::chooseRecent() {
+    QList<QAction*> actions;
+    QObject owner;
+    for (const QString& path : recentPlans()) {
+        auto* action = new QAction(path, &owner);
+        connect(action, &QAction::triggered, this, [this, path] {
+            if (mayLeave()) {
+                openPlan(path);
+            }
+        });
+        actions << action;
+    }
+    CommandPalette palette(actions, theme_, this);
+    palette.exec();
+}
+
+void MainWindow::choosePart() {
+    QList<QAction*> actions;
+    QObject owner;
+    for (const std::string& id : partsOnShelf(shelf_)) {
+        auto* action = new QAction(tr("on %1").arg(text(id)), &owner);
+        connect(action, &QAction::triggered, this, [this, id] {
+            if (mayLeave()) {
+                showFaults(document_.begin(text(id)));
+                clocks_->setFocus();
+            }
+        });
+        actions << action;
+    }
+    CommandPalette palette(actions, theme_, this);
+    palette.exec();
+}
+
+} // namespace wisetick::app

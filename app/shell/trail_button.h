@@ -1,0 +1,29 @@
+#pragma once
+
+#include "paint/theme.h"
+
+#include <QPushButton>
+
+namespace wisetick::app {
+
+/// One step of the trail: a view's name with the mark of its worst finding; the one that is shown stands out.
+class TrailButton : public QPushButton {
+    Q_OBJECT
+
+public:
+    explicit TrailButton(const QString& text, QWidget* parent = nullptr);
+    void setTheme(const Theme& theme);
+    void setState(State state);
+    void setCurrent(bool isCurrent);
+    QSize sizeHint() const override;
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+
+private:
+    Theme theme_ = lightTheme();
+    State state_ = State::kept;
+    bool isCurrent_ = false;
+};
+
+} // namespace wisetick::app
