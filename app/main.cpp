@@ -58,6 +58,7 @@ int main(int argc, char** argv) {
     parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
+    parser.addOption({"view", "Start with this view: board or clocks.", "VIEW"});
     parser.process(application);
     // the fonts are found while the plan is read
     std::thread fonts([] { QFontDatabase::hasFamily("Noto Sans"); });
@@ -75,6 +76,9 @@ int main(int argc, char** argv) {
         window.resize(size[0].toInt(), size[1].toInt());
     }
     window.show();
+    if (parser.isSet("view")) {
+        window.showView(parser.value("view"));
+    }
     if (parser.isSet("once")) {
         FirstPaint painted(window.clocks()->viewport());
         while (!painted.isThere()) {

@@ -35,6 +35,9 @@ public:
     /// Selects "line/bus_a", "promise/modem", … wherever it is shown.
     void goTo(const QString& target);
 
+    /// Shows a view in the middle: "board" or "clocks".
+    void showView(const QString& name);
+
     Document& document() { return document_; }
     ClocksView* clocks() const { return clocks_; }
     /// Made when it is first shown; nullptr until then.
@@ -76,8 +79,6 @@ private:
     bool mayLeave();
     void refresh();
     void styleTitles();
-    /// Shows a view in the middle: "board" or "clocks".
-    void showView(const QString& name);
     void addClockCommands();
     /// What of the clocks is hidden or added just now, in words.
     void sayView();
