@@ -175,6 +175,61 @@ private slots:
         QVERIFY(count > 100);
     }
 
+    /// Random settings, each within its limits: between any two of them there is a way, and no moment of it oversteps.
+    void randomTakesAreReached() {
+        Edited edited = editedOrchard();
+        Random random;
+        const auto within = [&](const std::string& name) {
+            const Figures figures = derive(edited.part, edited.plan, name);
+            return std::none_of(figures.lines.begin(), figures.lines.end(),
+                                [](const LineFigure& line) { return line.state == State::broken; }) &&
+                   std::none_of(figures.findings.begin(), figures.findings.end(), [](const Diagnostic& finding) {
+                       return finding.severity == Severity::error && finding.place.path.rfind("line/", 0) == 0;
+                   });
+        };
+        std::vector<std::string> takes;
+        for (int i = 0; takes.size() < 24 && i < 4000; ++i) {
+            Take take = edited.plan.takes[0];
+            take.name = "random " + std::to_string(i);
+            for (Choice& choice : take.choices) {
+                const auto node = edited.part.findNode(choice.id);
+                if (!node || edited.part.isSource(*node) || random.coin()) {
+                    continue;
+                }
+                const Line& line = edited.part.lineAt(*node);
+                const auto any = [&](const FactorSet& set) { return set.at(random.whole(0, set.size().toInt64().value() - 1)); };
+                choice.divide = line.divide.empty() ? std::nullopt : std::optional(any(line.divide));
+                choice.multiply = line.multiply.empty() ? std::nullopt : std::optional(any(line.multiply));
+                if (line.from.size() > 1) {
+                    choice.from = edited.part.nodeId(
+                        line.from[static_cast<std::size_t>(random.whole(0, static_cast<std::int64_t>(line.from.size()) - 1))]);
+                }
+            }
+            edited.plan.takes.push_back(take);
+            if (within(take.name)) {
+                takes.push_back(take.name);
+            } else {
+                edited.plan.takes.pop_back();
+            }
+        }
+        QVERIFY(takes.size() >= 8);
+        for (std::size_t i = 0; i + 1 < takes.size(); ++i) {
+            Registers registers;
+            const auto follow = [&](const WayThere& way, const std::string& where) {
+                QVERIFY2(way.trouble.empty(), (where + way.trouble).c_str());
+                for (const ClockWrite& step : way.steps) {
+                    std::for_each(step.fields.begin(), step.fields.end(),
+                                  [&](const FieldValue& field) { registers.write(field); });
+                    QVERIFY2(registers.fault().empty(), (where + step.say + ": " + registers.fault()).c_str());
+                }
+            };
+            follow(wayThere(edited.part, edited.plan, std::nullopt, takes[i]), "reset to " + takes[i] + ": ");
+            follow(wayThere(edited.part, edited.plan, takes[i], takes[i + 1]), takes[i] + " to " + takes[i + 1] + ": ");
+            const Figures goal = derive(edited.part, edited.plan, takes[i + 1]);
+            QVERIFY(std::abs(registers.core() / goal.findLine("core")->hertz->nominal.toDouble() - 1) < 1e-9);
+        }
+    }
+
     void nothingToDoIsNoStep() {
         const Edited edited = editedOrchard();
         QVERIFY(wayThere(edited.part, edited.plan, "A", "A").steps.empty());

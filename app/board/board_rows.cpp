@@ -201,14 +201,15 @@ private:
 
     void addTolerance(const std::string& source, const Fitted& fitted) {
         const auto budget = [&](const QString& name, Unit unit, Rational ToleranceBudget::*member) {
-            addQuantity(name, fitted.tolerance ? std::optional((*fitted.tolerance).*member) : std::nullopt, unit, false,
+            const bool isSaid = fitted.tolerance && (fitted.isBudget || member == &ToleranceBudget::initial);
+            addQuantity(name, isSaid ? std::optional((*fitted.tolerance).*member) : std::nullopt, unit, false,
                         [source, member](Plan& plan, const std::optional<Rational>& value) {
                             Fitted& each = fittedOf(plan, source);
                             if (!each.tolerance) {
                                 each.tolerance = ToleranceBudget{};
                             }
                             (*each.tolerance).*member = value.value_or(Rational(0));
-                            each.isBudget = each.isBudget || member != &ToleranceBudget::initial;
+                            each.isBudget = each.isBudget || (value && member != &ToleranceBudget::initial);
                         });
         };
         budget(tr("tolerance, initial"), Unit::ratio, &ToleranceBudget::initial);
