@@ -1,6 +1,7 @@
 #include "commands.h"
 
 #include "base/nearest_name.h"
+#include "derive/lint_reset.h"
 #include "derive/way_there.h"
 #include "evaluate/compare.h"
 #include "evaluate/evaluate.h"
@@ -138,9 +139,11 @@ int runLint(const Console& console, const std::vector<std::string>& parts, bool 
         const PartFile file = readPart(*text, path);
         all.insert(all.end(), file.diagnostics.begin(), file.diagnostics.end());
         if (file.part) {
-            for (Diagnostic& finding : lintPart(*file.part)) {
-                finding.place.file = path;
-                all.push_back(std::move(finding));
+            for (Diagnostics findings : {lintPart(*file.part), lintReset(*file.part)}) {
+                for (Diagnostic& finding : findings) {
+                    finding.place.file = path;
+                    all.push_back(std::move(finding));
+                }
             }
         }
     }

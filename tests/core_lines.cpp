@@ -1,5 +1,6 @@
 #include "derive/derive.h"
 #include "derive/line_rates.h"
+#include "derive/lint_reset.h"
 #include "files/plan_reader.h"
 #include "support.h"
 
@@ -78,6 +79,21 @@ private slots:
                 std::string::npos);
         const PlanFile none = readPlan(orchardText() + "\n[take.choices.rcs]\nrate = \"36 kHz\"\n", "plan", &*part.part);
         QVERIFY(lines(none.diagnostics).find("'rate' for 'rcs', which has no choice of rates") != std::string::npos);
+    }
+
+    void lintKnowsTheResetState() {
+        QCOMPARE(lines(lintReset(*readPart(marramText(), "p").part)), std::string());
+        // the RC at 10 MHz goes through the core to every bus
+        const PartFile low =
+            readPart(replaced(marramText(), "limit = { max = \"80 MHz\", ref = \"3.1\" }", "limit = { max = \"8 MHz\" }"), "p");
+        QCOMPARE(lines(lintReset(*low.part)),
+                 std::string(
+                     "line.can_clk: warning: at reset the line 'can_clk' runs at 10 MHz, over its 8 MHz; expected another reset "
+                     "setting, or another limit\n"));
+        // what comes from a multiplier stands still at reset
+        const PartFile pll =
+            readPart(replaced(marramText(), "id = \"pll_b\"", "id = \"pll_b\"\nlimit = { max = \"1 MHz\" }"), "p");
+        QCOMPARE(lines(lintReset(*pll.part)), std::string());
     }
 
     void theExampleHasNoFindings() { QCOMPARE(lines(figuresOf("", "").findings), std::string()); }
