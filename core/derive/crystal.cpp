@@ -48,9 +48,16 @@ std::optional<Rational> wantedCapacitors(const Fitted& fitted) {
 std::vector<Rational> nearestOfSeries(const Rational& wanted, int steps) {
     std::optional<Rational> below;
     std::optional<Rational> above;
-    for (int exponent = -16; exponent <= 0; ++exponent) {
-        for (std::size_t i = 0; i < kSeries.size(); i += steps == 12 ? 2 : 1) {
-            const Rational value = Rational(kSeries[i]) * powerOfTen(exponent);
+    const std::size_t stride = steps == 12 ? 2 : 1;
+    for (int exponent = -16; exponent <= 0 && !above; ++exponent) {
+        const Rational decade = powerOfTen(exponent);
+        const Rational last = decade * kSeries[kSeries.size() - stride];
+        if (last < wanted) { // the whole decade is below
+            below = last;
+            continue;
+        }
+        for (std::size_t i = 0; i < kSeries.size() && !above; i += stride) {
+            const Rational value = decade * kSeries[i];
             below = value <= wanted ? std::optional(value) : below;
             above = value >= wanted && !above ? std::optional(value) : above;
         }
