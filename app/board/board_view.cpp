@@ -15,8 +15,7 @@ namespace wisetick::app {
 namespace {
 
 constexpr qreal kLeft = 16;
-constexpr qreal kNameWidth = 176;
-constexpr qreal kValueWidth = 132;
+constexpr qreal kGap = 16; ///< between columns
 
 } // namespace
 
@@ -52,6 +51,13 @@ qreal BoardView::rowHeight() const {
 void BoardView::layOut() {
     rows_ = document_.isOpen() ? boardRows(document_.part(), document_.plan(), document_.figures()) : std::vector<BoardRow>();
     tops_.clear();
+    nameWidth_ = 0;
+    valueWidth_ = textWidth(Face::word, "32.768 kHz");
+    for (const BoardRow& row : rows_) {
+        nameWidth_ = std::max(nameWidth_, textWidth(Face::word, row.name) + kGap);
+        valueWidth_ = std::max(valueWidth_, textWidth(Face::word, row.value));
+    }
+    valueWidth_ = std::min(valueWidth_, viewport()->width() * 0.3);
     qreal top = 0;
     for (std::size_t i = 0; i < rows_.size(); ++i) {
         if (i == 0 || rows_[i].group != rows_[i - 1].group) {
@@ -75,7 +81,7 @@ QRectF BoardView::rowRect(std::size_t row) const {
 
 QRectF BoardView::valueRect(std::size_t row) const {
     const QRectF rect = rowRect(row);
-    return {kLeft + kNameWidth, rect.top(), kValueWidth, rect.height()};
+    return {kLeft + nameWidth_, rect.top(), valueWidth_, rect.height()};
 }
 
 void BoardView::select(std::size_t row) {
@@ -136,9 +142,9 @@ void BoardView::endEdit(bool isApplied) {
             trouble_->setAutoFillBackground(true);
             trouble_->setMargin(6);
             trouble_->setText(why);
-            trouble_->setFixedWidth(viewport()->width() - static_cast<int>(kLeft + kNameWidth) - 16);
+            trouble_->setFixedWidth(viewport()->width() - static_cast<int>(kLeft + nameWidth_) - 16);
             trouble_->adjustSize();
-            trouble_->move(static_cast<int>(kLeft + kNameWidth) - 6, editor_->geometry().bottom() + 2);
+            trouble_->move(static_cast<int>(kLeft + nameWidth_) - 6, editor_->geometry().bottom() + 2);
             trouble_->show();
             trouble_->raise();
             return;
@@ -239,11 +245,11 @@ void BoardView::paintEvent(QPaintEvent* event) {
                 painter.fillRect(QRectF(0, rect.top(), 3, rect.height()), theme_.kept);
             }
         }
-        drawText(painter, QRectF(kLeft, rect.top(), kNameWidth - 8, rect.height()), Qt::AlignLeft, row.name, Face::word,
+        drawText(painter, QRectF(kLeft, rect.top(), nameWidth_ - 8, rect.height()), Qt::AlignLeft, row.name, Face::word,
                  theme_.ink);
         drawText(painter, valueRect(i), Qt::AlignLeft, row.value.isEmpty() ? QString::fromUtf8("\u2026") : row.value, Face::word,
                  row.value.isEmpty() ? theme_.muted : theme_.kept);
-        qreal left = valueRect(i).right() + 16;
+        qreal left = valueRect(i).right() + kGap;
         if (row.state) {
             const qreal size = lineHeight(Face::word) * 0.5;
             drawMark(painter, QRectF(left, rect.center().y() - size / 2, size, size), *row.state, theme_);

@@ -49,6 +49,8 @@ private:
     std::vector<BoardRow> rows_;
     std::vector<qreal> tops_; ///< by row, in the whole content
     qreal height_ = 0;
+    qreal nameWidth_ = 0; ///< of the column of names, from the longest
+    qreal valueWidth_ = 0;
     std::size_t selected_ = 0;
     QLineEdit* editor_;
     QLabel* trouble_;

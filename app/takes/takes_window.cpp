@@ -16,7 +16,6 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr int kNameWidth = 132;
 constexpr int kMargin = 12;
 
 QString text(const std::string& value) {
@@ -72,9 +71,14 @@ void ComparisonTable::paintEvent(QPaintEvent* event) {
         return;
     }
     const qreal height = rowHeight();
-    const qreal width = (viewport()->width() - kNameWidth - kMargin) / static_cast<qreal>(takes_.size());
+    qreal names = 0;
+    for (const ComparedRow& row : rows_) {
+        names = std::max(names, textWidth(Face::bold, text(row.name)));
+    }
+    const qreal nameWidth = std::min(names + 3 * kMargin, viewport()->width() * 0.4);
+    const qreal width = (viewport()->width() - nameWidth - kMargin) / static_cast<qreal>(takes_.size());
     const auto cell = [&](std::size_t column, qreal top) {
-        return QRectF(kNameWidth + static_cast<qreal>(column) * width, top, width - kMargin, height);
+        return QRectF(nameWidth + static_cast<qreal>(column) * width, top, width - kMargin, height);
     };
     qreal top = height - verticalScrollBar()->value();
     bool wasDifferent = true;
@@ -86,7 +90,7 @@ void ComparisonTable::paintEvent(QPaintEvent* event) {
             wasDifferent = false;
         }
         const QColor ink = row.differs ? theme_.ink : theme_.muted;
-        drawText(painter, QRectF(kMargin, top, kNameWidth - 2 * kMargin, height), Qt::AlignLeft, text(row.name),
+        drawText(painter, QRectF(kMargin, top, nameWidth - 2 * kMargin, height), Qt::AlignLeft, text(row.name),
                  row.differs ? Face::bold : Face::word, ink);
         const qreal size = height * 0.36;
         for (std::size_t column = 0; column < row.values.size(); ++column) {
