@@ -58,7 +58,7 @@ int main(int argc, char** argv) {
     parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
-    parser.addOption({"view", "Start with this view: board or clocks.", "VIEW"});
+    parser.addOption({"view", "Start with this view: board, shelf or clocks.", "VIEW"});
     parser.process(application);
     // the fonts are found while the plan is read
     std::thread fonts([] { QFontDatabase::hasFamily("Noto Sans"); });
@@ -68,6 +68,7 @@ int main(int argc, char** argv) {
     wisetick::app::MainWindow window(shelf, plan);
     fonts.join();
     window.setDocuments(shipped("docs"));
+    window.setExamples(shipped("examples"));
     if (parser.isSet("dark")) {
         window.setTheme(wisetick::app::darkTheme());
     }
@@ -76,11 +77,11 @@ int main(int argc, char** argv) {
         window.resize(size[0].toInt(), size[1].toInt());
     }
     window.show();
-    if (parser.isSet("view")) {
-        window.showView(parser.value("view"));
+    if (parser.isSet("view") || plan.isEmpty()) {
+        window.showView(parser.isSet("view") ? parser.value("view") : "shelf");
     }
     if (parser.isSet("once")) {
-        FirstPaint painted(window.clocks()->viewport());
+        FirstPaint painted(plan.isEmpty() ? static_cast<QWidget*>(&window) : window.clocks()->viewport());
         while (!painted.isThere()) {
             QApplication::processEvents();
         }

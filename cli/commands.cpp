@@ -22,6 +22,10 @@ void printDiagnostics(std::ostream& stream, const Diagnostics& diagnostics) {
     }
 }
 
+nlohmann::ordered_json wordErrorJson(const TextError& error) {
+    return {{"error", {{"position", error.position}, {"length", error.length}, {"say", sayText(error)}}}};
+}
+
 int reportBadInput(const Console& console, const Diagnostics& diagnostics, bool isJson) {
     printDiagnostics(console.err, diagnostics);
     if (isJson) {
@@ -168,12 +172,7 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
     if (!read) {
         reportWord(console, line, read.error());
         if (options.isJson) {
-            console.out << nlohmann::ordered_json{{"error",
-                                                   {{"position", read.error().position},
-                                                    {"length", read.error().length},
-                                                    {"say", sayText(read.error())}}}}
-                               .dump(2)
-                        << "\n";
+            console.out << wordErrorJson(read.error()).dump(2) << "\n";
         }
         return kBadInput;
     }
@@ -235,6 +234,36 @@ int runFails(const Console& console, const PlanOptions& options, const std::stri
     console.out << (options.isJson ? rippleJson(moved).dump(2) + "\n" : failsReport(source, moved, console.style));
     const auto isWorse = [](const Moved& each) { return each.after == State::broken && each.before != State::broken; };
     return std::any_of(moved.begin(), moved.end(), isWorse) ? kBroken : kHolds;
+}
+
+int runShelf(const Console& console, const std::string& text, bool isJson) {
+    const auto needs = readNeeds(text);
+    if (!needs) {
+        reportWord(console, text, needs.error());
+        if (isJson) {
+            console.out << wordErrorJson(needs.error()).dump(2) << "\n";
+        }
+        return kBadInput;
+    }
+    const std::vector<ShelvedPart> all = readShelf(console.shelf);
+    if (needs->empty() && !isJson) {
+        console.out << shelfReport(all);
+        return kHolds;
+    }
+    std::vector<std::pair<std::string, std::vector<NeedFigure>>> parts;
+    for (const ShelvedPart& shelved : all) {
+        printDiagnostics(console.err, shelved.file.diagnostics);
+        if (shelved.file.part) {
+            parts.emplace_back(shelved.id, judgeNeeds(*shelved.file.part, *needs));
+        }
+    }
+    std::stable_sort(parts.begin(), parts.end(), [](const auto& a, const auto& b) { return fitOf(a.second) < fitOf(b.second); });
+    if (isJson) {
+        console.out << shelfJson(parts).dump(2) << "\n";
+    } else {
+        console.out << shelfReport(parts, console.style);
+    }
+    return !parts.empty() && fitOf(parts.front().second) != Fit::no ? kHolds : kBroken;
 }
 
 int runWay(const Console& console, const PlanOptions& options, const std::string& from) {

@@ -32,6 +32,9 @@ int runDerive(const Console& console, const PlanOptions& options);
 /// kBroken on a broken promise or a limit overstepped; with `isStrict` on a strained one too.
 int runCheck(const Console& console, const PlanOptions& options, bool isStrict);
 
+/// The parts of the shelf against needs such as "core >= 100 MHz, 2 uart". kBroken where none fits.
+int runShelf(const Console& console, const std::string& needs, bool isJson);
+
 /// Faults (kBadInput) and suspicions (kBroken) of part files.
 int runLint(const Console& console, const std::vector<std::string>& parts, bool isJson);
 

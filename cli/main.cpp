@@ -47,6 +47,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli fails PLAN SOURCE             what still holds when a source fails
   wisetick-cli way PLAN [--from TAKE]        the order in which to write the clock fields
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
+  wisetick-cli shelf "core >= 100 MHz, 2 uart, sleep <= 2 uA"    which part has what is needed
   wisetick-cli lint PART...                  faults and suspicions of part files
 
 Exit codes: 0 all holds, 1 a promise is broken or a limit overstepped, 2 bad input.)";
@@ -92,6 +93,11 @@ int run(int argc, char** argv) {
     std::vector<std::string> takes;
     compare->add_option("TAKE", takes, "the takes; else all");
     compare->add_flag("--json", options.isJson, "one JSON object");
+    CLI::App* shelf = app.add_subcommand("shelf", "The parts there are, and which has what is needed; exit 1 if none has");
+    std::string needs;
+    shelf->add_option("NEEDS", needs, "such as \"core >= 100 MHz, 2 uart, can fd, sleep <= 2 uA, 3 pll\"");
+    bool isShelfJson = false;
+    shelf->add_flag("--json", isShelfJson, "one JSON object");
     CLI::App* lint = app.add_subcommand("lint", "Look for faults and suspicious entries in part files");
     std::vector<std::string> parts;
     bool isLintJson = false;
@@ -124,6 +130,9 @@ int run(int argc, char** argv) {
     }
     if (*compare) {
         return cli::runCompare(console, options, takes);
+    }
+    if (*shelf) {
+        return cli::runShelf(console, needs, isShelfJson);
     }
     return cli::runLint(console, parts, isLintJson);
 }

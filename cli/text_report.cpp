@@ -326,6 +326,29 @@ std::string failsReport(const std::string& source, const std::vector<Moved>& mov
                          : section(style, "when " + source + " fails", table.text());
 }
 
+std::string shelfReport(const std::vector<std::pair<std::string, std::vector<NeedFigure>>>& parts, const Style& style) {
+    std::string text;
+    for (const auto& [name, figures] : parts) {
+        const Fit fit = fitOf(figures);
+        TextTable table({Align::left, Align::left, Align::left});
+        for (const NeedFigure& figure : figures) {
+            table.add({figure.fit == Fit::yes ? "has" : (figure.fit == Fit::no ? "lacks" : "unknown"), figure.need, figure.why});
+        }
+        const std::string heading =
+            figures.empty() ? name : name + (fit == Fit::yes ? " fits" : (fit == Fit::no ? " does not fit" : " may fit"));
+        text += section(style, heading, table.text());
+    }
+    return text;
+}
+
+std::string shelfReport(const std::vector<ShelvedPart>& parts) {
+    TextTable table({Align::left, Align::left});
+    for (const ShelvedPart& shelved : parts) {
+        table.add({shelved.id, shelved.file.part ? shelved.file.part->note : "can't be read"});
+    }
+    return table.text();
+}
+
 std::string wayReport(const WayThere& way, const std::string& from, const std::string& to, const Style& style) {
     TextTable table({Align::right, Align::left, Align::left, Align::right, Align::left});
     int number = 0;

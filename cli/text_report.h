@@ -2,7 +2,9 @@
 
 #include "derive/way_there.h"
 #include "evaluate/compare.h"
+#include "evaluate/needs.h"
 #include "evaluate/ripple.h"
+#include "files/shelf.h"
 
 #include <map>
 #include <string>
@@ -38,6 +40,12 @@ std::string wayReport(const WayThere& way, const std::string& from, const std::s
 
 /// Takes beside one another: what differs, then what is the same.
 std::string compareReport(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows, const Style& style);
+
+/// The parts of the shelf, those that fit first, each with what it has of what is needed.
+std::string shelfReport(const std::vector<std::pair<std::string, std::vector<NeedFigure>>>& parts, const Style& style);
+
+/// The parts of the shelf with their notes, where nothing is needed.
+std::string shelfReport(const std::vector<ShelvedPart>& parts);
 
 /// The finding with the file, line and column that its path stands at, where the plan has it.
 Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& places, const std::string& take);

@@ -427,7 +427,7 @@ private slots:
         const std::size_t before = window_->clocks()->layoutOfRows().rows().size();
         window_->clocks()->select("bus_a");
         QTest::keyClick(window_->clocks(), Qt::Key_Space);
-        QCOMPARE(window_->clocks()->layoutOfRows().rows().size(), before + 4); // uart1, uart2, timer4 and guard
+        QCOMPARE(window_->clocks()->layoutOfRows().rows().size(), before + 5); // uart1, uart2, timer4, guard and i2c1
         QCOMPARE(window_->clocks()->selected(), QString("bus_a"));
         QTest::keyClick(window_->clocks(), Qt::Key_Space);
         QCOMPARE(window_->clocks()->layoutOfRows().rows().size(), before);

@@ -30,7 +30,7 @@ class CliDocuments : public QObject {
 private slots:
     void examples_data() {
         QTest::addColumn<QString>("block");
-        for (const char* name : {"README.md", "docs/calculations.md"}) {
+        for (const char* name : {"README.md", "docs/calculations.md", "docs/shelf.md"}) {
             const QRegularExpression fence("```(?:console)?\\n\\$ (wisetick-cli .*?)```",
                                            QRegularExpression::DotMatchesEverythingOption);
             auto matches = fence.globalMatch(document(name));

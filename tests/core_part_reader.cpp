@@ -67,7 +67,7 @@ private slots:
         const Part& part = *file.part;
         QCOMPARE(part.sources.size(), std::size_t{4});
         QCOMPARE(part.lines.size(), std::size_t{11});
-        QCOMPARE(part.peripherals.size(), std::size_t{12});
+        QCOMPARE(part.peripherals.size(), std::size_t{18});
         QCOMPARE(part.nodeId(part.core), std::string("core"));
         QCOMPARE(part.sources[3].tolerance[0].high, exact("1/4"));
         QCOMPARE(lines(lintPart(part)), std::string());
@@ -111,8 +111,8 @@ private slots:
         row("a number without quotes", "draws = \"80 uA\"", "draws = 80",
             "p:11:9: error: the number 80; expected a current in quotes such as \"2.2 uA\"\n");
         row("an unknown kind", "kind = \"timer\"", "kind = \"tiner\"",
-            "p:35:8: error: no kind of peripheral 'tiner'; expected 'rtc', 'timer', 'uart' or 'watchdog'; did you mean "
-            "'timer'?\n");
+            "p:35:8: error: no kind of peripheral 'tiner'; expected 'adc', 'can', 'delay-loop', 'i2c', 'rtc', 'spi', 'timer', "
+            "'uart' or 'watchdog'; did you mean 'timer'?\n");
         row("a newer format", "wisetick-part/1", "wisetick-part/7",
             "p:1:10: error: the format 'wisetick-part/7' is newer than this program knows; expected \"wisetick-part/1\"; open it "
             "with a newer Wise Tick\n");
@@ -277,6 +277,8 @@ private slots:
         row("65536-n", "1000", 64536, "holds 65536 \u2212 n");
         row("log2 n", "64", 6, "holds log2 n");
         row("log2 n", "48", -1, "holds log2 n");
+        row("n/2-1", "2", 0, "holds 1/2 \u00d7 n \u2212 1");
+        row("n/2-1", "3", -1, "holds 1/2 \u00d7 n \u2212 1");
         row("n+3", "2", 5, "holds n + 3");
     }
     void fieldsHoldTheirForms() {

@@ -93,6 +93,24 @@ Json schemaOf(const std::string& kind) {
     return Json::parse(fileText(sourceDir() + "/docs/schema/" + kind + ".schema.json"));
 }
 
+/// A kind of peripheral that has this key.
+std::string kindThatReads(const std::string& key) {
+    static const std::map<std::string, std::vector<std::string>> keys{
+        {"uart", {"modes"}},
+        {"timer", {"bits", "style"}},
+        {"adc", {"sample", "conversion", "input", "channels", "limit"}},
+        {"spi", {"divide", "lanes", "shift", "dummy", "size"}},
+        {"i2c", {"low", "high", "fixed", "fastest"}},
+        {"can", {"nominal", "data", "delay", "node_delay", "message_words"}},
+        {"delay-loop", {"turn", "overhead", "turns"}}};
+    for (const auto& [kind, own] : keys) {
+        if (std::find(own.begin(), own.end(), key) != own.end()) {
+            return kind;
+        }
+    }
+    return "watchdog";
+}
+
 Json asJson(const std::string& tomlText) {
     std::ostringstream stream;
     stream << toml::json_formatter(toml::parse(tomlText));
@@ -132,8 +150,7 @@ private slots:
                 // a value of a type that no key takes: the key is complained of, but not as unknown
                 std::string text = "format = \"wisetick-" + kind + "/1\"\n[[" + name + "]]\n";
                 if (key != "kind" && name == "peripheral") {
-                    const bool isTimer = key == "bits" || key == "style";
-                    text += std::string("kind = \"") + (key == "modes" ? "uart" : (isTimer ? "timer" : "watchdog")) + "\"\n";
+                    text += "kind = \"" + kindThatReads(key) + "\"\n";
                 } else if (key != "kind" && name == "source") {
                     text += std::string("kind = \"") +
                             (key.rfind("rate", 0) == 0 || key == "codes" || key == "reset" ? "rc" : "crystal") + "\"\n";

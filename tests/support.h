@@ -131,8 +131,7 @@ inline Clock clockAt(const std::string& hertz, const std::string& low = "0", con
 class Random {
 public:
     Random()
-        : seed_(qEnvironmentVariableIsSet("WISETICK_SEED") ? qEnvironmentVariableIntValue("WISETICK_SEED")
-                                                           : std::random_device{}()),
+        : seed_(qEnvironmentVariableIsSet("WISETICK_SEED") ? qgetenv("WISETICK_SEED").toUInt() : std::random_device{}()),
           engine_(seed_) {
         qInfo("seed %u", seed_);
     }

@@ -91,16 +91,31 @@ void ClocksLayout::zoom(double factor, qreal around) {
 
 std::vector<AxisLabel> ClocksLayout::axisLabels(const std::function<qreal(const QString&)>& widthOf) const {
     constexpr qreal kGap = 6;
+    const int first = static_cast<int>(std::ceil(lowDecade_));
     std::vector<AxisLabel> labels;
-    qreal free = 0; // where the last label ends
-    for (int decade = static_cast<int>(std::ceil(lowDecade_)); decade <= std::floor(highDecade_); ++decade) {
+    for (int decade = first; decade <= std::floor(highDecade_); ++decade) {
         const QString text = QString::fromStdString(printQuantity(powerOfTen(decade), Unit::hertz));
-        AxisLabel label{xOf(std::pow(10.0, decade)), widthOf(text), {}};
-        if (label.x - label.width / 2 >= free) {
-            label.text = text;
-            free = label.x + label.width / 2 + kGap;
+        labels.push_back({xOf(std::pow(10.0, decade)), widthOf(text), text});
+    }
+    const auto isNamed = [&](std::size_t index, int stride) { return (first + static_cast<int>(index)) % stride == 0; };
+    const auto fits = [&](int stride) {
+        qreal free = 0; // where the last label ends
+        for (std::size_t i = 0; i < labels.size(); ++i) {
+            if (isNamed(i, stride)) {
+                if (labels[i].x - labels[i].width / 2 < free) {
+                    return false;
+                }
+                free = labels[i].x + labels[i].width / 2 + kGap;
+            }
         }
-        labels.push_back(std::move(label));
+        return true;
+    };
+    int stride = 1; // evenly, and of few best at kHz, MHz and GHz
+    while (stride < 12 && !fits(stride)) {
+        ++stride;
+    }
+    for (std::size_t i = 0; i < labels.size(); ++i) {
+        labels[i].text = isNamed(i, stride) ? labels[i].text : QString();
     }
     return labels;
 }

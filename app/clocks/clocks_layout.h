@@ -29,7 +29,8 @@ struct ClockTags {
 };
 ClockTags tagsOf(const Part& part, const Plan& plan, const Take& take);
 
-/// A decade of the axis; the text is empty where it would run into the one before.
+/// A decade of the axis; the text is empty where there is no room for every decade: then every second has one, or every
+/// third.
 struct AxisLabel {
     qreal x = 0;
     qreal width = 0;

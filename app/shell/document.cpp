@@ -64,12 +64,7 @@ Diagnostics Document::begin(const QString& partId) {
         text_.clear();
         part_ = std::move(*file.part);
         savedPlan_ = Plan();
-        Plan plan;
-        plan.name = "New plan";
-        plan.part = part_.id;
-        plan.active = "A";
-        plan.takes.push_back({"A", {}, {}, {}, {}, {}});
-        start(std::move(plan));
+        start(freshPlan(part_));
         return {};
     }
     return diagnostics;
@@ -237,17 +232,6 @@ void Document::play() {
     }
     moved_ = ripple(baseline_, figures_);
     emit changed();
-}
-
-Choice& choiceOf(Plan& plan, const std::string& takeName, const std::string& id) {
-    const auto take = std::find_if(plan.takes.begin(), plan.takes.end(), [&](const Take& each) { return each.name == takeName; });
-    const auto choice =
-        std::find_if(take->choices.begin(), take->choices.end(), [&](const Choice& each) { return each.id == id; });
-    if (choice != take->choices.end()) {
-        return *choice;
-    }
-    take->choices.push_back({id, {}, {}, {}, {}});
-    return take->choices.back();
 }
 
 } // namespace wisetick::app

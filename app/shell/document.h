@@ -106,7 +106,4 @@ private:
     QTimer* soon_;
 };
 
-/// A choice of the take, made where there is none.
-Choice& choiceOf(Plan& plan, const std::string& take, const std::string& id);
-
 } // namespace wisetick::app

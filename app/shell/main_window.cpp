@@ -1,6 +1,7 @@
 #include "shell/main_window.h"
 
 #include "board/board_view.h"
+#include "board/shelf_view.h"
 #include "clocks/clocks_view.h"
 #include "paint/controls.h"
 #include "paint/text.h"
@@ -161,25 +162,62 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     }
 }
 
-void MainWindow::showView(const QString& name) {
-    const bool isBoard = name == "board";
-    if (isBoard && board_ == nullptr) {
+/// The view of that name, made where it was not shown yet.
+QWidget* MainWindow::viewNamed(const QString& name) {
+    if (name == "board" && board_ == nullptr) {
         board_ = new BoardView(document_);
         board_->setTheme(theme_);
         views_->addWidget(board_);
     }
-    QWidget* view = isBoard ? static_cast<QWidget*>(board_) : clocks_;
+    if (name == "shelf" && shelfView_ == nullptr) {
+        shelfView_ = new ShelfView(shelf_, examples_.toStdString());
+        shelfView_->setTheme(theme_);
+        views_->addWidget(shelfView_);
+        connect(shelfView_, &ShelfView::beginWanted, this, &MainWindow::beginPlan);
+        connect(shelfView_, &ShelfView::openWanted, this, [this](const QString& path) {
+            if (mayLeave() && openPlan(path)) {
+                showView("clocks");
+            }
+        });
+        connect(shelfView_, &ShelfView::left, this, [this] { showView(document_.isOpen() ? "board" : "clocks"); });
+    }
+    return name == "board" ? static_cast<QWidget*>(board_) : (name == "shelf" ? static_cast<QWidget*>(shelfView_) : clocks_);
+}
+
+bool MainWindow::isShown(const QWidget* view) const {
+    return view != nullptr && views_->currentWidget() == view;
+}
+
+void MainWindow::showView(const QString& name) {
+    QWidget* view = viewNamed(name);
+    if (view == shelfView_ && !isShown(view)) {
+        shelfView_->readAgain();
+    }
     views_->setCurrentWidget(view);
     view->setFocus();
-    viewTitle_->setText(isBoard ? tr("Board") : tr("Clocks"));
-    find_->setVisible(!isBoard);
+    viewTitle_->setText(isShown(board_) ? tr("Board") : (isShown(shelfView_) ? tr("Parts shelf") : tr("Clocks")));
+    find_->setVisible(isShown(clocks_));
     sayView();
     styleTitles();
 }
 
+void MainWindow::beginPlan(const QString& partId) {
+    if (mayLeave()) {
+        const Diagnostics diagnostics = document_.begin(partId);
+        showFaults(diagnostics);
+        if (!hasErrors(diagnostics)) {
+            showView("board"); // first comes what is fitted
+        }
+    }
+}
+
 void MainWindow::sayView() {
-    if (board_ != nullptr && views_->currentWidget() == board_) {
+    if (isShown(board_)) {
         viewHint_->setText(tr("what stands there, and what follows; Enter edits a row"));
+        return;
+    }
+    if (isShown(shelfView_)) {
+        viewHint_->setText(tr("type what is needed; Enter begins a plan on the selected part"));
         return;
     }
     QStringList said;
@@ -278,6 +316,9 @@ QString MainWindow::helpPage() const {
     if (focus != nullptr && focus == board_) {
         return "plan-files.md";
     }
+    if (isShown(shelfView_)) {
+        return "shelf.md";
+    }
     return focus == workings_ ? "calculations.md" : "window.md";
 }
 
@@ -353,6 +394,9 @@ void MainWindow::setTheme(const Theme& theme) {
     if (board_ != nullptr) {
         board_->setTheme(theme);
     }
+    if (shelfView_ != nullptr) {
+        shelfView_->setTheme(theme);
+    }
     ripple_->setTheme(theme);
     workings_->setTheme(theme);
     styleTitles();
@@ -363,9 +407,8 @@ void MainWindow::styleTitles() {
     for (QLabel* title : {viewTitle_, workingsTitle_}) {
         title->setFont(faceFont(Face::title));
     }
-    const bool isBoard = board_ != nullptr && views_->currentWidget() == board_;
-    trailBoard_->setCurrent(isBoard);
-    trailClocks_->setCurrent(!isBoard);
+    trailBoard_->setCurrent(!isShown(clocks_));
+    trailClocks_->setCurrent(isShown(clocks_));
     for (QLabel* hint : {viewHint_, trailKeys_}) {
         hint->setFont(faceFont(Face::small));
         QPalette muted = hint->palette();

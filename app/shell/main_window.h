@@ -18,6 +18,7 @@ class Head;
 class PromisesColumn;
 class Notice;
 class RipplePanel;
+class ShelfView;
 class TrailButton;
 class WorkingsPanel;
 
@@ -35,13 +36,15 @@ public:
     /// Selects "line/bus_a", "promise/modem", … wherever it is shown.
     void goTo(const QString& target);
 
-    /// Shows a view in the middle: "board" or "clocks".
+    /// Shows a view in the middle: "board", "shelf" (the parts shelf) or "clocks".
     void showView(const QString& name);
 
     Document& document() { return document_; }
     ClocksView* clocks() const { return clocks_; }
     /// Made when it is first shown; nullptr until then.
     BoardView* board() const { return board_; }
+    /// Made when it is first shown; nullptr until then.
+    ShelfView* shelfView() const { return shelfView_; }
     PromisesColumn* promises() const { return promises_; }
     RipplePanel* ripplePanel() const { return ripple_; }
     WorkingsPanel* workings() const { return workings_; }
@@ -53,6 +56,8 @@ public:
     QString helpPage() const;
     /// Where the documents are; without, F1 says so.
     void setDocuments(const QString& folder) { documents_ = folder; }
+    /// Where the plans are that ship with the program; the shelf shows them below their parts.
+    void setExamples(const QString& folder) { examples_ = folder; }
     /// The plans that were open last, the newest first.
     static QStringList recentPlans();
 
@@ -68,7 +73,9 @@ private:
     void addCommands();
     void chooseAndOpen();
     void chooseRecent();
-    void choosePart();
+    void beginPlan(const QString& partId);
+    QWidget* viewNamed(const QString& name);
+    bool isShown(const QWidget* view) const;
     bool showOpened(const QString& path, const Diagnostics& diagnostics);
     void showFaults(const Diagnostics& diagnostics);
     void fitFaults();
@@ -86,6 +93,7 @@ private:
     Document document_;
     Shelf shelf_;
     QString documents_;
+    QString examples_;
     Theme theme_ = lightTheme();
     bool followsDesktop_ = true;
     bool showsFeeding_ = false; ///< only what feeds the selected promise
@@ -102,6 +110,7 @@ private:
     QStackedWidget* views_;
     ClocksView* clocks_;
     BoardView* board_ = nullptr;
+    ShelfView* shelfView_ = nullptr;
     RipplePanel* ripple_;
     WorkingsPanel* workings_;
     QLabel* workingsTitle_;

@@ -33,7 +33,7 @@ QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, c
 }
 
 void MainWindow::addCommands() {
-    addCommand(tr("New plan"), QKeySequence("Ctrl+N"), [this] { choosePart(); });
+    addCommand(tr("New plan: the parts shelf"), QKeySequence("Ctrl+N"), [this] { showView("shelf"); });
     addCommand(tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
     addCommand(tr("Help on what has the focus"), QKeySequence("F1"), [this] {
         Help help(documents_, helpPage(), theme_, this);
@@ -129,23 +129,6 @@ void MainWindow::chooseRecent() {
         connect(action, &QAction::triggered, this, [this, path] {
             if (mayLeave()) {
                 openPlan(path);
-            }
-        });
-        actions << action;
-    }
-    CommandPalette palette(actions, theme_, this);
-    palette.exec();
-}
-
-void MainWindow::choosePart() {
-    QList<QAction*> actions;
-    QObject owner;
-    for (const std::string& id : partsOnShelf(shelf_)) {
-        auto* action = new QAction(tr("on %1").arg(text(id)), &owner);
-        connect(action, &QAction::triggered, this, [this, id] {
-            if (mayLeave()) {
-                showFaults(document_.begin(text(id)));
-                clocks_->setFocus();
             }
         });
         actions << action;

@@ -60,14 +60,18 @@ std::string listNames(const std::vector<std::string>& names) {
     if (names.empty()) {
         return "nothing";
     }
+    constexpr std::size_t kAllNamed = 24; // more than that is no help any more
+    constexpr std::size_t kFirstNamed = 12;
+    const bool isAll = names.size() <= kAllNamed;
+    const std::size_t named = isAll ? names.size() : kFirstNamed;
     std::string text;
-    for (std::size_t i = 0; i < names.size(); ++i) {
+    for (std::size_t i = 0; i < named; ++i) {
         if (i > 0) {
             text += i + 1 == names.size() ? " or " : ", ";
         }
         text += "'" + names[i] + "'";
     }
-    return text;
+    return isAll ? text : text + " or one of " + std::to_string(names.size() - named) + " more";
 }
 
 } // namespace wisetick

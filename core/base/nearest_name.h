@@ -15,7 +15,8 @@ std::optional<std::string> nearestName(std::string_view typed, const std::vector
 /// "did you mean 'NAME'?" for the nearest name, else an empty text.
 std::string didYouMean(std::string_view typed, const std::vector<std::string>& known);
 
-/// "a, b or c", each in single quotes; "nothing" for an empty list.
+/// "a, b or c", each in single quotes; "nothing" for an empty list. Of more than 24 the first twelve: "… or one of 21
+/// more".
 std::string listNames(const std::vector<std::string>& names);
 
 } // namespace wisetick

@@ -40,15 +40,6 @@ const Take& takeNamed(const Plan& plan, const std::string& name) {
     return *take;
 }
 
-Choice& choiceIn(Take& take, const std::string& id) {
-    const auto found = std::find_if(take.choices.begin(), take.choices.end(), [&](const Choice& each) { return each.id == id; });
-    if (found != take.choices.end()) {
-        return *found;
-    }
-    take.choices.push_back({id, {}, {}, {}, {}});
-    return take.choices.back();
-}
-
 class Walker {
 public:
     Walker(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to)
@@ -184,7 +175,7 @@ private:
 
     Moment after(const Change& change) const {
         Moment moment = now_;
-        change.apply(choiceIn(moment.take, part_.nodeId(change.node)));
+        change.apply(choiceOf(moment.take, part_.nodeId(change.node)));
         return moment;
     }
 
@@ -241,8 +232,8 @@ private:
     bool step() {
         const Controls controls = controlsNow();
         const std::vector<Change> changes = pending(now_);
-        return setTier() || stopMultiplier(controls, changes) || setControl(controls, changes) ||
-               startMultiplier(controls, changes) || stepAside(controls, changes);
+        return setTier() || stopMultiplier(controls, changes) || setControl(controls, changes, Inputs::alive) ||
+               startMultiplier(controls, changes) || stepAside(controls, changes) || setControl(controls, changes, Inputs::any);
     }
 
     bool setTier() {
@@ -279,13 +270,17 @@ private:
         return false;
     }
 
-    bool setControl(const Controls& controls, const std::vector<Change>& changes) {
+    /// Whether a mux may be put on an input that does not run yet: only where nothing else is left to do.
+    enum class Inputs { alive, any };
+
+    bool setControl(const Controls& controls, const std::vector<Change>& changes, Inputs inputs) {
         for (const Change& change : changes) {
             bool isHeld = false; // a running multiplier must not see what is above it change
             for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
                 isHeld = isHeld || (isStarted(node) && now_.runs[node] && isAbove(controls, change.node, node));
             }
             Moment next = after(change);
+            isHeld = isHeld || (inputs == Inputs::alive && change.control == "from" && !runsIn(next, change.node));
             if (!isHeld && !leansOnUnknown(next, change) && faultOf(next).empty()) {
                 const std::vector<FieldValue> fields = fieldsOf(change, next);
                 write(std::move(next), change.say, fields, {});
@@ -294,6 +289,11 @@ private:
             }
         }
         return false;
+    }
+
+    bool runsIn(const Moment& moment, NodeIndex node) const {
+        Diagnostics ignored;
+        return isAlive(moment, resolveControls(part_, moment.take, ignored), node);
     }
 
     /// Whether a mux would be put on a line whose own controls are still to be written.
@@ -427,7 +427,7 @@ private:
             std::vector<FieldValue> fields = peripheralFields(part_, goalControls_, i, {});
             std::erase_if(fields, [&](const FieldValue& field) { return field.control != peripheral.id + ".from"; });
             Moment next = now_;
-            choiceIn(next.take, peripheral.id).from = from;
+            choiceOf(next.take, peripheral.id).from = from;
             write(std::move(next), peripheral.id + " from " + from, fields, {});
         }
     }

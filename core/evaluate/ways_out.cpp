@@ -192,15 +192,8 @@ std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std
     return Finder(part, plan, take, stand).find(part.nodeId(node), most);
 }
 
-void takeWayOut(Plan& plan, const std::string& takeName, const WayOut& way) {
-    const auto take = std::find_if(plan.takes.begin(), plan.takes.end(), [&](const Take& each) { return each.name == takeName; });
-    const auto choice =
-        std::find_if(take->choices.begin(), take->choices.end(), [&](const Choice& each) { return each.id == way.choice.id; });
-    if (choice != take->choices.end()) {
-        *choice = way.choice;
-    } else {
-        take->choices.push_back(way.choice);
-    }
+void takeWayOut(Plan& plan, const std::string& take, const WayOut& way) {
+    choiceOf(plan, take, way.choice.id) = way.choice;
 }
 
 } // namespace wisetick

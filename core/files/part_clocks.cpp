@@ -1,5 +1,7 @@
 #include "files/part_clocks.h"
 
+#include "files/part_limits.h"
+
 #include "base/nearest_name.h"
 #include "quantity/quantity_print.h"
 
@@ -88,9 +90,7 @@ public:
             controls.emplace_back("multiply");
         }
         readFields(reader, controls, namesOf(context_, line.from), line.fields, line.holds, context_.book);
-        for (const toml::table* limit : reader.tables("limit")) {
-            line.limits.push_back(readLimit(*limit, reader.pathOf("limit")));
-        }
+        line.limits = readLimits(context_, reader);
         if (const auto ripple = reader.quantity("ripple", Unit::ratio, Need::optional, Sign::notNegative)) {
             line.ripple = *ripple;
             if (*ripple >= 1) {
@@ -360,73 +360,6 @@ private:
         return value;
     }
 
-    Limit readLimit(const toml::table& table, const std::string& path) {
-        TableReader reader(table, context_.reporter, path);
-        Limit limit;
-        limit.tier = resolveTier(context_, reader);
-        limit.min = reader.quantity("min", Unit::hertz);
-        limit.max = reader.quantity("max", Unit::hertz);
-        limit.supplyBelow = reader.quantity("supply_below", Unit::volt);
-        const auto at = reader.quantity("at", Unit::hertz);
-        const auto within = reader.quantity("within", Unit::ratio);
-        if (at.has_value() != within.has_value() || (at && (limit.min || limit.max))) {
-            context_.reporter.error(reader.place(), "'at' and 'within' that do not stand together, alone",
-                                    "{ at = \"48 MHz\", within = \"0.25 %\" }");
-        } else if (at) {
-            limit.min = *at * (1 - std::min(*within, Rational(1)));
-            limit.max = *at * (1 + *within);
-            limit.isTolerance = true;
-        }
-        if (const toml::table* when = reader.table("when")) {
-            TableReader inner(*when, context_.reporter, reader.pathOf("when"));
-            limit.when = readControlCase(inner);
-            inner.finish();
-        }
-        limit.ref = reader.text("ref").value_or("");
-        reader.text("note");
-        if (!limit.min && !limit.max && !reader.has("min") && !reader.has("max") && !reader.has("at") && !reader.has("within")) {
-            context_.reporter.error(reader.place(), "a limit without 'min' and 'max'", "at least one of them");
-        }
-        checkOrder(reader, "max", limit.min, limit.max);
-        reader.finish();
-        return limit;
-    }
-
-    /// `control = "bus_a.divide"`: the line's index and which of its factors.
-    std::pair<std::size_t, std::string> readControl(TableReader& reader) {
-        const std::string control = reader.text("control", Need::required).value_or("");
-        const std::size_t dot = control.find('.');
-        const std::string id = control.substr(0, dot);
-        const std::string factor = dot == std::string::npos ? "" : control.substr(dot + 1);
-        const std::vector<std::string> known = idsOf(context_.part.lines);
-        const auto found = std::find(known.begin(), known.end(), id);
-        if (!control.empty() && (found == known.end() || (factor != "divide" && factor != "multiply"))) {
-            reader.error("control", "no control '" + control + "'", "a line's factor such as 'bus_a.divide'",
-                         didYouMean(id, known));
-        }
-        return {static_cast<std::size_t>(found - known.begin()), factor};
-    }
-
-    ControlCase readControlCase(TableReader& reader) {
-        ControlCase result;
-        std::tie(result.line, result.control) = readControl(reader);
-        const toml::node* is = reader.node("is", Need::required);
-        const toml::array* several = is == nullptr ? nullptr : is->as_array();
-        const auto take = [&](const toml::node& node) {
-            if (const auto value = readNodeFactor(node, context_.reporter, reader.pathOf("is"))) {
-                result.is.push_back(*value);
-            }
-        };
-        if (several != nullptr) {
-            for (const toml::node& each : *several) {
-                take(each);
-            }
-        } else if (is != nullptr) {
-            take(*is);
-        }
-        return result;
-    }
-
     void readFollows(TableReader& reader, Line& line) {
         const toml::table* table = reader.table("follows");
         if (table == nullptr) {
@@ -434,7 +367,7 @@ private:
         }
         TableReader inner(*table, context_.reporter, reader.pathOf("follows"));
         Follows follows;
-        std::tie(follows.line, follows.control) = readControl(inner);
+        std::tie(follows.line, follows.control) = readControl(context_, inner);
         follows.otherwise = inner.factor("otherwise").value_or(Rational(1));
         if (const toml::table* when = inner.table("when", Need::required)) {
             TableReader cases(*when, context_.reporter, inner.pathOf("when"));

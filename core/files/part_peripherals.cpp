@@ -1,7 +1,9 @@
 #include "files/part_peripherals.h"
 
 #include "base/nearest_name.h"
+#include "files/part_limits.h"
 #include "quantity/quantity_print.h"
+#include "quantity/quantity_read.h"
 
 #include <fmt/format.h>
 
@@ -53,7 +55,12 @@ private:
         static const std::map<std::string, Read> readers{{"uart", &PeripheralReader::readUart},
                                                          {"timer", &PeripheralReader::readTimer},
                                                          {"watchdog", &PeripheralReader::readWatchdog},
-                                                         {"rtc", &PeripheralReader::readRtc}};
+                                                         {"rtc", &PeripheralReader::readRtc},
+                                                         {"adc", &PeripheralReader::readAdc},
+                                                         {"spi", &PeripheralReader::readSpi},
+                                                         {"i2c", &PeripheralReader::readI2c},
+                                                         {"can", &PeripheralReader::readCan},
+                                                         {"delay-loop", &PeripheralReader::readDelayLoop}};
         const auto kind = reader.text("kind", Need::required);
         if (!kind) {
             return {};
@@ -126,6 +133,104 @@ private:
         rtc.counts = readWholeSet(reader, "counts", Need::required);
         peripheral.kind = std::move(rtc);
         return {"prescaler", "counts"};
+    }
+
+    std::vector<std::string> readAdc(TableReader& reader, Peripheral& peripheral) {
+        AdcKind adc;
+        adc.divide = reader.has("divide") ? readWholeSet(reader, "divide") : FactorSet::one(1);
+        adc.limits = readLimits(context_, reader);
+        adc.sample = readFactorSet(reader, "sample", Need::required);
+        adc.channels = reader.whole("channels", 1, 4096).value_or(1);
+        if (const toml::table* conversion = reader.table("conversion", Need::required)) {
+            TableReader cycles(*conversion, context_.reporter, reader.pathOf("conversion"));
+            for (const std::string& key : cycles.keys()) {
+                const auto bits = readFactor(key);
+                const auto count = cycles.factor(key);
+                if (!bits || !bits->isWhole() || *bits < 1 || *bits > 32) {
+                    cycles.error(key, "'" + key + "' bits", "a whole number from 1 to 32");
+                } else if (count) {
+                    adc.conversion.emplace_back(*bits->toInt64(), *count);
+                }
+            }
+            std::sort(adc.conversion.begin(), adc.conversion.end(),
+                      [](const auto& a, const auto& b) { return a.first > b.first; });
+        }
+        if (const toml::table* input = reader.table("input")) {
+            TableReader inner(*input, context_.reporter, reader.pathOf("input"));
+            adc.resistance = inner.quantity("resistance", Unit::ohm);
+            adc.capacitance = inner.quantity("capacitance", Unit::farad);
+            inner.finish();
+        }
+        peripheral.kind = std::move(adc);
+        return {"divide", "sample", "bits"};
+    }
+
+    std::vector<std::string> readSpi(TableReader& reader, Peripheral& peripheral) {
+        SpiKind spi;
+        spi.divide = readWholeSet(reader, "divide", Need::required);
+        spi.limits = readLimits(context_, reader);
+        spi.lanes = reader.whole("lanes", 1, 8).value_or(1);
+        spi.shift = readFactorSet(reader, "shift");
+        spi.dummy = readWholeSet(reader, "dummy");
+        spi.size = readWholeSet(reader, "size");
+        peripheral.kind = std::move(spi);
+        return {"divide", "shift", "dummy", "size"};
+    }
+
+    std::vector<std::string> readI2c(TableReader& reader, Peripheral& peripheral) {
+        I2cKind bus;
+        bus.prescaler = readPrescaler(reader);
+        bus.low = readWholeSet(reader, "low", Need::required);
+        bus.high = readWholeSet(reader, "high", Need::required);
+        bus.fastest = reader.quantity("fastest", Unit::hertz);
+        if (const toml::table* fixed = reader.table("fixed")) {
+            TableReader inner(*fixed, context_.reporter, reader.pathOf("fixed"));
+            bus.fixedLow = inner.factor("low").value_or(Rational(0));
+            bus.fixedHigh = inner.factor("high").value_or(Rational(0));
+            inner.finish();
+        }
+        peripheral.kind = std::move(bus);
+        return {"prescaler", "low", "high"};
+    }
+
+    std::vector<std::string> readCan(TableReader& reader, Peripheral& peripheral) {
+        CanKind can;
+        std::vector<std::string> controls;
+        const auto readPhase = [&](const std::string& key, Need need) -> std::optional<CanPhase> {
+            const toml::table* table = reader.table(key, need);
+            if (table == nullptr) {
+                return std::nullopt;
+            }
+            TableReader inner(*table, context_.reporter, reader.pathOf(key));
+            CanPhase phase;
+            phase.prescaler = readWholeSet(inner, "prescaler", Need::required);
+            phase.seg1 = readWholeSet(inner, "seg1", Need::required);
+            phase.seg2 = readWholeSet(inner, "seg2", Need::required);
+            phase.sjw = readWholeSet(inner, "sjw", Need::required);
+            inner.finish();
+            for (const char* control : {"prescaler", "seg1", "seg2", "sjw"}) {
+                controls.push_back((key == "data" ? "data_" : "") + std::string(control));
+            }
+            return phase;
+        };
+        can.nominal = readPhase("nominal", Need::required).value_or(CanPhase{});
+        can.data = readPhase("data", Need::optional);
+        can.delay = readWholeSet(reader, "delay");
+        can.nodeDelay = reader.quantity("node_delay", Unit::second);
+        can.messageWords = reader.whole("message_words", 1, 1 << 20).value_or(0);
+        peripheral.kind = std::move(can);
+        controls.emplace_back("delay");
+        return controls;
+    }
+
+    std::vector<std::string> readDelayLoop(TableReader& reader, Peripheral& peripheral) {
+        DelayLoopKind loop;
+        loop.turn = reader.factor("turn", Need::required).value_or(Rational(1));
+        loop.overhead = reader.factor("overhead").value_or(Rational(0));
+        loop.turns =
+            reader.has("turns") ? readWholeSet(reader, "turns") : FactorSet::range(1, Rational((std::int64_t{1} << 32) - 1));
+        peripheral.kind = std::move(loop);
+        return {"turns"};
     }
 
     FactorSet readPrescaler(TableReader& reader) {

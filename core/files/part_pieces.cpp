@@ -2,6 +2,7 @@
 
 #include "base/nearest_name.h"
 #include "quantity/quantity_print.h"
+#include "quantity/quantity_read.h"
 
 #include <fmt/format.h>
 
@@ -151,7 +152,8 @@ std::optional<Holds> readHoldsNode(const toml::node& node, TableReader& holds, c
             codes.error(key, "a code for '" + key + "'", listNames(inputs), didYouMean(key, inputs));
         }
         if (const auto code = codes.whole(key, 0, std::int64_t{1} << 48)) {
-            result.codes.emplace_back(key, *code);
+            const auto factor = control == "from" ? std::nullopt : std::optional(readFactor(key));
+            result.codes.emplace_back(factor && *factor ? printFactor(**factor) : key, *code); // "5/2" is 2.5
         }
     }
     if (control == "from") {

@@ -485,6 +485,7 @@ PlanPart readPlanPart(std::string_view text, const std::string& file) {
         if (checkFormat(reader, "wisetick-plan")) {
             result.part = reader.text("part", Need::required);
             result.place = reader.place("part");
+            result.name = (*root)["name"].value_or(std::string());
         }
     }
     result.diagnostics = reporter.diagnostics();

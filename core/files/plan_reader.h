@@ -25,6 +25,7 @@ PlanFile readPlan(std::string_view text, const std::string& file, const Part* pa
 /// The `part` key of a plan, read ahead so that the part can be found; with what is wrong where it can't be.
 struct PlanPart {
     std::optional<std::string> part;
+    std::string name; ///< of the plan; empty where it gives none
     Place place;
     Diagnostics diagnostics;
 };

@@ -15,6 +15,7 @@ namespace {
 namespace fs = std::filesystem;
 
 const std::string kPartSuffix = ".part.toml";
+const std::string kPlanSuffix = ".plan.toml";
 
 bool endsWith(const std::string& text, const std::string& end) {
     return text.size() >= end.size() && text.compare(text.size() - end.size(), end.size(), end) == 0;
@@ -108,6 +109,40 @@ std::vector<std::string> partsOnShelf(const Shelf& shelf) {
         }
     }
     return {ids.begin(), ids.end()};
+}
+
+std::vector<ShelvedPart> readShelf(const Shelf& shelf) {
+    std::vector<ShelvedPart> parts;
+    for (const std::string& id : partsOnShelf(shelf)) {
+        const auto path = findPart(id, {}, shelf);
+        ShelvedPart part{id, path.value_or(fs::path()), {}};
+        if (const auto text = readTextFile(part.path, part.file.diagnostics)) {
+            part.file = readPart(*text, part.path.string());
+        }
+        parts.push_back(std::move(part));
+    }
+    return parts;
+}
+
+std::vector<ShelvedPlan> plansIn(const fs::path& folder) {
+    std::vector<ShelvedPlan> plans;
+    std::error_code error;
+    for (const auto& entry : fs::directory_iterator(folder, error)) {
+        Diagnostics ignored;
+        const auto text =
+            endsWith(entry.path().filename().string(), kPlanSuffix) ? readTextFile(entry.path(), ignored) : std::nullopt;
+        const PlanPart head = text ? readPlanPart(*text, entry.path().string()) : PlanPart();
+        if (!head.part) {
+            continue;
+        }
+        ShelvedPlan plan{entry.path(), head.name.empty() ? entry.path().stem().stem().string() : head.name, *head.part, {}};
+        if (text->rfind("# ", 0) == 0) {
+            plan.about = text->substr(2, text->find('\n') - 2);
+        }
+        plans.push_back(std::move(plan));
+    }
+    std::sort(plans.begin(), plans.end(), [](const ShelvedPlan& a, const ShelvedPlan& b) { return a.path < b.path; });
+    return plans;
 }
 
 } // namespace wisetick

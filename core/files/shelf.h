@@ -28,6 +28,27 @@ struct LoadedPlan {
 /// beside the plan. All faults of both files are in `diagnostics`.
 LoadedPlan loadPlan(const std::filesystem::path& path, const Shelf& shelf);
 
+/// A part that stands on the shelf, read; its faults are in `file.diagnostics`.
+struct ShelvedPart {
+    std::string id; ///< from its file name, as plans name it
+    std::filesystem::path path;
+    PartFile file;
+};
+
+/// All parts of the shelf, by id; where folders have the same id, the first folder's.
+std::vector<ShelvedPart> readShelf(const Shelf& shelf);
+
+/// A plan in a folder, by its head.
+struct ShelvedPlan {
+    std::filesystem::path path;
+    std::string name;
+    std::string part;
+    std::string about; ///< its first line, where that is a comment
+};
+
+/// The plans of a folder that name a part, by file name.
+std::vector<ShelvedPlan> plansIn(const std::filesystem::path& folder);
+
 /// The ids of the parts on the shelf (from their file names), sorted.
 std::vector<std::string> partsOnShelf(const Shelf& shelf);
 

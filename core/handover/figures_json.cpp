@@ -295,4 +295,17 @@ Json comparisonJson(const std::vector<std::string>& takes, const std::vector<Com
     return json;
 }
 
+Json shelfJson(const std::vector<std::pair<std::string, std::vector<NeedFigure>>>& parts) {
+    const auto word = [](Fit fit) { return fit == Fit::yes ? "yes" : (fit == Fit::no ? "no" : "unknown"); };
+    Json json{{"parts", Json::array()}};
+    for (const auto& [part, figures] : parts) {
+        Json needs = Json::array();
+        for (const NeedFigure& figure : figures) {
+            needs.push_back({{"need", figure.need}, {"fits", word(figure.fit)}, {"why", figure.why}});
+        }
+        json["parts"].push_back({{"part", part}, {"fits", word(fitOf(figures))}, {"needs", std::move(needs)}});
+    }
+    return json;
+}
+
 } // namespace wisetick

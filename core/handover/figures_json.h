@@ -2,6 +2,7 @@
 
 #include "derive/way_there.h"
 #include "evaluate/compare.h"
+#include "evaluate/needs.h"
 #include "evaluate/ripple.h"
 
 #include <nlohmann/json.hpp>
@@ -29,5 +30,9 @@ nlohmann::ordered_json wayThereJson(const WayThere& way);
 
 /// Takes beside one another: {"takes", "rows": [{"kind", "name", "values", "states", "differs"}]}.
 nlohmann::ordered_json comparisonJson(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows);
+
+/// Parts against needs: {"parts": [{"part", "fits", "needs": [{"need", "fits", "why"}]}]}; "fits" is "yes", "no" or
+/// "unknown".
+nlohmann::ordered_json shelfJson(const std::vector<std::pair<std::string, std::vector<NeedFigure>>>& parts);
 
 } // namespace wisetick

@@ -11,36 +11,36 @@ namespace wisetick {
 
 namespace {
 
-/// One term of a linear form: "16*n", "n" or "65536".
-bool addTerm(std::string_view term, int sign, Holds& holds, bool& hasFactor) {
-    const bool isFactor = !term.empty() && term.back() == 'n';
-    std::string_view digits = term;
-    if (isFactor) {
-        digits.remove_suffix(1);
-        if (!digits.empty() && digits.back() == '*') {
-            digits.remove_suffix(1);
-            if (digits.empty()) {
-                return false;
-            }
-        }
-    } else if (digits.empty()) {
-        return false;
-    }
+/// A whole number of up to 18 digits.
+std::optional<Rational> wholeNumber(std::string_view digits) {
     const bool areDigits = std::all_of(digits.begin(), digits.end(), [](char c) { return c >= '0' && c <= '9'; });
-    if (!areDigits || digits.size() > 18) {
+    return areDigits && !digits.empty() && digits.size() <= 18 ? std::optional(Rational(std::stoll(std::string(digits))))
+                                                               : std::nullopt;
+}
+
+/// One term of a linear form: "16*n", "n", "n/2" or "65536".
+bool addTerm(std::string_view term, int sign, Holds& holds, bool& hasFactor) {
+    const std::size_t at = term.find('n');
+    if (at == std::string_view::npos) {
+        const auto number = wholeNumber(term);
+        holds.offset += number.value_or(Rational(0)) * sign;
+        return number.has_value();
+    }
+    std::string_view before = term.substr(0, at);
+    const std::string_view after = term.substr(at + 1);
+    if (before == "*" || hasFactor) {
         return false;
     }
-    Rational number = 1;
-    if (!digits.empty()) {
-        number = std::stoll(std::string(digits));
+    if (!before.empty() && before.back() == '*') {
+        before.remove_suffix(1);
     }
-    if (isFactor) {
-        holds.slope = number * sign;
-        const bool isFirst = !hasFactor;
-        hasFactor = true;
-        return isFirst;
+    const auto times = before.empty() ? Rational(1) : wholeNumber(before);
+    const auto by = after.empty() ? Rational(1) : (after.front() == '/' ? wholeNumber(after.substr(1)) : std::nullopt);
+    if (!times || !by || by->isZero()) {
+        return false;
     }
-    holds.offset += number * sign;
+    holds.slope = *times / *by * sign;
+    hasFactor = true;
     return true;
 }
 

@@ -24,7 +24,7 @@ struct Field {
 /// "CLK.REF[4:0]".
 std::string fieldText(const Field& field);
 
-/// What a field holds for a control set to n: a linear form ("n", "n-1", "16*n", "65536-n"), the power of two
+/// What a field holds for a control set to n: a linear form ("n", "n-1", "16*n", "n/2-1", "65536-n"), the power of two
 /// ("log2 n"), or a table of codes by factor or by source id.
 struct Holds {
     enum class Form { linear, logarithm, table };
@@ -37,7 +37,7 @@ struct Holds {
     bool operator==(const Holds&) const = default;
 };
 
-/// Reads "n", "n-1", "16*n-16", "65536-n" or "log2 n"; nothing if it is none of these.
+/// Reads "n", "n-1", "16*n-16", "n/2-1", "65536-n" or "log2 n"; nothing if it is none of these.
 std::optional<Holds> readHolds(std::string_view text);
 
 /// "holds n - 1"; for a table "holds a code".

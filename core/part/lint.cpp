@@ -8,6 +8,59 @@ namespace wisetick {
 
 namespace {
 
+/// Hands every control of a kind with all that it can be set to to `width(control, set)`.
+template <class Width>
+struct KindWidths {
+    const Width& width;
+
+    void operator()(const UartKind& uart) const {
+        for (const UartMode& mode : uart.modes) {
+            width("divisor", mode.divisor);
+        }
+    }
+    void operator()(const TimerKind& timer) const {
+        width("prescaler", timer.prescaler);
+        width("counts", timer.counts);
+    }
+    void operator()(const WatchdogKind& watchdog) const {
+        width("prescaler", watchdog.prescaler);
+        width("counts", watchdog.counts);
+    }
+    void operator()(const RtcKind& rtc) const {
+        width("prescaler", rtc.prescaler);
+        width("counts", rtc.counts);
+    }
+    void operator()(const AdcKind& adc) const {
+        width("divide", adc.divide);
+        width("sample", adc.sample);
+    }
+    void operator()(const SpiKind& spi) const {
+        width("divide", spi.divide);
+        width("shift", spi.shift);
+        width("dummy", spi.dummy);
+        width("size", spi.size);
+    }
+    void operator()(const I2cKind& bus) const {
+        width("prescaler", bus.prescaler);
+        width("low", bus.low);
+        width("high", bus.high);
+    }
+    void operator()(const CanKind& can) const {
+        widthOfPhase("", can.nominal);
+        if (can.data) {
+            widthOfPhase("data_", *can.data);
+        }
+        width("delay", can.delay);
+    }
+    void operator()(const DelayLoopKind& loop) const { width("turns", loop.turns); }
+    void widthOfPhase(const std::string& prefix, const CanPhase& phase) const {
+        width(prefix + "prescaler", phase.prescaler);
+        width(prefix + "seg1", phase.seg1);
+        width(prefix + "seg2", phase.seg2);
+        width(prefix + "sjw", phase.sjw);
+    }
+};
+
 class Linter {
 public:
     explicit Linter(const Part& part) : part_(part) {}
@@ -18,6 +71,9 @@ public:
         }
         for (std::size_t i = 0; i < part_.lines.size(); ++i) {
             lintLine(i);
+        }
+        for (const WaitTable& table : part_.waits) {
+            lintWait(table);
         }
         for (const Peripheral& peripheral : part_.peripherals) {
             lintPeripheral(peripheral);
@@ -54,7 +110,11 @@ private:
         if (set.empty() || field == fields.end() || form == holds.end()) {
             return;
         }
-        for (const Rational& value : {set.least(), set.most()}) {
+        std::vector<Rational> ends{set.least()};
+        if (set.most() != set.least()) {
+            ends.push_back(set.most());
+        }
+        for (const Rational& value : ends) {
             const auto held = heldFor(form->second, value);
             if (!held) {
                 warn(path, control + " = " + printFactor(value) + " has no code for its field " + fieldText(field->second),
@@ -84,6 +144,7 @@ private:
         const std::string path = "line." + line.id;
         lintWidth(path, "divide", line.divide, line.fields, line.holds);
         lintWidth(path, "multiply", line.multiply, line.fields, line.holds);
+        lintInputs(path, line.id, line.from);
         if (!line.multiply.empty() && !line.startup.max) {
             warn(path, "the multiplier '" + line.id + "' has no longest lock time", "startup = { typ, max }");
         }
@@ -92,7 +153,7 @@ private:
         }
         // a line about which promises can be made needs no reader of its own, but a bare copy does
         const bool isCopy = line.divide.empty() && line.multiply.empty() && line.from.size() == 1 && !line.follows &&
-                            line.limits.empty() && line.pins.empty();
+                            line.limits.empty() && line.pins.empty() && !line.fields.contains("on");
         if (isCopy && !feedsSomething(part_.nodeOfLine(index))) {
             warn(path, "the line '" + line.id + "' changes nothing and feeds nothing", "a control, a limit, or a reader");
         }
@@ -106,18 +167,31 @@ private:
         const auto width = [&](const std::string& control, const FactorSet& set) {
             lintWidth(path, control, set, peripheral.fields, peripheral.holds);
         };
-        if (const auto* timer = std::get_if<TimerKind>(&peripheral.kind)) {
-            width("prescaler", timer->prescaler);
-            width("counts", timer->counts);
-        } else if (const auto* watchdog = std::get_if<WatchdogKind>(&peripheral.kind)) {
-            width("prescaler", watchdog->prescaler);
-            width("counts", watchdog->counts);
-        } else if (const auto* rtc = std::get_if<RtcKind>(&peripheral.kind)) {
-            width("prescaler", rtc->prescaler);
-            width("counts", rtc->counts);
-        } else if (const auto* uart = std::get_if<UartKind>(&peripheral.kind)) {
-            for (const UartMode& mode : uart->modes) {
-                width("divisor", mode.divisor);
+        std::visit(KindWidths<decltype(width)>{width}, peripheral.kind);
+        lintInputs(path, peripheral.id, peripheral.clock);
+    }
+
+    /// An input twice in one mux: one of the two is meant to be another.
+    void lintInputs(const std::string& path, const std::string& id, const std::vector<NodeIndex>& inputs) {
+        for (auto input = inputs.begin(); input != inputs.end(); ++input) {
+            if (std::find(inputs.begin(), input, *input) != input) {
+                warn(path, "'" + id + "' has the input '" + part_.nodeId(*input) + "' twice", "each input once");
+            }
+        }
+    }
+
+    /// Rates that the limit allows but no step of the waits covers.
+    void lintWait(const WaitTable& table) {
+        if (part_.isSource(table.line) || table.steps.empty()) {
+            return;
+        }
+        for (const Limit& limit : part_.lineAt(table.line).limits) {
+            if (limit.max && limit.tier == table.tier && *limit.max > table.steps.back().hertz) {
+                warn("line." + part_.nodeId(table.line),
+                     "the waits of '" + part_.nodeId(table.line) + "' end at " +
+                         printQuantity(table.steps.back().hertz, Unit::hertz) + ", its limit is " +
+                         printQuantity(*limit.max, Unit::hertz),
+                     "a step for every rate that is allowed");
             }
         }
     }
@@ -127,12 +201,31 @@ private:
         if (!mode.draws) {
             warn(path, "the mode '" + mode.id + "' does not say what it draws", "draws = { typ, max }");
         }
+        for (std::size_t i = 0; !mode.runs && i < part_.peripherals.size(); ++i) {
+            const Peripheral& peripheral = part_.peripherals[i];
+            if (mode.peripherals.contains(i) && !peripheral.clock.empty() &&
+                std::none_of(peripheral.clock.begin(), peripheral.clock.end(),
+                             [&](NodeIndex clock) { return isKept(mode, clock); })) {
+                warn(path, "'" + mode.id + "' keeps '" + peripheral.id + "' but none of its clocks",
+                     "keeps.sources or keeps.lines with one of them");
+            }
+        }
         for (const WakeStage& stage : mode.stages) {
             if (!stage.lasts.max || !stage.draws) {
                 warn(path, "the stage '" + stage.say + "' of '" + mode.id + "' lacks its longest time or its draw",
                      "typ, max and draws");
             }
         }
+    }
+
+    /// Whether a mode can keep this clock alive: it is kept, and for a line also one of its inputs.
+    bool isKept(const Mode& mode, NodeIndex node) const {
+        if (part_.isSource(node)) {
+            return mode.sources.contains(node);
+        }
+        const Line& line = part_.lineAt(node);
+        return mode.lines.contains(node - part_.sources.size()) &&
+               std::any_of(line.from.begin(), line.from.end(), [&](NodeIndex input) { return isKept(mode, input); });
     }
 
     const Part& part_;

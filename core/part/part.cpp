@@ -20,6 +20,11 @@ std::string kindName(const PeripheralKind& kind) {
         std::string operator()(const TimerKind&) const { return "timer"; }
         std::string operator()(const WatchdogKind&) const { return "watchdog"; }
         std::string operator()(const RtcKind&) const { return "rtc"; }
+        std::string operator()(const AdcKind&) const { return "adc"; }
+        std::string operator()(const SpiKind&) const { return "spi"; }
+        std::string operator()(const I2cKind&) const { return "i2c"; }
+        std::string operator()(const CanKind&) const { return "can"; }
+        std::string operator()(const DelayLoopKind&) const { return "delay-loop"; }
     };
     return std::visit(Name{}, kind);
 }

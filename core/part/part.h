@@ -1,6 +1,8 @@
 #pragma once
 
 #include "part/field.h"
+#include "part/limit.h"
+#include "part/peripheral_kinds.h"
 #include "quantity/bounds.h"
 #include "quantity/factor_set.h"
 
@@ -85,24 +87,6 @@ struct Source {
 /// A source or a line, by its place: sources first, then lines, each in file order.
 using NodeIndex = std::size_t;
 
-/// A value that a line's control has.
-struct ControlCase {
-    std::size_t line = 0;     ///< index of the line whose control it is
-    std::string control;      ///< "divide" or "multiply"
-    std::vector<Rational> is; ///< any of these
-};
-
-/// Where a rate may stand, Hz. Holds in its tier only, below a supply only, or with a control set so only, or always.
-struct Limit {
-    std::optional<std::size_t> tier;
-    std::optional<Rational> supplyBelow; ///< V: holds while the lowest supply is below
-    std::optional<ControlCase> when;
-    std::optional<Rational> min;
-    std::optional<Rational> max;
-    bool isTolerance = false; ///< given as a rate ± a share: judged without slack
-    std::string ref;
-};
-
 /// A factor that another line's control sets.
 struct Follows {
     std::size_t line = 0;                            ///< index of the line whose control it is
@@ -159,39 +143,6 @@ struct WaitTable {
     std::string ref;
 };
 
-struct UartMode {
-    std::int64_t oversample = 16;
-    FactorSet divisor;
-};
-
-struct UartKind {
-    std::vector<UartMode> modes;
-};
-
-/// reload: counts to the top and starts again. preload: counts up from 2^bits − counts to the overflow.
-enum class TimerStyle { reload, preload };
-
-struct TimerKind {
-    int bits = 16;
-    FactorSet prescaler;
-    FactorSet counts;
-    TimerStyle style = TimerStyle::reload;
-};
-
-struct WatchdogKind {
-    FactorSet prescaler;
-    FactorSet counts;
-    bool hasWindow = false;
-};
-
-/// The wake-up counter of a real-time clock.
-struct RtcKind {
-    FactorSet prescaler;
-    FactorSet counts;
-};
-
-using PeripheralKind = std::variant<UartKind, TimerKind, WatchdogKind, RtcKind>;
-
 struct Peripheral {
     std::string id;
     std::string name;
@@ -207,9 +158,6 @@ struct Peripheral {
     std::optional<Draw> draws;
     std::string ref;
 };
-
-/// "uart", "timer", …
-std::string kindName(const PeripheralKind& kind);
 
 /// What a mode keeps: everything, or those named.
 struct KeptSet {

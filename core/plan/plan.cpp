@@ -1,6 +1,7 @@
 #include "plan/plan.h"
 
 #include <algorithm>
+#include <stdexcept>
 
 namespace wisetick {
 
@@ -23,6 +24,15 @@ std::string ownName(const PromiseLine& line) {
 }
 
 } // namespace
+
+Plan freshPlan(const Part& part) {
+    Plan plan;
+    plan.name = "New plan";
+    plan.part = part.id;
+    plan.active = "A";
+    plan.takes.push_back({"A", {}, {}, {}, {}, {}});
+    return plan;
+}
 
 std::vector<std::string> promiseNames(const Plan& plan) {
     std::vector<std::string> names(plan.promises.size());
@@ -50,6 +60,23 @@ const Take* findTake(const Plan& plan, const std::string& name) {
 
 const Choice* findChoice(const Take& take, const std::string& id) {
     return findBy(take.choices, &Choice::id, id);
+}
+
+Choice& choiceOf(Take& take, const std::string& id) {
+    const auto found = std::find_if(take.choices.begin(), take.choices.end(), [&](const Choice& each) { return each.id == id; });
+    if (found != take.choices.end()) {
+        return *found;
+    }
+    take.choices.push_back({id, {}, {}, {}, {}});
+    return take.choices.back();
+}
+
+Choice& choiceOf(Plan& plan, const std::string& takeName, const std::string& id) {
+    const auto take = std::find_if(plan.takes.begin(), plan.takes.end(), [&](const Take& each) { return each.name == takeName; });
+    if (take == plan.takes.end()) {
+        throw std::invalid_argument("no take '" + takeName + "'");
+    }
+    return choiceOf(*take, id);
 }
 
 const Fitted* findFitted(const Board& board, const std::string& source) {

@@ -134,12 +134,19 @@ struct Plan {
     bool operator==(const Plan&) const = default;
 };
 
+/// A plan on a part before anything is decided: one take, in which everything is at its reset.
+Plan freshPlan(const Part& part);
+
 /// The names of the promises, in order: the one given, else the subject (or the verb where there is none), with
 /// "-2", "-3" … where that is taken.
 std::vector<std::string> promiseNames(const Plan& plan);
 
 const Take* findTake(const Plan& plan, const std::string& name);
 const Choice* findChoice(const Take& take, const std::string& id);
+/// The choice of the take on that line, source or peripheral; made where there is none.
+Choice& choiceOf(Take& take, const std::string& id);
+/// The same in the plan's take of that name. Throws std::invalid_argument if there is no such take.
+Choice& choiceOf(Plan& plan, const std::string& take, const std::string& id);
 const Fitted* findFitted(const Board& board, const std::string& source);
 const Measured* findMeasured(const Board& board, const std::string& source);
 const PinnedWay* findPinned(const Take& take, const std::string& promise);

@@ -56,13 +56,16 @@ const UnitSuffix& ladderStep(const Rational& value, Unit unit) {
     return ladder.front();
 }
 
-/// Times that are whole minutes, hours or days read better so, from two of them on.
+constexpr std::int64_t kYearSeconds = 31557600; // 8766 h
+
+/// Times that are whole minutes, hours, days or years read better so, from two of them on.
 std::string calendarTime(const Rational& seconds) {
     struct Calendar {
         std::int64_t length;
         const char* name;
     };
-    for (const auto& [length, name] : {Calendar{86400, "days"}, Calendar{3600, "h"}, Calendar{60, "min"}}) {
+    for (const auto& [length, name] :
+         {Calendar{kYearSeconds, "years"}, Calendar{86400, "days"}, Calendar{3600, "h"}, Calendar{60, "min"}}) {
         const Rational count = seconds / length;
         if (abs(count) >= 2 && count.isWhole()) {
             const std::string text = exactDecimal(count);
@@ -109,6 +112,9 @@ std::string printQuantity(const Rational& value, Unit unit, int mostDigits) {
     const std::string exact = exactDecimal(value / step->factor, mostDigits);
     if (!exact.empty()) {
         return exact + " " + step->text;
+    }
+    if (unit == Unit::second && abs(value) >= 5 * kYearSeconds) {
+        return kAlmostEqual + roundedDecimal(value / kYearSeconds) + " years";
     }
     if (unit == Unit::second && abs(value) >= 2 * 86400) {
         return kAlmostEqual + roundedDecimal(value / 86400) + " days";

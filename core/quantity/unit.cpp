@@ -12,8 +12,9 @@ struct Prefix {
     int exponent;
 };
 
-constexpr std::array kPrefixes{Prefix{"p", -12}, Prefix{"n", -9}, Prefix{"u", -6}, Prefix{"\u00B5", -6}, Prefix{"\u03BC", -6},
-                               Prefix{"m", -3},  Prefix{"", 0},   Prefix{"k", 3},  Prefix{"M", 6},       Prefix{"G", 9}};
+constexpr std::array kPrefixes{Prefix{"f", -15},     Prefix{"p", -12},     Prefix{"n", -9}, Prefix{"u", -6},
+                               Prefix{"\u00B5", -6}, Prefix{"\u03BC", -6}, Prefix{"m", -3}, Prefix{"", 0},
+                               Prefix{"k", 3},       Prefix{"M", 6},       Prefix{"G", 9}};
 
 /// `name` with each prefix whose exponent lies in [least, most].
 void addPrefixed(std::vector<UnitSuffix>& suffixes, const std::string& name, int least, int most, const Rational& factor = 1) {
@@ -66,7 +67,7 @@ std::vector<UnitSuffix> makeSuffixes(Unit unit) {
         addPrefixed(list, "\u03A9", -3, 6);
         addPrefixed(list, "\u2126", -3, 6);
         break;
-    case Unit::farad: addPrefixed(list, "F", -12, 0); break;
+    case Unit::farad: addPrefixed(list, "F", -15, 0); break;
     case Unit::siemens:
         addPrefixed(list, "A/V", -9, 0);
         addPrefixed(list, "S", -9, 0);
@@ -100,7 +101,7 @@ std::vector<UnitSuffix> makeLadder(Unit unit) {
                 {"mAh", kHour / 1000}};
     case Unit::volt: return steps({{micro + "V", -6}, {"mV", -3}, {"V", 0}});
     case Unit::ohm: return steps({{"m\u03A9", -3}, {"\u03A9", 0}, {"k\u03A9", 3}, {"M\u03A9", 6}});
-    case Unit::farad: return steps({{"pF", -12}, {"nF", -9}, {micro + "F", -6}, {"mF", -3}, {"F", 0}});
+    case Unit::farad: return steps({{"fF", -15}, {"pF", -12}, {"nF", -9}, {micro + "F", -6}, {"mF", -3}, {"F", 0}});
     case Unit::siemens: return steps({{"nA/V", -9}, {micro + "A/V", -6}, {"mA/V", -3}, {"A/V", 0}});
     case Unit::celsius: return {{"\u00B0C", 1}};
     case Unit::perYear: return {{"ppm/year", Rational(1, 1000000) / kYear}, {"%/year", Rational(1, 100) / kYear}};

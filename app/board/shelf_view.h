@@ -1,0 +1,98 @@
+#pragma once
+
+#include "board/shelf_rows.h"
+#include "paint/theme.h"
+
+#include <QAbstractScrollArea>
+
+class QLabel;
+class QLineEdit;
+
+namespace wisetick::app {
+
+/// The rows of the shelf, drawn; one that starts something is selected.
+class ShelfList : public QAbstractScrollArea {
+    Q_OBJECT
+
+public:
+    explicit ShelfList(QWidget* parent = nullptr);
+
+    void setTheme(const Theme& theme);
+    void show(std::vector<ShelfRow> rows);
+    const std::vector<ShelfRow>& rows() const { return rows_; }
+    /// Index of the selected row; rows().size() where none can be.
+    std::size_t selected() const { return selected_; }
+    /// Selects the next (1) or last (−1) row that starts something.
+    void step(int by);
+    /// Starts what is selected.
+    void start();
+    QRectF rowRect(std::size_t row) const;
+
+signals:
+    void started(const wisetick::app::ShelfRow& row);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void changeEvent(QEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+
+private:
+    void layOut();
+    void select(std::size_t row);
+    void paintRow(QPainter& painter, std::size_t index, const QRectF& rect) const;
+    QString verb(const ShelfRow& row) const;
+
+    Theme theme_ = lightTheme();
+    std::vector<ShelfRow> rows_;
+    std::vector<qreal> tops_;
+    qreal needWidth_ = 0;
+    qreal planWidth_ = 0;
+    qreal height_ = 0;
+    std::size_t selected_ = 0;
+};
+
+/// The parts shelf: a line in which one types what is needed, and the parts with what they have of it. A part begins a
+/// plan, a plan is opened.
+class ShelfView : public QWidget {
+    Q_OBJECT
+
+public:
+    /// `examples` is the folder of the plans that ship with the program.
+    ShelfView(Shelf shelf, std::filesystem::path examples, QWidget* parent = nullptr);
+
+    void setTheme(const Theme& theme);
+    /// Reads the shelf anew.
+    void readAgain();
+    QLineEdit* needs() const { return needs_; }
+    ShelfList* list() const { return list_; }
+    /// What is wrong with the text of the needs; empty where nothing is.
+    QString trouble() const;
+
+signals:
+    void beginWanted(const QString& partId);
+    void openWanted(const QString& path);
+    /// Esc: away from the shelf.
+    void left();
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override;
+
+private:
+    void judge();
+
+    Shelf shelf_;
+    std::filesystem::path examples_;
+    std::vector<ShelvedPart> parts_;
+    std::vector<ShelvedPlan> plans_;
+    QLineEdit* needs_;
+    QLabel* trouble_;
+    ShelfList* list_;
+    Theme theme_ = lightTheme();
+};
+
+} // namespace wisetick::app

@@ -1,0 +1,106 @@
+#pragma once
+
+#include "part/limit.h"
+#include "quantity/factor_set.h"
+
+#include <cstdint>
+#include <optional>
+#include <string>
+#include <utility>
+#include <variant>
+#include <vector>
+
+namespace wisetick {
+
+struct UartMode {
+    std::int64_t oversample = 16;
+    FactorSet divisor;
+};
+
+struct UartKind {
+    std::vector<UartMode> modes;
+};
+
+/// reload: counts to the top and starts again. preload: counts up from 2^bits − counts to the overflow.
+enum class TimerStyle { reload, preload };
+
+struct TimerKind {
+    int bits = 16;
+    FactorSet prescaler;
+    FactorSet counts;
+    TimerStyle style = TimerStyle::reload;
+};
+
+struct WatchdogKind {
+    FactorSet prescaler;
+    FactorSet counts;
+    bool hasWindow = false;
+};
+
+/// The wake-up counter of a real-time clock.
+struct RtcKind {
+    FactorSet prescaler;
+    FactorSet counts;
+};
+
+/// An analogue-to-digital converter: its clock is divided, then a sample and a conversion take cycles of it.
+struct AdcKind {
+    FactorSet divide;
+    std::vector<Limit> limits;                                 ///< of the divided clock
+    FactorSet sample;                                          ///< cycles
+    std::vector<std::pair<std::int64_t, Rational>> conversion; ///< bits and the cycles that they take, most bits first
+    std::optional<Rational> resistance;                        ///< ohm, of its input
+    std::optional<Rational> capacitance;                       ///< F, of its sampling capacitor
+    std::int64_t channels = 1;
+};
+
+/// A serial port with a clock line: one lane, or a port to a memory with several.
+struct SpiKind {
+    FactorSet divide;
+    std::vector<Limit> limits; ///< of the port's clock
+    std::int64_t lanes = 1;
+    FactorSet shift; ///< by which parts of a clock the sampling can be late; empty: it can't
+    FactorSet dummy; ///< cycles between address and data
+    FactorSet size;  ///< bytes of the memory that it can map
+};
+
+/// The bus with clock and data: low and high phase are counted in prescaled cycles, and fixed delays add to them.
+struct I2cKind {
+    FactorSet prescaler;
+    FactorSet low;
+    FactorSet high;
+    Rational fixedLow;               ///< cycles of the port's clock on top of the low phase
+    Rational fixedHigh;              ///< and of the high phase
+    std::optional<Rational> fastest; ///< Hz, the fastest grade of the bus that it drives
+};
+
+/// The bits of one phase of CAN in quanta: 1 + seg1 + seg2, each of prescaler ÷ clock.
+struct CanPhase {
+    FactorSet prescaler;
+    FactorSet seg1;
+    FactorSet seg2;
+    FactorSet sjw;
+};
+
+struct CanKind {
+    CanPhase nominal;
+    std::optional<CanPhase> data;      ///< of CAN FD
+    FactorSet delay;                   ///< clock periods of the transmitter delay compensation's offset
+    std::optional<Rational> nodeDelay; ///< s
+    std::int64_t messageWords = 0;     ///< of 32 bits, for filters, buffers and queues; 0: unknown
+};
+
+/// A loop of instructions that passes time.
+struct DelayLoopKind {
+    Rational turn;     ///< cycles of the core
+    Rational overhead; ///< cycles of one call
+    FactorSet turns;
+};
+
+using PeripheralKind =
+    std::variant<UartKind, TimerKind, WatchdogKind, RtcKind, AdcKind, SpiKind, I2cKind, CanKind, DelayLoopKind>;
+
+/// "uart", "timer", …
+std::string kindName(const PeripheralKind& kind);
+
+} // namespace wisetick
