@@ -36,6 +36,19 @@ void readExample(benchmark::State& state) {
     }
 }
 
+const LoadedPlan& largest() {
+    static const LoadedPlan loaded = loadPlan(kSource + "/examples/spindle-balancer.plan.toml", {kSource + "/parts"});
+    return loaded;
+}
+
+/// The largest shipped plan: 122 lines, 60 peripherals, 25 promises.
+void deriveLargest(benchmark::State& state) {
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(derive(*largest().part, *largest().plan, "full"));
+    }
+}
+BENCHMARK(deriveLargest)->Unit(benchmark::kMicrosecond);
+
 void deriveExample(benchmark::State& state) {
     for (auto _ : state) {
         benchmark::DoNotOptimize(derive(*orchard().part, *orchard().plan, "A"));

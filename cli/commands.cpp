@@ -3,6 +3,7 @@
 #include "base/nearest_name.h"
 #include "derive/lint_reset.h"
 #include "derive/way_there.h"
+#include "derive/workings_of.h"
 #include "evaluate/compare.h"
 #include "evaluate/evaluate.h"
 #include "evaluate/ripple.h"
@@ -65,6 +66,7 @@ std::optional<Loaded> load(const Console& console, const PlanOptions& options) {
 
 Figures evaluated(const Loaded& loaded) {
     Figures figures = evaluate(loaded.part, loaded.plan, loaded.take);
+    addWorkings(loaded.part, loaded.plan, figures);
     for (Diagnostic& finding : figures.findings) {
         finding = located(std::move(finding), loaded.places, loaded.take);
     }

@@ -1,6 +1,7 @@
 #include "clocks/clocks_layout.h"
 #include "clocks/control_text.h"
 #include "derive/controls.h"
+#include "derive/workings_of.h"
 #include "evaluate/evaluate.h"
 #include "files/part_reader.h"
 #include "paint/text.h"
@@ -214,7 +215,7 @@ private slots:
     }
 
     void numbersAreFoundInSteps() {
-        const Workings& workings = figures_.findPromise("modem")->workings;
+        const Workings workings = promiseWorkings(edited_.part, edited_.plan, figures_, 1);
         const auto step = std::find_if(workings.begin(), workings.end(), [](const Step& each) { return each.what == "rate"; });
         const auto index = static_cast<std::size_t>(step - workings.begin());
         QCOMPARE(step->numbers, std::string("40 MHz \u00f7 (8 \u00d7 5)"));
@@ -248,6 +249,7 @@ private slots:
                 QVERIFY2(rest.find_first_of("0123456789") == std::string::npos, (shown + " leaves " + rest).c_str());
             }
         };
+        addWorkings(edited_.part, edited_.plan, figures_);
         for (const LineFigure& line : figures_.lines) {
             check(line.workings);
         }

@@ -1,5 +1,6 @@
 #include "derive/crystal.h"
 #include "derive/derive.h"
+#include "derive/workings_of.h"
 #include "evaluate/ripple.h"
 #include "evaluate/what_if.h"
 #include "files/plan_reader.h"
@@ -24,7 +25,9 @@ Fitted crystal() {
 
 Figures figuresOf(const std::string& what, const std::string& by) {
     const Edited edited = editedOrchard(what, by);
-    return derive(edited.part, edited.plan, "A");
+    Figures figures = derive(edited.part, edited.plan, "A");
+    addWorkings(edited.part, edited.plan, figures);
+    return figures;
 }
 
 std::string valuesText(const std::vector<Rational>& values) {

@@ -1,3 +1,4 @@
+#include "derive/workings_of.h"
 #include "evaluate/evaluate.h"
 #include "evaluate/ripple.h"
 #include "evaluate/ways_out.h"
@@ -215,7 +216,7 @@ private slots:
         QFETCH(std::string, what);
         QFETCH(std::string, by);
         const Edited edited = editedOrchard(what, by);
-        const Figures figures = evaluate(edited.part, edited.plan, "A");
+        Figures figures = evaluate(edited.part, edited.plan, "A");
         const auto isThere = [&](const std::string& target) {
             const std::size_t slash = target.find('/');
             const std::string kind = target.substr(0, slash);
@@ -239,6 +240,7 @@ private slots:
                 }
             }
         };
+        addWorkings(edited.part, edited.plan, figures);
         for (const LineFigure& line : figures.lines) {
             check(line.id, line.workings);
         }

@@ -1,6 +1,7 @@
 #include "derive/derive.h"
 #include "derive/line_rates.h"
 #include "derive/lint_reset.h"
+#include "derive/workings_of.h"
 #include "files/plan_reader.h"
 #include "support.h"
 
@@ -11,7 +12,9 @@ namespace {
 
 Figures figuresOf(const std::string& what, const std::string& by, const std::string& take = "A") {
     const Edited edited = editedOrchard(what, by);
-    return derive(edited.part, edited.plan, take);
+    Figures figures = derive(edited.part, edited.plan, take);
+    addWorkings(edited.part, edited.plan, figures);
+    return figures;
 }
 
 } // namespace

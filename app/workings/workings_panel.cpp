@@ -1,6 +1,7 @@
 #include "workings/workings_panel.h"
 
 #include "derive/way_there.h"
+#include "derive/workings_of.h"
 #include "evaluate/ways_out.h"
 #include "paint/controls.h"
 #include "paint/text.h"
@@ -193,7 +194,10 @@ QString WorkingsPanel::lineHtml(const LineFigure& line) {
         html += QString("<p style='color:%1; margin:0 0 8px 0'>%2</p>")
                     .arg(theme_.of(line.state == State::kept ? State::strained : line.state).name(), escaped(why));
     }
-    return html + waysOutHtml() + stepsHtml(line.workings) + fieldsHtml(line.fields);
+    return html + waysOutHtml() +
+           stepsHtml(lineWorkings(document_.part(), document_.plan().board, document_.figures().lines,
+                                  *document_.part().findNode(line.id))) +
+           fieldsHtml(line.fields);
 }
 
 QString WorkingsPanel::promiseHtml(const PromiseFigure& promise) {
@@ -204,7 +208,9 @@ QString WorkingsPanel::promiseHtml(const PromiseFigure& promise) {
         html +=
             QString("<p style='color:%1; margin:0 0 8px 0'>%2</p>").arg(theme_.of(promise.state).name(), escaped(promise.why));
     }
-    return html + waysOutHtml() + stepsHtml(promise.workings) + fieldsHtml(promise.fields);
+    const auto index = static_cast<std::size_t>(&promise - document_.figures().promises.data());
+    return html + waysOutHtml() + stepsHtml(promiseWorkings(document_.part(), document_.plan(), document_.figures(), index)) +
+           fieldsHtml(promise.fields);
 }
 
 QString WorkingsPanel::waysOutHtml() {

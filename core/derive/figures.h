@@ -33,7 +33,7 @@ struct LineFigure {
     std::optional<Rational> margin;
     std::string stateWhy;
     std::vector<FieldValue> fields;
-    Workings workings;
+    Workings workings; ///< made on demand: lineWorkings
 };
 
 /// Wait states that follow from a rate.

@@ -5,7 +5,7 @@
 
 namespace wisetick {
 
-/// The rate of every source and line with its bounds, workings and field values, and why where there is none. Exact
+/// The rate of every source and line with its bounds and field values, and why where there is none. Exact
 /// factors keep the relative bounds of the source. Cost: one pass over the lines.
 std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Controls& controls);
 

@@ -12,13 +12,64 @@ namespace wisetick {
 
 namespace {
 
+/// What is the same in every mode: who draws how much while it has its clock, and whom the promises stand on.
+class SharedWork {
+public:
+    SharedWork(const Part& part, const Plan& plan, const Controls& controls, const std::vector<LineFigure>& lines,
+               const TemperatureGrid& grid)
+        : names(promiseNames(plan)), part_(part), controls_(controls), lines_(lines), grid_(grid), ofNodes_(part.nodeCount()),
+          ofPeripherals_(part.peripherals.size()) {
+        for (const Promise& promise : plan.promises) {
+            const auto peripheral = part.findPeripheral(promise.line.subject);
+            const auto node = peripheral ? clockOf(part, controls, *peripheral) : part.findNode(promise.line.subject);
+            subjects.push_back({peripheral, node && !heldOff(part, controls, *node) ? node : std::nullopt});
+        }
+    }
+
+    const Contribution& ofNode(NodeIndex node) {
+        if (!ofNodes_[node]) {
+            const std::string& id = part_.nodeId(node);
+            const auto& draws = part_.isSource(node) ? part_.sources[node].draws : part_.lineAt(node).draws;
+            ofNodes_[node] = contributionOf(id, "line/" + id, draws, rateOf(node), grid_);
+        }
+        return *ofNodes_[node];
+    }
+
+    const Contribution& ofPeripheral(std::size_t index) {
+        if (!ofPeripherals_[index]) {
+            const Peripheral& peripheral = part_.peripherals[index];
+            const auto clock = clockOf(part_, controls_, index);
+            ofPeripherals_[index] = contributionOf(peripheral.id, "peripheral/" + peripheral.id, peripheral.draws,
+                                                   clock ? rateOf(*clock) : Bounds::exactly(0), grid_);
+        }
+        return *ofPeripherals_[index];
+    }
+
+    Bounds rateOf(NodeIndex node) const { return lines_[node].hertz.value_or(Bounds::exactly(0)); }
+
+    /// What a promise stands on: its peripheral if it has one, and the clock; no clock where it is held off.
+    struct Subject {
+        std::optional<std::size_t> peripheral;
+        std::optional<NodeIndex> clock;
+    };
+    std::vector<std::string> names; ///< of the promises
+    std::vector<Subject> subjects;
+
+private:
+    const Part& part_;
+    const Controls& controls_;
+    const std::vector<LineFigure>& lines_;
+    const TemperatureGrid& grid_;
+    std::vector<std::optional<Contribution>> ofNodes_;
+    std::vector<std::optional<Contribution>> ofPeripherals_;
+};
+
 /// Builds the figure of one mode.
 class ModeWork {
 public:
-    ModeWork(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand,
-             const std::vector<LineFigure>& lines, const TemperatureGrid& grid, const std::vector<std::string>& names,
-             const Mode& mode)
-        : part_(part), plan_(plan), controls_(controls), demand_(demand), lines_(lines), grid_(grid), names_(names), mode_(mode),
+    ModeWork(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand, const TemperatureGrid& grid,
+             SharedWork& shared, const Mode& mode)
+        : part_(part), plan_(plan), controls_(controls), demand_(demand), grid_(grid), shared_(shared), mode_(mode),
           lives_(part.nodeCount()), starts_(part.nodeCount()) {}
 
     ModeFigure work() {
@@ -71,18 +122,16 @@ private:
     }
 
     void findPromises() {
-        for (std::size_t i = 0; i < names_.size(); ++i) {
-            const std::string& subject = plan_.promises[i].line.subject;
-            const auto peripheral = part_.findPeripheral(subject);
-            const auto node = peripheral ? clockOf(part_, controls_, *peripheral) : part_.findNode(subject);
-            if (!node || heldOff(part_, controls_, *node)) {
+        for (std::size_t i = 0; i < shared_.subjects.size(); ++i) {
+            const auto& [peripheral, clock] = shared_.subjects[i];
+            if (!clock) {
                 continue;
             }
-            if (!(peripheral ? lives(*peripheral) : lives_[*node])) {
-                figure_.withoutClock.push_back(names_[i]);
+            if (!(peripheral ? lives(*peripheral) : lives_[*clock])) {
+                figure_.withoutClock.push_back(shared_.names[i]);
             }
-            if (!mode_.runs && starts_[*node]) {
-                figure_.wrongUntilRestored.push_back(names_[i]);
+            if (!mode_.runs && starts_[*clock]) {
+                figure_.wrongUntilRestored.push_back(shared_.names[i]);
             }
         }
     }
@@ -104,31 +153,21 @@ private:
         return startUpsOf(part_, parents, needed);
     }
 
-    Bounds rateIn(NodeIndex node) const { return isAlive(node) && lines_[node].hertz ? *lines_[node].hertz : Bounds::exactly(0); }
-
     void findCurrent() {
+        const Bounds core = isAlive(part_.core) ? shared_.rateOf(part_.core) : Bounds::exactly(0);
         std::vector<Contribution> list;
-        list.push_back(contributionOf("base of " + mode_.id, "mode/" + mode_.id, mode_.draws, rateIn(part_.core), grid_));
+        list.push_back(contributionOf("base of " + mode_.id, "mode/" + mode_.id, mode_.draws, core, grid_));
         for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
-            if (!isAlive(node)) {
-                continue;
-            }
-            const std::string& id = part_.nodeId(node);
-            if (part_.isSource(node)) {
-                const Source& source = part_.sources[node];
-                if (source.draws || source.kind != SourceKind::clockIn) {
-                    list.push_back(contributionOf(id, "line/" + id, source.draws, rateIn(node), grid_));
-                }
-            } else if (part_.lineAt(node).draws || !part_.lineAt(node).multiply.empty()) {
-                list.push_back(contributionOf(id, "line/" + id, part_.lineAt(node).draws, rateIn(node), grid_));
+            const bool mayDraw = part_.isSource(node)
+                                     ? part_.sources[node].draws || part_.sources[node].kind != SourceKind::clockIn
+                                     : part_.lineAt(node).draws || !part_.lineAt(node).multiply.empty();
+            if (isAlive(node) && mayDraw) {
+                list.push_back(shared_.ofNode(node));
             }
         }
         for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
             if (demand_.peripherals[i] && lives(i)) {
-                const auto clock = clockOf(part_, controls_, i);
-                const Peripheral& peripheral = part_.peripherals[i];
-                list.push_back(contributionOf(peripheral.id, "peripheral/" + peripheral.id, peripheral.draws,
-                                              clock ? rateIn(*clock) : Bounds::exactly(0), grid_));
+                list.push_back(shared_.ofPeripheral(i));
             }
         }
         if (plan_.board.alwaysDraws) {
@@ -142,9 +181,8 @@ private:
     const Plan& plan_;
     const Controls& controls_;
     const Demand& demand_;
-    const std::vector<LineFigure>& lines_;
     const TemperatureGrid& grid_;
-    const std::vector<std::string>& names_;
+    SharedWork& shared_;
     const Mode& mode_;
     std::vector<bool> lives_;
     std::vector<bool> starts_;
@@ -240,10 +278,10 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
 
 std::vector<ModeFigure> modeFigures(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand,
                                     const std::vector<LineFigure>& lines, const TemperatureGrid& grid) {
-    const std::vector<std::string> names = promiseNames(plan);
+    SharedWork shared(part, plan, controls, lines, grid);
     std::vector<ModeFigure> figures;
     for (const Mode& mode : part.modes) {
-        figures.push_back(ModeWork(part, plan, controls, demand, lines, grid, names, mode).work());
+        figures.push_back(ModeWork(part, plan, controls, demand, grid, shared, mode).work());
     }
     return figures;
 }

@@ -1,6 +1,7 @@
 #include "derive/pins.h"
 
 #include <algorithm>
+#include <unordered_map>
 
 namespace wisetick {
 
@@ -40,15 +41,15 @@ public:
 
 private:
     PinFigure& at(const std::string& pin) {
-        const auto found = std::find_if(pins_.begin(), pins_.end(), [&](const PinFigure& each) { return each.pin == pin; });
-        if (found != pins_.end()) {
-            return *found;
+        const auto [place, isNew] = places_.try_emplace(pin, pins_.size());
+        if (isNew) {
+            pins_.push_back({pin, {}, false, {}});
         }
-        pins_.push_back({pin, {}, false, {}});
-        return pins_.back();
+        return pins_[place->second];
     }
 
     std::vector<PinFigure> pins_;
+    std::unordered_map<std::string, std::size_t> places_; ///< of each pin in `pins_`
 };
 
 } // namespace

@@ -61,16 +61,17 @@ struct PeripheralJudge {
 
     PromiseFigure operator()(const TalksAsk& ask) {
         const auto* uart = kind<UartKind>();
-        return uart == nullptr ? wrongKind() : judgeUart(figure, *uart, ask, bench.clock, pinned);
+        return uart == nullptr ? wrongKind() : judgeUart(figure, *uart, ask, bench.clock, pinned, context.detail);
     }
     PromiseFigure operator()(const FiresAsk& ask) {
         const auto* timer = kind<TimerKind>();
-        return timer == nullptr ? wrongKind() : judgeTimer(figure, *timer, ask, bench.clock, pinned);
+        return timer == nullptr ? wrongKind() : judgeTimer(figure, *timer, ask, bench.clock, pinned, context.detail);
     }
     PromiseFigure operator()(const BitesAsk& ask) {
         const auto* watchdog = kind<WatchdogKind>();
-        return watchdog == nullptr ? wrongKind()
-                                   : judgeWatchdog(figure, *watchdog, ask, bench.clock, restOf(context, bench.index), pinned);
+        return watchdog == nullptr
+                   ? wrongKind()
+                   : judgeWatchdog(figure, *watchdog, ask, bench.clock, restOf(context, bench.index), pinned, context.detail);
     }
     // these have no peripheral of their own
     PromiseFigure operator()(const RunsAsk&) { return figure; }
@@ -167,6 +168,12 @@ public:
         return Bench{&context_.part.peripherals[*peripheral], *peripheral, *clock.clock};
     }
 
+    /// The workings of a promise whose peripheral may be shared: with the settings that it got there.
+    Workings workingsOf(const PromiseFigure& figure, std::size_t index) const {
+        PromiseFigure alone = judgeAlone(index);
+        return alone.settings == figure.settings ? alone.workings : judgeWith(index, figure.settings).workings;
+    }
+
     std::vector<Setting> pinnedOf(std::size_t index) const { return pinnedSettings(context_.take, names_[index]); }
 
 private:
@@ -192,7 +199,7 @@ private:
             figure.why = clock.why;
             return figure;
         }
-        return judgeLineRate(std::move(figure), ask, *clock.clock);
+        return judgeLineRate(std::move(figure), ask, *clock.clock, context_.detail);
     }
 
     PromiseFigure judgeWith(std::size_t index, const std::vector<Setting>& pinned) const {
@@ -297,6 +304,10 @@ PromiseClock promiseClock(const PromiseContext& context, NodeIndex node) {
 
 std::vector<PromiseFigure> judgePromises(const PromiseContext& context) {
     return PromiseJudge(context).judge();
+}
+
+Workings judgedWorkings(const PromiseContext& context, const PromiseFigure& figure, std::size_t promise) {
+    return PromiseJudge(context).workingsOf(figure, promise);
 }
 
 std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise, std::size_t most) {

@@ -14,6 +14,7 @@ struct PromiseContext {
     const Demand& demand;
     const std::vector<LineFigure>& lines;
     std::optional<Rational> longestRest; ///< s, once it is played
+    Detail detail = Detail::result;
 };
 
 /// Every promise on clocks, in the plan's order; wake-ups, averages and lives come out as pending. Promises on the
@@ -23,6 +24,9 @@ std::vector<PromiseFigure> judgePromises(const PromiseContext& context);
 
 /// The ranked ways of one promise, best first; none for kinds without settings.
 std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise, std::size_t most);
+
+/// The workings of a promise that was judged as `figure`, with the settings that it has there.
+Workings judgedWorkings(const PromiseContext& context, const PromiseFigure& figure, std::size_t promise);
 
 /// The clock of a node as a promise kind sees it; why not where it has none.
 struct PromiseClock {

@@ -23,7 +23,7 @@ std::string boundWhy(const PromiseFigure& figure, const RunsAsk& ask, const Cloc
 
 } // namespace
 
-PromiseFigure judgeLineRate(PromiseFigure figure, const RunsAsk& ask, const Clock& line) {
+PromiseFigure judgeLineRate(PromiseFigure figure, const RunsAsk& ask, const Clock& line, Detail detail) {
     figure.unit = Unit::hertz;
     figure.asked = ask.hertz;
     figure.got = line.hertz;
@@ -39,8 +39,10 @@ PromiseFigure judgeLineRate(PromiseFigure figure, const RunsAsk& ask, const Cloc
     figure.margin = judgement.margin;
     figure.why =
         ask.bound == RunsAsk::Bound::at ? toleranceWhy(figure, toleranceText(ask.tolerance), line) : boundWhy(figure, ask, line);
-    figure.workings = {clockStep(line, "this promise"), askedStep(figure)};
-    addErrorSteps(figure, line);
+    if (detail == Detail::workings) {
+        figure.workings = {clockStep(line, "this promise"), askedStep(figure)};
+        addErrorSteps(figure, line);
+    }
     return figure;
 }
 

@@ -21,6 +21,9 @@ std::string stateName(State state);
 /// The worse of the two; pending is the least of all.
 State worseState(State a, State b);
 
+/// How much of a figure is made: workings only where they are asked for.
+enum class Detail { result, workings };
+
 /// The clock that feeds a peripheral. Where its tolerance is unknown, `unknown` says whose, and min and max of
 /// the rate are the nominal.
 struct Clock {
@@ -67,7 +70,7 @@ struct PromiseFigure {
     std::string why; ///< what is wrong, or unknown; empty where kept
     std::vector<Setting> settings;
     std::vector<FieldValue> fields;
-    Workings workings;
+    Workings workings; ///< made on demand: promiseWorkings
     bool operator==(const PromiseFigure&) const = default;
 };
 

@@ -145,7 +145,7 @@ std::vector<Way> timerWays(const TimerKind& timer, const FiresAsk& ask, const Cl
 }
 
 PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const FiresAsk& ask, const Clock& clock,
-                         const std::vector<Setting>& pinned) {
+                         const std::vector<Setting>& pinned, Detail detail) {
     figure.unit = Unit::second;
     figure.asked = ask.period;
     figure.isWorstKnown = clock.unknown.empty();
@@ -163,7 +163,9 @@ PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const Fir
     } else if (wanted < timer.prescaler.least() * timer.counts.least()) {
         figure.why = "shorter than this timer can count; " + figure.why;
     }
-    addWorkings(figure, timer, ask, clock, *best, figure.subject.substr(figure.subject.find('/') + 1));
+    if (detail == Detail::workings) {
+        addWorkings(figure, timer, ask, clock, *best, figure.subject.substr(figure.subject.find('/') + 1));
+    }
     return figure;
 }
 

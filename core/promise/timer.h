@@ -13,6 +13,6 @@ std::vector<Way> timerWays(const TimerKind& timer, const FiresAsk& ask, const Cl
 
 /// The promise judged by its best way, without listing the others. `figure` brings name, text and subject.
 PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const FiresAsk& ask, const Clock& clock,
-                         const std::vector<Setting>& pinned = {});
+                         const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
 
 } // namespace wisetick

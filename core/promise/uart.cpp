@@ -143,7 +143,7 @@ std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock
 }
 
 PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock,
-                        const std::vector<Setting>& pinned) {
+                        const std::vector<Setting>& pinned, Detail detail) {
     figure.unit = Unit::bitsPerSecond;
     figure.asked = ask.bitsPerSecond;
     figure.isWorstKnown = clock.unknown.empty();
@@ -156,7 +156,9 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     takeWay(figure, ways.front());
     const Rational tolerance = toleranceOf(ask, *settingOf(ways.front(), "oversample").toInt64());
     figure.why = toleranceWhy(figure, ask.tolerance.exactly ? "exactly" : "within " + printTolerance(tolerance), clock);
-    addWorkings(figure, ask, clock, ways, figure.subject.substr(figure.subject.find('/') + 1));
+    if (detail == Detail::workings) {
+        addWorkings(figure, ask, clock, ways, figure.subject.substr(figure.subject.find('/') + 1));
+    }
     return figure;
 }
 

@@ -24,6 +24,6 @@ std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock
 
 /// The promise judged by its best way, with workings. `figure` brings name, text and subject.
 PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock,
-                        const std::vector<Setting>& pinned = {});
+                        const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
 
 } // namespace wisetick

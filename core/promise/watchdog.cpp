@@ -248,7 +248,7 @@ std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask,
 }
 
 PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
-                            const WatchdogRest& rest, const std::vector<Setting>& pinned) {
+                            const WatchdogRest& rest, const std::vector<Setting>& pinned, Detail detail) {
     figure.unit = Unit::second;
     figure.asked = ask.after;
     figure.isWorstKnown = clock.unknown.empty();
@@ -265,7 +265,9 @@ PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, 
     }
     takeWay(figure, *best);
     figure.why = whyOf(figure, ask, clock, rest);
-    addWorkings(figure, ask, clock, rest, figure.subject.substr(figure.subject.find('/') + 1));
+    if (detail == Detail::workings) {
+        addWorkings(figure, ask, clock, rest, figure.subject.substr(figure.subject.find('/') + 1));
+    }
     return figure;
 }
 

@@ -17,7 +17,7 @@ struct WatchdogRest {
 /// of the best state the nominal nearest to what was asked; ties: shorter, then more counts. With a window, feeding
 /// is safe from the latest opening to the earliest bite; the opening nearest to what was asked is taken.
 PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
-                            const WatchdogRest& rest, const std::vector<Setting>& pinned = {});
+                            const WatchdogRest& rest, const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
 
 /// For every prescaler the settings next to what was asked, best first; at most `most`.
 std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest,

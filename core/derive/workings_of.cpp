@@ -1,0 +1,161 @@
+#include "derive/workings_of.h"
+
+#include "derive/crystal.h"
+#include "derive/demand.h"
+#include "derive/promises.h"
+#include "quantity/quantity_print.h"
+
+namespace wisetick {
+
+namespace {
+
+std::string share(const Rational& value) {
+    return printQuantity(value, Unit::ratio);
+}
+
+std::string signedShare(const Rational& value) {
+    return (value.sign() < 0 ? "\u2212" : "+") + share(abs(value));
+}
+
+/// The steps of a source: its rate with what it strays, and for a crystal what adds up to that.
+class SourceWorkings {
+public:
+    SourceWorkings(const Source& source, const Board& board, const LineFigure& figure)
+        : source_(source), board_(board), figure_(figure) {}
+
+    Workings work() {
+        if (findMeasured(board_, source_.id) != nullptr) {
+            addRate("measured on this board", "plan/board.measured." + source_.id);
+        } else if (source_.kind == SourceKind::rc) {
+            addRate(source_.rates.size() > 1 ? "one of " + std::to_string(source_.rates.size()) + " that it can be set to"
+                                             : "internal",
+                    "part/source." + source_.id);
+        } else if (const Fitted* fitted = findFitted(board_, source_.id)) {
+            const std::string path = "plan/board.fitted." + source_.id;
+            addRate("fitted", path + ".rate");
+            addCrystal(*fitted, path);
+            addBudget(*fitted, path);
+        }
+        return std::move(steps_);
+    }
+
+private:
+    void addRate(const std::string& how, const std::string& target) {
+        const Bounds& hertz = *figure_.hertz;
+        const std::string rate = printQuantity(hertz.nominal, Unit::hertz);
+        steps_.push_back({"rate", how, rate, figure_.unknown, {{source_.id, rate, target, source_.ref}}});
+        if (figure_.unknown.empty()) {
+            steps_.back().result = signedShare(hertz.min / hertz.nominal - 1) + " \u2026 " +
+                                   signedShare(hertz.max / hertz.nominal - 1) + ": " +
+                                   printRange(hertz.min, hertz.max, Unit::hertz);
+        }
+    }
+
+    /// What the load and the temperature add to the tolerance.
+    void addCrystal(const Fitted& fitted, const std::string& path) {
+        if (const auto shift = loadShift(fitted); shift && !shift->isZero()) {
+            steps_.push_back(
+                {"load",
+                 "C1 \u00f7 2 \u00d7 (1 \u00f7 (C0 + C) \u2212 1 \u00f7 (C0 + C_L))",
+                 printQuantity(*actualLoad(fitted), Unit::farad) + " instead of " + printQuantity(*fitted.load, Unit::farad),
+                 printError(*shift),
+                 {{"load", {}, path + ".capacitors", {}}}});
+        }
+        if (const Rational bend = parabolaOver(fitted, board_); !bend.isZero()) {
+            steps_.push_back(
+                {"temperature",
+                 "coefficient \u00d7 (T \u2212 turnover)\u00b2, at the farthest temperature",
+                 printError(fitted.parabola->coefficient) + " from " + printQuantity(fitted.parabola->turnover, Unit::celsius),
+                 printError(bend),
+                 {{"parabola", {}, path + ".parabola", {}}}});
+        }
+    }
+
+    void addBudget(const Fitted& fitted, const std::string& path) {
+        if (!fitted.tolerance || !fitted.isBudget) {
+            return;
+        }
+        const ToleranceBudget& budget = *fitted.tolerance;
+        steps_.push_back({"tolerance",
+                          "initial + temperature + ageing \u00d7 years",
+                          share(budget.initial) + " + " + share(budget.temperature) + " + " + share(budget.ageing * budget.age),
+                          "\u00b1" + share(budget.total()),
+                          {{"tolerance", {}, path + ".tolerance", {}}}});
+    }
+
+    const Source& source_;
+    const Board& board_;
+    const LineFigure& figure_;
+    Workings steps_;
+};
+
+Workings derivedWorkings(const Line& line, const LineFigure& figure, const LineFigure& parent) {
+    std::string numbers = printQuantity(parent.hertz->nominal, Unit::hertz);
+    if (figure.multiply != 1) {
+        numbers += " \u00d7 " + printFactor(figure.multiply);
+    }
+    if (figure.divide != 1) {
+        numbers += " \u00f7 " + printFactor(figure.divide);
+    }
+    const Rational rest = figure.factor / (figure.multiply / figure.divide);
+    if (rest != 1) {
+        numbers += " \u00d7 " + printFactor(rest);
+    }
+    Workings steps{{"rate",
+                    parent.id + " \u00d7 multiply \u00f7 divide",
+                    numbers,
+                    printQuantity(figure.hertz->nominal, Unit::hertz),
+                    {{parent.id, printQuantity(parent.hertz->nominal, Unit::hertz), "line/" + parent.id, {}},
+                     {line.id, figure.control, "line/" + line.id, line.ref}}}};
+    if (figure.unknown.empty()) {
+        const Bounds steady = *parent.hertz * figure.factor;
+        steps.push_back({"bounds",
+                         "the source's, in proportion",
+                         {},
+                         printRange(steady.min, steady.max, Unit::hertz),
+                         {{parent.id, printRange(parent.hertz->min, parent.hertz->max, Unit::hertz), "line/" + parent.id, {}}}});
+    }
+    if (!line.ripple.isZero()) {
+        steps.push_back({"ripple",
+                         "its own, beyond the source's bounds",
+                         "\u00b1" + share(line.ripple),
+                         printRange(figure.hertz->min, figure.hertz->max, Unit::hertz),
+                         {{line.id, share(line.ripple), "part/line." + line.id + ".ripple", line.ref}}});
+    }
+    return steps;
+}
+
+} // namespace
+
+Workings lineWorkings(const Part& part, const Board& board, const std::vector<LineFigure>& lines, NodeIndex node) {
+    const LineFigure& figure = lines[node];
+    if (!figure.hertz) {
+        return {};
+    }
+    return part.isSource(node) ? SourceWorkings(part.sources[node], board, figure).work()
+                               : derivedWorkings(part.lineAt(node), figure, lines[*figure.parent]);
+}
+
+Workings promiseWorkings(const Part& part, const Plan& plan, const Figures& figures, std::size_t promise) {
+    const Take* take = findTake(plan, figures.take);
+    if (take == nullptr || !figures.promises[promise].workings.empty()) {
+        return figures.promises[promise].workings; // what was played or woken has them already
+    }
+    Diagnostics ignored;
+    const Controls controls = resolveControls(part, *take, ignored);
+    const Demand demand = demandOf(part, plan, *take, controls);
+    const auto rest = figures.rhythm ? std::optional(figures.rhythm->longestRest) : std::nullopt;
+    return judgedWorkings({part, plan, *take, controls, demand, figures.lines, rest, Detail::workings}, figures.promises[promise],
+                          promise);
+}
+
+void addWorkings(const Part& part, const Plan& plan, Figures& figures) {
+    for (NodeIndex node = 0; node < figures.lines.size(); ++node) {
+        figures.lines[node].workings = lineWorkings(part, plan.board, figures.lines, node);
+    }
+    for (std::size_t i = 0; i < figures.promises.size(); ++i) {
+        figures.promises[i].workings = promiseWorkings(part, plan, figures, i);
+    }
+}
+
+} // namespace wisetick
