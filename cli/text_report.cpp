@@ -308,7 +308,8 @@ std::string boardReport(const Figures& figures, const Style& style) {
     TextTable options({Align::left, Align::left, Align::left});
     for (const OptionFigure& option : figures.options) {
         options.add({option.id, option.value + (option.isGiven ? "" : ", as unprogrammed"),
-                     option.does + (option.value == option.safe ? "" : "; safe: " + option.safe)});
+                     option.why.empty() ? option.does + (option.value == option.safe ? "" : "; safe: " + option.safe)
+                                        : style.mark(option.state) + "  " + option.why});
     }
     std::string text = crystals.empty() ? "" : section(style, "crystals", crystals.text());
     text += pins.empty() ? "" : section(style, "pins", pins.text());

@@ -1,4 +1,4 @@
-#include "shell/main_window.h"
+#include "window_fixture.h"
 
 #include "board/board_view.h"
 #include "clocks/clocks_view.h"
@@ -8,7 +8,6 @@
 #include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
-#include "support.h"
 #include "takes/takes_window.h"
 #include "workings/workings_panel.h"
 
@@ -22,8 +21,6 @@
 #include <QListWidget>
 #include <QPushButton>
 #include <QScrollBar>
-#include <QSettings>
-#include <QTemporaryDir>
 
 #include <cmath>
 
@@ -32,63 +29,10 @@ using namespace wisetick::app;
 using namespace wisetick::test;
 
 /// The window by keyboard and mouse, on a copy of the example.
-class AppWindow : public QObject {
+class AppWindow : public WindowFixture {
     Q_OBJECT
 
-    std::unique_ptr<QTemporaryDir> folder_;
-    std::unique_ptr<MainWindow> window_;
-
-    QString path() const { return folder_->filePath("orchard.plan.toml"); }
-    Document& document() { return window_->document(); }
-    State stateOf(const std::string& promise) { return document().figures().findPromise(promise)->state; }
-
-    /// Until the jobs are played.
-    void settle() { QTRY_VERIFY(document().figures().rhythm.has_value()); }
-
-    void type(QWidget* widget, const QString& text) {
-        widget->setFocus();
-        QTest::keyClicks(widget, text);
-        QTest::keyClick(widget, Qt::Key_Return);
-    }
-
-    /// Types into the selected row's own control.
-    void typeControl(const QString& line, const QString& typed) {
-        window_->clocks()->select(line);
-        window_->clocks()->setFocus();
-        QTest::keyClick(window_->clocks(), Qt::Key_Return);
-        QVERIFY(window_->clocks()->editor()->isVisible());
-        window_->clocks()->editor()->clear();
-        type(window_->clocks()->editor(), typed);
-    }
-
 private slots:
-    void initTestCase() {
-        // nothing of the user's own is read or written
-        QCoreApplication::setOrganizationName("Wise Tick test");
-        QCoreApplication::setApplicationName("Wise Tick test");
-        static QTemporaryDir settings;
-        QSettings::setPath(QSettings::NativeFormat, QSettings::UserScope, settings.path());
-    }
-
-    void init() {
-        folder_ = std::make_unique<QTemporaryDir>();
-        QVERIFY(QFile::copy(QString::fromStdString(sourceDir()) + "/examples/orchard-sprayer.plan.toml", path()));
-        QFile(path()).setPermissions(QFile::ReadOwner | QFile::WriteOwner);
-        window_ = std::make_unique<MainWindow>(Shelf{sourceDir() + "/parts"});
-        window_->show();
-        QVERIFY(QTest::qWaitForWindowExposed(window_.get()));
-        QApplication::setActiveWindow(window_.get()); // a bare display has no window manager to do it
-        QVERIFY(window_->openPlan(path()));
-    }
-
-    void cleanup() {
-        document().keep();
-        while (document().canUndo()) {
-            document().undo(); // nothing is asked at closing
-        }
-        window_.reset();
-    }
-
     /// Open, type a promise, see it broken, change bus A, see the ripple, undo, save, read back.
     void anEngineersRound() {
         QTest::keyClick(window_.get(), Qt::Key_L, Qt::ControlModifier);
@@ -170,267 +114,6 @@ private slots:
         QTest::keyClick(window_.get(), Qt::Key_Return, Qt::ControlModifier);
         QVERIFY(document().moved().empty());
         QCOMPARE(stateOf("modem"), State::kept);
-    }
-
-    void controlsAreEditedWhereTheyStand_data() {
-        QTest::addColumn<QString>("line");
-        QTest::addColumn<QString>("typed");
-        QTest::addColumn<std::string>("hertz"); // empty: nothing changes
-        QTest::newRow("a factor") << "bus_a"
-                                  << "8" << std::string("20000000");
-        QTest::newRow("with its sign") << "bus_a" << QString::fromUtf8("\u00f7 5") << std::string("32000000");
-        QTest::newRow("with a slash") << "bus_a"
-                                      << "/5" << std::string("32000000");
-        QTest::newRow("a multiplier") << "vco"
-                                      << "*100" << std::string("400000000");
-        QTest::newRow("a source") << "core"
-                                  << "rcf" << std::string("10000000");
-        QTest::newRow("a rate") << "bus_a"
-                                << "20M" << std::string("20000000");
-        QTest::newRow("a rate that it can't reach") << "bus_a"
-                                                    << "48M" << std::string();
-        QTest::newRow("a factor that it lacks") << "bus_a"
-                                                << "9" << std::string();
-        QTest::newRow("a source that it lacks") << "core"
-                                                << "xtw" << std::string();
-        QTest::newRow("nonsense") << "bus_a"
-                                  << "quickly" << std::string();
-    }
-    void controlsAreEditedWhereTheyStand() {
-        QFETCH(QString, line);
-        QFETCH(QString, typed);
-        QFETCH(std::string, hertz);
-        const Rational before = document().figures().findLine(line.toStdString())->hertz->nominal;
-        typeControl(line, typed);
-        QCOMPARE(document().figures().findLine(line.toStdString())->hertz->nominal, hertz.empty() ? before : exact(hertz));
-        QCOMPARE(window_->clocks()->editor()->isVisible(), hertz.empty()); // what is wrong stays to be mended
-        if (hertz.empty()) {
-            QTest::keyClick(window_->clocks()->editor(), Qt::Key_Escape);
-            QVERIFY(!window_->clocks()->editor()->isVisible());
-            QVERIFY(!document().canUndo());
-        }
-    }
-
-    void theNearestTwoAreOffered() {
-        const ControlEdit edit =
-            readControl("48M", document().part(), document().figures(), *document().part().findNode("bus_a"));
-        QCOMPARE(edit.why, QString("bus_a can't reach 48 MHz from its source"));
-        QCOMPARE(edit.offers,
-                 QStringList({QString::fromUtf8("\u00f7 3 = \u224853.333 MHz"), QString::fromUtf8("\u00f7 4 = 40 MHz")}));
-    }
-
-    void anOfferIsTakenByKey() {
-        typeControl("bus_a", "48M");
-        QVERIFY(window_->clocks()->trouble()->isVisible());
-        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Down);
-        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Down);
-        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Up);
-        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Return);
-        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(3));
-        QVERIFY(!window_->clocks()->editor()->isVisible());
-        QVERIFY(!window_->clocks()->trouble()->isVisible());
-    }
-
-    void anOfferIsTakenByMouse() {
-        typeControl("bus_a", "30M");
-        QLabel* trouble = window_->clocks()->trouble();
-        QVERIFY(trouble->isVisible() && trouble->text().contains("32 MHz"));
-        // the first link stands behind the reason; it is found as the mouse finds it, by its cursor
-        bool isTaken = false;
-        for (int y = 2; y < trouble->height() && !isTaken; y += 4) {
-            for (int x = 2; x < trouble->width() && !isTaken; x += 4) {
-                QTest::mouseMove(trouble, QPoint(x, y));
-                QTest::mouseClick(trouble, Qt::LeftButton, Qt::NoModifier, QPoint(x, y));
-                isTaken = document().canUndo();
-            }
-        }
-        QVERIFY(isTaken);
-        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(5));
-    }
-
-    void plusAndMinusStepAlongTheReach() {
-        window_->clocks()->select("bus_a");
-        QTest::keyClick(window_->clocks(), Qt::Key_Minus);
-        QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(32000000));
-        QTest::keyClick(window_->clocks(), Qt::Key_Plus);
-        QTest::keyClick(window_->clocks(), Qt::Key_Plus);
-        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(3));
-    }
-
-    /// Needles stand where their rates are: equal distances for equal ratios, parents and children in rows.
-    void needlesStandAtTheirRates() {
-        const ClocksLayout& layout = window_->clocks()->layoutOfRows();
-        const Figures& figures = document().figures();
-        const auto x = [&](const char* id) {
-            return layout.needle(*layout.rowOf(*document().part().findNode(id)), figures)->x();
-        };
-        QVERIFY(std::abs((x("core") - x("bus_b")) - (x("bus_b") - x("bus_a"))) < 1e-6); // 160, 80, 40 MHz
-        QVERIFY(x("vco") > x("core") && x("core") > x("usb") && x("xtw") < x("ref"));
-        QCOMPARE(x("bus_b"), layout.xOf(80e6));
-        for (std::size_t row = 0; row < layout.rows().size(); ++row) {
-            QCOMPARE(layout.rows()[row].node, static_cast<NodeIndex>(row)); // the part's order
-            const auto needle = layout.needle(row, figures);
-            QVERIFY(needle->x() >= layout.axisLeft() && needle->x() <= layout.axisRight());
-            QVERIFY(layout.rowRect(row).contains(QPointF(10, needle->y())));
-        }
-    }
-
-    void wheelWithControlZoomsTheAxis() {
-        ClocksView* view = window_->clocks();
-        const double span = view->layoutOfRows().highDecade() - view->layoutOfRows().lowDecade();
-        QWheelEvent zoom(QPointF(400, 200), view->mapToGlobal(QPointF(400, 200)), QPoint(), QPoint(0, 120), Qt::NoButton,
-                         Qt::ControlModifier, Qt::NoScrollPhase, false);
-        QApplication::sendEvent(view->viewport(), &zoom);
-        QVERIFY(view->layoutOfRows().highDecade() - view->layoutOfRows().lowDecade() < span);
-    }
-
-    /// Where a needle stands in the viewport.
-    QPoint needleAt(const char* line) {
-        const ClocksLayout& layout = window_->clocks()->layoutOfRows();
-        const std::size_t row = *layout.rowOf(*document().part().findNode(line));
-        return layout.needle(row, document().figures())->toPoint() - QPoint(0, window_->clocks()->verticalScrollBar()->value());
-    }
-
-    /// A needle snaps to its reach while it is dragged, the ripple follows, and only letting go is an edit.
-    void aNeedleIsDragged() {
-        settle();
-        QWidget* viewport = window_->clocks()->viewport();
-        const ClocksLayout& layout = window_->clocks()->layoutOfRows();
-        const double low = layout.lowDecade();
-        const QPoint start = needleAt("bus_a");
-        QTest::mousePress(viewport, Qt::LeftButton, Qt::NoModifier, start);
-        for (int x = start.x(); x > start.x() - 40; --x) {
-            QTest::mouseMove(viewport, QPoint(x, start.y()));
-        }
-        const LineFigure* bus = document().figures().findLine("bus_a");
-        QVERIFY(bus->divide > Rational(4) && bus->hertz->nominal == Rational(160000000) / bus->divide); // it stands on a tick
-        QVERIFY(document().isPreviewing());
-        QVERIFY(!document().moved().empty());
-        QVERIFY(!document().canUndo()); // nothing is kept yet
-        QCOMPARE(findChoice(document().take(), "bus_a")->divide, std::optional<Rational>(4));
-        QCOMPARE(layout.lowDecade(), low); // the axis does not move under the hand
-        const Rational dragged = bus->divide;
-        QTest::mouseRelease(viewport, Qt::LeftButton, Qt::NoModifier, QPoint(start.x() - 39, start.y()));
-        QVERIFY(!document().isPreviewing());
-        QCOMPARE(findChoice(document().take(), "bus_a")->divide, std::optional<Rational>(dragged));
-        document().undo();
-        QVERIFY(!document().canUndo()); // it was one edit
-    }
-
-    void escapeLetsANeedleGoBack() {
-        settle();
-        QWidget* viewport = window_->clocks()->viewport();
-        const QPoint start = needleAt("bus_a");
-        QTest::mousePress(viewport, Qt::LeftButton, Qt::NoModifier, start);
-        QTest::mouseMove(viewport, start - QPoint(60, 0));
-        QVERIFY(document().isPreviewing());
-        QTest::keyClick(window_->clocks(), Qt::Key_Escape);
-        QVERIFY(!document().isPreviewing());
-        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(4));
-        QTest::mouseRelease(viewport, Qt::LeftButton, Qt::NoModifier, start - QPoint(60, 0));
-        QVERIFY(!document().canUndo());
-        settle();
-        QVERIFY(document().moved().empty());
-    }
-
-    /// A locked row is neither dragged nor nudged; typing into it, and freeing it, are the user's own doing.
-    void aLockHolds() {
-        window_->clocks()->select("bus_a");
-        window_->clocks()->setFocus();
-        QTest::keyClick(window_->clocks(), Qt::Key_B, Qt::ControlModifier);
-        QVERIFY(isLocked(document().take(), "bus_a"));
-        QTest::keyClick(window_->clocks(), Qt::Key_Minus);
-        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(4));
-        QVERIFY(window_->clocks()->trouble()->text().contains("bus_a is locked"));
-        QTest::mousePress(window_->clocks()->viewport(), Qt::LeftButton, Qt::NoModifier, needleAt("bus_a"));
-        QTest::mouseMove(window_->clocks()->viewport(), needleAt("bus_a") - QPoint(60, 0));
-        QVERIFY(!document().isPreviewing());
-        typeControl("bus_a", "8");
-        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(8));
-        QTest::keyClick(window_->clocks(), Qt::Key_B, Qt::ControlModifier);
-        QVERIFY(!isLocked(document().take(), "bus_a"));
-        QTest::keyClick(window_->clocks(), Qt::Key_Right);
-        QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(7));
-    }
-
-    QStringList shownRows() {
-        QStringList ids;
-        for (const ClockRow& row : window_->clocks()->layoutOfRows().rows()) {
-            ids << QString::fromStdString(document().part().nodeId(row.node));
-        }
-        return ids;
-    }
-
-    void rowsAreFoundHiddenAndFolded() {
-        const QStringList all = shownRows();
-        QTest::keyClick(window_.get(), Qt::Key_F, Qt::ControlModifier);
-        QVERIFY(window_->findField()->hasFocus());
-        QTest::keyClicks(window_->findField(), "bus b");
-        QCOMPARE(shownRows(), QStringList({"xtm", "ref", "vco", "pll_a", "core", "bus_b"})); // and what feeds it
-        window_->findField()->setText("nothing like it");
-        QVERIFY(shownRows().isEmpty());
-        QVERIFY(window_->clocks()->selected().isEmpty());
-        window_->findField()->clear();
-        QCOMPARE(shownRows(), all);
-        QTest::keyClick(window_.get(), Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
-        QVERIFY(!shownRows().contains("can_clk") && !shownRows().contains("rcf") && shownRows().contains("usb"));
-        QTest::keyClick(window_.get(), Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
-        window_->promises()->cards()->select("link");
-        QTest::keyClick(window_.get(), Qt::Key_F, Qt::ControlModifier | Qt::ShiftModifier);
-        QCOMPARE(shownRows(), QStringList({"xtm", "ref", "vco", "pll_b", "usb"}));
-        window_->promises()->cards()->select("feed"); // it follows the promise that is selected
-        QCOMPARE(shownRows(), QStringList{"rcs"});
-        QTest::keyClick(window_.get(), Qt::Key_F, Qt::ControlModifier | Qt::ShiftModifier);
-        window_->clocks()->select("core");
-        QTest::keyClick(window_->clocks(), Qt::Key_Space, Qt::ShiftModifier);
-        QVERIFY(shownRows().contains("core") && !shownRows().contains("bus_a") && !shownRows().contains("can_clk"));
-        QCOMPARE(window_->clocks()->selected(), QString("core"));
-        QTest::keyClick(window_.get(), Qt::Key_B, Qt::ControlModifier | Qt::ShiftModifier);
-        QCOMPARE(shownRows(), all);
-    }
-
-    void theOtherTakeIsShownAsGhosts() {
-        const QImage plain = window_->clocks()->grab().toImage();
-        QTest::keyClick(window_.get(), Qt::Key_G, Qt::ControlModifier | Qt::ShiftModifier);
-        QCOMPARE(window_->clocks()->ghost(), QString("B"));
-        QVERIFY(window_->clocks()->grab().toImage() != plain);
-        QTest::keyClick(window_.get(), Qt::Key_G, Qt::ControlModifier | Qt::ShiftModifier);
-        QVERIFY(window_->clocks()->ghost().isEmpty());
-        QVERIFY(window_->clocks()->grab().toImage() == plain);
-    }
-
-    /// The copies hold the whole view, also what is scrolled out of sight.
-    void theViewIsCopied() {
-        window_->resize(900, 420);
-        QApplication::processEvents();
-        QVERIFY(window_->clocks()->verticalScrollBar()->maximum() > 0);
-        QTest::keyClick(window_.get(), Qt::Key_C, Qt::ControlModifier | Qt::AltModifier);
-        const QString svg = QApplication::clipboard()->text();
-        QVERIFY(svg.contains("<svg") && svg.contains("main crystal") && svg.contains("can kernel") && svg.contains("160 MHz"));
-        QTest::keyClick(window_.get(), Qt::Key_C, Qt::ControlModifier | Qt::ShiftModifier);
-        const QImage picture = QApplication::clipboard()->image();
-        QVERIFY(picture.height() >= static_cast<int>(window_->clocks()->layoutOfRows().height()));
-    }
-
-    void fittingShowsTheWholeAxis() {
-        ClocksView* view = window_->clocks();
-        const double low = view->layoutOfRows().lowDecade();
-        QWheelEvent zoom(QPointF(500, 200), view->mapToGlobal(QPointF(500, 200)), QPoint(), QPoint(0, 360), Qt::NoButton,
-                         Qt::ControlModifier, Qt::NoScrollPhase, false);
-        QApplication::sendEvent(view->viewport(), &zoom);
-        QVERIFY(view->layoutOfRows().lowDecade() > low);
-        QTest::keyClick(window_.get(), Qt::Key_0, Qt::ControlModifier);
-        QCOMPARE(view->layoutOfRows().lowDecade(), low);
-    }
-
-    void peripheralsUnfoldUnderTheirLine() {
-        const std::size_t before = window_->clocks()->layoutOfRows().rows().size();
-        window_->clocks()->select("bus_a");
-        QTest::keyClick(window_->clocks(), Qt::Key_Space);
-        QCOMPARE(window_->clocks()->layoutOfRows().rows().size(), before + 5); // uart1, uart2, timer4, guard and i2c1
-        QCOMPARE(window_->clocks()->selected(), QString("bus_a"));
-        QTest::keyClick(window_->clocks(), Qt::Key_Space);
-        QCOMPARE(window_->clocks()->layoutOfRows().rows().size(), before);
     }
 
     /// A number that comes from another thing leads there; one that comes from a file is named below its step.
@@ -605,6 +288,46 @@ private slots:
         QCOMPARE(document().figures().findLine("bus_a")->state, State::kept);
     }
 
+    /// What a source takes with it when it fails, from any clock that hangs on it.
+    void aSourceThatFailsIsPlayedThrough() {
+        window_->clocks()->select("bus_a");
+        QTest::keyClick(window_.get(), Qt::Key_X, Qt::ControlModifier | Qt::ShiftModifier);
+        QCOMPARE(window_->workings()->target(), QString("fails/xtm"));
+        const QString shown = window_->workings()->toPlainText();
+        QVERIFY(shown.contains("If xtm fails"));
+        QVERIFY(shown.contains("The hardware puts core on rcf by itself."));
+        QVERIFY(shown.contains("link")); // the PLL hangs on the crystal, and USB on the PLL
+        QVERIFY(shown.contains("160 MHz"));
+        QVERIFY(!document().canUndo()); // nothing was changed
+        emit window_->workings()->anchorClicked(QUrl("line/xtm"));
+        QVERIFY(window_->workings()->toPlainText().contains("what if it fails"));
+        emit window_->workings()->anchorClicked(QUrl("fails/xtm"));
+        QCOMPARE(window_->workings()->target(), QString("fails/xtm"));
+    }
+
+    /// The part file changed under the plan: the plan opens, says what is not allowed any more, and offers the nearest.
+    void aChoiceThatThePartLostIsMendedByAClick() {
+        const std::string part = replaced(marramText(), "from = \"core\"\ndivide = { from = 1, to = 8 }",
+                                          "from = \"core\"\ndivide = { from = 5, to = 12 }");
+        QFile partFile(folder_->filePath("changed.part.toml"));
+        QVERIFY(partFile.open(QFile::WriteOnly) && partFile.write(part.c_str()) > 0);
+        partFile.close();
+        QFile plan(path());
+        QVERIFY(plan.open(QFile::WriteOnly));
+        plan.write(replaced(orchardText(), "part = \"marram-20\"", "part = \"./changed.part.toml\"").c_str());
+        plan.close();
+        QVERIFY(window_->openPlan(path()));
+        QVERIFY(!document().isModified()); // nothing was changed silently
+        QCOMPARE(document().figures().findLine("bus_a")->why, std::string("'bus_a' can't divide by 4"));
+        QCOMPARE(stateOf("modem"), State::broken);
+        window_->clocks()->select("bus_a");
+        QTRY_VERIFY(window_->workings()->toPlainText().contains(QString::fromUtf8("bus_a \u00f7 5")));
+        emit window_->workings()->anchorClicked(QUrl("try/0"));
+        QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(32000000));
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(!document().isModified());
+    }
+
     void theOrderOfWritingIsShownAndCopied() {
         QTest::keyClick(window_.get(), Qt::Key_R, Qt::ControlModifier | Qt::ShiftModifier);
         const QString shown = window_->workings()->toPlainText();
@@ -637,180 +360,6 @@ private slots:
         QTest::mouseClick(head, Qt::LeftButton, Qt::NoModifier, QPoint(head->width() - 100, head->height() / 2));
         QCOMPARE(window_->workings()->target(), QString("rhythm/life"));
         QVERIFY(head->accessibleDescription().contains("battery") && head->accessibleDescription().contains("675"));
-    }
-
-    /// The row of the board of that group and name, selected.
-    std::size_t boardRow(const QString& group, const QString& name) {
-        const auto& rows = window_->board()->rows();
-        const auto found =
-            std::find_if(rows.begin(), rows.end(), [&](const BoardRow& row) { return row.group == group && row.name == name; });
-        const auto index = static_cast<std::size_t>(found - rows.begin());
-        if (found == rows.end()) {
-            qWarning("no row %s", qPrintable(name));
-            return 0;
-        }
-        window_->board()->select(index);
-        return index;
-    }
-
-    void typeBoard(const QString& group, const QString& name, const QString& typed) {
-        boardRow(group, name);
-        window_->board()->setFocus();
-        QTest::keyClick(window_->board(), Qt::Key_Return);
-        QVERIFY(window_->board()->editor()->isVisible());
-        window_->board()->editor()->clear();
-        type(window_->board()->editor(), typed);
-    }
-
-    /// Another crystal: its rate is typed on the board, and the clocks follow.
-    void theBoardIsEditedWhereItStands() {
-        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
-        QVERIFY(window_->board() != nullptr && window_->board()->hasFocus());
-        typeBoard("main crystal", "rate", "16 MHz");
-        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(128000000));
-        QVERIFY(!document().moved().empty());
-        typeBoard("main crystal", "capacitors", "22 pF");
-        typeBoard("main crystal", "stray", "3 pF");
-        const std::size_t row = boardRow("main crystal", "capacitors");
-        QVERIFY(window_->board()->rows()[row].result.contains("wanted 14 pF, of E12 12 pF or 15 pF"));
-        typeBoard("main crystal", "resistance", "600 ohm");
-        QCOMPARE(window_->board()->rows()[boardRow("main crystal", "resistance")].state, std::optional(State::strained));
-        typeBoard("Supply and temperature", "supply, lowest", "2.5 V");
-        QVERIFY(
-            window_->board()->rows()[boardRow("Supply and temperature", "supply, lowest")].result.contains("allows tier low"));
-        typeBoard("Battery", "capacity", "");
-        QVERIFY(!document().plan().board.battery.has_value()); // taken away
-        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier);
-        QVERIFY(document().plan().board.battery.has_value());
-        QTest::keyClick(window_.get(), Qt::Key_2, Qt::AltModifier);
-        QVERIFY(window_->clocks()->hasFocus());
-    }
-
-    void whatTheBoardCanNotHaveIsSaid_data() {
-        QTest::addColumn<QString>("group");
-        QTest::addColumn<QString>("name");
-        QTest::addColumn<QString>("typed");
-        QTest::addColumn<QString>("why");
-        QTest::newRow("another unit") << "main crystal"
-                                      << "rate"
-                                      << "16 ms"
-                                      << "'ms' makes it a time";
-        QTest::newRow("a needed one") << "Supply and temperature"
-                                      << "supply, nominal"
-                                      << ""
-                                      << "this is needed; type";
-        QTest::newRow("below 0") << "main crystal"
-                                 << "resistance"
-                                 << "-5 ohm"
-                                 << "is below 0";
-        QTest::newRow("no such value") << "Option words"
-                                       << "brown_out"
-                                       << "v9"
-                                       << "it is one of v1_7, v2_1, v2_7";
-    }
-    void whatTheBoardCanNotHaveIsSaid() {
-        QFETCH(QString, group);
-        QFETCH(QString, name);
-        QFETCH(QString, typed);
-        QFETCH(QString, why);
-        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
-        typeBoard(group, name, typed);
-        QVERIFY2(window_->board()->trouble().contains(why), qPrintable(window_->board()->trouble()));
-        QVERIFY(window_->board()->editor()->isVisible()); // the text stays to be mended
-        QTest::keyClick(window_->board()->editor(), Qt::Key_Escape);
-        QVERIFY(!document().canUndo());
-    }
-
-    void pinsAndOptionsOfTheBoard() {
-        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
-        typeBoard("Pins", "W5", "lamp");
-        const std::size_t row = boardRow("Pins", "W5");
-        QCOMPARE(window_->board()->rows()[row].result, QString("uart1 and lamp both need pin W5"));
-        QCOMPARE(window_->board()->rows()[row].state, std::optional(State::broken));
-        typeBoard("Pins", "W15", "lamp"); // the signal moves
-        QCOMPARE(window_->board()->rows()[boardRow("Pins", "W5")].result, QString("uart1"));
-        typeBoard("Pins", "W15", "");
-        QCOMPARE(window_->board()->rows()[boardRow("Pins", "W15")].result, QString("free"));
-        typeBoard("Option words", "debug_lock", "locked");
-        QVERIFY(window_->board()->rows()[boardRow("Option words", "debug_lock")].result.contains("safe is open"));
-        typeBoard("Option words", "debug_lock", "");
-        QVERIFY(window_->board()->rows()[boardRow("Option words", "debug_lock")].result.startsWith("as unprogrammed, open"));
-        // by mouse: a click on a value opens it
-        const std::size_t pin = boardRow("Pins", "W15");
-        QTest::mouseClick(window_->board()->viewport(), Qt::LeftButton, Qt::NoModifier,
-                          window_->board()->rowRect(pin).center().toPoint().x() > 220
-                              ? QPoint(220, static_cast<int>(window_->board()->rowRect(pin).center().y()))
-                              : QPoint(200, static_cast<int>(window_->board()->rowRect(pin).center().y())));
-        QVERIFY(window_->board()->editor()->isVisible());
-        QTest::keyClick(window_->board()->editor(), Qt::Key_Escape);
-    }
-
-    void aFreshBoardCanBeFilledIn() {
-        QVERIFY(document().begin("marram-20").empty());
-        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
-        typeBoard("Supply and temperature", "supply, nominal", "3 V");
-        typeBoard("Supply and temperature", "supply, lowest", "2.8 V");
-        QCOMPARE(document().plan().board.supply->min, exact("14/5"));
-        QCOMPARE(document().plan().board.supply->max, Rational(3));
-        typeBoard("main crystal", "rate", "12 MHz");
-        typeBoard("main crystal", "tolerance, initial", "20 ppm");
-        QCOMPARE(document().figures().findLine("xtm")->hertz->max, Rational(12000240));
-        typeBoard("fast internal RC", "measured on this board", "10.1 MHz");
-        QCOMPARE(document().figures().findLine("rcf")->hertz->nominal, Rational(10100000));
-        typeBoard("Battery", "capacity", "1000 mAh");
-        QCOMPARE(document().plan().board.battery->capacity, Rational(3600));
-        const QString fresh = folder_->filePath("filled.plan.toml");
-        QVERIFY(document().save(fresh).isEmpty());
-        QVERIFY(window_->openPlan(fresh));
-        QCOMPARE(document().figures().findLine("rcf")->hertz->nominal, Rational(10100000));
-    }
-
-    /// The takes by keys: copy, rename, activate, delete, each an edit that can be undone.
-    void takesByKeys() {
-        settle();
-        TakesWindow takes(document(), lightTheme(), window_.get());
-        takes.show();
-        QVERIFY(QTest::qWaitForWindowExposed(&takes));
-        takes.list()->setFocus();
-        takes.list()->setCurrentRow(0);
-        QTest::keyClick(takes.list(), Qt::Key_C);
-        QCOMPARE(document().plan().takes.size(), std::size_t{3});
-        QCOMPARE(document().plan().takes[1].name, std::string("C"));
-        QCOMPARE(takes.list()->currentRow(), 1); // the copy is selected
-        QTest::keyClick(takes.list(), Qt::Key_F2);
-        auto* name = takes.findChild<QLineEdit*>();
-        QVERIFY(name->isVisible());
-        name->setText("B");
-        QTest::keyClick(name, Qt::Key_Return);
-        QCOMPARE(takes.trouble(), QString("there is a take 'B' already"));
-        name->setText("night");
-        QTest::keyClick(name, Qt::Key_Return);
-        QCOMPARE(document().plan().takes[1].name, std::string("night"));
-        QTest::keyClick(takes.list(), Qt::Key_Down, Qt::AltModifier);
-        QCOMPARE(document().plan().takes[2].name, std::string("night"));
-        QTest::keyClick(takes.list(), Qt::Key_Return);
-        QCOMPARE(document().plan().active, std::string("night"));
-        QCOMPARE(document().figures().take, std::string("night"));
-        QTest::keyClick(takes.list(), Qt::Key_Delete);
-        QCOMPARE(document().plan().takes.size(), std::size_t{2});
-        QCOMPARE(document().plan().active, std::string("B"));
-        takes.list()->setCurrentRow(1);
-        QTest::keyClick(takes.list(), Qt::Key_Delete); // a job runs in it
-        QVERIFY(takes.trouble().contains("runs in take 'B'"));
-        QVERIFY(takes.table()->rows().front().differs);
-        while (document().canUndo()) {
-            document().undo();
-        }
-        QCOMPARE(document().plan().active, std::string("A"));
-        QCOMPARE(takes.list()->count(), 2);
-    }
-
-    void nextTakeGoesRound() {
-        QTest::keyClick(window_.get(), Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
-        QCOMPARE(document().plan().active, std::string("B"));
-        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(10000000));
-        QTest::keyClick(window_.get(), Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
-        QCOMPARE(document().plan().active, std::string("A"));
     }
 
     void everyCommandIsInThePaletteAndHasAKey() {

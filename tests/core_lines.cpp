@@ -157,7 +157,9 @@ private slots:
             "margin of "
             "xtm is 4.62; expected 5 or more: a crystal of less load or less resistance\n");
         row("a tier that the supply does not allow", "min = \"3.2 V\"", "min = \"2.5 V\"",
-            "tier/fast: error: tier fast at a supply down to 2.5 V; expected at least 2.7 V\n");
+            "tier/fast: error: tier fast at a supply down to 2.5 V; expected at least 2.7 V\n"
+            "board.options.brown_out: error: brown_out: the lowest supply, 2.5 V, is below 2.7 V: the part is held in reset; "
+            "expected another value, or another supply or tier\n");
         row("a supply beyond the part", "max = \"3.4 V\"", "max = \"3.8 V\"",
             "board.supply: error: a supply of 3.2 V \u2026 3.8 V; expected 1.8 V \u2026 3.6 V, which the part takes\n");
         row("a rule between lines", "from = \"pll_a\"\n\n[take.choices.bus_a]\ndivide = 4\n\n[take.choices.bus_b]\ndivide = 2",

@@ -110,15 +110,23 @@ private slots:
         const Edited edited = editedOrchard();
         const WayThere way = wayThere(edited.part, edited.plan, std::nullopt, "A");
         QCOMPARE(way.trouble, std::string());
-        QVERIFY(place(way, "start xtm and wait for it") < place(way, "ref from xtm"));
+        QVERIFY(place(way, "start xtm") < place(way, "start xtw"));
+        QVERIFY(place(way, "start xtw") < place(way, "wait for xtm")); // they start side by side
+        QVERIFY(place(way, "wait for xtm") < place(way, "ref from xtm"));
+        QVERIFY(place(way, "core from pll_a") < place(way, "wait for xtw")); // nobody on the way needs that one
         QVERIFY(place(way, "vco \u00d7 120") < place(way, "start vco and wait until it is locked"));
         QVERIFY(place(way, "start vco and wait until it is locked") < place(way, "core from pll_a"));
         QVERIFY(place(way, "bus_a \u00f7 4") < place(way, "core from pll_a")); // the divider before the mux
         QCOMPARE(place(way, "wait states of core: 4") + 1, place(way, "core from pll_a"));
         QCOMPARE(says(way).back(), std::string("stop rcf"));
         QCOMPARE(way.steps.back().core, std::optional<Rational>(160000000));
-        // 3 ms + 1.5 s + 90 µs for the sources, 100 µs for the lock
-        QCOMPARE(way.wait.max, std::optional<Rational>(exact("150319/100000")));
+        // the watch crystal is the last to be there, 1.5 s after it was started; crystal and lock take 3.1 ms beside it
+        QCOMPARE(way.wait.max, std::optional<Rational>(exact("3/2")));
+        QCOMPARE(way.wait.typ, std::optional<Rational>(exact("2/5")));
+        const auto wait = [&](const std::string& say) { return *way.steps[static_cast<std::size_t>(place(way, say))].wait->max; };
+        QCOMPARE(wait("wait for rcs"), exact("90e-6"));
+        QCOMPARE(wait("wait for xtm"), exact("3e-3") - exact("90e-6"));
+        QCOMPARE(wait("wait for xtw"), exact("3/2") - exact("31e-4"));
     }
 
     /// Down again: the rate first, then the waits, then the multiplier and the crystal.
@@ -278,9 +286,10 @@ private slots:
     void theJsonHoldsTheSteps() {
         const Edited edited = editedOrchard();
         const auto json = wayThereJson(wayThere(edited.part, edited.plan, std::nullopt, "A"));
-        QCOMPARE(json["steps"][0]["say"].get<std::string>(), std::string("start xtm and wait for it"));
-        QCOMPARE(json["steps"][0]["wait_max"].get<std::string>(), std::string("3/1000"));
+        QCOMPARE(json["steps"][0]["say"].get<std::string>(), std::string("start xtm"));
+        QVERIFY(!json["steps"][0].contains("wait_max"));
         QCOMPARE(json["steps"][0]["fields"][0]["hex"].get<std::string>(), std::string("0x1"));
+        QCOMPARE(json["wait_max"].get<std::string>(), std::string("3/2"));
         QVERIFY(json["trouble"].is_null());
     }
 };

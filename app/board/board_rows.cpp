@@ -187,7 +187,10 @@ private:
         field(tr("capacitors"), Unit::farad, &Fitted::capacitors);
         field(tr("stray"), Unit::farad, &Fitted::stray).result = tr("across the crystal");
         field(tr("C0"), Unit::farad, &Fitted::shunt);
-        field(tr("C1"), Unit::farad, &Fitted::motional);
+        BoardRow& motional = field(tr("C1"), Unit::farad, &Fitted::motional);
+        motional.result = crystal != figures_.crystals.end() && crystal->shift
+                              ? tr("the load that stands there shifts the rate by %1").arg(text(printError(*crystal->shift)))
+                              : QString();
         field(tr("resistance"), Unit::ohm, &Fitted::esr);
         if (crystal != figures_.crystals.end()) {
             rows_[capacitors].result = capacitorsText(*crystal);
@@ -217,19 +220,30 @@ private:
                                                : tr("unknown: what hangs on it can't be judged at its corners");
         budget(tr("over temperature"), Unit::ratio, &ToleranceBudget::temperature);
         budget(tr("ageing"), Unit::perYear, &ToleranceBudget::ageing);
+        constexpr int kCurvePoints = 41;
+        addCurve(deviationCurve(fitted, plan_.board, kCurvePoints));
+    }
+
+    void addCurve(std::vector<DeviationPoint> curve) {
+        if (!curve.empty()) {
+            add(tr("all together"), {}).curve = std::move(curve);
+        }
     }
 
     static QString capacitorsText(const CrystalFigure& crystal) {
         if (!crystal.wanted) {
             return tr("wanted: unknown without the load");
         }
-        QStringList near;
-        for (const Rational& value : crystal.e12) {
-            near << text(printQuantity(value, Unit::farad));
-        }
-        QString said = tr("wanted %1, of E12 %2").arg(text(printQuantity(*crystal.wanted, Unit::farad)), near.join(" or "));
-        if (crystal.shift) {
-            said += tr("; these shift the rate by %1").arg(text(printError(*crystal.shift)));
+        const auto listed = [](const std::vector<Rational>& values) {
+            QStringList near;
+            for (const Rational& value : values) {
+                near << text(printQuantity(value, Unit::farad));
+            }
+            return near.join(tr(" or "));
+        };
+        QString said = tr("wanted %1").arg(text(printQuantity(*crystal.wanted, Unit::farad)));
+        if (crystal.e12 != std::vector<Rational>{*crystal.wanted}) { // it is no value of the series itself
+            said += tr(": of E12 %1, of E24 %2").arg(listed(crystal.e12), listed(crystal.e24));
         }
         return said;
     }
@@ -259,6 +273,9 @@ private:
                     })
             .result =
             line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz)) : QString();
+        if (measured == nullptr) {
+            addCurve(deviationCurve(source, plan_.board));
+        }
         if (measured != nullptr) {
             addQuantity(tr("its tolerance"), measured->tolerance, Unit::ratio, false,
                         [id = source.id](Plan& plan, const std::optional<Rational>& value) {
@@ -306,6 +323,10 @@ private:
             BoardRow& row = add(text(option.id), option.isGiven ? text(option.value) : QString());
             row.result = (option.isGiven ? QString() : tr("as unprogrammed, %1: ").arg(text(option.value))) + text(option.does) +
                          (option.value == option.safe ? QString() : tr("; safe is %1").arg(text(option.safe)));
+            if (!option.why.empty()) {
+                row.result = text(option.why);
+                row.state = option.state;
+            }
             for (const OptionWord::Value& value : part_.options[i].values) {
                 row.choices << text(value.id);
             }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "derive/crystal.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -21,6 +22,8 @@ struct BoardRow {
     /// Reads what was typed into the plan: an empty text, or why not; nothing typed takes the fact away. Empty where
     /// the row can't be edited.
     std::function<QString(Plan&, const QString&)> set;
+    /// What is drawn instead of words: a deviation over the board's temperatures.
+    std::vector<DeviationPoint> curve = {};
 };
 
 /// All facts of the board: supply and temperature, crystals and clock inputs, this board's RC, battery, option words,

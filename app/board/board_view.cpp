@@ -1,5 +1,6 @@
 #include "board/board_view.h"
 
+#include "board/deviation_plot.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 
@@ -48,6 +49,11 @@ qreal BoardView::rowHeight() const {
     return std::ceil((lineHeight(Face::word) + 8) / 4) * 4;
 }
 
+qreal BoardView::heightOf(const BoardRow& row) const {
+    constexpr int kCurveRows = 4;
+    return row.curve.empty() ? rowHeight() : kCurveRows * rowHeight();
+}
+
 void BoardView::layOut() {
     rows_ = document_.isOpen() ? boardRows(document_.part(), document_.plan(), document_.figures()) : std::vector<BoardRow>();
     tops_.clear();
@@ -65,7 +71,7 @@ void BoardView::layOut() {
             top += rowHeight();
         }
         tops_.push_back(top);
-        top += rowHeight();
+        top += heightOf(rows_[i]);
     }
     height_ = top + 8;
     selected_ = std::min(selected_, std::max<std::size_t>(rows_.size(), 1) - 1);
@@ -76,7 +82,7 @@ void BoardView::layOut() {
 }
 
 QRectF BoardView::rowRect(std::size_t row) const {
-    return {0, tops_[row] - verticalScrollBar()->value(), static_cast<qreal>(viewport()->width()), rowHeight()};
+    return {0, tops_[row] - verticalScrollBar()->value(), static_cast<qreal>(viewport()->width()), heightOf(rows_[row])};
 }
 
 QRectF BoardView::valueRect(std::size_t row) const {
@@ -245,8 +251,15 @@ void BoardView::paintEvent(QPaintEvent* event) {
                 painter.fillRect(QRectF(0, rect.top(), 3, rect.height()), theme_.kept);
             }
         }
-        drawText(painter, QRectF(kLeft, rect.top(), nameWidth_ - 8, rect.height()), Qt::AlignLeft, row.name, Face::word,
+        drawText(painter, QRectF(kLeft, rect.top(), nameWidth_ - 8, rowHeight()), Qt::AlignLeft, row.name, Face::word,
                  theme_.ink);
+        if (!row.curve.empty()) {
+            constexpr qreal kWidest = 420;
+            const qreal left = valueRect(i).left();
+            drawDeviation(painter, QRectF(left, rect.top() + 2, std::min(kWidest, rect.right() - left - 24), rect.height() - 4),
+                          row.curve, theme_);
+            continue;
+        }
         drawText(painter, valueRect(i), Qt::AlignLeft, row.value.isEmpty() ? QString::fromUtf8("\u2026") : row.value, Face::word,
                  row.value.isEmpty() ? theme_.muted : theme_.kept);
         qreal left = valueRect(i).right() + kGap;

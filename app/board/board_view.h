@@ -42,6 +42,7 @@ private:
     void beginEdit(const QString& typed = {});
     void endEdit(bool isApplied);
     qreal rowHeight() const;
+    qreal heightOf(const BoardRow& row) const;
     QRectF valueRect(std::size_t row) const;
 
     Document& document_;

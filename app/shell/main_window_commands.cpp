@@ -100,6 +100,17 @@ void MainWindow::addClockCommands() {
         }
     });
     addCommand(tr("The order of writing, from reset"), QKeySequence("Ctrl+Shift+R"), [this] { workings_->show("way/reset"); });
+    addCommand(tr("What if its source fails"), QKeySequence("Ctrl+Shift+X"), [this] {
+        const auto node = document_.isOpen() ? document_.part().findNode(clocks_->selected().toStdString()) : std::nullopt;
+        if (!node) {
+            return;
+        }
+        NodeIndex source = *node;
+        while (const auto& parent = document_.figures().lines[source].parent) {
+            source = *parent;
+        }
+        workings_->show("fails/" + text(document_.part().nodeId(source)));
+    });
     addCommand(tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
         if (!document_.isOpen()) {
             return;

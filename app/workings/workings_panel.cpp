@@ -2,7 +2,11 @@
 
 #include "derive/way_there.h"
 #include "derive/workings_of.h"
+#include "evaluate/evaluate.h"
+#include "evaluate/nearest_allowed.h"
+#include "evaluate/ripple.h"
 #include "evaluate/ways_out.h"
+#include "evaluate/what_if.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "quantity/quantity_print.h"
@@ -96,7 +100,7 @@ void WorkingsPanel::follow(const QUrl& link) {
         document_.edit(text(way.say), [way](Plan& plan) { takeWayOut(plan, plan.active, way); });
     } else if (path.startsWith("copy/")) {
         QApplication::clipboard()->setText(copies_.value(path.mid(5).toInt()));
-    } else if (path.startsWith("way/")) {
+    } else if (path.startsWith("way/") || path.startsWith("fails/") || path.startsWith("line/")) {
         show(path);
     } else if (path.startsWith("at/")) {
         goToOrigin(static_cast<std::size_t>(path.section('/', 1, 1).toInt()), path.section('/', 2).toStdString());
@@ -194,6 +198,10 @@ QString WorkingsPanel::lineHtml(const LineFigure& line) {
         html += QString("<p style='color:%1; margin:0 0 8px 0'>%2</p>")
                     .arg(theme_.of(line.state == State::kept ? State::strained : line.state).name(), escaped(why));
     }
+    if (line.isSource && line.isOn) {
+        html +=
+            QString("<p style='margin:0 0 8px 0'><a href='fails/%1'>%2</a></p>").arg(escaped(line.id), tr("what if it fails"));
+    }
     return html + waysOutHtml() +
            stepsHtml(lineWorkings(document_.part(), document_.plan().board, document_.figures().lines,
                                   *document_.part().findNode(line.id))) +
@@ -285,6 +293,34 @@ QString WorkingsPanel::wayHtml(const std::string& from) {
     return html + waysThereHtml();
 }
 
+/// What a source takes with it when it fails while the take runs.
+QString WorkingsPanel::failsHtml(const std::string& source) const {
+    const auto node = document_.part().findNode(source);
+    if (!node || !document_.part().isSource(*node)) {
+        return {};
+    }
+    const auto& fallback = document_.part().sources[*node].failsTo;
+    QString html =
+        QString("<p style='margin:0 0 8px 0'><b>%1</b></p><p style='margin:0 0 8px 0'>%2</p>")
+            .arg(tr("If %1 fails").arg(escaped(source)),
+                 fallback ? tr("The hardware puts %1 on %2 by itself.").arg(escaped(fallback->first), escaped(fallback->second))
+                          : tr("Nothing takes its place: what hangs on it stands still."));
+    const std::string& take = document_.plan().active;
+    const std::vector<Moved> moved =
+        ripple(derive(document_.part(), document_.plan(), take),
+               derive(document_.part(), afterFailure(document_.part(), document_.plan(), take, source), take));
+    for (const Moved& each : moved) {
+        html +=
+            QString("<p style='margin:0 0 6px 0'>%1 <span class='small' style='color:%2'>%3</span><br>"
+                    "<span class='what'>%4 \u2192 %5</span></p>")
+                .arg(escaped(each.name), theme_.of(each.after).name(), text(stateName(each.after)),
+                     each.was.empty() ? tr("nothing") : escaped(each.was), each.is.empty() ? tr("nothing") : escaped(each.is));
+    }
+    html += moved.empty() ? "<p>" + tr("Nothing moves.") + "</p>" : QString();
+    return html + QString("<p style='margin:8px 0 0 0'><a href='line/%1'>%2</a></p>")
+                      .arg(escaped(source), tr("back to %1").arg(escaped(source)));
+}
+
 QString WorkingsPanel::modeHtml(const ModeFigure& mode) {
     QString html = QString("<p style='margin:0 0 8px 0'><b>%1</b></p>").arg(escaped(mode.name));
     Workings steps;
@@ -319,6 +355,17 @@ void WorkingsPanel::findWaysOut() {
                           : std::nullopt;
     if (node && document_.figures().lines[*node].hertz && document_.figures().lines[*node].state != State::kept) {
         ways_ = waysOutOfLimit(document_.part(), document_.plan(), document_.plan().active, *node, 4);
+    }
+    if (node) {
+        // what a choice that the part does not allow could be, here or where the missing rate begins
+        NodeIndex first = *node;
+        const auto& lines = document_.figures().lines;
+        while (!lines[first].hertz && lines[first].parent && !lines[*lines[first].parent].hertz) {
+            first = *lines[first].parent;
+        }
+        std::vector<WayOut> allowed =
+            nearestAllowed(document_.part(), document_.plan(), document_.plan().active, lines[first].id);
+        ways_.insert(ways_.begin(), allowed.begin(), allowed.end());
     }
     if (!ways_.empty()) {
         render();
@@ -355,6 +402,9 @@ QString WorkingsPanel::targetHtml() {
     }
     if (target_.startsWith("way/")) {
         return wayHtml(name);
+    }
+    if (target_.startsWith("fails/")) {
+        return failsHtml(name);
     }
     if (target_.startsWith("promise/") && figures.findPromise(name) != nullptr) {
         return promiseHtml(*figures.findPromise(name));

@@ -49,6 +49,7 @@ private:
     QString promiseHtml(const PromiseFigure& promise);
     /// The order of writing to the active take: from "reset", or from another take.
     QString wayHtml(const std::string& from);
+    QString failsHtml(const std::string& source) const;
     QString waysThereHtml() const;
     QString modeHtml(const ModeFigure& mode);
 

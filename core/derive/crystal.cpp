@@ -1,5 +1,7 @@
 #include "derive/crystal.h"
 
+#include "derive/line_rates.h"
+
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -35,6 +37,45 @@ Rational parabolaOver(const Fitted& fitted, const Board& board) {
     const Rational low = celsius.min - fitted.parabola->turnover;
     const Rational high = celsius.max - fitted.parabola->turnover;
     return fitted.parabola->coefficient * std::max(low * low, high * high);
+}
+
+std::vector<DeviationPoint> deviationCurve(const Fitted& fitted, const Board& board, int points) {
+    std::vector<DeviationPoint> curve;
+    if (!fitted.tolerance || points < 2) {
+        return curve;
+    }
+    const Bounds celsius = board.temperature.value_or(Bounds::exactly(25));
+    const Rational total = fitted.tolerance->total() + abs(loadShift(fitted).value_or(Rational(0)));
+    for (int i = 0; i < points; ++i) {
+        const Rational at = celsius.min + (celsius.max - celsius.min) * Rational(i, points - 1);
+        const Rational away = fitted.parabola ? at - fitted.parabola->turnover : Rational(0);
+        const Rational bend = fitted.parabola ? fitted.parabola->coefficient * away * away : Rational(0);
+        curve.push_back({at, bend - total, bend + total});
+    }
+    return curve;
+}
+
+std::vector<DeviationPoint> deviationCurve(const Source& source, const Board& board) {
+    const Bounds celsius = board.temperature.value_or(Bounds::exactly(25));
+    std::vector<Rational> cuts{celsius.min, celsius.max};
+    for (const ToleranceStep& step : source.tolerance) {
+        for (const auto& cut : {step.fromCelsius, step.toCelsius}) {
+            if (cut && *cut > celsius.min && *cut < celsius.max) {
+                cuts.push_back(*cut);
+            }
+        }
+    }
+    std::sort(cuts.begin(), cuts.end());
+    std::vector<DeviationPoint> curve;
+    for (std::size_t i = 0; i + 1 < cuts.size(); ++i) {
+        const auto deviation = deviationOver(source.tolerance, cuts[i], cuts[i + 1]);
+        if (!deviation) {
+            return {};
+        }
+        curve.push_back({cuts[i], deviation->low, deviation->high});
+        curve.push_back({cuts[i + 1], deviation->low, deviation->high});
+    }
+    return curve;
 }
 
 std::optional<Rational> wantedCapacitors(const Fitted& fitted) {

@@ -17,6 +17,21 @@ std::optional<Rational> loadShift(const Fitted& fitted);
 /// 0 where there is none.
 Rational parabolaOver(const Fitted& fitted, const Board& board);
 
+/// How far an oscillator may be off at one temperature in °C, as shares.
+struct DeviationPoint {
+    Rational celsius;
+    Rational low;
+    Rational high;
+};
+
+/// A fitted crystal's deviation over the board's temperatures, at `points` even steps: its budget and load shift to both
+/// sides of the tuning fork's parabola. Empty where no tolerance is given.
+std::vector<DeviationPoint> deviationCurve(const Fitted& fitted, const Board& board, int points);
+
+/// An internal oscillator's deviation over the board's temperatures: the tightest step at each, with both ends of every
+/// step. Empty where a temperature has none.
+std::vector<DeviationPoint> deviationCurve(const Source& source, const Board& board);
+
 /// The capacitors that a crystal wants, F each: 2 × (C_L − stray). Nothing where the plan does not give the load, or
 /// where the stray capacitance is the load already.
 std::optional<Rational> wantedCapacitors(const Fitted& fitted);

@@ -7,6 +7,7 @@
 #include "derive/modes.h"
 #include "derive/pins.h"
 #include "derive/promises.h"
+#include "quantity/quantity_print.h"
 
 #include <fmt/format.h>
 
@@ -55,7 +56,22 @@ void addCurrentFindings(Figures& figures) {
     }
 }
 
-std::vector<OptionFigure> optionFigures(const Part& part, const Board& board) {
+/// A brown-out level above the lowest supply holds the part in reset; one below what the tier needs lets it run where
+/// the tier's limits do not hold.
+void judgeBrownOut(const Rational& level, const Board& board, const Tier* tier, OptionFigure& figure) {
+    const auto volt = [](const Rational& value) { return printQuantity(value, Unit::volt); };
+    if (board.supply && level > board.supply->min) {
+        figure.state = State::broken;
+        figure.why =
+            "the lowest supply, " + volt(board.supply->min) + ", is below " + volt(level) + ": the part is held in reset";
+    } else if (tier != nullptr && tier->supplyMin && level < *tier->supplyMin) {
+        figure.state = State::strained;
+        figure.why = "between " + volt(level) + " and " + volt(*tier->supplyMin) + " nothing resets the part, and tier " +
+                     tier->id + " is not allowed";
+    }
+}
+
+std::vector<OptionFigure> optionFigures(const Part& part, const Board& board, const Tier* tier) {
     std::vector<OptionFigure> figures;
     for (const OptionWord& option : part.options) {
         const auto given =
@@ -66,7 +82,10 @@ std::vector<OptionFigure> optionFigures(const Part& part, const Board& board) {
         const auto found = std::find_if(option.values.begin(), option.values.end(), named);
         const OptionWord::Value& value = found == option.values.end() ? option.values[option.fresh] : *found;
         OptionFigure figure{
-            option.id, option.say, value.id, value.say, option.values[option.safe].id, found != option.values.end(), {}};
+            option.id, option.say, value.id, value.say, option.values[option.safe].id, found != option.values.end(), {}, {}, {}};
+        if (value.resetsBelow) {
+            judgeBrownOut(*value.resetsBelow, board, tier, figure);
+        }
         if (option.field) {
             figure.field = FieldValue{option.id, *option.field, value.id, "holds a code", value.code};
         }
@@ -103,6 +122,15 @@ void addBoardFindings(Figures& figures) {
     for (const PinFigure& pin : figures.pins) {
         if (!pin.why.empty()) {
             figures.findings.push_back({Severity::error, {{}, 0, 0, "board.signals"}, pin.why, "one user for each pin", {}});
+        }
+    }
+    for (const OptionFigure& option : figures.options) {
+        if (!option.why.empty()) {
+            figures.findings.push_back({option.state == State::broken ? Severity::error : Severity::warning,
+                                        {{}, 0, 0, "board.options." + option.id},
+                                        option.id + ": " + option.why,
+                                        "another value, or another supply or tier",
+                                        {}});
         }
     }
     constexpr double kLeastMargin = 5;
@@ -208,7 +236,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
                                     {}});
     }
     figures.pins = pinFigures(part, plan, figures, demand.peripherals);
-    figures.options = optionFigures(part, plan.board);
+    figures.options = optionFigures(part, plan.board, controls.tier ? &part.tiers[*controls.tier] : nullptr);
     figures.crystals = crystalFigures(part, plan.board);
     addBoardFindings(figures);
     addCurrentFindings(figures);

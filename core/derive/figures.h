@@ -62,6 +62,8 @@ struct OptionFigure {
     std::string safe;     ///< the id of the value that is safe
     bool isGiven = false; ///< in the plan; else it is as an unprogrammed part has it
     std::optional<FieldValue> field;
+    State state = State::kept; ///< of a brown-out level against the board's supply and the tier
+    std::string why;           ///< what is wrong with it; empty where it is kept
 };
 
 /// What follows for a fitted crystal.

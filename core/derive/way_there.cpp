@@ -9,6 +9,7 @@
 
 #include <algorithm>
 #include <functional>
+#include <map>
 #include <set>
 #include <stdexcept>
 
@@ -90,7 +91,6 @@ public:
         }
         setPeripherals();
         stopSources();
-        addUp();
         return std::move(way_);
     }
 
@@ -233,7 +233,8 @@ private:
         const Controls controls = controlsNow();
         const std::vector<Change> changes = pending(now_);
         return setTier() || stopMultiplier(controls, changes) || setControl(controls, changes, Inputs::alive) ||
-               startMultiplier(controls, changes) || stepAside(controls, changes) || setControl(controls, changes, Inputs::any);
+               startMultiplier(controls, changes) || awaitSource() || stepAside(controls, changes) ||
+               setControl(controls, changes, Inputs::any);
     }
 
     bool setTier() {
@@ -293,7 +294,14 @@ private:
 
     bool runsIn(const Moment& moment, NodeIndex node) const {
         Diagnostics ignored;
-        return isAlive(moment, resolveControls(part_, moment.take, ignored), node);
+        const Controls controls = resolveControls(part_, moment.take, ignored);
+        return isAlive(moment, controls, node) && isReady(controls, node);
+    }
+
+    /// Whether no source above is still starting.
+    bool isReady(const Controls& controls, NodeIndex node) const {
+        const std::vector<NodeIndex> chain = chainOf(part_, controls, node);
+        return std::none_of(chain.begin(), chain.end(), [&](NodeIndex each) { return ready_.contains(each); });
     }
 
     /// Whether a mux would be put on a line whose own controls are still to be written.
@@ -320,7 +328,7 @@ private:
             }
             Moment next = now_;
             next.runs[node] = true;
-            if (isAlive(next, controls, node) && faultOf(next).empty()) {
+            if (isAlive(next, controls, node) && isReady(controls, node) && faultOf(next).empty()) {
                 write(std::move(next), "start " + part_.nodeId(node) + " and wait until it is locked", startFields(node, true),
                       part_.lineAt(node).startup);
                 return true;
@@ -349,7 +357,8 @@ private:
                 const Change change{*node, "from", line.id + " from " + from + " in the meantime",
                                     [from](Choice& choice) { choice.from = from; }};
                 Moment next = after(change);
-                if (!isAbove(controls, *touched, line.from[input]) && faultOf(next).empty()) {
+                if (!isAbove(controls, *touched, line.from[input]) && isReady(controls, line.from[input]) &&
+                    faultOf(next).empty()) {
                     const std::vector<FieldValue> fields = fieldsOf(change, next);
                     write(std::move(next), change.say, fields, {});
                     return true;
@@ -387,6 +396,7 @@ private:
         const Judged then = judge(next);
         addWaits(before, then, true);
         way_.steps.push_back({say, fields, wait, then.core});
+        way_.wait = wait ? plus(way_.wait, *wait) : way_.wait;
         addWaits(before, then, false);
         now_ = std::move(next);
     }
@@ -405,15 +415,41 @@ private:
         }
     }
 
+    /// All at once: they start beside one another, and are waited for when they are needed.
     void startSources() {
         for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
             if (goalDemand_.nodes[node] && !now_.runs[node]) {
                 Moment next = now_;
                 next.runs[node] = true;
-                write(std::move(next), "start " + part_.nodeId(node) + " and wait for it", startFields(node, true),
-                      part_.sources[node].startup);
+                write(std::move(next), "start " + part_.nodeId(node), startFields(node, true), {});
+                ready_[node] = plus({Rational(0), Rational(0)}, part_.sources[node].startup);
             }
         }
+    }
+
+    /// Waits for the source that is there first; one of unknown time comes last.
+    bool awaitSource() {
+        if (ready_.empty()) {
+            return false;
+        }
+        const auto first = std::min_element(ready_.begin(), ready_.end(), [](const auto& a, const auto& b) {
+            return a.second.max && (!b.second.max || *a.second.max < *b.second.max);
+        });
+        const auto rest = [](const std::optional<Rational>& ready, const std::optional<Rational>& elapsed) {
+            return ready && elapsed ? std::optional(std::max(Rational(0), *ready - *elapsed)) : std::nullopt;
+        };
+        const Duration wait{rest(first->second.typ, way_.wait.typ), rest(first->second.max, way_.wait.max)};
+        const NodeIndex node = first->first;
+        ready_.erase(first);
+        write(now_, "wait for " + part_.nodeId(node), {}, wait);
+        return true;
+    }
+
+    static Duration plus(const Duration& a, const Duration& b) {
+        const auto sum = [](const std::optional<Rational>& x, const std::optional<Rational>& y) {
+            return x && y ? std::optional(*x + *y) : std::nullopt;
+        };
+        return {sum(a.typ, b.typ), sum(a.max, b.max)};
     }
 
     void setPeripherals() {
@@ -443,20 +479,6 @@ private:
         }
     }
 
-    void addUp() {
-        way_.wait = {Rational(0), Rational(0)};
-        for (const ClockWrite& step : way_.steps) {
-            if (!step.wait) {
-                continue;
-            }
-            const auto add = [](std::optional<Rational>& sum, const std::optional<Rational>& value) {
-                sum = sum && value ? std::optional(*sum + *value) : std::nullopt;
-            };
-            add(way_.wait.typ, step.wait->typ);
-            add(way_.wait.max, step.wait->max);
-        }
-    }
-
     const Part& part_;
     const Plan& plan_;
     const Take& goal_;
@@ -465,8 +487,9 @@ private:
     std::vector<bool> used_;                              ///< on in either take
     std::vector<bool> isEnd_;                             ///< feeds nothing else that is on, in either take
     std::set<std::pair<NodeIndex, std::string>> unknown_; ///< controls that may hold anything
+    std::map<NodeIndex, Duration> ready_;                 ///< sources that still start: when they are there, s from the beginning
     Moment now_;
-    WayThere way_;
+    WayThere way_{{}, {}, {Rational(0), Rational(0)}};
 };
 
 } // namespace

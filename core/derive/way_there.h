@@ -7,7 +7,7 @@ namespace wisetick {
 
 /// One step on the way from some clock settings to others.
 struct ClockWrite {
-    std::string say;                ///< "start xtm and wait for it", "bus_a ÷ 4"
+    std::string say;                ///< "start xtm", "wait for xtm", "bus_a ÷ 4"
     std::vector<FieldValue> fields; ///< what is written
     std::optional<Duration> wait;   ///< how long it takes until the next step; none: no wait
     std::optional<Rational> core;   ///< Hz, the core's rate after the step
@@ -20,7 +20,8 @@ struct WayThere {
     Duration wait;       ///< all waits together; typ or max is none where one of them is unknown
 };
 
-/// The way from reset, or from the take `from`, to the take `to`: sources are started and waited for; wait states
+/// The way from reset, or from the take `from`, to the take `to`: sources are started side by
+/// side, and each is waited for when nothing else is left to do without it; wait states
 /// rise before the rate and fall after it; a divider is set before the mux that needs it; a multiplier stands still
 /// while anything above it changes, and the core runs on another source meanwhile; what is no longer needed is stopped
 /// last. Every state in between is checked against the limits, rules and wait states of the lines that are on in either

@@ -175,6 +175,7 @@ private:
             value.id = inner.id("id").value_or("");
             value.say = inner.text("say", Need::required).value_or("");
             value.code = inner.whole("code", 0, std::int64_t{1} << 48).value_or(static_cast<std::int64_t>(option.values.size()));
+            value.resetsBelow = inner.quantity("resets_below", Unit::volt);
             inner.finish();
             option.values.push_back(std::move(value));
         }

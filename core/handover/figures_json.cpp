@@ -218,10 +218,10 @@ Json figuresJson(const Figures& figures) {
     }
     json["options"] = Json::object();
     for (const OptionFigure& option : figures.options) {
-        json["options"][option.id] = {{"value", option.value},
-                                      {"given", option.isGiven},
-                                      {"safe", option.safe},
-                                      {"fields", option.field ? fieldsJson({*option.field}) : Json::array()}};
+        json["options"][option.id] = {
+            {"value", option.value},         {"given", option.isGiven},
+            {"safe", option.safe},           {"state", stateName(option.state)},
+            {"why", textOrNull(option.why)}, {"fields", option.field ? fieldsJson({*option.field}) : Json::array()}};
     }
     json["crystals"] = Json::object();
     for (const CrystalFigure& crystal : figures.crystals) {

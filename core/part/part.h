@@ -205,6 +205,7 @@ struct OptionWord {
         std::string id;
         std::string say; ///< what it does, in a sentence
         std::int64_t code = 0;
+        std::optional<Rational> resetsBelow = {}; ///< V, of a brown-out level
     };
 
     std::string id;

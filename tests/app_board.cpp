@@ -1,0 +1,303 @@
+#include "window_fixture.h"
+
+#include "board/board_view.h"
+#include "board/shelf_view.h"
+#include "clocks/control_text.h"
+#include "promises/promises_column.h"
+#include "shell/ripple_panel.h"
+#include "takes/takes_window.h"
+#include "workings/workings_panel.h"
+
+#include <QClipboard>
+#include <QLabel>
+#include <QListWidget>
+#include <QMimeData>
+#include <QScrollBar>
+
+#include <cmath>
+
+using namespace wisetick;
+using namespace wisetick::app;
+using namespace wisetick::test;
+
+/// The Board view and the takes by keyboard and mouse.
+class AppBoard : public WindowFixture {
+    Q_OBJECT
+
+private slots:
+    /// The row of the board of that group and name, selected.
+    std::size_t boardRow(const QString& group, const QString& name) {
+        const auto& rows = window_->board()->rows();
+        const auto found =
+            std::find_if(rows.begin(), rows.end(), [&](const BoardRow& row) { return row.group == group && row.name == name; });
+        const auto index = static_cast<std::size_t>(found - rows.begin());
+        if (found == rows.end()) {
+            qWarning("no row %s", qPrintable(name));
+            return 0;
+        }
+        window_->board()->select(index);
+        return index;
+    }
+
+    void typeBoard(const QString& group, const QString& name, const QString& typed) {
+        boardRow(group, name);
+        window_->board()->setFocus();
+        QTest::keyClick(window_->board(), Qt::Key_Return);
+        QVERIFY(window_->board()->editor()->isVisible());
+        window_->board()->editor()->clear();
+        type(window_->board()->editor(), typed);
+    }
+
+    /// Another crystal: its rate is typed on the board, and the clocks follow.
+    void theBoardIsEditedWhereItStands() {
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        QVERIFY(window_->board() != nullptr && window_->board()->hasFocus());
+        typeBoard("main crystal", "rate", "16 MHz");
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(128000000));
+        QVERIFY(!document().moved().empty());
+        typeBoard("main crystal", "capacitors", "22 pF");
+        typeBoard("main crystal", "stray", "3 pF");
+        const std::size_t row = boardRow("main crystal", "capacitors");
+        QVERIFY(window_->board()->rows()[row].result.contains("wanted 14 pF: of E12 12 pF or 15 pF, of E24 13 pF or 15 pF"));
+        typeBoard("main crystal", "resistance", "600 ohm");
+        QCOMPARE(window_->board()->rows()[boardRow("main crystal", "resistance")].state, std::optional(State::strained));
+        typeBoard("Supply and temperature", "supply, lowest", "2.5 V");
+        QVERIFY(
+            window_->board()->rows()[boardRow("Supply and temperature", "supply, lowest")].result.contains("allows tier low"));
+        typeBoard("Battery", "capacity", "");
+        QVERIFY(!document().plan().board.battery.has_value()); // taken away
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(document().plan().board.battery.has_value());
+        QTest::keyClick(window_.get(), Qt::Key_2, Qt::AltModifier);
+        QVERIFY(window_->clocks()->hasFocus());
+    }
+
+    void whatTheBoardCanNotHaveIsSaid_data() {
+        QTest::addColumn<QString>("group");
+        QTest::addColumn<QString>("name");
+        QTest::addColumn<QString>("typed");
+        QTest::addColumn<QString>("why");
+        QTest::newRow("another unit") << "main crystal"
+                                      << "rate"
+                                      << "16 ms"
+                                      << "'ms' makes it a time";
+        QTest::newRow("a needed one") << "Supply and temperature"
+                                      << "supply, nominal"
+                                      << ""
+                                      << "this is needed; type";
+        QTest::newRow("below 0") << "main crystal"
+                                 << "resistance"
+                                 << "-5 ohm"
+                                 << "is below 0";
+        QTest::newRow("no such value") << "Option words"
+                                       << "brown_out"
+                                       << "v9"
+                                       << "it is one of v1_7, v2_1, v2_7";
+    }
+    void whatTheBoardCanNotHaveIsSaid() {
+        QFETCH(QString, group);
+        QFETCH(QString, name);
+        QFETCH(QString, typed);
+        QFETCH(QString, why);
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        typeBoard(group, name, typed);
+        QVERIFY2(window_->board()->trouble().contains(why), qPrintable(window_->board()->trouble()));
+        QVERIFY(window_->board()->editor()->isVisible()); // the text stays to be mended
+        QTest::keyClick(window_->board()->editor(), Qt::Key_Escape);
+        QVERIFY(!document().canUndo());
+    }
+
+    void pinsAndOptionsOfTheBoard() {
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        typeBoard("Pins", "W5", "lamp");
+        const std::size_t row = boardRow("Pins", "W5");
+        QCOMPARE(window_->board()->rows()[row].result, QString("uart1 and lamp both need pin W5"));
+        QCOMPARE(window_->board()->rows()[row].state, std::optional(State::broken));
+        typeBoard("Pins", "W15", "lamp"); // the signal moves
+        QCOMPARE(window_->board()->rows()[boardRow("Pins", "W5")].result, QString("uart1"));
+        typeBoard("Pins", "W15", "");
+        QCOMPARE(window_->board()->rows()[boardRow("Pins", "W15")].result, QString("free"));
+        typeBoard("Option words", "debug_lock", "locked");
+        QVERIFY(window_->board()->rows()[boardRow("Option words", "debug_lock")].result.contains("safe is open"));
+        typeBoard("Option words", "debug_lock", "");
+        QVERIFY(window_->board()->rows()[boardRow("Option words", "debug_lock")].result.startsWith("as unprogrammed, open"));
+        // by mouse: a click on a value opens it
+        const std::size_t pin = boardRow("Pins", "W15");
+        QTest::mouseClick(window_->board()->viewport(), Qt::LeftButton, Qt::NoModifier,
+                          window_->board()->rowRect(pin).center().toPoint().x() > 220
+                              ? QPoint(220, static_cast<int>(window_->board()->rowRect(pin).center().y()))
+                              : QPoint(200, static_cast<int>(window_->board()->rowRect(pin).center().y())));
+        QVERIFY(window_->board()->editor()->isVisible());
+        QTest::keyClick(window_->board()->editor(), Qt::Key_Escape);
+    }
+
+    void aFreshBoardCanBeFilledIn() {
+        QVERIFY(document().begin("marram-20").empty());
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        typeBoard("Supply and temperature", "supply, nominal", "3 V");
+        typeBoard("Supply and temperature", "supply, lowest", "2.8 V");
+        QCOMPARE(document().plan().board.supply->min, exact("14/5"));
+        QCOMPARE(document().plan().board.supply->max, Rational(3));
+        typeBoard("main crystal", "rate", "12 MHz");
+        typeBoard("main crystal", "tolerance, initial", "20 ppm");
+        QCOMPARE(document().figures().findLine("xtm")->hertz->max, Rational(12000240));
+        typeBoard("fast internal RC", "measured on this board", "10.1 MHz");
+        QCOMPARE(document().figures().findLine("rcf")->hertz->nominal, Rational(10100000));
+        typeBoard("Battery", "capacity", "1000 mAh");
+        QCOMPARE(document().plan().board.battery->capacity, Rational(3600));
+        const QString fresh = folder_->filePath("filled.plan.toml");
+        QVERIFY(document().save(fresh).isEmpty());
+        QVERIFY(window_->openPlan(fresh));
+        QCOMPARE(document().figures().findLine("rcf")->hertz->nominal, Rational(10100000));
+    }
+
+    /// The takes by keys: copy, rename, activate, delete, each an edit that can be undone.
+    void takesByKeys() {
+        settle();
+        TakesWindow takes(document(), lightTheme(), window_.get());
+        takes.show();
+        QVERIFY(QTest::qWaitForWindowExposed(&takes));
+        takes.list()->setFocus();
+        takes.list()->setCurrentRow(0);
+        QTest::keyClick(takes.list(), Qt::Key_C);
+        QCOMPARE(document().plan().takes.size(), std::size_t{3});
+        QCOMPARE(document().plan().takes[1].name, std::string("C"));
+        QCOMPARE(takes.list()->currentRow(), 1); // the copy is selected
+        QTest::keyClick(takes.list(), Qt::Key_F2);
+        auto* name = takes.findChild<QLineEdit*>();
+        QVERIFY(name->isVisible());
+        name->setText("B");
+        QTest::keyClick(name, Qt::Key_Return);
+        QCOMPARE(takes.trouble(), QString("there is a take 'B' already"));
+        name->setText("night");
+        QTest::keyClick(name, Qt::Key_Return);
+        QCOMPARE(document().plan().takes[1].name, std::string("night"));
+        QTest::keyClick(takes.list(), Qt::Key_Down, Qt::AltModifier);
+        QCOMPARE(document().plan().takes[2].name, std::string("night"));
+        QTest::keyClick(takes.list(), Qt::Key_Return);
+        QCOMPARE(document().plan().active, std::string("night"));
+        QCOMPARE(document().figures().take, std::string("night"));
+        QTest::keyClick(takes.list(), Qt::Key_Delete);
+        QCOMPARE(document().plan().takes.size(), std::size_t{2});
+        QCOMPARE(document().plan().active, std::string("B"));
+        takes.list()->setCurrentRow(1);
+        QTest::keyClick(takes.list(), Qt::Key_Delete); // a job runs in it
+        QVERIFY(takes.trouble().contains("runs in take 'B'"));
+        QVERIFY(takes.table()->rows().front().differs);
+        while (document().canUndo()) {
+            document().undo();
+        }
+        QCOMPARE(document().plan().active, std::string("A"));
+        QCOMPARE(takes.list()->count(), 2);
+    }
+
+    void nextTakeGoesRound() {
+        QTest::keyClick(window_.get(), Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
+        QCOMPARE(document().plan().active, std::string("B"));
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(10000000));
+        QTest::keyClick(window_.get(), Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
+        QCOMPARE(document().plan().active, std::string("A"));
+    }
+
+    /// What is needed is typed, the part that has it comes first, Enter begins a plan on it.
+    void aPartIsFoundByNeed() {
+        QTest::keyClick(window_.get(), Qt::Key_N, Qt::ControlModifier);
+        ShelfView* shelf = window_->shelfView();
+        QVERIFY(shelf != nullptr && shelf->needs()->hasFocus());
+        QCOMPARE(shelf->list()->rows().front().name, QString("Cordgrass 60"));
+        QVERIFY(!shelf->list()->rows().front().mark.has_value()); // nothing is needed yet
+        QTest::keyClicks(shelf->needs(), "sleep <= 400 nA, supply 1.8 V");
+        const auto& rows = shelf->list()->rows();
+        QCOMPARE(rows[0].name, QString("Samphire 5"));
+        QCOMPARE(rows[0].mark, std::optional(State::kept));
+        QCOMPARE(rows[2].name, QString("sleep <= 400 nA"));
+        QCOMPARE(rows[2].detail, QString("deep draws 340 nA"));
+        const auto other = std::find_if(rows.begin(), rows.end(), [](const ShelfRow& row) { return row.name == "Marram 20"; });
+        QCOMPARE(other->mark, std::optional(State::broken));
+        QTest::keyClick(shelf->needs(), Qt::Key_Return);
+        QCOMPARE(document().part().id, std::string("samphire-5"));
+        QCOMPARE(document().plan().name, std::string("New plan"));
+        QVERIFY(window_->board() != nullptr && window_->board()->hasFocus()); // first comes what is fitted
+    }
+
+    void anExampleIsOpenedFromTheShelf() {
+        QTest::keyClick(window_.get(), Qt::Key_N, Qt::ControlModifier);
+        ShelfView* shelf = window_->shelfView();
+        QTest::keyClicks(shelf->needs(), "option words");
+        QCOMPARE(shelf->list()->rows().front().name, QString("Sedge 8"));
+        QTest::keyClick(shelf->needs(), Qt::Key_Down);
+        QTest::keyClick(shelf->needs(), Qt::Key_Return);
+        QCOMPARE(document().plan().name, std::string("Hive scale"));
+        QVERIFY(window_->clocks()->hasFocus());
+    }
+
+    void theShelfByMouse() {
+        QTest::keyClick(window_.get(), Qt::Key_N, Qt::ControlModifier);
+        ShelfList* list = window_->shelfView()->list();
+        const auto row = std::find_if(list->rows().begin(), list->rows().end(),
+                                      [](const ShelfRow& each) { return each.name == "River gauge"; });
+        const auto index = static_cast<std::size_t>(row - list->rows().begin());
+        const QRectF rect = list->rowRect(index);
+        QTest::mouseClick(list->viewport(), Qt::LeftButton, {}, QPoint(60, static_cast<int>(rect.center().y())));
+        QCOMPARE(list->selected(), index);
+        QCOMPARE(document().plan().name, std::string("Orchard sprayer")); // selecting opens nothing
+        QTest::mouseClick(list->viewport(), Qt::LeftButton, {},
+                          QPoint(static_cast<int>(rect.right()) - 20, static_cast<int>(rect.center().y())));
+        QCOMPARE(document().plan().name, std::string("River gauge"));
+    }
+
+    void whatNoPartCanHaveIsSaid() {
+        QTest::keyClick(window_.get(), Qt::Key_N, Qt::ControlModifier);
+        ShelfView* shelf = window_->shelfView();
+        QTest::keyClicks(shelf->needs(), "2 uatr");
+        QVERIFY(shelf->trouble().contains("did you mean 'uart'?"));
+        QVERIFY(!shelf->list()->rows().empty()); // what was found before stays
+        QTest::keyClick(shelf->needs(), Qt::Key_Escape);
+        QVERIFY(window_->board()->hasFocus());
+    }
+
+    /// The sum of the tolerance over the board's temperatures: flat for a budget, bent for a tuning fork, in steps for an RC.
+    void tolerancesAreDrawnOverTemperature() {
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        const auto curveOf = [&](const QString& group) {
+            for (const BoardRow& row : window_->board()->rows()) {
+                if (row.group == group && !row.curve.empty()) {
+                    return row.curve;
+                }
+            }
+            return std::vector<DeviationPoint>();
+        };
+        const auto crystal = curveOf("main crystal");
+        QCOMPARE(crystal.front().celsius, Rational(-10));
+        QCOMPARE(crystal.back().celsius, Rational(50));
+        QCOMPARE(crystal.front().high, exact("40e-6")); // 10 + 15 + 5 × 3 ppm
+        QCOMPARE(crystal.back().low, exact("-40e-6"));
+        const auto rc = curveOf("fast internal RC");
+        QCOMPARE(rc.front().low, exact("-25/1000")); // below 0 °C the wider step
+        QCOMPARE(rc.back().low, exact("-1/100"));
+        QVERIFY(rc.size() == 4);
+        const auto heightBefore = window_->board()->verticalScrollBar()->maximum();
+        document().edit("fork", [](Plan& plan) { plan.board.fitted[1].parabola = Parabola{exact("-0.034e-6"), 25}; });
+        const auto fork = curveOf("watch crystal");
+        QCOMPARE(fork.front().low, exact("-20e-6") - exact("0.034e-6") * 35 * 35);
+        QVERIFY(std::any_of(fork.begin(), fork.end(), [](const DeviationPoint& point) { return point.high > exact("19.9e-6"); }));
+        QCOMPARE(window_->board()->verticalScrollBar()->maximum(), heightBefore);
+    }
+
+    /// A brown-out level above the lowest supply, and one that leaves the tier's limits unguarded.
+    void theBrownOutLevelIsJudged() {
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        typeBoard("Option words", "brown_out", "v2_1");
+        const auto row = [&] { return window_->board()->rows()[boardRow("Option words", "brown_out")]; };
+        QCOMPARE(row().state, std::optional(State::strained));
+        QCOMPARE(row().result, QString("between 2.1 V and 2.7 V nothing resets the part, and tier fast is not allowed"));
+        typeBoard("Option words", "brown_out", "v2_7");
+        QVERIFY(!row().state.has_value());
+        typeBoard("Supply and temperature", "supply, lowest", "2.5 V");
+        QCOMPARE(row().state, std::optional(State::broken));
+        QCOMPARE(row().result, QString("the lowest supply, 2.5 V, is below 2.7 V: the part is held in reset"));
+    }
+};
+
+QTEST_MAIN(AppBoard)
+#include "app_board.moc"

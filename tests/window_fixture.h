@@ -1,0 +1,79 @@
+#pragma once
+
+#include "clocks/clocks_view.h"
+#include "shell/main_window.h"
+#include "support.h"
+
+#include <QApplication>
+#include <QLineEdit>
+#include <QSettings>
+#include <QTemporaryDir>
+
+#include <memory>
+
+namespace wisetick::test {
+
+using namespace wisetick::app;
+
+/// A window on a copy of the example, for each test anew; nothing of the user's own is read or written.
+class WindowFixture : public QObject {
+    Q_OBJECT
+
+protected:
+    std::unique_ptr<QTemporaryDir> folder_;
+    std::unique_ptr<MainWindow> window_;
+
+    QString path() const { return folder_->filePath("orchard.plan.toml"); }
+    Document& document() { return window_->document(); }
+    State stateOf(const std::string& promise) { return document().figures().findPromise(promise)->state; }
+
+    /// Until the jobs are played.
+    void settle() { QTRY_VERIFY(document().figures().rhythm.has_value()); }
+
+    void type(QWidget* widget, const QString& text) {
+        widget->setFocus();
+        QTest::keyClicks(widget, text);
+        QTest::keyClick(widget, Qt::Key_Return);
+    }
+
+    /// Types into the selected row's own control.
+    void typeControl(const QString& line, const QString& typed) {
+        window_->clocks()->select(line);
+        window_->clocks()->setFocus();
+        QTest::keyClick(window_->clocks(), Qt::Key_Return);
+        QVERIFY(window_->clocks()->editor()->isVisible());
+        window_->clocks()->editor()->clear();
+        type(window_->clocks()->editor(), typed);
+    }
+
+private slots:
+    void initTestCase() {
+        // nothing of the user's own is read or written
+        QCoreApplication::setOrganizationName("Wise Tick test");
+        QCoreApplication::setApplicationName("Wise Tick test");
+        static QTemporaryDir settings;
+        QSettings::setPath(QSettings::NativeFormat, QSettings::UserScope, settings.path());
+    }
+
+    void init() {
+        folder_ = std::make_unique<QTemporaryDir>();
+        QVERIFY(QFile::copy(QString::fromStdString(sourceDir()) + "/examples/orchard-sprayer.plan.toml", path()));
+        QFile(path()).setPermissions(QFile::ReadOwner | QFile::WriteOwner);
+        window_ = std::make_unique<MainWindow>(Shelf{sourceDir() + "/parts"});
+        window_->setExamples(QString::fromStdString(sourceDir() + "/examples"));
+        window_->show();
+        QVERIFY(QTest::qWaitForWindowExposed(window_.get()));
+        QApplication::setActiveWindow(window_.get()); // a bare display has no window manager to do it
+        QVERIFY(window_->openPlan(path()));
+    }
+
+    void cleanup() {
+        document().keep();
+        while (document().canUndo()) {
+            document().undo(); // nothing is asked at closing
+        }
+        window_.reset();
+    }
+};
+
+} // namespace wisetick::test
