@@ -1,5 +1,6 @@
 #include "clocks/clocks_view.h"
 #include "paint/text.h"
+#include "part_editor/part_editor.h"
 #include "shell/main_window.h"
 
 #include <QApplication>
@@ -7,6 +8,7 @@
 #include <QDir>
 #include <QElapsedTimer>
 #include <QFontDatabase>
+#include <QStandardPaths>
 
 #include <thread>
 
@@ -58,17 +60,19 @@ int main(int argc, char** argv) {
     parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
-    parser.addOption({"view", "Start with this view: board, shelf or clocks.", "VIEW"});
+    parser.addOption({"view", "Start with this view: board, shelf, clocks or part.", "VIEW"});
     parser.process(application);
     // the fonts are found while the plan is read
     std::thread fonts([] { QFontDatabase::hasFamily("Noto Sans"); });
-    const wisetick::Shelf shelf{shipped("parts").toStdString()};
+    const QString ownParts = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/parts";
+    const wisetick::Shelf shelf{ownParts.toStdString(), shipped("parts").toStdString()};
     const QString plan = parser.positionalArguments().value(0);
     QApplication::setFont(wisetick::app::faceFont(wisetick::app::Face::word));
     wisetick::app::MainWindow window(shelf, plan);
     fonts.join();
     window.setDocuments(shipped("docs"));
     window.setExamples(shipped("examples"));
+    window.setOwnParts(ownParts);
     if (parser.isSet("dark")) {
         window.setTheme(wisetick::app::darkTheme());
     }
@@ -77,7 +81,9 @@ int main(int argc, char** argv) {
         window.resize(size[0].toInt(), size[1].toInt());
     }
     window.show();
-    if (parser.isSet("view") || plan.isEmpty()) {
+    if (parser.value("view") == "part") {
+        window.editPart(window.document().partPath());
+    } else if (parser.isSet("view") || plan.isEmpty()) {
         window.showView(parser.isSet("view") ? parser.value("view") : "shelf");
     }
     if (parser.isSet("once")) {
@@ -94,7 +100,8 @@ int main(int argc, char** argv) {
         while (timer.elapsed() < 800) {
             QApplication::processEvents(QEventLoop::AllEvents, 50);
         }
-        return window.grab().save(parser.value("picture")) ? 0 : 1;
+        QWidget* shown = window.partEditor() != nullptr ? static_cast<QWidget*>(window.partEditor()) : &window;
+        return shown->grab().save(parser.value("picture")) ? 0 : 1;
     }
     return QApplication::exec();
 }

@@ -8,6 +8,8 @@
 #include "evaluate/evaluate.h"
 #include "evaluate/ripple.h"
 #include "evaluate/what_if.h"
+#include "files/part_skeleton.h"
+#include "files/toml_reader.h"
 #include "handover/figures_json.h"
 #include "part/lint.h"
 
@@ -236,6 +238,20 @@ int runFails(const Console& console, const PlanOptions& options, const std::stri
     console.out << (options.isJson ? rippleJson(moved).dump(2) + "\n" : failsReport(source, moved, console.style));
     const auto isWorse = [](const Moved& each) { return each.after == State::broken && each.before != State::broken; };
     return std::any_of(moved.begin(), moved.end(), isWorse) ? kBroken : kHolds;
+}
+
+int runNewPart(const Console& console, const std::string& id) {
+    if (!isId(id)) {
+        return reportBadInput(console,
+                              {{Severity::error,
+                                {},
+                                "'" + id + "', which is no id",
+                                "a small letter, then small letters, digits, '_' and '-'",
+                                {}}},
+                              false);
+    }
+    console.out << partSkeleton(id);
+    return kHolds;
 }
 
 int runShelf(const Console& console, const std::string& text, bool isJson) {

@@ -48,6 +48,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli way PLAN [--from TAKE]        the order in which to write the clock fields
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
   wisetick-cli shelf "core >= 100 MHz, 2 uart, sleep <= 2 uA"    which part has what is needed
+  wisetick-cli new-part ID                   the text of a part to begin your own with
   wisetick-cli lint PART...                  faults and suspicions of part files
 
 Exit codes: 0 all holds, 1 a promise is broken or a limit overstepped, 2 bad input.)";
@@ -98,6 +99,9 @@ int run(int argc, char** argv) {
     shelf->add_option("NEEDS", needs, "such as \"core >= 100 MHz, 2 uart, can fd, sleep <= 2 uA, 3 pll\"");
     bool isShelfJson = false;
     shelf->add_flag("--json", isShelfJson, "one JSON object");
+    CLI::App* newPart = app.add_subcommand("new-part", "Print a small commented part to begin your own with");
+    std::string partId;
+    newPart->add_option("ID", partId, "its id, which is also its file's name: ID.part.toml")->required();
     CLI::App* lint = app.add_subcommand("lint", "Look for faults and suspicious entries in part files");
     std::vector<std::string> parts;
     bool isLintJson = false;
@@ -133,6 +137,9 @@ int run(int argc, char** argv) {
     }
     if (*shelf) {
         return cli::runShelf(console, needs, isShelfJson);
+    }
+    if (*newPart) {
+        return cli::runNewPart(console, partId);
     }
     return cli::runLint(console, parts, isLintJson);
 }

@@ -133,8 +133,8 @@ private slots:
         const auto needs = readNeeds(" core >= 100 MHz,2 uart ,, can fd, ");
         QVERIFY(needs.has_value());
         QCOMPARE(needs->size(), std::size_t{3});
-        QCOMPARE((*needs)[2], (Need{"can fd", CountNeed{"can fd", 1}}));
-        QCOMPARE((*needs)[0], (Need{"core >= 100 MHz", RateNeed{"core", exact("100000000")}}));
+        QCOMPARE((*needs)[2], (PartNeed{"can fd", CountNeed{"can fd", 1}}));
+        QCOMPARE((*needs)[0], (PartNeed{"core >= 100 MHz", RateNeed{"core", exact("100000000")}}));
     }
 
     /// No text, however odd, is more than an error.

@@ -1,4 +1,6 @@
+#include "derive/lint_reset.h"
 #include "files/part_reader.h"
+#include "files/part_skeleton.h"
 #include "part/lint.h"
 #include "support.h"
 
@@ -71,6 +73,17 @@ private slots:
         QCOMPARE(part.nodeId(part.core), std::string("core"));
         QCOMPARE(part.sources[3].tolerance[0].high, exact("1/4"));
         QCOMPARE(lines(lintPart(part)), std::string());
+    }
+
+    /// What a new part begins with has no fault and nothing suspicious, under any id.
+    void theSkeletonIsClean() {
+        for (const std::string& id : {std::string("my-part"), std::string("a"), std::string("dune-3_b")}) {
+            const PartFile file = readPart(partSkeleton(id), "new");
+            QCOMPARE(lines(file.diagnostics), std::string());
+            QCOMPARE(file.part->id, id);
+            QCOMPARE(lines(lintPart(*file.part)), std::string());
+            QCOMPARE(lines(lintReset(*file.part)), std::string());
+        }
     }
 
     void readsAPartTypedByHand() {

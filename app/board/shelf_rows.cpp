@@ -24,7 +24,7 @@ State stateOf(Fit fit) {
 } // namespace
 
 std::vector<ShelfRow> shelfRows(const std::vector<ShelvedPart>& parts, const std::vector<ShelvedPlan>& plans,
-                                const std::vector<Need>& needs) {
+                                const std::vector<PartNeed>& needs) {
     struct Judged {
         const ShelvedPart* part;
         std::vector<NeedFigure> figures;

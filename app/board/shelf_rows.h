@@ -25,6 +25,6 @@ struct ShelfRow {
 /// All rows: parts that fit first, each with its needs and plans below it. Parts that can't be read come last, with
 /// their first fault.
 std::vector<ShelfRow> shelfRows(const std::vector<ShelvedPart>& parts, const std::vector<ShelvedPlan>& plans,
-                                const std::vector<Need>& needs);
+                                const std::vector<PartNeed>& needs);
 
 } // namespace wisetick::app

@@ -256,6 +256,15 @@ void ShelfView::readAgain() {
     judge();
 }
 
+QString ShelfView::selectedPart() const {
+    QString id;
+    for (std::size_t i = 0; i <= list_->selected() && i < list_->rows().size(); ++i) {
+        const ShelfRow& row = list_->rows()[i];
+        id = row.kind == ShelfRow::Kind::part ? row.target : id;
+    }
+    return QString::fromStdString(partOnShelf(id.toStdString(), shelf_).string());
+}
+
 QString ShelfView::trouble() const {
     return trouble_->isVisibleTo(this) ? trouble_->text() : QString();
 }

@@ -70,6 +70,8 @@ public:
     void readAgain();
     QLineEdit* needs() const { return needs_; }
     ShelfList* list() const { return list_; }
+    /// The file of the part that is selected, or of the one whose plan is; empty where there is none.
+    QString selectedPart() const;
     /// What is wrong with the text of the needs; empty where nothing is.
     QString trouble() const;
 

@@ -43,6 +43,7 @@ Diagnostics Document::open(const QString& path) {
         return loaded.diagnostics;
     }
     path_ = path;
+    partPath_ = QString::fromStdString(loaded.partPath.string());
     text_ = std::move(loaded.text);
     part_ = std::move(*loaded.part);
     savedPlan_ = *loaded.plan;
@@ -53,21 +54,38 @@ Diagnostics Document::open(const QString& path) {
 
 Diagnostics Document::begin(const QString& partId) {
     Diagnostics diagnostics;
-    for (const auto& folder : shelf_) {
-        const auto text = readTextFile(folder / (partId.toStdString() + ".part.toml"), diagnostics);
-        PartFile file = text ? readPart(*text, partId.toStdString()) : PartFile();
-        if (!file.part) {
-            diagnostics.insert(diagnostics.end(), file.diagnostics.begin(), file.diagnostics.end());
-            continue;
-        }
-        path_.clear();
-        text_.clear();
-        part_ = std::move(*file.part);
-        savedPlan_ = Plan();
-        start(freshPlan(part_));
-        return {};
+    const auto path = partOnShelf(partId.toStdString(), shelf_);
+    const auto text = readTextFile(path.empty() ? std::filesystem::path(partId.toStdString()) : path, diagnostics);
+    if (!text) {
+        return diagnostics;
     }
-    return diagnostics;
+    PartFile file = readPart(*text, path.string());
+    if (!file.part) {
+        return file.diagnostics;
+    }
+    Plan plan = freshPlan(*file.part);
+    show(std::move(*file.part), std::move(plan));
+    partPath_ = QString::fromStdString(path.string());
+    return {};
+}
+
+void Document::show(Part part, Plan plan) {
+    path_.clear();
+    partPath_.clear();
+    text_.clear();
+    part_ = std::move(part);
+    savedPlan_ = Plan();
+    start(std::move(plan));
+}
+
+Diagnostics Document::takePart(Part part) {
+    const PlanFile file = readPlan(writePlan(plan()), path_.toStdString(), &part);
+    if (!file.plan) {
+        return file.diagnostics;
+    }
+    part_ = std::move(part);
+    work();
+    return {};
 }
 
 void Document::start(Plan plan) {

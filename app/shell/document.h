@@ -31,6 +31,13 @@ public:
 
     /// Begins a plan on a part of the shelf; it has no path until it is saved. The faults of the part where it has any.
     Diagnostics begin(const QString& partId);
+    /// Shows a part with a plan that need not come from files.
+    void show(Part part, Plan plan);
+    /// Puts the plan on a part that was changed, as where its file was edited. Where the plan does not fit it, its faults
+    /// are returned and everything stays.
+    Diagnostics takePart(Part part);
+    /// The file of the part; empty where there is none.
+    const QString& partPath() const { return partPath_; }
     /// Takes what another program wrote to the file, as one edit that can be undone.
     Diagnostics reload();
     /// Takes the changes that were written beside the file and never saved, as one edit.
@@ -92,6 +99,7 @@ private:
     Shelf shelf_;
     bool isOpen_ = false;
     QString path_;
+    QString partPath_;
     std::string text_;
     Part part_;
     Plan savedPlan_;

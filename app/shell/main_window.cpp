@@ -5,6 +5,7 @@
 #include "clocks/clocks_view.h"
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "part_editor/part_editor.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
 #include "shell/head.h"

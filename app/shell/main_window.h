@@ -17,6 +17,7 @@ class ClocksView;
 class Head;
 class PromisesColumn;
 class Notice;
+class PartEditor;
 class RipplePanel;
 class ShelfView;
 class TrailButton;
@@ -56,6 +57,12 @@ public:
     QString helpPage() const;
     /// Where the documents are; without, F1 says so.
     void setDocuments(const QString& folder) { documents_ = folder; }
+    /// The folder for parts of the user's own; it should stand on the shelf.
+    void setOwnParts(const QString& folder) { ownParts_ = folder; }
+    /// Opens the editor on a part file; on a new part where the path is empty.
+    void editPart(const QString& path);
+    /// The part that is being written; nullptr where none is.
+    PartEditor* partEditor() const { return partEditor_; }
     /// Where the plans are that ship with the program; the shelf shows them below their parts.
     void setExamples(const QString& folder) { examples_ = folder; }
     /// The plans that were open last, the newest first.
@@ -74,6 +81,7 @@ private:
     void chooseAndOpen();
     void chooseRecent();
     void beginPlan(const QString& partId);
+    void takeSavedPart(const QString& path);
     QWidget* viewNamed(const QString& name);
     bool isShown(const QWidget* view) const;
     bool showOpened(const QString& path, const Diagnostics& diagnostics);
@@ -94,6 +102,7 @@ private:
     Shelf shelf_;
     QString documents_;
     QString examples_;
+    QString ownParts_;
     Theme theme_ = lightTheme();
     bool followsDesktop_ = true;
     bool showsFeeding_ = false; ///< only what feeds the selected promise
@@ -111,6 +120,7 @@ private:
     ClocksView* clocks_;
     BoardView* board_ = nullptr;
     ShelfView* shelfView_ = nullptr;
+    PartEditor* partEditor_ = nullptr;
     RipplePanel* ripple_;
     WorkingsPanel* workings_;
     QLabel* workingsTitle_;

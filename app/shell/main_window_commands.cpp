@@ -1,16 +1,21 @@
 #include "shell/main_window.h"
 
+#include "board/shelf_view.h"
 #include "clocks/clocks_view.h"
+#include "part_editor/part_editor.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
 #include "shell/head.h"
 #include "shell/help.h"
+#include "shell/notice.h"
 #include "takes/takes_window.h"
 #include "workings/workings_panel.h"
 
 #include <QAction>
 #include <QApplication>
 #include <QClipboard>
+#include <QDir>
+#include <QFileInfo>
 #include <QLineEdit>
 #include <QMimeData>
 
@@ -34,6 +39,15 @@ QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, c
 
 void MainWindow::addCommands() {
     addCommand(tr("New plan: the parts shelf"), QKeySequence("Ctrl+N"), [this] { showView("shelf"); });
+    addCommand(tr("Edit the part"), QKeySequence("Ctrl+E"), [this] {
+        // on the shelf the part that is selected there, else the plan's
+        const QString shelved = isShown(shelfView_) ? shelfView_->selectedPart() : QString();
+        const QString path = shelved.isEmpty() ? document_.partPath() : shelved;
+        if (!path.isEmpty()) {
+            editPart(path);
+        }
+    });
+    addCommand(tr("New part"), QKeySequence("Ctrl+Shift+N"), [this] { editPart({}); });
     addCommand(tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
     addCommand(tr("Help on what has the focus"), QKeySequence("F1"), [this] {
         Help help(documents_, helpPage(), theme_, this);
@@ -146,6 +160,51 @@ void MainWindow::chooseRecent() {
     }
     CommandPalette palette(actions, theme_, this);
     palette.exec();
+}
+
+void MainWindow::editPart(const QString& path) {
+    if (partEditor_ != nullptr && !partEditor_->close()) {
+        return; // its changes are still wanted
+    }
+    delete partEditor_;
+    partEditor_ = new PartEditor(ownParts_, document_.isOpen() ? document_.plan() : Plan(), theme_, this);
+    partEditor_->setAttribute(Qt::WA_DeleteOnClose);
+    connect(partEditor_, &PartEditor::saved, this, &MainWindow::takeSavedPart);
+    connect(partEditor_, &QObject::destroyed, this, [this] { partEditor_ = nullptr; });
+    const QString folder = QFileInfo(path).canonicalPath();
+    const bool isShipped = std::any_of(shelf_.begin(), shelf_.end(), [&](const std::filesystem::path& each) {
+        const QString shelved = QString::fromStdString(each.string());
+        return shelved != ownParts_ && QDir(shelved).canonicalPath() == folder;
+    });
+    const auto origin = isShipped ? PartEditor::Origin::shipped : PartEditor::Origin::own;
+    if (path.isEmpty()) {
+        partEditor_->begin();
+    } else if (const QString trouble = partEditor_->openFile(path, origin); !trouble.isEmpty()) {
+        partEditor_->close();
+        notice_->tell(trouble, {});
+        return;
+    }
+    partEditor_->show();
+    partEditor_->activateWindow();
+    partEditor_->text()->setFocus();
+}
+
+/// A part that was saved is taken by the plan that stands on it, and by the shelf.
+void MainWindow::takeSavedPart(const QString& path) {
+    Diagnostics diagnostics;
+    const auto content = readTextFile(path.toStdString(), diagnostics);
+    PartFile file = content ? readPart(*content, path.toStdString()) : PartFile();
+    if (document_.isOpen() && file.part && file.part->id == document_.part().id) {
+        const Diagnostics faults = document_.takePart(std::move(*file.part));
+        if (!faults.empty()) {
+            showFaults(faults);
+            notice_->tell(tr("The plan does not stand on the part as it was saved; it stays on the part as it was opened."),
+                          {{tr("Close the list"), [this] { showFaults({}); }}});
+        }
+    }
+    if (shelfView_ != nullptr) {
+        shelfView_->readAgain();
+    }
 }
 
 } // namespace wisetick::app

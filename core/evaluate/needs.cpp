@@ -139,7 +139,7 @@ class NeedReader {
 public:
     NeedReader(std::string_view piece, std::size_t at) : piece_(piece), at_(at) {}
 
-    tl::expected<Need, TextError> read() const {
+    tl::expected<PartNeed, TextError> read() const {
         for (const auto& [sign, isLeast] : {std::pair{">=", true}, std::pair{"\u2265", true}, std::pair{"at least", true},
                                             std::pair{"<=", false}, std::pair{"\u2264", false}, std::pair{"at most", false}}) {
             const std::size_t found = piece_.find(sign);
@@ -157,16 +157,17 @@ private:
         return tl::unexpected(TextError{at_ + offset, word.size(), std::move(found), std::move(expected), std::move(mend)});
     }
 
-    Need need(decltype(Need::ask) ask) const { return {std::string(piece_), std::move(ask)}; }
+    PartNeed need(decltype(PartNeed::ask) ask) const { return {std::string(piece_), std::move(ask)}; }
 
-    tl::expected<Need, TextError> readBound(std::string_view left, bool isLeast, std::string_view right, const char* sign) const {
+    tl::expected<PartNeed, TextError> readBound(std::string_view left, bool isLeast, std::string_view right,
+                                                const char* sign) const {
         if (left.empty() || right.empty()) {
             return fault(right, std::string("'") + sign + "' with nothing " + (left.empty() ? "before" : "after") + " it",
                          "a condition such as 'core >= 100 MHz' or 'sleep <= 2 uA'");
         }
         if (const auto kind = kindOf(left); kind && isLeast) {
             const auto count = wholeNumber(right);
-            return count ? tl::expected<Need, TextError>(need(CountNeed{*kind, *count}))
+            return count ? tl::expected<PartNeed, TextError>(need(CountNeed{*kind, *count}))
                          : fault(right, "'" + std::string(right) + "'", "a whole number");
         }
         if (lower(left) == "supply") {
@@ -183,7 +184,7 @@ private:
     }
 
     template <class Ask, class Make>
-    tl::expected<Need, TextError> readQuantityAs(std::string_view text, Unit unit, Make make) const {
+    tl::expected<PartNeed, TextError> readQuantityAs(std::string_view text, Unit unit, Make make) const {
         const auto value = readQuantity(text, unit);
         if (!value) {
             TextError error = value.error();
@@ -193,7 +194,7 @@ private:
         return need(make(*value));
     }
 
-    tl::expected<Need, TextError> readPlain() const {
+    tl::expected<PartNeed, TextError> readPlain() const {
         const std::size_t blank = piece_.find(' ');
         const std::string_view first = piece_.substr(0, blank);
         const std::string_view rest = blank == std::string_view::npos ? std::string_view() : trimmed(piece_.substr(blank));
@@ -202,7 +203,7 @@ private:
         }
         if (const auto count = wholeNumber(first); count && !rest.empty()) {
             const auto kind = kindOf(rest);
-            return kind ? tl::expected<Need, TextError>(need(CountNeed{*kind, *count}))
+            return kind ? tl::expected<PartNeed, TextError>(need(CountNeed{*kind, *count}))
                         : fault(rest, "'" + std::string(rest) + "', which is nothing that a part has", listNames(allKindNames()),
                                 didYouMean(lower(rest), allKindNames()));
         }
@@ -371,8 +372,8 @@ private:
 
 } // namespace
 
-tl::expected<std::vector<Need>, TextError> readNeeds(std::string_view text) {
-    std::vector<Need> needs;
+tl::expected<std::vector<PartNeed>, TextError> readNeeds(std::string_view text) {
+    std::vector<PartNeed> needs;
     std::size_t start = 0;
     while (start <= text.size()) {
         const std::size_t end = std::min(text.find(',', start), text.size());
@@ -389,9 +390,9 @@ tl::expected<std::vector<Need>, TextError> readNeeds(std::string_view text) {
     return needs;
 }
 
-std::vector<NeedFigure> judgeNeeds(const Part& part, const std::vector<Need>& needs) {
+std::vector<NeedFigure> judgeNeeds(const Part& part, const std::vector<PartNeed>& needs) {
     std::vector<NeedFigure> figures;
-    for (const Need& need : needs) {
+    for (const PartNeed& need : needs) {
         NeedFigure figure = std::visit(Judge(part), need.ask);
         figure.need = need.text;
         figures.push_back(std::move(figure));

@@ -53,15 +53,15 @@ struct WordNeed {
 };
 
 /// One thing that is asked of a part.
-struct Need {
+struct PartNeed {
     std::string text; ///< as typed
     std::variant<CountNeed, RateNeed, DrawNeed, SupplyNeed, CrystalNeed, WordNeed> ask;
-    bool operator==(const Need&) const = default;
+    bool operator==(const PartNeed&) const = default;
 };
 
 /// Reads needs between commas: "core >= 100 MHz, 2 uart, can fd, sleep <= 2 uA, 3 pll". `>=` may be ≥ or "at least", `<=`
 /// ≤ or "at most". What is no condition is looked for as a word. The error points into the text.
-tl::expected<std::vector<Need>, TextError> readNeeds(std::string_view text);
+tl::expected<std::vector<PartNeed>, TextError> readNeeds(std::string_view text);
 
 /// In the order in which parts are shown.
 enum class Fit { yes, unknown, no };
@@ -73,7 +73,7 @@ struct NeedFigure {
     std::string why; ///< "uart1, uart2, uart3", "core up to 160 MHz in tier fast", "no part of it is called 'moon'"
 };
 
-std::vector<NeedFigure> judgeNeeds(const Part& part, const std::vector<Need>& needs);
+std::vector<NeedFigure> judgeNeeds(const Part& part, const std::vector<PartNeed>& needs);
 
 /// Of all figures: no if one is no, unknown if one is unknown, else yes.
 Fit fitOf(const std::vector<NeedFigure>& figures);

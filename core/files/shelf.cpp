@@ -86,6 +86,7 @@ LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf) {
                                       "a part on the shelf (" + listNames(known) + ") or a path beside the plan",
                                       didYouMean(*named.part, known)});
     } else if (const auto partText = readTextFile(*partPath, loaded.diagnostics)) {
+        loaded.partPath = *partPath;
         PartFile part = readPart(*partText, partPath->string());
         append(loaded.diagnostics, part.diagnostics);
         loaded.part = std::move(part.part);
@@ -111,11 +112,14 @@ std::vector<std::string> partsOnShelf(const Shelf& shelf) {
     return {ids.begin(), ids.end()};
 }
 
+fs::path partOnShelf(const std::string& id, const Shelf& shelf) {
+    return findPart(id, {}, shelf).value_or(fs::path());
+}
+
 std::vector<ShelvedPart> readShelf(const Shelf& shelf) {
     std::vector<ShelvedPart> parts;
     for (const std::string& id : partsOnShelf(shelf)) {
-        const auto path = findPart(id, {}, shelf);
-        ShelvedPart part{id, path.value_or(fs::path()), {}};
+        ShelvedPart part{id, partOnShelf(id, shelf), {}};
         if (const auto text = readTextFile(part.path, part.file.diagnostics)) {
             part.file = readPart(*text, part.path.string());
         }

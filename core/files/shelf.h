@@ -19,7 +19,8 @@ std::optional<std::string> readTextFile(const std::filesystem::path& path, Diagn
 struct LoadedPlan {
     std::optional<Part> part;
     std::optional<Plan> plan;
-    std::string text; ///< of the plan file, as it stands
+    std::string text;               ///< of the plan file, as it stands
+    std::filesystem::path partPath; ///< empty where there is none
     Diagnostics diagnostics;
     std::map<std::string, Place> places; ///< of the plan's keys
 };
@@ -34,6 +35,9 @@ struct ShelvedPart {
     std::filesystem::path path;
     PartFile file;
 };
+
+/// The file of the part of that id on the shelf; an empty path where there is none.
+std::filesystem::path partOnShelf(const std::string& id, const Shelf& shelf);
 
 /// All parts of the shelf, by id; where folders have the same id, the first folder's.
 std::vector<ShelvedPart> readShelf(const Shelf& shelf);
