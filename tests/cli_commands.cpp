@@ -199,6 +199,35 @@ private slots:
                  QString("no kind of source 'cristal'; expected 'crystal', 'rc' or 'clock-in'; did you mean 'crystal'?"));
     }
 
+    void theShelfIsSearchedByNeed() {
+        const Run fits = run({"shelf", "3 pll"});
+        QCOMPARE(fits.exitCode, 0);
+        QVERIFY(fits.out.indexOf("cordgrass-60 fits") < fits.out.indexOf("marram-20 does not fit"));
+        QCOMPARE(run({"shelf", "4 pll"}).exitCode, 1); // none has that many
+        const Run all = run({"shelf"});
+        QCOMPARE(all.exitCode, 0);
+        QVERIFY(all.out.contains("  sedge-8       An invented 8-bit part"));
+        const Run wrong = run({"shelf", "can fd, 2 uatr"});
+        QCOMPARE(wrong.exitCode, 2);
+        QVERIFY2(wrong.err.contains("  can fd, 2 uatr\n            ^^^^\n"), qPrintable(wrong.err));
+        const QJsonObject first = run({"shelf", "3 pll", "--json"}).json()["parts"].toArray()[0].toObject();
+        QCOMPARE(first["part"].toString(), QString("cordgrass-60"));
+        QCOMPARE(first["needs"].toArray()[0].toObject()["why"].toString(), QString("vco1, vco2, vco3"));
+        QCOMPARE(run({"shelf", "2 uatr", "--json"}).json()["error"].toObject()["position"].toInt(), 2);
+    }
+
+    /// What new-part prints is a part that a plan can stand on.
+    void aNewPartIsPrinted() {
+        const Run printed = run({"new-part", "dune-3"});
+        QCOMPARE(printed.exitCode, 0);
+        write(folder_.filePath("dune-3.part.toml"), printed.out.toStdString());
+        write(folder_.filePath("dune.plan.toml"),
+              "format = \"wisetick-plan/1\"\npart = \"dune-3\"\n[[promise]]\nsay = \"core runs "
+              "at 8 MHz\"\n[[take]]\nname = \"A\"\n");
+        QCOMPARE(run({"check", folder_.filePath("dune.plan.toml")}).exitCode, 0);
+        QCOMPARE(run({"new-part", "Dune 3"}).exitCode, 2);
+    }
+
     void helpTeaches() {
         const Run help = run({"--help"});
         QCOMPARE(help.exitCode, 0);

@@ -335,6 +335,69 @@ private slots:
         QCOMPARE(figures.findLine("l9")->why, std::string("the rate of l3 needs more than 256 bits"));
         QVERIFY_EXCEPTION_THROWN(derive(*part.part, *plan.plan, "B"), std::invalid_argument);
     }
+
+    /// Rates of zero, below it, immense and minute, in the part and on the board: an error at the place, or exact figures.
+    void oddRates_data() {
+        QTest::addColumn<bool>("isInPart");
+        QTest::addColumn<std::string>("rate");
+        QTest::addColumn<std::string>("hertz"); // empty: an error
+        const auto row = [](bool isInPart, const char* rate, const char* hertz) {
+            QTest::addRow("%s in the %s", rate, isInPart ? "part" : "plan")
+                << isInPart << std::string(rate) << std::string(hertz);
+        };
+        for (const bool isInPart : {true, false}) {
+            for (const char* rate :
+                 {"0 Hz", "0", "-8 MHz", "\u22128 MHz", "1e400 Hz", "NaN", "inf Hz", "8", "", "8 MHz MHz", "0x10"}) {
+                if (std::string(rate) != "8") { // a bare number is a rate in Hz
+                    row(isInPart, rate, "");
+                }
+            }
+            row(isInPart, "8", "8");
+            row(isInPart, "1e30 Hz", "1e30");
+            row(isInPart, "1e-30 Hz", "1e-30");
+            row(isInPart, "123456789.123456789 MHz", "123456789123456.789");
+        }
+    }
+    void oddRates() {
+        QFETCH(bool, isInPart);
+        QFETCH(std::string, rate);
+        QFETCH(std::string, hertz);
+        const std::string said = "rate = \"" + rate + "\"";
+        const PartFile part = readPart(isInPart ? replaced(marramText(), "rate = \"10 MHz\"", said) : marramText(), "p");
+        const PlanFile plan = readPlan(isInPart ? orchardText() : replaced(orchardText(), "rate = \"20 MHz\"", said), "f",
+                                       part.part ? &*part.part : nullptr);
+        const Diagnostics& diagnostics = isInPart ? part.diagnostics : plan.diagnostics;
+        QCOMPARE(hasErrors(diagnostics), hertz.empty());
+        if (hertz.empty()) {
+            QCOMPARE(diagnostics.front().place.line, isInPart ? 44 : 13);
+            return;
+        }
+        const Figures figures = derive(*part.part, *plan.plan, "A");
+        QCOMPARE(figures.findLine(isInPart ? "rcf" : "xtm")->hertz->nominal, exact(hertz));
+    }
+
+    void oddIds_data() {
+        QTest::addColumn<QString>("id");
+        QTest::addColumn<bool>("isRead");
+        for (const char* id :
+             {"Bus", "bus a", "b\u00fcs", "9bus", "", "-bus", "bus.a", "bus/a", "\\\"bus", "\\u0000", "b\\nus"}) {
+            QTest::addRow("'%s'", id) << QString(id) << false;
+        }
+        QTest::newRow("one letter") << "b" << true;
+        QTest::newRow("all that is allowed") << "b_u-s9" << true;
+        QTest::newRow("very long") << QString(300, 'b') << true;
+    }
+    void oddIds() {
+        QFETCH(QString, id);
+        QFETCH(bool, isRead);
+        const PartFile part = readPart(replaced(marramText(), "id = \"clk_out\"", "id = \"" + id.toStdString() + "\""), "p");
+        QCOMPARE(part.part.has_value(), isRead);
+        QCOMPARE(hasErrors(part.diagnostics), !isRead);
+        if (isRead) {
+            const PlanFile plan = readPlan(orchardText(), "f", &*part.part);
+            QVERIFY(derive(*part.part, *plan.plan, "A").findLine(id.toStdString()) != nullptr);
+        }
+    }
 };
 
 QTEST_APPLESS_MAIN(CoreLines)
