@@ -203,8 +203,7 @@ QString WorkingsPanel::lineHtml(const LineFigure& line) {
             QString("<p style='margin:0 0 8px 0'><a href='fails/%1'>%2</a></p>").arg(escaped(line.id), tr("what if it fails"));
     }
     return html + waysOutHtml() +
-           stepsHtml(lineWorkings(document_.part(), document_.plan().board, document_.figures().lines,
-                                  *document_.part().findNode(line.id))) +
+           stepsHtml(lineWorkings(document_.part(), document_.plan(), document_.figures(), *document_.part().findNode(line.id))) +
            fieldsHtml(line.fields);
 }
 

@@ -60,29 +60,24 @@ std::string whereText(const Part& part, const Limit& limit, const Controls& cont
 }
 
 /// The tightest of the limits that hold now.
-Rail applyLimits(const Part& part, const Board& board, const Line& line, const Controls& controls, LineFigure& figure) {
+Rail applyLimits(const Part& part, const Board& board, const std::vector<Limit>& limits, const Controls& controls,
+                 LimitSpan& span) {
     Rail rail;
-    for (const Limit& limit : line.limits) {
+    for (const Limit& limit : limits) {
         if (!holds(limit, board, controls)) {
             continue;
         }
         const std::string where = whereText(part, limit, controls);
-        if (limit.min && (!figure.limitMin || *limit.min > *figure.limitMin)) {
-            figure.limitMin = limit.min;
+        if (limit.min && (!span.min || *limit.min > *span.min)) {
+            span.min = limit.min;
             rail.minWhere = where;
             rail.isMinTolerance = limit.isTolerance;
         }
-        if (limit.max && (!figure.limitMax || *limit.max < *figure.limitMax)) {
-            figure.limitMax = limit.max;
+        if (limit.max && (!span.max || *limit.max < *span.max)) {
+            span.max = limit.max;
             rail.maxWhere = where;
             rail.isMaxTolerance = limit.isTolerance;
         }
-        const auto shown = [](const std::optional<Rational>& end) { return end ? hertzText(*end) : std::string("none"); };
-        figure.workings.push_back({"limit",
-                                   where.empty() ? "always" : where.substr(1),
-                                   {},
-                                   "least " + shown(limit.min) + ", most " + shown(limit.max),
-                                   {{line.id, {}, "part/line." + line.id + ".limit", limit.ref}}});
     }
     return rail;
 }
@@ -107,11 +102,36 @@ void judgeEnd(const Rational& slack, LineFigure& figure, const Rational& limit, 
 
 } // namespace
 
+LimitSpan limitSpan(const Part& part, const Board& board, const std::vector<Limit>& limits, const Controls& controls) {
+    LimitSpan span;
+    applyLimits(part, board, limits, controls, span);
+    return span;
+}
+
+Workings limitWorkings(const Part& part, const Board& board, const Line& line, const Controls& controls) {
+    Workings steps;
+    const auto shown = [](const std::optional<Rational>& end) { return end ? hertzText(*end) : std::string("none"); };
+    for (const Limit& limit : line.limits) {
+        if (holds(limit, board, controls)) {
+            const std::string where = whereText(part, limit, controls);
+            steps.push_back({"limit",
+                             where.empty() ? "always" : where.substr(1),
+                             {},
+                             "least " + shown(limit.min) + ", most " + shown(limit.max),
+                             {{line.id, {}, "part/line." + line.id + ".limit", limit.ref}}});
+        }
+    }
+    return steps;
+}
+
 void judgeLimits(const Part& part, const Board& board, const Controls& controls, std::vector<LineFigure>& lines,
                  Diagnostics& findings) {
     for (NodeIndex node = 0; node < lines.size(); ++node) {
         LineFigure& figure = lines[node];
-        const Rail rail = part.isSource(node) ? Rail() : applyLimits(part, board, part.lineAt(node), controls, figure);
+        LimitSpan span;
+        const Rail rail = part.isSource(node) ? Rail() : applyLimits(part, board, part.lineAt(node).limits, controls, span);
+        figure.limitMin = span.min;
+        figure.limitMax = span.max;
         if (!figure.isOn) {
             continue;
         }

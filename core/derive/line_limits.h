@@ -5,6 +5,16 @@
 
 namespace wisetick {
 
+/// The tightest ends of the limits that hold in the take's tier, at the board's supply and with the controls as set; Hz.
+struct LimitSpan {
+    std::optional<Rational> min;
+    std::optional<Rational> max;
+};
+LimitSpan limitSpan(const Part& part, const Board& board, const std::vector<Limit>& limits, const Controls& controls);
+
+/// One step for every limit of the line that holds, with its place in the datasheet.
+Workings limitWorkings(const Part& part, const Board& board, const Line& line, const Controls& controls);
+
 /// Judges every line that is on against its limits in the take's tier: broken if the nominal is outside, strained if
 /// a worst case is outside by more than the part's slack. Fills limit, state and room, and adds findings.
 void judgeLimits(const Part& part, const Board& board, const Controls& controls, std::vector<LineFigure>& lines,

@@ -2,6 +2,7 @@
 
 #include "derive/crystal.h"
 #include "derive/demand.h"
+#include "derive/line_limits.h"
 #include "derive/promises.h"
 #include "quantity/quantity_print.h"
 
@@ -127,13 +128,20 @@ Workings derivedWorkings(const Line& line, const LineFigure& figure, const LineF
 
 } // namespace
 
-Workings lineWorkings(const Part& part, const Board& board, const std::vector<LineFigure>& lines, NodeIndex node) {
-    const LineFigure& figure = lines[node];
-    if (!figure.hertz) {
-        return {};
+Workings lineWorkings(const Part& part, const Plan& plan, const Figures& figures, NodeIndex node) {
+    const LineFigure& figure = figures.lines[node];
+    Workings steps;
+    if (figure.hertz) {
+        steps = part.isSource(node) ? SourceWorkings(part.sources[node], plan.board, figure).work()
+                                    : derivedWorkings(part.lineAt(node), figure, figures.lines[*figure.parent]);
     }
-    return part.isSource(node) ? SourceWorkings(part.sources[node], board, figure).work()
-                               : derivedWorkings(part.lineAt(node), figure, lines[*figure.parent]);
+    const Take* take = findTake(plan, figures.take);
+    if (take != nullptr && !part.isSource(node) && !part.lineAt(node).limits.empty()) {
+        Diagnostics ignored;
+        const Workings limits = limitWorkings(part, plan.board, part.lineAt(node), resolveControls(part, *take, ignored));
+        steps.insert(steps.end(), limits.begin(), limits.end());
+    }
+    return steps;
 }
 
 Workings promiseWorkings(const Part& part, const Plan& plan, const Figures& figures, std::size_t promise) {
@@ -151,7 +159,7 @@ Workings promiseWorkings(const Part& part, const Plan& plan, const Figures& figu
 
 void addWorkings(const Part& part, const Plan& plan, Figures& figures) {
     for (NodeIndex node = 0; node < figures.lines.size(); ++node) {
-        figures.lines[node].workings = lineWorkings(part, plan.board, figures.lines, node);
+        figures.lines[node].workings = lineWorkings(part, plan, figures, node);
     }
     for (std::size_t i = 0; i < figures.promises.size(); ++i) {
         figures.promises[i].workings = promiseWorkings(part, plan, figures, i);

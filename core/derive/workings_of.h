@@ -7,8 +7,8 @@ namespace wisetick {
 
 /// The arithmetic behind figures. It is made when it is asked for: deriving makes none.
 
-/// How the rate of a source or line came about; nothing where it has none.
-Workings lineWorkings(const Part& part, const Board& board, const std::vector<LineFigure>& lines, NodeIndex node);
+/// How the rate of a source or line came about, and the limits that hold for it.
+Workings lineWorkings(const Part& part, const Plan& plan, const Figures& figures, NodeIndex node);
 
 /// How a promise (its place in the plan) was judged, in the figures of their take.
 Workings promiseWorkings(const Part& part, const Plan& plan, const Figures& figures, std::size_t promise);
