@@ -101,6 +101,13 @@ private slots:
         row("  uart1   talks 115.2k , as 8E1 ", "uart1 talks 115200 as 8E1");
         row("uart1 talks as 7N2 9600 baud", "uart1 talks 9600 as 7N2");
         row("tick: timer2 fires every 1 ms exactly", "tick: timer2 fires every 1 ms exactly");
+        row("sensor: i2c1 talks 400k, with 20 ns fall with 120 ns rise",
+            "sensor: i2c1 talks 400 kHz with 120 ns rise with 20 ns fall");
+        row("adc0 takes from 10 kohm 50 k samples/s, at 12 bits", "adc0 takes 50 k samples/s at 12 bit from 10 k\u03A9");
+        row("adc0 takes 5000 samples/s over 1 channel", "adc0 takes 5 k samples/s over 1 channel");
+        row("map: qspi0 clocks at most 100M", "map: qspi0 clocks at most 100 MHz");
+        row("pause waits within 2 % 100 us", "pause waits 100 \u00B5s within 2 %");
+        row("pause waits at least 0.1 ms", "pause waits at least 100 \u00B5s");
         row("timer6 fires every 1/3 s", "timer6 fires every 1000000000000/3 ps");
         row("feed: wdog bites after 2 s, fed every 1.8 s", "feed: wdog bites after 2 s, fed every 1.8 s");
         row("wdog bites at latest 3 s after 2 s within 10 %", "wdog bites after 2 s within 10 %, at latest 3 s");
@@ -130,11 +137,17 @@ private slots:
             QTest::newRow(marked) << std::string(marked) << std::string(say);
         };
         row("||", "nothing; expected a promise such as 'uart1 talks 115200' or 'timer2 fires every 1 ms'");
-        row("|uart9| talks 9600", "no uart 'uart9' on this part; expected 'uart1', 'uart2' or 'uart3'; did you mean 'uart1'?");
-        row("|timer1| talks 9600", "no uart 'timer1' on this part; expected 'uart1', 'uart2' or 'uart3'");
-        row("uart1 |talk| 9600",
-            "unknown verb 'talk'; expected 'runs', 'talks', 'fires', 'bites' or 'lasts'; did you mean 'talks'?");
-        row("uart1||", "no verb; expected 'runs', 'talks', 'fires', 'bites' or 'lasts'");
+        row("|uart9| talks 9600",
+            "no uart or i2c 'uart9' on this part; expected 'uart1', 'uart2', 'uart3' or 'i2c1'; did you mean 'uart1'?");
+        row("|timer1| talks 9600", "no uart or i2c 'timer1' on this part; expected 'uart1', 'uart2', 'uart3' or 'i2c1'");
+        row("uart1 |talk| 9600", "unknown verb 'talk'; expected 'runs', 'talks', 'fires', 'bites', 'takes', 'clocks', 'waits' or "
+                                 "'lasts'; did you mean 'talks'?");
+        row("adc0 takes 50 k samples/s at 12 |Hz|", "'Hz' makes it a rate; expected a number of bits such as '12 bit'");
+        row("adc0 takes at 12 bit||", "the line ends; expected '50 k samples/s'");
+        row("qspi0 clocks||", "the line ends; expected 'at most 100 MHz'");
+        row("i2c1 talks 400 kHz |with| 120 ns raise", "'with'; expected 'with 120 ns rise', 'with 20 ns fall' or 'also in idle'");
+        row("pause waits 100 us at least 20 us||", "more than one time; expected one of them");
+        row("uart1||", "no verb; expected 'runs', 'talks', 'fires', 'bites', 'takes', 'clocks', 'waits' or 'lasts'");
         row("uart1 talks||", "the line ends; expected '115200'");
         row("uart1 talks 9600 |witin| 3 %",
             "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?");
@@ -206,7 +219,7 @@ private slots:
         for (int i = 0; i < 4000; ++i) {
             PromiseLine line;
             line.name = random.coin() ? "name" + std::to_string(i) : "";
-            switch (random.whole(0, 6)) {
+            switch (random.whole(0, 10)) {
             case 0: {
                 const auto bound = static_cast<RunsAsk::Bound>(random.whole(0, 2));
                 line.subject = "core";
@@ -227,17 +240,41 @@ private slots:
                 line.subject = "wdog";
                 line.ask = BitesAsk{time(), maybe(), maybe(), maybe(), tolerance()};
                 break;
+            case 7:
+                line.subject = "i2c1";
+                line.ask = BusAsk{1 / time(), maybe(), maybe()};
+                break;
+            case 8: {
+                const auto some = [&]() -> std::optional<Rational> {
+                    return random.coin() ? std::optional(Rational(random.whole(1, 64))) : std::nullopt;
+                };
+                line.subject = "adc0";
+                line.ask = TakesAsk{1 / time(), some(), maybe(), some()};
+                break;
+            }
+            case 9:
+                line.subject = "qspi0";
+                line.ask = ClocksAsk{1 / time()};
+                break;
+            case 10: {
+                const bool isAtLeast = random.coin();
+                line.subject = "pause";
+                line.ask = WaitsAsk{time(), isAtLeast, isAtLeast ? Tolerance() : tolerance()};
+                break;
+            }
             case 4: line.ask = WakesAsk{"deep", time(), random.coin() ? "rtc" : "", maybe()}; break;
             case 5: line.ask = AverageAsk{time()}; break;
             default: line.subject = "battery"; line.ask = LastsAsk{time()};
             }
-            if (line.ask.index() < 4 && random.coin()) {
+            if (line.ask.index() < 8 && random.coin()) {
                 line.alsoIn = {"idle"};
             }
             const std::string text = printPromiseLine(line);
             const auto read = readPromiseLine(text, &part_);
             QVERIFY2(read.has_value(), text.c_str());
             QVERIFY2(*read == line, text.c_str());
+            const auto alone = readPromiseLine(text); // as a plan without its part is read
+            QVERIFY2(alone.has_value() && *alone == line, text.c_str());
         }
     }
 

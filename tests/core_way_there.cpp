@@ -255,6 +255,18 @@ private slots:
         QVERIFY(count >= 16);
     }
 
+    /// Gates are let in last, when every rule allows what stands behind them: here the network's reference waits for a fast bus.
+    void gatesWaitForTheirRules() {
+        const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/spindle-balancer.plan.toml", {sourceDir() + "/parts"});
+        const WayThere way = wayThere(*loaded.part, *loaded.plan, std::nullopt, "full");
+        QVERIFY(place(way, "sys from p1a") < place(way, "let in link_ref"));
+        QVERIFY(place(way, "let in link_ref") < static_cast<std::ptrdiff_t>(way.steps.size()));
+        const ClockWrite& step = way.steps[static_cast<std::size_t>(place(way, "let in link_ref"))];
+        QCOMPARE(fieldText(step.fields[0].field), std::string("LINK.WIRE[31]"));
+        const WayThere back = wayThere(*loaded.part, *loaded.plan, "full", "waiting");
+        QVERIFY(place(back, "shut off link_ref") < place(back, "sys from rch"));
+    }
+
     /// A mux goes to a multiplier only once that runs: here the peripherals may not outrun the core on the way.
     void muxesWaitForTheirInput() {
         const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/river-gauge.plan.toml", {sourceDir() + "/parts"});

@@ -1,7 +1,12 @@
 #include "derive/promises.h"
 
 #include "derive/field_values.h"
+#include "derive/line_limits.h"
+#include "promise/adc.h"
+#include "promise/delay_loop.h"
+#include "promise/i2c.h"
 #include "promise/line_rate.h"
+#include "promise/spi.h"
 #include "promise/timer.h"
 #include "promise/uart.h"
 #include "promise/watchdog.h"
@@ -41,6 +46,15 @@ WatchdogRest restOf(const PromiseContext& context, std::size_t peripheral) {
     return rest;
 }
 
+AdcClockSpan adcSpan(const PromiseContext& context, const AdcKind& adc) {
+    const LimitSpan span = limitSpan(context.part, context.plan.board, adc.limits, context.controls);
+    return {span.min, span.max};
+}
+
+std::optional<Rational> portMost(const PromiseContext& context, const SpiKind& spi) {
+    return limitSpan(context.part, context.plan.board, spi.limits, context.controls).max;
+}
+
 /// Judges one promise on its peripheral with the given settings held. The variant visit is exhaustive: a new ask
 /// must be given its judge here.
 struct PeripheralJudge {
@@ -73,11 +87,61 @@ struct PeripheralJudge {
                    ? wrongKind()
                    : judgeWatchdog(figure, *watchdog, ask, bench.clock, restOf(context, bench.index), pinned, context.detail);
     }
+    PromiseFigure operator()(const BusAsk& ask) {
+        const auto* bus = kind<I2cKind>();
+        return bus == nullptr ? wrongKind() : judgeI2c(figure, *bus, ask, bench.clock, pinned, context.detail);
+    }
+    PromiseFigure operator()(const TakesAsk& ask) {
+        const auto* adc = kind<AdcKind>();
+        return adc == nullptr ? wrongKind()
+                              : judgeAdc(figure, *adc, ask, bench.clock, adcSpan(context, *adc), pinned, context.detail);
+    }
+    PromiseFigure operator()(const ClocksAsk& ask) {
+        const auto* spi = kind<SpiKind>();
+        return spi == nullptr ? wrongKind()
+                              : judgeSpi(figure, *spi, ask, bench.clock, portMost(context, *spi), pinned, context.detail);
+    }
+    PromiseFigure operator()(const WaitsAsk& ask) {
+        const auto* loop = kind<DelayLoopKind>();
+        return loop == nullptr ? wrongKind() : judgeDelayLoop(figure, *loop, ask, bench.clock, pinned, context.detail);
+    }
     // these have no peripheral of their own
     PromiseFigure operator()(const RunsAsk&) { return figure; }
     PromiseFigure operator()(const WakesAsk&) { return figure; }
     PromiseFigure operator()(const AverageAsk&) { return figure; }
     PromiseFigure operator()(const LastsAsk&) { return figure; }
+};
+
+/// The ranked ways of an ask on the kind of peripheral that it is meant for; none on any other.
+struct WayLister {
+    const PromiseContext& context;
+    const Bench& bench;
+    const std::vector<Setting>& pinned;
+    std::size_t most;
+
+    std::vector<Way> operator()(const TalksAsk& ask, const UartKind& kind) const {
+        return uartWays(kind, ask, bench.clock, pinned);
+    }
+    std::vector<Way> operator()(const FiresAsk& ask, const TimerKind& kind) const {
+        return timerWays(kind, ask, bench.clock, pinned, most);
+    }
+    std::vector<Way> operator()(const BitesAsk& ask, const WatchdogKind& kind) const {
+        return watchdogWays(kind, ask, bench.clock, restOf(context, bench.index), pinned, most);
+    }
+    std::vector<Way> operator()(const BusAsk& ask, const I2cKind& kind) const { return i2cWays(kind, ask, bench.clock, pinned); }
+    std::vector<Way> operator()(const TakesAsk& ask, const AdcKind& kind) const {
+        return adcWays(kind, ask, bench.clock, adcSpan(context, kind), pinned);
+    }
+    std::vector<Way> operator()(const ClocksAsk& ask, const SpiKind& kind) const {
+        return spiWays(kind, ask, bench.clock, portMost(context, kind), pinned, most);
+    }
+    std::vector<Way> operator()(const WaitsAsk& ask, const DelayLoopKind& kind) const {
+        return delayLoopWays(kind, ask, bench.clock, pinned);
+    }
+    template <class Ask, class Kind>
+    std::vector<Way> operator()(const Ask&, const Kind&) const {
+        return {};
+    }
 };
 
 /// Where in the datasheet the peripheral stands, with every number that it gives.
@@ -318,20 +382,10 @@ std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise,
         return {};
     }
     const std::vector<Setting> pinned = judge.pinnedOf(promise);
-    const Ask& ask = context.plan.promises[promise].line.ask;
-    const PeripheralKind& kind = bench->peripheral->kind;
-    if (const auto* talks = std::get_if<TalksAsk>(&ask); talks != nullptr && std::holds_alternative<UartKind>(kind)) {
-        std::vector<Way> ways = uartWays(std::get<UartKind>(kind), *talks, bench->clock, pinned);
-        ways.resize(std::min(most, ways.size()));
-        return ways;
-    }
-    if (const auto* fires = std::get_if<FiresAsk>(&ask); fires != nullptr && std::holds_alternative<TimerKind>(kind)) {
-        return timerWays(std::get<TimerKind>(kind), *fires, bench->clock, pinned, most);
-    }
-    if (const auto* bites = std::get_if<BitesAsk>(&ask); bites != nullptr && std::holds_alternative<WatchdogKind>(kind)) {
-        return watchdogWays(std::get<WatchdogKind>(kind), *bites, bench->clock, restOf(context, bench->index), pinned, most);
-    }
-    return {};
+    std::vector<Way> ways =
+        std::visit(WayLister{context, *bench, pinned, most}, context.plan.promises[promise].line.ask, bench->peripheral->kind);
+    ways.resize(std::min(most, ways.size()));
+    return ways;
 }
 
 } // namespace wisetick

@@ -95,8 +95,12 @@ public:
     }
 
 private:
-    /// Sources and multipliers are started and stopped; everything else is there as soon as its input is.
-    bool isStarted(NodeIndex node) const { return part_.isSource(node) || !part_.lineAt(node).multiply.empty(); }
+    bool isMultiplier(NodeIndex node) const { return !part_.isSource(node) && !part_.lineAt(node).multiply.empty(); }
+
+    /// Sources, multipliers and gates are started and stopped; everything else is there as soon as its input is.
+    bool isStarted(NodeIndex node) const {
+        return part_.isSource(node) || isMultiplier(node) || part_.lineAt(node).fields.contains("on");
+    }
 
     /// The lines that something is wanted of for its own sake: they feed no other line that is on.
     void markEnds(const Controls& controls, const std::vector<bool>& on) {
@@ -123,7 +127,7 @@ private:
             }
         }
         for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
-            if (isStarted(node) && moment.runs[node]) { // a running multiplier must be well fed, whoever uses it
+            if (isMultiplier(node) && moment.runs[node]) { // a running multiplier must be well fed, whoever uses it
                 for (const NodeIndex each : chainOf(part_, controls, node)) {
                     result[each] = used_[each];
                 }
@@ -260,11 +264,12 @@ private:
     /// Stops a multiplier that nobody needs or that is to be set anew, once the core does not hang on it.
     bool stopMultiplier(const Controls& controls, const std::vector<Change>& changes) {
         for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
-            const bool isDue = !goalDemand_.nodes[node] || isTouched(controls, node, changes);
+            const bool isDue = !goalDemand_.nodes[node] || (isMultiplier(node) && isTouched(controls, node, changes));
             if (isStarted(node) && now_.runs[node] && isDue && !isAbove(controls, node, part_.core)) {
                 Moment next = now_;
                 next.runs[node] = false;
-                write(std::move(next), "stop " + part_.nodeId(node), startFields(node, false), {});
+                write(std::move(next), (isMultiplier(node) ? "stop " : "shut off ") + part_.nodeId(node),
+                      startFields(node, false), {});
                 return true;
             }
         }
@@ -278,7 +283,7 @@ private:
         for (const Change& change : changes) {
             bool isHeld = false; // a running multiplier must not see what is above it change
             for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
-                isHeld = isHeld || (isStarted(node) && now_.runs[node] && isAbove(controls, change.node, node));
+                isHeld = isHeld || (isMultiplier(node) && now_.runs[node] && isAbove(controls, change.node, node));
             }
             Moment next = after(change);
             isHeld = isHeld || (inputs == Inputs::alive && change.control == "from" && !runsIn(next, change.node));
@@ -292,10 +297,12 @@ private:
         return false;
     }
 
+    /// Whether what a line would be fed from runs.
     bool runsIn(const Moment& moment, NodeIndex node) const {
         Diagnostics ignored;
         const Controls controls = resolveControls(part_, moment.take, ignored);
-        return isAlive(moment, controls, node) && isReady(controls, node);
+        const NodeIndex parent = parentOf(part_, controls, node - part_.sources.size());
+        return isAlive(moment, controls, parent) && isReady(controls, parent);
     }
 
     /// Whether no source above is still starting.
@@ -329,8 +336,12 @@ private:
             Moment next = now_;
             next.runs[node] = true;
             if (isAlive(next, controls, node) && isReady(controls, node) && faultOf(next).empty()) {
-                write(std::move(next), "start " + part_.nodeId(node) + " and wait until it is locked", startFields(node, true),
-                      part_.lineAt(node).startup);
+                if (isMultiplier(node)) {
+                    write(std::move(next), "start " + part_.nodeId(node) + " and wait until it is locked",
+                          startFields(node, true), part_.lineAt(node).startup);
+                } else {
+                    write(std::move(next), "let in " + part_.nodeId(node), startFields(node, true), {});
+                }
                 return true;
             }
         }
@@ -340,9 +351,8 @@ private:
     /// Puts the core on another input while the multiplier that it hangs on is set anew.
     bool stepAside(const Controls& controls, const std::vector<Change>& changes) {
         const std::vector<NodeIndex> chain = chainOf(part_, controls, part_.core);
-        const auto touched = std::find_if(chain.begin(), chain.end(), [&](NodeIndex node) {
-            return !part_.isSource(node) && isStarted(node) && isTouched(controls, node, changes);
-        });
+        const auto touched = std::find_if(
+            chain.begin(), chain.end(), [&](NodeIndex node) { return isMultiplier(node) && isTouched(controls, node, changes); });
         if (touched == chain.end()) {
             return false;
         }

@@ -22,7 +22,8 @@ struct WayThere {
 
 /// The way from reset, or from the take `from`, to the take `to`: sources are started side by
 /// side, and each is waited for when nothing else is left to do without it; wait states
-/// rise before the rate and fall after it; a divider is set before the mux that needs it; a multiplier stands still
+/// rise before the rate and fall after it; a divider is set before the mux that needs it; gates are
+/// let in when what feeds them runs and all rules allow it; a multiplier stands still
 /// while anything above it changes, and the core runs on another source meanwhile; what is no longer needed is stopped
 /// last. Every state in between is checked against the limits, rules and wait states of the lines that are on in either
 /// take. Throws std::invalid_argument if the plan has no take of that name.

@@ -72,6 +72,7 @@ std::string unitName(Unit unit) {
     case Unit::bitsPerSecond: return "bit/s";
     case Unit::second: return "s";
     case Unit::ampere: return "A";
+    case Unit::samples: return "samples/s";
     default: return "1";
     }
 }

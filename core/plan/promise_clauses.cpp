@@ -123,7 +123,7 @@ std::string quoted(std::string_view text) {
 }
 
 const std::vector<std::string>& subjectVerbs() {
-    static const std::vector<std::string> list{"runs", "talks", "fires", "bites", "lasts"};
+    static const std::vector<std::string> list{"runs", "talks", "fires", "bites", "takes", "clocks", "waits", "lasts"};
     return list;
 }
 
@@ -140,6 +140,9 @@ std::vector<Clause> clausesOf(const std::string& verb, PromiseLine& line, const 
         clauses.push_back(quantityClause({"at", "least"}, Unit::hertz, "at least 60 MHz", false, set(RunsAsk::Bound::atLeast)));
         clauses.push_back(quantityClause({"at", "most"}, Unit::hertz, "at most 50 MHz", false, set(RunsAsk::Bound::atMost)));
         clauses.push_back(quantityClause({"at"}, Unit::hertz, "at 160 MHz", true, set(RunsAsk::Bound::at)));
+        for (Clause& clause : clauses) {
+            clause.group = "rate";
+        }
         addTolerance(clauses, ask.tolerance);
     } else if (verb == "talks") {
         TalksAsk& ask = line.ask.emplace<TalksAsk>();
@@ -156,6 +159,41 @@ std::vector<Clause> clausesOf(const std::string& verb, PromiseLine& line, const 
             return std::nullopt;
         }));
         clauses.back().known = {"8N1", "8E1", "8O1", "7E1", "7O1", "8N2", "9N1"};
+    } else if (verb == "talks on a bus") {
+        BusAsk& ask = line.ask.emplace<BusAsk>();
+        clauses.push_back(quantityClause({}, Unit::hertz, "400 kHz", true, [&](const Rational& value) { ask.hertz = value; }));
+        clauses.back().known = {"100 kHz", "400 kHz", "1 MHz"};
+        clauses.push_back(
+            quantityClause({"with"}, Unit::second, "with 120 ns rise", false, [&](const Rational& value) { ask.rise = value; }));
+        clauses.back().closes = "rise";
+        clauses.push_back(
+            quantityClause({"with"}, Unit::second, "with 20 ns fall", false, [&](const Rational& value) { ask.fall = value; }));
+        clauses.back().closes = "fall";
+    } else if (verb == "takes") {
+        TakesAsk& ask = line.ask.emplace<TakesAsk>();
+        clauses.push_back(quantityClause({}, Unit::samples, "50 k samples/s", true,
+                                         [&](const Rational& value) { ask.samplesPerSecond = value; }));
+        clauses.push_back(
+            quantityClause({"at"}, Unit::bit, "at 12 bit", false, [&](const Rational& value) { ask.bits = value; }));
+        clauses.push_back(
+            quantityClause({"from"}, Unit::ohm, "from 10 kohm", false, [&](const Rational& value) { ask.ohm = value; }));
+        clauses.push_back(quantityClause({"over"}, Unit::channel, "over 4 channels", false,
+                                         [&](const Rational& value) { ask.channels = value; }));
+    } else if (verb == "clocks") {
+        ClocksAsk& ask = line.ask.emplace<ClocksAsk>();
+        clauses.push_back(quantityClause({"at", "most"}, Unit::hertz, "at most 100 MHz", true,
+                                         [&](const Rational& value) { ask.hertz = value; }));
+    } else if (verb == "waits") {
+        WaitsAsk& ask = line.ask.emplace<WaitsAsk>();
+        clauses.push_back(quantityClause({"at", "least"}, Unit::second, "at least 100 us", false, [&](const Rational& value) {
+            ask.time = value;
+            ask.isAtLeast = true;
+        }));
+        clauses.push_back(quantityClause({}, Unit::second, "100 us", true, [&](const Rational& value) { ask.time = value; }));
+        for (Clause& clause : clauses) {
+            clause.group = "time";
+        }
+        addTolerance(clauses, ask.tolerance);
     } else if (verb == "fires") {
         FiresAsk& ask = line.ask.emplace<FiresAsk>();
         clauses.push_back(
@@ -204,7 +242,14 @@ std::vector<std::string> subjectsOf(const std::string& verb, const Part& part) {
     if (verb == "runs") {
         return nodeIds(part);
     }
-    static const std::map<std::string, std::string> kinds{{"talks", "uart"}, {"fires", "timer"}, {"bites", "watchdog"}};
+    if (verb == "talks") {
+        std::vector<std::string> ids = peripheralsOfKind(part, "uart");
+        const std::vector<std::string> buses = peripheralsOfKind(part, "i2c");
+        ids.insert(ids.end(), buses.begin(), buses.end());
+        return ids;
+    }
+    static const std::map<std::string, std::string> kinds{
+        {"fires", "timer"}, {"bites", "watchdog"}, {"takes", "adc"}, {"clocks", "spi"}, {"waits", "delay-loop"}};
     const auto kind = kinds.find(verb);
     return kind == kinds.end() ? std::vector<std::string>{"battery"} : peripheralsOfKind(part, kind->second);
 }
@@ -215,7 +260,8 @@ std::optional<TextError> checkSubject(const std::string& verb, const Word& subje
                                          : std::optional(errorAt(subject, quoted(subject.text), "'battery lasts 240 days'"));
     }
     static const std::map<std::string, std::string> nouns{
-        {"runs", "source or line"}, {"talks", "uart"}, {"fires", "timer"}, {"bites", "watchdog"}};
+        {"runs", "source or line"}, {"talks", "uart or i2c"}, {"fires", "timer"},     {"bites", "watchdog"},
+        {"takes", "adc"},           {"clocks", "spi"},        {"waits", "delay-loop"}};
     return part == nullptr ? std::nullopt : checkKnown(nouns.at(verb), subject, subjectsOf(verb, *part));
 }
 

@@ -18,11 +18,13 @@ struct Clause {
     enum class Takes { nothing, quantity, word };
 
     std::vector<std::string> opens; ///< "fed", "every"; empty: the bare figure that the verb itself takes
+    std::string closes = {};        ///< the word behind its quantity, "rise"; mostly none
     Takes takes = Takes::nothing;
     Unit unit = Unit::ratio;
     bool isRequired = false;
     bool mayRepeat = false;
-    std::string example; ///< the whole clause, "fed every 1.8 s"
+    std::string group = {}; ///< "rate": of the clauses of one group just one is said
+    std::string example;    ///< the whole clause, "fed every 1.8 s"
     std::function<void(const Rational&)> setQuantity;
     std::function<std::optional<TextError>(const Word&)> setWord;
     std::vector<std::string> known; ///< of a word: what the part has
@@ -38,7 +40,8 @@ std::string quoted(std::string_view text);
 /// The verbs that follow a subject.
 const std::vector<std::string>& subjectVerbs();
 
-/// The clauses of a verb; they write into the promise line that is being read. The line must outlive them.
+/// The clauses of a verb ("talks on a bus" for what an i2c talks); they write into the promise line that is being read. The line
+/// must outlive them.
 std::vector<Clause> clausesOf(const std::string& verb, PromiseLine& line, const Part* part);
 
 /// What may stand before a verb on this part.

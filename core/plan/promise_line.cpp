@@ -34,7 +34,7 @@ public:
         if (auto error = readSubjectAndVerb(line, verb)) {
             return tl::unexpected(*error);
         }
-        std::vector<Clause> clauses = clausesOf(verb, line, part_);
+        std::vector<Clause> clauses = clausesOf(kindOfVerb(verb, line.subject), line, part_);
         skipBlanks();
         while (position_ < text_.size()) {
             if (auto error = readClause(clauses)) {
@@ -69,7 +69,7 @@ public:
                 return {};
             }
         }
-        std::vector<Clause> clauses = clausesOf(verb, line, part_);
+        std::vector<Clause> clauses = clausesOf(kindOfVerb(verb, std::string(first.text)), line, part_);
         while (true) {
             skipBlanks();
             const std::size_t start = position_;
@@ -85,6 +85,9 @@ public:
                 takeWord();
             } else if (clause->takes == Clause::Takes::quantity) {
                 position_ += quantityLength(text_.substr(operand));
+                if (!clause->closes.empty()) {
+                    takeWord();
+                }
             }
             if (isAtEnd() && clause->takes != Clause::Takes::nothing) {
                 return whichBegin(operand, operandTexts(*clause));
@@ -100,6 +103,17 @@ public:
 private:
     bool isAtEnd() const { return position_ == text_.size(); }
 
+    /// `talks` asks another thing of a bus than of a port; without a part its clock's unit tells.
+    std::string kindOfVerb(const std::string& verb, const std::string& subject) const {
+        if (verb != "talks") {
+            return verb;
+        }
+        const auto peripheral = part_ == nullptr ? std::nullopt : part_->findPeripheral(subject);
+        const bool isBus = peripheral ? std::holds_alternative<I2cKind>(part_->peripherals[*peripheral].kind)
+                                      : text_.find("Hz") != std::string_view::npos;
+        return isBus ? "talks on a bus" : verb;
+    }
+
     /// Those of the texts that go on with what stands at `start`, and are more than that.
     Completion whichBegin(std::size_t start, const std::vector<std::string>& texts) const {
         const std::string_view typed = text_.substr(start);
@@ -114,7 +128,7 @@ private:
 
     std::vector<std::string> firstWords() const {
         std::vector<std::string> words;
-        for (const char* verb : {"talks", "fires", "bites", "runs", "lasts"}) {
+        for (const char* verb : {"talks", "fires", "bites", "takes", "clocks", "waits", "runs", "lasts"}) {
             const std::vector<std::string> subjects = subjectsOf(verb, *part_);
             words.insert(words.end(), subjects.begin(), subjects.end());
         }
@@ -225,12 +239,25 @@ private:
             const std::size_t start = position_;
             const bool isMatch = std::all_of(clause.opens.begin(), clause.opens.end(),
                                              [&](const std::string& word) { return takeWord().text == word; });
-            if (isMatch && (!clause.opens.empty() || quantityLength(text_.substr(position_)) > 0)) {
+            if (isMatch && (!clause.opens.empty() || quantityLength(text_.substr(position_)) > 0) && closesHere(clause)) {
                 return &clause;
             }
             position_ = start;
         }
         return nullptr;
+    }
+
+    /// Whether the word that ends the clause stands behind its quantity, where it has one.
+    bool closesHere(const Clause& clause) {
+        if (clause.closes.empty()) {
+            return true;
+        }
+        const std::size_t start = position_;
+        skipBlanks();
+        position_ += quantityLength(text_.substr(position_));
+        const bool isMatch = takeWord().text == clause.closes;
+        position_ = start;
+        return isMatch;
     }
 
     std::optional<TextError> readClause(std::vector<Clause>& clauses) {
@@ -245,7 +272,9 @@ private:
                     firstWords.push_back(each.opens.empty() ? each.example : each.opens.front());
                 }
             }
-            return errorAt(opener, quoted(opener.text), listNames(known), didYouMean(opener.text, firstWords));
+            const bool isKnown = std::find(firstWords.begin(), firstWords.end(), opener.text) != firstWords.end();
+            return errorAt(opener, quoted(opener.text), listNames(known),
+                           isKnown ? std::string() : didYouMean(opener.text, firstWords));
         }
         if (clause->isSeen && !clause->mayRepeat) {
             return errorAt(opener,
@@ -284,6 +313,9 @@ private:
             return TextError{start, length, quoted(text_.substr(start, length)), unitNoun(clause.unit) + " above 0", {}};
         }
         position_ = start + length;
+        if (!clause.closes.empty()) {
+            takeWord();
+        }
         clause.setQuantity(*value);
         return std::nullopt;
     }
@@ -294,10 +326,15 @@ private:
                                [&](const Clause& each) { return each.isSeen && each.opens == opens; });
         };
         const Word end{text_.substr(text_.size()), text_.size()};
-        const int bounds = static_cast<int>(isSeen({"at"})) + static_cast<int>(isSeen({"at", "least"})) +
-                           static_cast<int>(isSeen({"at", "most"}));
-        if (bounds > 1) {
-            return errorAt(end, "more than one rate", "one of 'at', 'at least' and 'at most'");
+        const auto saidOf = [&](const std::string& group) {
+            return std::count_if(clauses.begin(), clauses.end(),
+                                 [&](const Clause& each) { return each.isSeen && each.group == group; });
+        };
+        for (const Clause& clause : clauses) {
+            if (!clause.group.empty() && saidOf(clause.group) > 1) {
+                return errorAt(end, "more than one " + clause.group,
+                               clause.group == "rate" ? "one of 'at', 'at least' and 'at most'" : "one of them");
+            }
         }
         if (isSeen({"within"}) && isSeen({"exactly"})) {
             return errorAt(end, "both 'within' and 'exactly'", "one of them");
@@ -306,7 +343,7 @@ private:
             return errorAt(end, "a tolerance beside 'at least' or 'at most'", "a bound alone, or 'at' with a tolerance");
         }
         for (const Clause& clause : clauses) {
-            if (clause.isRequired && !clause.isSeen && bounds == 0) {
+            if (clause.isRequired && !clause.isSeen && (clause.group.empty() || saidOf(clause.group) == 0)) {
                 return errorAt(end, kEndsEarly, "'" + clause.example + "'");
             }
         }
@@ -350,6 +387,24 @@ struct ClausePrinter {
         add(", at latest ", ask.atLatest);
         add(", opens after ", ask.opensAfter);
         return text;
+    }
+    std::string operator()(const BusAsk& ask) const {
+        return "talks " + printReadable(ask.hertz, Unit::hertz) +
+               (ask.rise ? " with " + printReadable(*ask.rise, Unit::second) + " rise" : "") +
+               (ask.fall ? " with " + printReadable(*ask.fall, Unit::second) + " fall" : "");
+    }
+    std::string operator()(const TakesAsk& ask) const {
+        return "takes " + printReadable(ask.samplesPerSecond, Unit::samples) +
+               (ask.bits ? " at " + printReadable(*ask.bits, Unit::bit) : "") +
+               (ask.ohm ? " from " + printReadable(*ask.ohm, Unit::ohm) : "") +
+               (!ask.channels        ? ""
+                : *ask.channels == 1 ? " over 1 channel"
+                                     : " over " + printReadable(*ask.channels, Unit::channel));
+    }
+    std::string operator()(const ClocksAsk& ask) const { return "clocks at most " + printReadable(ask.hertz, Unit::hertz); }
+    std::string operator()(const WaitsAsk& ask) const {
+        return (ask.isAtLeast ? "waits at least " : "waits ") + printReadable(ask.time, Unit::second) +
+               toleranceText(ask.tolerance);
     }
     std::string operator()(const WakesAsk& ask) const {
         return "wakes from " + ask.mode + " in at most " + printReadable(ask.limit, Unit::second) +

@@ -84,7 +84,39 @@ struct LastsAsk {
     bool operator==(const LastsAsk&) const = default;
 };
 
-using Ask = std::variant<RunsAsk, TalksAsk, FiresAsk, BitesAsk, WakesAsk, AverageAsk, LastsAsk>;
+/// "i2c1 talks 400 kHz with 120 ns rise": the bus clock, at most; rise and fall of its lines in s.
+struct BusAsk {
+    Rational hertz;
+    std::optional<Rational> rise;
+    std::optional<Rational> fall;
+    bool operator==(const BusAsk&) const = default;
+};
+
+/// "adc0 takes 50 k samples/s at 12 bit from 10 kohm over 4 channels": at least so many of each channel.
+struct TakesAsk {
+    Rational samplesPerSecond;
+    std::optional<Rational> bits;     ///< none: the most that the converter has
+    std::optional<Rational> ohm;      ///< of what drives its input
+    std::optional<Rational> channels; ///< one after the other; none: one
+    bool operator==(const TakesAsk&) const = default;
+};
+
+/// "qspi0 clocks at most 100 MHz": as fast as the port can, and no faster than the device at its other end.
+struct ClocksAsk {
+    Rational hertz;
+    bool operator==(const ClocksAsk&) const = default;
+};
+
+/// "pause waits 100 us within 2 %", "pause waits at least 100 us".
+struct WaitsAsk {
+    Rational time; ///< s
+    bool isAtLeast = false;
+    Tolerance tolerance;
+    bool operator==(const WaitsAsk&) const = default;
+};
+
+using Ask =
+    std::variant<RunsAsk, TalksAsk, FiresAsk, BitesAsk, BusAsk, TakesAsk, ClocksAsk, WaitsAsk, WakesAsk, AverageAsk, LastsAsk>;
 
 /// One promise as a sentence: optional name, subject (empty for `wakes` and `average`), what is asked, and the
 /// sleep modes in which it must hold too.

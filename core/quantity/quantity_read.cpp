@@ -108,6 +108,10 @@ private:
     std::size_t position_ = 0;
 };
 
+bool isBlankOrComma(char c) {
+    return isBlank(c) || c == ',';
+}
+
 /// The text without the blanks at its end; TOML strings and typed text may carry them.
 std::string_view trimmedEnd(std::string_view text) {
     while (!text.empty() && isBlank(text.back())) {
@@ -234,6 +238,13 @@ std::size_t quantityLength(std::string_view text) {
     const std::size_t numberEnd = scanner.position();
     scanner.skipBlanks();
     const bool isAttached = scanner.position() == numberEnd;
+    for (const UnitSuffix& each : unitSuffixes(Unit::samples)) { // the only unit of two words
+        const std::string_view rest = scanner.rest();
+        const char after = rest.size() > each.text.size() ? rest[each.text.size()] : ' ';
+        if (each.text.find(' ') != std::string::npos && rest.substr(0, each.text.size()) == each.text && isBlankOrComma(after)) {
+            return scanner.position() + each.text.size();
+        }
+    }
     const std::string_view word = scanner.rest().substr(0, scanner.rest().find_first_of(" \t,"));
     const auto isSuffix = [&](Unit unit) { return findSuffix(unit, word) != nullptr; };
     if (!word.empty() && (isAttached || std::any_of(allUnits().begin(), allUnits().end(), isSuffix))) {

@@ -73,6 +73,9 @@ std::vector<UnitSuffix> makeSuffixes(Unit unit) {
         addPrefixed(list, "S", -9, 0);
         break;
     case Unit::celsius: list = {{"C", 1}, {"\u00B0C", 1}, {"degC", 1}}; break;
+    case Unit::samples: list = {{"samples/s", 1}, {"k samples/s", 1000}, {"M samples/s", 1000000}}; break;
+    case Unit::bit: list = {{"bit", 1}, {"bits", 1}}; break;
+    case Unit::channel: list = {{"channels", 1}, {"channel", 1}}; break;
     case Unit::perYear: list = {{"%/year", Rational(1, 100) / kYear}, {"ppm/year", Rational(1, 1000000) / kYear}}; break;
     }
     return list;
@@ -104,6 +107,9 @@ std::vector<UnitSuffix> makeLadder(Unit unit) {
     case Unit::farad: return steps({{"fF", -15}, {"pF", -12}, {"nF", -9}, {micro + "F", -6}, {"mF", -3}, {"F", 0}});
     case Unit::siemens: return steps({{"nA/V", -9}, {micro + "A/V", -6}, {"mA/V", -3}, {"A/V", 0}});
     case Unit::celsius: return {{"\u00B0C", 1}};
+    case Unit::samples: return {{"samples/s", 1}, {"k samples/s", 1000}, {"M samples/s", 1000000}};
+    case Unit::bit: return {{"bit", 1}};
+    case Unit::channel: return {{"channels", 1}};
     case Unit::perYear: return {{"ppm/year", Rational(1, 1000000) / kYear}, {"%/year", Rational(1, 100) / kYear}};
     }
     return {};
@@ -125,6 +131,9 @@ std::string unitNoun(Unit unit) {
     case Unit::siemens: return "a transconductance";
     case Unit::celsius: return "a temperature";
     case Unit::perYear: return "a ratio per year";
+    case Unit::samples: return "a rate of samples";
+    case Unit::bit: return "a number of bits";
+    case Unit::channel: return "a number of channels";
     }
     return {};
 }
@@ -143,14 +152,17 @@ std::string unitExample(Unit unit) {
     case Unit::siemens: return "7 mA/V";
     case Unit::celsius: return "25 C";
     case Unit::perYear: return "3 ppm/year";
+    case Unit::samples: return "50 k samples/s";
+    case Unit::bit: return "12 bit";
+    case Unit::channel: return "4 channels";
     }
     return {};
 }
 
 const std::vector<Unit>& allUnits() {
-    static const std::vector<Unit> units{Unit::ratio,  Unit::hertz,   Unit::bitsPerSecond, Unit::second,
-                                         Unit::ampere, Unit::coulomb, Unit::volt,          Unit::ohm,
-                                         Unit::farad,  Unit::siemens, Unit::celsius,       Unit::perYear};
+    static const std::vector<Unit> units{Unit::ratio,   Unit::hertz,   Unit::bitsPerSecond, Unit::second, Unit::ampere,
+                                         Unit::coulomb, Unit::volt,    Unit::ohm,           Unit::farad,  Unit::siemens,
+                                         Unit::celsius, Unit::perYear, Unit::samples,       Unit::bit,    Unit::channel};
     return units;
 }
 

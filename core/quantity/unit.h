@@ -22,6 +22,9 @@ enum class Unit {
     siemens,       ///< A/V: "7 mA/V"
     celsius,       ///< °C
     perYear,       ///< 1/year, a year being 8766 h: "2 %/year"
+    samples,       ///< samples/s: "50 k samples/s"
+    bit,           ///< bits of resolution: "12 bit"
+    channel,       ///< channels of a scan: "4 channels"
 };
 
 /// A way to write a unit: "MHz" with a factor of 10^6.

@@ -1,0 +1,195 @@
+#include "promise/adc.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace wisetick {
+
+namespace {
+
+/// The resolution that is asked, or the most that the converter has; nothing where it has not that one.
+std::optional<std::pair<std::int64_t, Rational>> conversionOf(const AdcKind& adc, const TakesAsk& ask) {
+    for (const auto& [bits, cycles] : adc.conversion) {
+        if (!ask.bits || *ask.bits == bits) {
+            return std::pair(bits, cycles);
+        }
+    }
+    return std::nullopt;
+}
+
+Rational channelsOf(const TakesAsk& ask) {
+    return ask.channels.value_or(Rational(1));
+}
+
+bool isAllowed(const Rational& hertz, const AdcClockSpan& span) {
+    return (!span.min || hertz >= *span.min) && (!span.max || hertz <= *span.max);
+}
+
+/// The way of one divider and sampling. Sampling too short at the fastest clock strains, at the nominal one breaks.
+Way judgedWay(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Rational& divide, const Rational& sample) {
+    const auto [bits, cycles] = *conversionOf(adc, ask);
+    const Bounds converter = clock.hertz * (1 / divide);
+    const Bounds got = converter * (1 / ((sample + cycles) * channelsOf(ask)));
+    Way way = wayThatGives({{"divide", divide}, {"sample", sample}, {"bits", Rational(bits)}}, got, ask.samplesPerSecond);
+    const bool isKnown = clock.unknown.empty();
+    Judgement judgement = judgeAtLeast(got, ask.samplesPerSecond, isKnown);
+    if (const Rational least = leastSampleTime(adc, ask, bits); least.sign() > 0) {
+        const Judgement sampling = judgeAtLeast(inverse(converter, sample), least, isKnown);
+        judgement = {worseState(judgement.state, sampling.state), judgement.margin};
+    }
+    return judgedAs(std::move(way), judgement);
+}
+
+bool isBetter(const Way& a, const Way& b) {
+    const int order = compareWays(a, b);
+    return order != 0 ? order < 0 : settingOf(a, "divide") < settingOf(b, "divide");
+}
+
+/// The shortest sampling that is long enough; the longest where none is.
+Rational sampleFor(const AdcKind& adc, const Rational& least, const Rational& hertz) {
+    return adc.sample.atLeast(least * hertz).value_or(adc.sample.most());
+}
+
+std::string whyOf(const PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Way& way) {
+    if (figure.state == State::kept) {
+        return {};
+    }
+    if (figure.state == State::strained && !clock.unknown.empty()) {
+        return clock.unknown;
+    }
+    const bool isBroken = figure.state == State::broken;
+    const Rational& rate = isBroken ? figure.got->nominal : figure.got->min;
+    const std::string when = isBroken ? "" : " in the worst case";
+    if (rate < ask.samplesPerSecond) {
+        return printQuantity(rate, Unit::samples) + when + ", asked at least " +
+               printQuantity(ask.samplesPerSecond, Unit::samples);
+    }
+    const Rational hertz = (isBroken ? clock.hertz.nominal : clock.hertz.max) / settingOf(way, "divide");
+    const auto bits = settingOf(way, "bits").toInt64().value_or(0);
+    return "samples for " + printQuantity(settingOf(way, "sample") / hertz, Unit::second) + when + ", and needs " +
+           printQuantity(leastSampleTime(adc, ask, bits), Unit::second) + " through " + printQuantity(*ask.ohm, Unit::ohm);
+}
+
+void addWorkings(PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Way& way,
+                 const AdcClockSpan& span, const std::string& subject) {
+    const Rational divide = settingOf(way, "divide");
+    const Rational sample = settingOf(way, "sample");
+    const auto [bits, cycles] = *conversionOf(adc, ask);
+    const Rational hertz = clock.hertz.nominal / divide;
+    const std::string rate = printQuantity(hertz, Unit::hertz);
+    figure.workings = {clockStep(clock, subject), askedStep(figure)};
+    const auto end = [](const std::optional<Rational>& value) {
+        return value ? printQuantity(*value, Unit::hertz) : std::string("none");
+    };
+    figure.workings.push_back({"converter's clock",
+                               "f \u00f7 divide, allowed from " + end(span.min) + " to " + end(span.max),
+                               printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 " + printFactor(divide),
+                               rate,
+                               {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
+    if (const Rational least = leastSampleTime(adc, ask, bits); least.sign() > 0) {
+        figure.workings.push_back({"sampling needed",
+                                   "(R + R_in) \u00d7 C \u00d7 ln(2^(bits + 2)), for a quarter of the least bit",
+                                   "(" + printQuantity(*ask.ohm, Unit::ohm) + " + " + printQuantity(*adc.resistance, Unit::ohm) +
+                                       ") \u00d7 " + printQuantity(*adc.capacitance, Unit::farad) + " \u00d7 ln(2^" +
+                                       std::to_string(bits + 2) + ")",
+                                   printQuantity(least, Unit::second),
+                                   {askedOrigin(figure), partOrigin(figure)}});
+    }
+    figure.workings.push_back({"sampling",
+                               "cycles \u00f7 converter's clock",
+                               printFactor(sample) + " \u00f7 " + rate,
+                               printQuantity(sample / hertz, Unit::second),
+                               {partOrigin(figure)}});
+    figure.workings.push_back(
+        {"one channel",
+         "(sampling + conversion) \u00f7 converter's clock",
+         "(" + printFactor(sample) + " + " + printFactor(cycles) + ") \u00f7 " + rate + ", " + std::to_string(bits) + " bit",
+         printQuantity((sample + cycles) / hertz, Unit::second),
+         {partOrigin(figure)}});
+    const Rational channels = channelsOf(ask);
+    figure.workings.push_back(
+        {"rate",
+         "1 \u00f7 (one channel \u00d7 channels)",
+         rate + " \u00f7 ((" + printFactor(sample) + " + " + printFactor(cycles) + ") \u00d7 " + printFactor(channels) + ")",
+         printQuantity(way.got.nominal, Unit::samples),
+         {partOrigin(figure), askedOrigin(figure)}});
+    addErrorSteps(figure, clock);
+}
+
+} // namespace
+
+Rational leastSampleTime(const AdcKind& adc, const TakesAsk& ask, std::int64_t bits) {
+    if (!ask.ohm || !adc.resistance || !adc.capacitance) {
+        return 0;
+    }
+    const double exact =
+        (*ask.ohm + *adc.resistance).toDouble() * adc.capacitance->toDouble() * static_cast<double>(bits + 2) * std::log(2.0);
+    const Rational picosecond = powerOfTen(-12);
+    const Rational near = quantised(exact, picosecond);
+    return near.toDouble() < exact ? near + picosecond : near;
+}
+
+std::vector<Way> adcWays(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const AdcClockSpan& span,
+                         const std::vector<Setting>& pinned) {
+    std::vector<Way> ways;
+    const auto conversion = conversionOf(adc, ask);
+    if (!conversion || adc.sample.empty()) {
+        return ways;
+    }
+    const Rational least = leastSampleTime(adc, ask, conversion->first);
+    const Rational* pinnedDivide = pinnedValue(pinned, "divide");
+    const Rational* pinnedSample = pinnedValue(pinned, "sample");
+    for (std::int64_t i = 0; i < adc.divide.size().toInt64().value_or(0); ++i) {
+        const Rational divide = adc.divide.at(i);
+        if ((pinnedDivide != nullptr && *pinnedDivide != divide) || !isAllowed(clock.hertz.nominal / divide, span)) {
+            continue;
+        }
+        std::vector<Rational> samples{sampleFor(adc, least, clock.hertz.max / divide),
+                                      sampleFor(adc, least, clock.hertz.nominal / divide)};
+        if (pinnedSample != nullptr) {
+            samples = adc.sample.contains(*pinnedSample) ? std::vector{*pinnedSample} : std::vector<Rational>();
+        }
+        samples.erase(std::unique(samples.begin(), samples.end()), samples.end());
+        for (const Rational& sample : samples) {
+            ways.push_back(judgedWay(adc, ask, clock, divide, sample));
+        }
+    }
+    std::stable_sort(ways.begin(), ways.end(), isBetter);
+    return ways;
+}
+
+PromiseFigure judgeAdc(PromiseFigure figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock,
+                       const AdcClockSpan& span, const std::vector<Setting>& pinned, Detail detail) {
+    figure.unit = Unit::samples;
+    figure.asked = ask.samplesPerSecond;
+    figure.isWorstKnown = clock.unknown.empty();
+    figure.state = State::broken;
+    if (!conversionOf(adc, ask)) {
+        figure.why = "this converter has no " + printQuantity(*ask.bits, Unit::bit);
+        return figure;
+    }
+    if (!channelsOf(ask).isWhole() || channelsOf(ask) > adc.channels) {
+        figure.why = "this converter has " + std::to_string(adc.channels) + " channels, asked " +
+                     printQuantity(channelsOf(ask), Unit::channel);
+        return figure;
+    }
+    const std::vector<Way> ways = adcWays(adc, ask, clock, span, pinned);
+    if (ways.empty()) {
+        figure.why = pinned.empty()
+                         ? "no divider of " + printQuantity(clock.hertz.nominal, Unit::hertz) + " is within the converter's " +
+                               (span.min ? printQuantity(*span.min, Unit::hertz) : std::string("0 Hz")) + " to " +
+                               (span.max ? printQuantity(*span.max, Unit::hertz) : std::string("any rate"))
+                         : "the pinned way is not one that this converter has here";
+        return figure;
+    }
+    takeWay(figure, ways.front());
+    figure.why = whyOf(figure, adc, ask, clock, ways.front());
+    if (detail == Detail::workings) {
+        addWorkings(figure, adc, ask, clock, ways.front(), span, figure.subject.substr(figure.subject.find('/') + 1));
+    }
+    return figure;
+}
+
+} // namespace wisetick

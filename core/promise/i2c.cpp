@@ -1,0 +1,202 @@
+#include "promise/i2c.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+Rational edges(const BusAsk& ask) {
+    return ask.rise.value_or(Rational(0)) + ask.fall.value_or(Rational(0));
+}
+
+/// Counts of both phases behind one prescaler.
+struct Counts {
+    Rational prescaler;
+    Rational low;
+    Rational high;
+};
+
+Bounds phase(const Rational& counts, const Rational& prescaler, const Rational& fixed, const Clock& clock) {
+    return inverse(clock.hertz, prescaler * counts + fixed);
+}
+
+/// The bus clock of some counts: the phases, and the edges that the lines take on top.
+Way judgedWay(const Counts& counts, const I2cKind& bus, const BusAsk& ask, const Clock& clock, const I2cGrade& grade) {
+    const bool isKnown = clock.unknown.empty();
+    const Bounds low = phase(counts.low, counts.prescaler, bus.fixedLow, clock);
+    const Bounds high = phase(counts.high, counts.prescaler, bus.fixedHigh, clock);
+    const Bounds period = low + high + Bounds::exactly(edges(ask));
+    const Bounds got = inverse(period);
+    const Judgement phases = both(judgeAtLeast(low, grade.low, isKnown), judgeAtLeast(high, grade.high, isKnown));
+    const Judgement rate = judgeAtMost(got, ask.hertz, isKnown);
+    return judgedAs(wayThatGives({{"prescaler", counts.prescaler}, {"low", counts.low}, {"high", counts.high}}, got, ask.hertz),
+                    {worseState(rate.state, phases.state), rate.margin});
+}
+
+/// The fewest counts at a clock of that rate that are neither too fast nor too short; more low than high, as the bus wants
+/// it. Clamped to the counters.
+std::optional<Counts> countsFor(const I2cKind& bus, const BusAsk& ask, const Rational& hertz, const I2cGrade& grade,
+                                const Rational& prescaler) {
+    const auto least = [&](const Rational& time, const Rational& fixed, const FactorSet& set) {
+        return set.atLeast(std::max(Rational(1), (time * hertz - fixed) / prescaler)).value_or(set.most());
+    };
+    Rational low = least(grade.low, bus.fixedLow, bus.low);
+    const Rational high = least(grade.high, bus.fixedHigh, bus.high);
+    const Rational rest = 1 / ask.hertz - edges(ask); // for both phases
+    if (rest.sign() > 0) {
+        const Rational both = (rest * hertz - bus.fixedLow - bus.fixedHigh) / prescaler;
+        if (low + high < both) {
+            low = bus.low.atLeast(both - high).value_or(bus.low.most());
+        }
+        if (low + high < both) {
+            return Counts{prescaler, low, bus.high.atLeast(both - low).value_or(bus.high.most())};
+        }
+    }
+    return Counts{prescaler, low, high};
+}
+
+bool isBetter(const Way& a, const Way& b) {
+    if (a.state != b.state) {
+        return worseState(a.state, b.state) == b.state;
+    }
+    if (a.got.nominal != b.got.nominal) {
+        return a.state == State::broken ? a.got.nominal < b.got.nominal : a.got.nominal > b.got.nominal;
+    }
+    return settingOf(a, "prescaler") < settingOf(b, "prescaler");
+}
+
+std::string whyOf(const PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock, const I2cGrade& grade) {
+    if (figure.state == State::kept) {
+        return {};
+    }
+    if (figure.state == State::strained && !clock.unknown.empty()) {
+        return clock.unknown;
+    }
+    const bool isBroken = figure.state == State::broken;
+    const std::string when = isBroken ? "" : " in the worst case";
+    const Rational& rate = isBroken ? figure.got->nominal : figure.got->max;
+    if (rate > ask.hertz) {
+        return printQuantity(rate, Unit::hertz) + when + ", asked at most " + printQuantity(ask.hertz, Unit::hertz);
+    }
+    const Rational& hertz = isBroken ? clock.hertz.nominal : clock.hertz.max;
+    const Way way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
+    const Rational low = (settingOf(way, "prescaler") * settingOf(way, "low") + bus.fixedLow) / hertz;
+    const bool isLow = low < grade.low;
+    const Rational high = (settingOf(way, "prescaler") * settingOf(way, "high") + bus.fixedHigh) / hertz;
+    return std::string(isLow ? "low" : "high") + " for " + printQuantity(isLow ? low : high, Unit::second) + when + ", " +
+           grade.name + " mode needs " + printQuantity(isLow ? grade.low : grade.high, Unit::second);
+}
+
+void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock, const Way& way,
+                 const I2cGrade& grade, const std::string& subject) {
+    const Rational prescaler = settingOf(way, "prescaler");
+    const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
+    figure.workings = {clockStep(clock, subject), askedStep(figure)};
+    figure.workings.push_back(
+        {"grade",
+         grade.name + " mode of the bus, to " + printQuantity(grade.fastest, Unit::hertz),
+         {},
+         "low " + printQuantity(grade.low, Unit::second) + ", high " + printQuantity(grade.high, Unit::second) + " at least",
+         {askedOrigin(figure)}});
+    const auto add = [&](const char* what, const char* counts, const Rational& fixed) {
+        const Rational value = settingOf(way, counts);
+        figure.workings.push_back(
+            {what,
+             "(prescaler \u00d7 counts + fixed) \u00f7 f",
+             "(" + printFactor(prescaler) + " \u00d7 " + printFactor(value) + " + " + printFactor(fixed) + ") \u00f7 " + rate,
+             printQuantity((prescaler * value + fixed) / clock.hertz.nominal, Unit::second),
+             {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
+    };
+    add("low phase", "low", bus.fixedLow);
+    add("high phase", "high", bus.fixedHigh);
+    figure.workings.push_back({"period",
+                               "low + high + rise + fall",
+                               printQuantity(1 / way.got.nominal - edges(ask), Unit::second) + " + " +
+                                   printQuantity(ask.rise.value_or(Rational(0)), Unit::second) + " + " +
+                                   printQuantity(ask.fall.value_or(Rational(0)), Unit::second),
+                               printQuantity(1 / way.got.nominal, Unit::second),
+                               {askedOrigin(figure), partOrigin(figure)}});
+    addErrorSteps(figure, clock);
+}
+
+} // namespace
+
+std::optional<I2cGrade> i2cGrade(const Rational& hertz) {
+    const Rational nanosecond = powerOfTen(-9);
+    static const std::vector<I2cGrade> grades{{"standard", 100000, nanosecond * 4700, nanosecond * 4000, nanosecond * 1000},
+                                              {"fast", 400000, nanosecond * 1300, nanosecond * 600, nanosecond * 300},
+                                              {"fast plus", 1000000, nanosecond * 500, nanosecond * 260, nanosecond * 120}};
+    const auto found = std::find_if(grades.begin(), grades.end(), [&](const I2cGrade& grade) { return hertz <= grade.fastest; });
+    return found == grades.end() ? std::nullopt : std::optional(*found);
+}
+
+std::vector<Way> i2cWays(const I2cKind& bus, const BusAsk& ask, const Clock& clock, const std::vector<Setting>& pinned) {
+    std::vector<Way> ways;
+    const auto grade = i2cGrade(ask.hertz);
+    if (!grade) {
+        return ways;
+    }
+    const Rational* prescalerPinned = pinnedValue(pinned, "prescaler");
+    const Rational* lowPinned = pinnedValue(pinned, "low");
+    const Rational* highPinned = pinnedValue(pinned, "high");
+    for (std::int64_t i = 0; i < bus.prescaler.size().toInt64().value_or(0); ++i) {
+        const Rational prescaler = bus.prescaler.at(i);
+        if (prescalerPinned != nullptr && *prescalerPinned != prescaler) {
+            continue;
+        }
+        for (const Rational& hertz : {clock.hertz.max, clock.hertz.nominal}) {
+            auto counts = countsFor(bus, ask, hertz, *grade, prescaler);
+            if (lowPinned != nullptr) {
+                counts->low = *lowPinned;
+            }
+            if (highPinned != nullptr) {
+                counts->high = *highPinned;
+            }
+            if (!bus.low.contains(counts->low) || !bus.high.contains(counts->high)) {
+                continue;
+            }
+            Way way = judgedWay(*counts, bus, ask, clock, *grade);
+            if (std::find(ways.begin(), ways.end(), way) == ways.end()) {
+                ways.push_back(std::move(way));
+            }
+        }
+    }
+    std::stable_sort(ways.begin(), ways.end(), isBetter);
+    return ways;
+}
+
+PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock,
+                       const std::vector<Setting>& pinned, Detail detail) {
+    figure.unit = Unit::hertz;
+    figure.asked = ask.hertz;
+    figure.isWorstKnown = clock.unknown.empty();
+    figure.state = State::broken;
+    const auto grade = i2cGrade(ask.hertz);
+    if (!grade || (bus.fastest && ask.hertz > *bus.fastest)) {
+        figure.why = grade ? "this port drives the bus to " + printQuantity(*bus.fastest, Unit::hertz) + " only"
+                           : "the bus has no grade above 1 MHz";
+        return figure;
+    }
+    if (ask.rise && *ask.rise > grade->longestRise) {
+        figure.why = "a rise of " + printQuantity(*ask.rise, Unit::second) + " is longer than the " +
+                     printQuantity(grade->longestRise, Unit::second) + " of " + grade->name +
+                     " mode: stronger pull-ups, or a shorter bus";
+        return figure;
+    }
+    const std::vector<Way> ways = i2cWays(bus, ask, clock, pinned);
+    if (ways.empty()) {
+        figure.why = "the pinned way is not one that this port has";
+        return figure;
+    }
+    takeWay(figure, ways.front());
+    figure.why = whyOf(figure, bus, ask, clock, *grade);
+    if (detail == Detail::workings) {
+        addWorkings(figure, bus, ask, clock, ways.front(), *grade, figure.subject.substr(figure.subject.find('/') + 1));
+    }
+    return figure;
+}
+
+} // namespace wisetick

@@ -1,0 +1,30 @@
+#pragma once
+
+#include "part/part.h"
+#include "promise/judge.h"
+
+namespace wisetick {
+
+/// The least low and high times of the bus clock and the longest rise, s, for the grade that a rate needs (bus
+/// specification: standard to 100 kHz, fast to 400 kHz, fast plus to 1 MHz).
+struct I2cGrade {
+    std::string name;
+    Rational fastest; ///< Hz
+    Rational low;
+    Rational high;
+    Rational longestRise;
+};
+
+/// The grade of a rate; nothing above 1 MHz.
+std::optional<I2cGrade> i2cGrade(const Rational& hertz);
+
+/// SCL period = (prescaler × (low + high) + fixed cycles) ÷ f + rise + fall; low and high phases no shorter than the
+/// grade's. For every prescaler the fewest counts that reach neither a shorter period nor shorter phases, at the fastest
+/// clock and at the nominal one. Best first: state, faster, smaller prescaler.
+std::vector<Way> i2cWays(const I2cKind& bus, const BusAsk& ask, const Clock& clock, const std::vector<Setting>& pinned = {});
+
+/// The promise judged by its best way: at most what was asked, within its grade.
+PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock,
+                       const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
+
+} // namespace wisetick

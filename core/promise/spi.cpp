@@ -1,0 +1,131 @@
+#include "promise/spi.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+Rational mostOf(const ClocksAsk& ask, const std::optional<Rational>& portMost) {
+    return portMost ? std::min(ask.hertz, *portMost) : ask.hertz;
+}
+
+Way judgedWay(const Rational& divide, const ClocksAsk& ask, const Clock& clock, const std::optional<Rational>& portMost) {
+    const Bounds got = clock.hertz * (1 / divide);
+    return judgedAs(wayThatGives({{"divide", divide}}, got, ask.hertz),
+                    judgeAtMost(got, mostOf(ask, portMost), clock.unknown.empty()));
+}
+
+/// Of equal states the faster one: below the limit that is the one with less error, above it the other way round.
+bool isBetter(const Way& a, const Way& b) {
+    if (a.state != b.state) {
+        return worseState(a.state, b.state) == b.state;
+    }
+    return a.state == State::broken ? a.got.nominal < b.got.nominal : a.got.nominal > b.got.nominal;
+}
+
+} // namespace
+
+std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const std::optional<Rational>& portMost,
+                         const std::vector<Setting>& pinned, std::size_t most) {
+    std::vector<Way> ways;
+    if (const Rational* divide = pinnedValue(pinned, "divide")) {
+        if (spi.divide.contains(*divide)) {
+            ways.push_back(judgedWay(*divide, ask, clock, portMost));
+        }
+        return ways;
+    }
+    // the dividers next to the limit, at the nominal and at the fastest clock; then slower ones
+    const Rational limit = mostOf(ask, portMost);
+    std::vector<Rational> dividers;
+    const auto add = [&](const std::optional<Rational>& divide) {
+        if (divide && std::find(dividers.begin(), dividers.end(), *divide) == dividers.end()) {
+            dividers.push_back(*divide);
+        }
+    };
+    add(spi.divide.atLeast(clock.hertz.nominal / limit));
+    add(spi.divide.atLeast(clock.hertz.max / limit));
+    add(spi.divide.atMost(clock.hertz.nominal / limit));
+    if (dividers.empty()) {
+        add(spi.divide.most());
+    }
+    for (std::size_t i = 0; i < most; ++i) {
+        const Rational last = *std::max_element(dividers.begin(), dividers.end());
+        const auto next = spi.divide.atLeast(last + Rational(1, 1000000));
+        if (!next) {
+            break;
+        }
+        add(next);
+    }
+    for (const Rational& divide : dividers) {
+        ways.push_back(judgedWay(divide, ask, clock, portMost));
+    }
+    std::stable_sort(ways.begin(), ways.end(), isBetter);
+    ways.resize(std::min(most, ways.size()));
+    return ways;
+}
+
+PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk& ask, const Clock& clock,
+                       const std::optional<Rational>& portMost, const std::vector<Setting>& pinned, Detail detail) {
+    figure.unit = Unit::hertz;
+    figure.asked = ask.hertz;
+    figure.isWorstKnown = clock.unknown.empty();
+    const std::vector<Way> ways = spiWays(spi, ask, clock, portMost, pinned, 1);
+    if (ways.empty()) {
+        figure.state = State::broken;
+        figure.why = "the pinned way is not one that this port has";
+        return figure;
+    }
+    takeWay(figure, ways.front());
+    const Rational limit = mostOf(ask, portMost);
+    const std::string whose = limit == ask.hertz ? "asked at most " : "the port's most is ";
+    if (figure.state == State::broken) {
+        figure.why = "the slowest is " + printQuantity(figure.got->nominal, Unit::hertz) + ", " + whose +
+                     printQuantity(limit, Unit::hertz);
+    } else if (figure.state == State::strained) {
+        figure.why = clock.unknown.empty() ? printQuantity(figure.got->max, Unit::hertz) + " in the worst case, " + whose +
+                                                 printQuantity(limit, Unit::hertz)
+                                           : clock.unknown;
+    }
+    if (detail == Detail::workings) {
+        const Rational divide = settingOf(ways.front(), "divide");
+        const std::string subject = figure.subject.substr(figure.subject.find('/') + 1);
+        const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
+        figure.workings = {clockStep(clock, subject), askedStep(figure)};
+        if (portMost) {
+            figure.workings.push_back(
+                {"port's most", "from the part", {}, printQuantity(*portMost, Unit::hertz), {partOrigin(figure)}});
+        }
+        figure.workings.push_back({"least divider",
+                                   "f \u00f7 the lower of both",
+                                   rate + " \u00f7 " + printQuantity(limit, Unit::hertz),
+                                   roundedDecimal(clock.hertz.nominal / limit),
+                                   {clockOrigin(clock, clock.hertz.nominal), askedOrigin(figure), partOrigin(figure)}});
+        figure.workings.push_back({"rate",
+                                   "f \u00f7 divide",
+                                   rate + " \u00f7 " + printFactor(divide),
+                                   printQuantity(figure.got->nominal, Unit::hertz),
+                                   {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
+        if (spi.lanes > 1) {
+            figure.workings.push_back(
+                {"bytes",
+                 "rate \u00d7 lanes \u00f7 8, while data flows",
+                 printQuantity(figure.got->nominal, Unit::hertz) + " \u00d7 " + std::to_string(spi.lanes) + " \u00f7 8",
+                 printFactor(figure.got->nominal * spi.lanes / 8) + " bytes/s",
+                 {partOrigin(figure)}});
+        }
+        if (divide.isWhole() && !(divide / 2).isWhole() && divide != 1) {
+            figure.workings.push_back({"duty",
+                                       "an odd divider's halves differ by one cycle",
+                                       printFactor((divide + 1) / 2) + " \u00f7 " + printFactor(divide),
+                                       printQuantity((divide + 1) / (2 * divide), Unit::ratio, 4),
+                                       {partOrigin(figure)}});
+        }
+        addErrorSteps(figure, clock);
+    }
+    return figure;
+}
+
+} // namespace wisetick

@@ -1,0 +1,18 @@
+#pragma once
+
+#include "part/part.h"
+#include "promise/judge.h"
+
+namespace wisetick {
+
+/// clock = f ÷ divide. Of the dividers that neither the device nor the port (`portMost`, Hz, where it is known) is too slow
+/// for, the fastest; where even the largest divider is too fast, that one, broken. Best first: state, faster.
+std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const std::optional<Rational>& portMost,
+                         const std::vector<Setting>& pinned = {}, std::size_t most = 20);
+
+/// The promise judged by its best way: at most what was asked, and at most what the port can.
+PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk& ask, const Clock& clock,
+                       const std::optional<Rational>& portMost, const std::vector<Setting>& pinned = {},
+                       Detail detail = Detail::workings);
+
+} // namespace wisetick

@@ -1,0 +1,144 @@
+#include "promise/i2c.h"
+
+#include "support.h"
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+namespace {
+
+I2cKind port() {
+    I2cKind bus;
+    bus.prescaler = FactorSet::range(1, 16);
+    bus.low = FactorSet::range(1, 256);
+    bus.high = FactorSet::range(1, 256);
+    bus.fixedLow = 3;
+    bus.fixedHigh = 4;
+    bus.fastest = Rational(1000000);
+    return bus;
+}
+
+BusAsk askOf(const std::string& line) {
+    return std::get<BusAsk>(readPromiseLine("i2c1 talks " + line)->ask);
+}
+
+std::string settingsText(const PromiseFigure& figure) {
+    std::string text;
+    for (const Setting& setting : figure.settings) {
+        text += (text.empty() ? "" : " ") + setting.value.toString();
+    }
+    return text;
+}
+
+} // namespace
+
+/// The bus with clock and data: phases, edges, grades.
+class CoreI2c : public QObject {
+    Q_OBJECT
+
+private slots:
+    void handCheckedRows_data() {
+        QTest::addColumn<std::string>("ask");
+        QTest::addColumn<std::string>("clock");
+        QTest::addColumn<std::string>("state");
+        QTest::addColumn<std::string>("settings"); // prescaler, low, high
+        QTest::addColumn<std::string>("got");
+        QTest::addColumn<std::string>("why");
+        const auto row = [](const char* ask, const char* clock, const char* state, const char* settings, const char* got,
+                            const char* why) {
+            QTest::addRow("%s of %s", ask, clock) << std::string(ask) << std::string(clock) << std::string(state)
+                                                  << std::string(settings) << std::string(got) << std::string(why);
+        };
+        // 40 MHz: high 0.6 us are 24 cycles, 20 counts; both are 100 cycles, so low is 73 counts
+        row("400 kHz", "40000000", "kept", "1 73 20", "400000", "");
+        // the edges take 4.8 cycles of the 100
+        row("400 kHz with 120 ns rise", "40000000", "kept", "1 69 20", "25000000/63", "");
+        row("400 kHz with 120 ns rise with 20 ns fall", "40000000", "kept", "1 68 20", "200000000/503", "");
+        // 0.26 us of high are 10.4 cycles, 7 counts; 0.5 us of low are 20; both are 40 cycles
+        row("1 MHz", "40000000", "kept", "1 26 7", "1000000", "");
+        // 4 us of high are 32 cycles of 8 MHz, 28 counts; both are 80
+        row("100 kHz", "8000000", "kept", "1 45 28", "100000", "");
+        row("400 kHz with 400 ns rise", "40000000", "broken", "", "",
+            "a rise of 400 ns is longer than the 300 ns of fast mode: stronger pull-ups, or a shorter bus");
+        row("1.2 MHz", "40000000", "broken", "", "", "the bus has no grade above 1 MHz");
+        // 2.4 us at most behind the largest prescaler and counts: 16 x 512 + 7 cycles of 800 MHz are 10.2 us
+        row("50 kHz", "800000000", "broken", "16 256 256", "800000000/8199", "\u224897.573 kHz, asked at most 50 kHz");
+    }
+    void handCheckedRows() {
+        QFETCH(std::string, ask);
+        QFETCH(std::string, clock);
+        QFETCH(std::string, state);
+        QFETCH(std::string, settings);
+        QFETCH(std::string, got);
+        QFETCH(std::string, why);
+        const PromiseFigure figure = judgeI2c({}, port(), askOf(ask), clockAt(clock));
+        QCOMPARE(figure.why, why);
+        QCOMPARE(stateName(figure.state), state);
+        QCOMPARE(settingsText(figure), settings);
+        QVERIFY(got.empty() ? !figure.got.has_value() : figure.got->nominal == exact(got));
+    }
+
+    void aPortThatIsTooSlowIsSaid() {
+        I2cKind slow = port();
+        slow.fastest = Rational(400000);
+        QCOMPARE(judgeI2c({}, slow, askOf("1 MHz"), clockAt("40000000")).why,
+                 std::string("this port drives the bus to 400 kHz only"));
+    }
+
+    /// Both phases must be long enough where the clock is fastest.
+    void cornersCount() {
+        const Clock rc = clockAt("40000000", "-1/100", "1/50");
+        const PromiseFigure figure = judgeI2c({}, port(), askOf("400 kHz"), rc);
+        QCOMPARE(figure.state, State::kept);
+        const Rational prescaler = figure.settings[0].value;
+        QVERIFY((prescaler * figure.settings[2].value + 4) / rc.hertz.max >= exact("600e-9"));
+        QVERIFY(figure.got->max <= 400000);
+        const PromiseFigure pinned = judgeI2c({}, port(), askOf("400 kHz"), rc, {{"prescaler", 1}, {"low", 75}, {"high", 20}});
+        QCOMPARE(pinned.state, State::strained); // 24 cycles of 40.8 MHz
+        QCOMPARE(pinned.why, std::string("high for \u2248588.24 ns in the worst case, fast mode needs 600 ns"));
+    }
+
+    /// No setting is faster and kept: all of a small port tried.
+    void noBetterWayExists() {
+        Random random;
+        int kept = 0;
+        for (int i = 0; i < 300; ++i) {
+            I2cKind bus = port();
+            bus.prescaler = FactorSet::range(1, random.whole(1, 4));
+            bus.low = FactorSet::range(1, random.whole(8, 40));
+            bus.high = FactorSet::range(1, random.whole(8, 40));
+            bus.fixedLow = random.whole(0, 4);
+            bus.fixedHigh = random.whole(0, 4);
+            BusAsk ask;
+            ask.hertz = random.pick(std::vector<Rational>{50000, 100000, 250000, 400000, 800000, 1000000});
+            const I2cGrade grade = *i2cGrade(ask.hertz);
+            ask.rise = random.coin() ? std::optional(grade.longestRise / random.whole(1, 5)) : std::nullopt;
+            const Clock clock = clockAt(std::to_string(random.whole(2, 60) * 1000000), "-1/200", "1/100");
+            std::optional<Rational> fastest;
+            for (std::int64_t p = 1; p <= *bus.prescaler.size().toInt64(); ++p) {
+                for (std::int64_t low = 1; low <= *bus.low.size().toInt64(); ++low) {
+                    for (std::int64_t high = 1; high <= *bus.high.size().toInt64(); ++high) {
+                        const Rational lowCycles = Rational(p) * low + bus.fixedLow;
+                        const Rational highCycles = Rational(p) * high + bus.fixedHigh;
+                        const Rational edge = ask.rise.value_or(Rational(0));
+                        const auto rate = [&](const Rational& hertz) { return 1 / ((lowCycles + highCycles) / hertz + edge); };
+                        if (lowCycles / clock.hertz.max >= grade.low && highCycles / clock.hertz.max >= grade.high &&
+                            rate(clock.hertz.max) <= ask.hertz) {
+                            fastest = std::max(fastest.value_or(Rational(0)), rate(clock.hertz.nominal));
+                        }
+                    }
+                }
+            }
+            const PromiseFigure best = judgeI2c({}, bus, ask, clock);
+            QCOMPARE(best.state == State::kept, fastest.has_value());
+            if (fastest) {
+                QCOMPARE(best.got->nominal, *fastest);
+                ++kept;
+            }
+        }
+        QVERIFY(kept > 50);
+    }
+};
+
+QTEST_APPLESS_MAIN(CoreI2c)
+#include "core_i2c.moc"
