@@ -188,9 +188,10 @@ private:
         field(tr("stray"), Unit::farad, &Fitted::stray).result = tr("across the crystal");
         field(tr("C0"), Unit::farad, &Fitted::shunt);
         BoardRow& motional = field(tr("C1"), Unit::farad, &Fitted::motional);
-        motional.result = crystal != figures_.crystals.end() && crystal->shift
-                              ? tr("the load that stands there shifts the rate by %1").arg(text(printError(*crystal->shift)))
-                              : QString();
+        if (crystal != figures_.crystals.end() && crystal->shift) {
+            motional.result = crystal->shift->isZero() ? tr("the load is the one it was cut for")
+                                                       : tr("the load shifts it by %1").arg(text(printError(*crystal->shift)));
+        }
         field(tr("resistance"), Unit::ohm, &Fitted::esr);
         if (crystal != figures_.crystals.end()) {
             rows_[capacitors].result = capacitorsText(*crystal);
@@ -249,8 +250,7 @@ private:
     }
 
     static QString marginText(const CrystalFigure& crystal) {
-        return crystal.margin ? tr("starts with a margin of %1, wished 5 or more").arg(*crystal.margin, 0, 'f', 1)
-                              : tr("start-up margin unknown");
+        return crystal.margin ? tr("margin %1, wished 5 or more").arg(*crystal.margin, 0, 'f', 1) : tr("start-up margin unknown");
     }
 
     void addMeasured(const Source& source) {
