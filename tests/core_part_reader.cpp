@@ -75,6 +75,33 @@ private slots:
         QCOMPARE(lines(lintPart(part)), std::string());
     }
 
+    /// What no reader forbids and yet is hardly meant.
+    void lintsWhatIsHardlyMeant_data() {
+        QTest::addColumn<std::string>("what");
+        QTest::addColumn<std::string>("by");
+        QTest::addColumn<std::string>("say");
+        const auto row = [](const char* name, const char* what, const char* by, const char* say) {
+            QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say);
+        };
+        row("waits that end too soon", ", [\"160 MHz\", 4, \"78 %\"]]", "]",
+            "the waits of 'core' end at 128 MHz, its limit is 160 MHz; expected a step for every rate that is allowed");
+        row("a peripheral kept without its clock", "\"uart1\", \"wdog\", \"rtc\"]", "\"uart2\", \"wdog\", \"rtc\"]",
+            "'snooze' keeps 'uart2' but none of its clocks; expected keeps.sources or keeps.lines with one of them");
+        row("a field of a converter without a code", "sample = { 3 = 0, ", "sample = { ",
+            "sample = 3 has no code for its field ADC0.PACE[6:4]; expected a code for each value");
+        row("a segment wider than its field", "seg1 = { from = 2, to = 256 }", "seg1 = { from = 2, to = 512 }",
+            "the field CAN0.SLOW[15:8] holds up to 255, but seg1 = 512 needs 511; expected a wider field or a smaller range");
+    }
+    void lintsWhatIsHardlyMeant() {
+        QFETCH(std::string, what);
+        QFETCH(std::string, by);
+        QFETCH(std::string, say);
+        const PartFile file = readPart(replaced(marramText(), what, by), "p");
+        QVERIFY2(file.part.has_value(), lines(file.diagnostics).c_str());
+        const std::string found = lines(lintPart(*file.part));
+        QVERIFY2(found.find(say) != std::string::npos, found.c_str());
+    }
+
     /// What a new part begins with has no fault and nothing suspicious, under any id.
     void theSkeletonIsClean() {
         for (const std::string& id : {std::string("my-part"), std::string("a"), std::string("dune-3_b")}) {

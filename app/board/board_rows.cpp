@@ -217,8 +217,9 @@ private:
                         });
         };
         budget(tr("tolerance, initial"), Unit::ratio, &ToleranceBudget::initial);
-        rows_.back().result = fitted.tolerance ? tr("all together %1").arg(text(printTolerance(fitted.tolerance->total())))
-                                               : tr("unknown: what hangs on it can't be judged at its corners");
+        rows_.back().result = fitted.tolerance
+                                  ? tr("the budget adds up to %1").arg(text(printTolerance(fitted.tolerance->total())))
+                                  : tr("unknown: what hangs on it can't be judged at its corners");
         budget(tr("over temperature"), Unit::ratio, &ToleranceBudget::temperature);
         budget(tr("ageing"), Unit::perYear, &ToleranceBudget::ageing);
         constexpr int kCurvePoints = 41;

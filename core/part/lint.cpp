@@ -144,7 +144,6 @@ private:
         const std::string path = "line." + line.id;
         lintWidth(path, "divide", line.divide, line.fields, line.holds);
         lintWidth(path, "multiply", line.multiply, line.fields, line.holds);
-        lintInputs(path, line.id, line.from);
         if (!line.multiply.empty() && !line.startup.max) {
             warn(path, "the multiplier '" + line.id + "' has no longest lock time", "startup = { typ, max }");
         }
@@ -168,16 +167,6 @@ private:
             lintWidth(path, control, set, peripheral.fields, peripheral.holds);
         };
         std::visit(KindWidths<decltype(width)>{width}, peripheral.kind);
-        lintInputs(path, peripheral.id, peripheral.clock);
-    }
-
-    /// An input twice in one mux: one of the two is meant to be another.
-    void lintInputs(const std::string& path, const std::string& id, const std::vector<NodeIndex>& inputs) {
-        for (auto input = inputs.begin(); input != inputs.end(); ++input) {
-            if (std::find(inputs.begin(), input, *input) != input) {
-                warn(path, "'" + id + "' has the input '" + part_.nodeId(*input) + "' twice", "each input once");
-            }
-        }
     }
 
     /// Rates that the limit allows but no step of the waits covers.
