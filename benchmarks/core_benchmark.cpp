@@ -2,6 +2,8 @@
 
 #include "evaluate/evaluate.h"
 #include "files/shelf.h"
+#include "promise/can.h"
+#include "promise/pwm.h"
 #include "promise/timer.h"
 #include "promise/uart.h"
 
@@ -79,6 +81,65 @@ void timerBestWay(benchmark::State& state) {
         benchmark::DoNotOptimize(judgeTimer({}, timer, ask, clock));
     }
 }
+
+/// 32 bits behind 65 536 prescalers, ranked.
+void timer32AllWays(benchmark::State& state) {
+    const TimerKind timer{32, FactorSet::range(1, 65536), FactorSet::range(1, Rational(std::int64_t{1} << 32)),
+                          TimerStyle::reload};
+    const FiresAsk ask{Rational(7919, 1000000), {}};
+    const Clock clock = clockAt(200000000);
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(timerWays(timer, ask, clock));
+    }
+}
+BENCHMARK(timer32AllWays)->Unit(benchmark::kMicrosecond);
+
+CanKind canPort() {
+    CanKind can;
+    can.nominal = {FactorSet::range(1, 512), FactorSet::range(2, 256), FactorSet::range(2, 128), FactorSet::range(1, 128)};
+    can.data = CanPhase{FactorSet::range(1, 32), FactorSet::range(1, 32), FactorSet::range(1, 16), FactorSet::range(1, 16)};
+    can.nodeDelay = Rational(200, 1000000000);
+    return can;
+}
+
+/// All pairs of bits of CAN FD, ranked: rates that many divisions come near to.
+void canAllWays(benchmark::State& state) {
+    const CanKind can = canPort();
+    CanAsk ask;
+    ask.bitsPerSecond = 250000;
+    ask.data = Rational(2000000);
+    const Clock clock = clockAt(160000000);
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(canWays(can, ask, clock, {}, 200));
+    }
+}
+BENCHMARK(canAllWays)->Unit(benchmark::kMicrosecond);
+
+void canBestWay(benchmark::State& state) {
+    const CanKind can = canPort();
+    CanAsk ask;
+    ask.bitsPerSecond = 500000;
+    ask.data = Rational(2000000);
+    ask.cable = Rational(20);
+    const Clock clock = clockAt(40000000);
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(judgeCan({}, can, ask, clock, {}, Detail::result));
+    }
+}
+BENCHMARK(canBestWay)->Unit(benchmark::kMicrosecond);
+
+void pwmBestWay(benchmark::State& state) {
+    TimerKind timer{16, FactorSet::range(1, 65536), FactorSet::range(1, 65536), TimerStyle::reload};
+    timer.channels = {""};
+    DrivesAsk ask;
+    ask.hertz = 20000;
+    ask.duty = Rational(1, 3);
+    const Clock clock = clockAt(80000000);
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(judgePwm({}, {timer, 1}, ask, clock, {}, Detail::result));
+    }
+}
+BENCHMARK(pwmBestWay)->Unit(benchmark::kMicrosecond);
 
 void timerAllWays(benchmark::State& state) {
     const TimerKind timer{16, FactorSet::range(1, 65536), FactorSet::range(1, 65536), TimerStyle::reload};

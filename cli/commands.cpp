@@ -10,6 +10,7 @@
 #include "evaluate/what_if.h"
 #include "files/part_skeleton.h"
 #include "files/toml_reader.h"
+#include "handover/emit.h"
 #include "handover/figures_json.h"
 #include "part/lint.h"
 
@@ -292,6 +293,22 @@ int runWay(const Console& console, const PlanOptions& options, const std::string
     const WayThere way = wayThere(loaded->part, loaded->plan, from.empty() ? std::nullopt : std::optional(from), loaded->take);
     console.out << (options.isJson ? wayThereJson(way).dump(2) + "\n" : wayReport(way, from, loaded->take, console.style));
     return way.trouble.empty() ? kHolds : kBroken;
+}
+
+int runEmit(const Console& console, const PlanOptions& options, const std::string& form) {
+    const auto wanted = readEmitForm(form);
+    if (!wanted) {
+        const std::string mend = didYouMean(form, emitForms());
+        console.err << "error: no form '" + form + "'; expected " + listNames(emitForms()) + (mend.empty() ? "" : "; " + mend)
+                    << "\n";
+        return kBadInput;
+    }
+    const auto loaded = load(console, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    console.out << emitFields(loaded->part, loaded->plan, evaluate(loaded->part, loaded->plan, loaded->take), *wanted);
+    return kHolds;
 }
 
 int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes) {

@@ -54,6 +54,9 @@ int runFails(const Console& console, const PlanOptions& options, const std::stri
 /// no order keeps every limit.
 int runWay(const Console& console, const PlanOptions& options, const std::string& from);
 
+/// The fields of the take as `form`: "header", "c", "csv" or "json". kBadInput where it is none of these.
+int runEmit(const Console& console, const PlanOptions& options, const std::string& form);
+
 /// The takes of a plan beside one another: all, or those named.
 int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes);
 

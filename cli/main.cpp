@@ -46,6 +46,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli board PLAN                    crystals, pins and option words
   wisetick-cli fails PLAN SOURCE             what still holds when a source fails
   wisetick-cli way PLAN [--from TAKE]        the order in which to write the clock fields
+  wisetick-cli emit PLAN --as header|c|csv|json    the register fields, to compile or to copy
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
   wisetick-cli shelf "core >= 100 MHz, 2 uart, sleep <= 2 uA"    which part has what is needed
   wisetick-cli new-part ID                   the text of a part to begin your own with
@@ -89,6 +90,10 @@ int run(int argc, char** argv) {
     addPlanOptions(way);
     std::string from;
     way->add_option("--from", from, "the take that is left; else reset");
+    CLI::App* emit = app.add_subcommand("emit", "The register fields of a take: constants, functions in order, or a table");
+    addPlanOptions(emit);
+    std::string form = "header";
+    emit->add_option("--as", form, "header, c, csv or json; header without");
     CLI::App* compare = app.add_subcommand("compare", "Put the takes of a plan beside one another, differences first");
     compare->add_option("PLAN", options.plan, "the plan file")->required();
     std::vector<std::string> takes;
@@ -116,6 +121,9 @@ int run(int argc, char** argv) {
     const cli::Console console{shelfFor(partFolders), {wantsColour()}, std::cout, std::cerr};
     if (*derive) {
         return cli::runDerive(console, options);
+    }
+    if (*emit) {
+        return cli::runEmit(console, options, form);
     }
     if (*check) {
         return cli::runCheck(console, options, isStrict);

@@ -86,7 +86,9 @@ private slots:
 
     void aPreloadIsShown() {
         const PromiseFigure figure = judgeTimer({}, kPreload, every("1/125"), clockAt("1000000"));
-        const Step& preload = figure.workings[figure.workings.size() - 2];
+        const Step& bytes = figure.workings[figure.workings.size() - 2];
+        QCOMPARE(bytes.numbers, std::string("0xE0, 0xC0"));
+        const Step& preload = figure.workings[figure.workings.size() - 3];
         QCOMPARE(preload.numbers, std::string("65536 \u2212 8000"));
         QCOMPARE(preload.result, std::string("57536"));
     }

@@ -108,6 +108,26 @@ private slots:
         row("map: qspi0 clocks at most 100M", "map: qspi0 clocks at most 100 MHz");
         row("pause waits within 2 % 100 us", "pause waits 100 \u00B5s within 2 %");
         row("pause waits at least 0.1 ms", "pause waits at least 100 \u00B5s");
+        row("bus: can0 talks 500 kbit/s, data 2 Mbit/s, sample at 80 %, over 20 m",
+            "bus: can0 talks 500 kbit/s, data 2 Mbit/s, sample at 80 %, over 20 m");
+        row("can0 talks 0.5 Mbit/s data sample at 75 % data 2M with node delay 0.2 us jump 4",
+            "can0 talks 500 kbit/s, data 2 Mbit/s, data sample at 75 %, with node delay 200 ns, jump 4");
+        row("can0 holds 16 sent 28 filters of 64 bytes", "can0 holds 28 filters, 16 sent, of 64 byte");
+        row("pump: timer3.1 drives at 35 % duty 20k, steps under 0.1 %, dead 500 ns inside",
+            "pump: timer3.1 drives 20 kHz at 35 % duty, steps under 0.1 %, dead 500 ns, inside");
+        row("timer5 wraps after at least 1 h resolves 1 us", "timer5 wraps after at least 60 min, resolves 1 \u00B5s");
+        row("timer5 resolves 1 us", "timer5 resolves 1 \u00B5s");
+        row("timer5 resolves 1 us wraps after at least 2 h", "timer5 wraps after at least 2 h, resolves 1 \u00B5s");
+        row("timer6 fires every 30 s repeated late 1 cycle handled in 400 cycles",
+            "timer6 fires every 30 s, repeated, late 1 cycle, handled in 400 cycles");
+        row("rtc drifts at most 20 ppm", "rtc drifts at most 1.728 s/day");
+        row("rtc fires every 10 s", "rtc fires every 10 s");
+        row("adc0 takes 50 k samples/s oversampled 16 times triggered by timer2",
+            "adc0 takes 50 k samples/s, oversampled 16 times, triggered by timer2");
+        row("qspi0 clocks at most 100 MHz of 16 MiB after 8 dummies reading 256 byte in at most 5 us",
+            "qspi0 clocks at most 100 MHz, of 16 MiB, after 8 dummies, reading 256 byte in at most 5 \u00B5s");
+        row("i2c1 talks 400 kHz into 100 pF pulled by 2.2 kohm", "i2c1 talks 400 kHz, pulled by 2.2 k\u03A9 into 100 pF");
+        row("guard bites after 10 ms warns 1 ms before", "guard bites after 10 ms, warns 1 ms before");
         row("timer6 fires every 1/3 s", "timer6 fires every 1000000000000/3 ps");
         row("feed: wdog bites after 2 s, fed every 1.8 s", "feed: wdog bites after 2 s, fed every 1.8 s");
         row("wdog bites at latest 3 s after 2 s within 10 %", "wdog bites after 2 s within 10 %, at latest 3 s");
@@ -137,17 +157,21 @@ private slots:
             QTest::newRow(marked) << std::string(marked) << std::string(say);
         };
         row("||", "nothing; expected a promise such as 'uart1 talks 115200' or 'timer2 fires every 1 ms'");
-        row("|uart9| talks 9600",
-            "no uart or i2c 'uart9' on this part; expected 'uart1', 'uart2', 'uart3' or 'i2c1'; did you mean 'uart1'?");
-        row("|timer1| talks 9600", "no uart or i2c 'timer1' on this part; expected 'uart1', 'uart2', 'uart3' or 'i2c1'");
-        row("uart1 |talk| 9600", "unknown verb 'talk'; expected 'runs', 'talks', 'fires', 'bites', 'takes', 'clocks', 'waits' or "
-                                 "'lasts'; did you mean 'talks'?");
+        row("|uart9| talks 9600", "no uart, can or i2c 'uart9' on this part; expected 'uart1', 'uart2', 'uart3', 'can0' or "
+                                  "'i2c1'; did you mean 'uart1'?");
+        row("|timer1| talks 9600",
+            "no uart, can or i2c 'timer1' on this part; expected 'uart1', 'uart2', 'uart3', 'can0' or 'i2c1'");
+        row("uart1 |talk| 9600",
+            "unknown verb 'talk'; expected 'runs', 'talks', 'fires', 'drives', 'waits', 'wraps', 'resolves', "
+            "'bites', 'drifts', 'takes', 'clocks', 'holds' or 'lasts'; did you mean 'talks'?");
         row("adc0 takes 50 k samples/s at 12 |Hz|", "'Hz' makes it a rate; expected a number of bits such as '12 bit'");
         row("adc0 takes at 12 bit||", "the line ends; expected '50 k samples/s'");
         row("qspi0 clocks||", "the line ends; expected 'at most 100 MHz'");
-        row("i2c1 talks 400 kHz |with| 120 ns raise", "'with'; expected 'with 120 ns rise', 'with 20 ns fall' or 'also in idle'");
+        row("i2c1 talks 400 kHz |with| 120 ns raise",
+            "'with'; expected 'with 120 ns rise', 'with 20 ns fall', 'pulled by 2.2 kohm', 'into 100 pF' or 'also in idle'");
         row("pause waits 100 us at least 20 us||", "more than one time; expected one of them");
-        row("uart1||", "no verb; expected 'runs', 'talks', 'fires', 'bites', 'takes', 'clocks', 'waits' or 'lasts'");
+        row("uart1||", "no verb; expected 'runs', 'talks', 'fires', 'drives', 'waits', 'wraps', 'resolves', 'bites', 'drifts', "
+                       "'takes', 'clocks', 'holds' or 'lasts'");
         row("uart1 talks||", "the line ends; expected '115200'");
         row("uart1 talks 9600 |witin| 3 %",
             "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?");
@@ -165,6 +189,19 @@ private slots:
         row("wakes from |deeep| in at most 1 ms",
             "no sleep mode 'deeep' on this part; expected 'idle', 'snooze', 'deep' or 'off'; did you mean 'deep'?");
         row("wakes from |run| in at most 1 ms", "no sleep mode 'run' on this part; expected 'idle', 'snooze', 'deep' or 'off'");
+        row("timer3.1 drives 20 kHz at |0 %| duty", "'0 %'; expected a ratio above 0");
+        row("timer3.1 drives 20 kHz at |101 %| duty", "'101 %'; expected at most 100 %");
+        row("|timer3| drives 20 kHz at 50 % duty", "no channel of a timer 'timer3' on this part; expected 'timer1.1', "
+                                                   "'timer1.2', 'timer3.1', 'timer3.2' or 'timer3.3'; did "
+                                                   "you mean 'timer3.1'?");
+        row("can0 holds |1.5| filters", "'1.5'; expected a whole number");
+        row("can0 holds||", "the line ends; expected '28 filters'");
+        row("can0 talks 500 kbit/s, data sample at 75 %||", "the line ends; expected 'data 2 Mbit/s' beside 'data sample at'");
+        row("i2c1 talks 400 kHz pulled by 2.2 kohm||", "the line ends; expected 'into 100 pF' beside 'pulled by'");
+        row("can0 talks 500 kbit/s over 20 |ms|", "'ms' makes it a time; expected a length such as '20 m'");
+        row("adc0 takes 50 k samples/s triggered by |uart1|",
+            "no timer 'uart1' on this part; expected 'timer1', 'timer2', 'timer3', 'timer4', 'timer5' or 'timer6'");
+        row("timer5 wraps||", "the line ends; expected 'after at least 1 h'");
         row("wakes from||", "nothing after 'from'; expected 'from deep'");
         row("|2fast|: core runs at 1 MHz", "the name '2fast'; expected one word that begins with a letter, such as 'modem'");
         row("|two words|: core runs at 1 MHz",
@@ -216,10 +253,16 @@ private slots:
             return result;
         };
         const auto maybe = [&]() -> std::optional<Rational> { return random.coin() ? std::optional(time()) : std::nullopt; };
-        for (int i = 0; i < 4000; ++i) {
+        for (int i = 0; i < 16000; ++i) { // a thousand of each kind
             PromiseLine line;
             line.name = random.coin() ? "name" + std::to_string(i) : "";
-            switch (random.whole(0, 10)) {
+            const auto some = [&]() -> std::optional<Rational> {
+                return random.coin() ? std::optional(Rational(random.whole(1, 64))) : std::nullopt;
+            };
+            const auto share = [&]() -> std::optional<Rational> {
+                return random.coin() ? std::optional(Rational(random.whole(1, 1000), 1000)) : std::nullopt;
+            };
+            switch (i % 16) {
             case 0: {
                 const auto bound = static_cast<RunsAsk::Bound>(random.whole(0, 2));
                 line.subject = "core";
@@ -233,40 +276,67 @@ private slots:
                                     tolerance()};
                 break;
             case 2:
-                line.subject = "timer2";
-                line.ask = FiresAsk{time(), tolerance()};
+                line.subject = random.coin() ? "timer2" : "rtc";
+                line.ask = FiresAsk{time(), tolerance(), random.coin(), random.coin(), some(), some()};
                 break;
             case 3:
                 line.subject = "wdog";
-                line.ask = BitesAsk{time(), maybe(), maybe(), maybe(), tolerance()};
+                line.ask = BitesAsk{time(), maybe(), maybe(), maybe(), tolerance(), maybe()};
                 break;
-            case 7:
-                line.subject = "i2c1";
-                line.ask = BusAsk{1 / time(), maybe(), maybe()};
-                break;
-            case 8: {
-                const auto some = [&]() -> std::optional<Rational> {
-                    return random.coin() ? std::optional(Rational(random.whole(1, 64))) : std::nullopt;
-                };
-                line.subject = "adc0";
-                line.ask = TakesAsk{1 / time(), some(), maybe(), some()};
+            case 4: line.ask = WakesAsk{"deep", time(), random.coin() ? "rtc" : "", maybe()}; break;
+            case 5: line.ask = AverageAsk{time()}; break;
+            case 6: {
+                line.subject = "can0";
+                const auto data = maybe();
+                line.ask =
+                    CanAsk{1 / time(), data, share(), data ? share() : std::nullopt, maybe(), maybe(), some(), tolerance()};
                 break;
             }
-            case 9:
-                line.subject = "qspi0";
-                line.ask = ClocksAsk{1 / time()};
+            case 7: {
+                line.subject = "i2c1";
+                const bool isPulled = random.coin();
+                const auto pull = isPulled ? std::optional(1 / time()) : std::nullopt;
+                line.ask = BusAsk{1 / time(), maybe(), maybe(), pull, isPulled ? std::optional(time()) : std::nullopt};
                 break;
+            }
+            case 8:
+                line.subject = "adc0";
+                line.ask = TakesAsk{1 / time(), some(), maybe(), some(), some(), random.coin() ? "timer1" : ""};
+                break;
+            case 9: {
+                line.subject = "qspi0";
+                const auto reading = some();
+                line.ask = ClocksAsk{1 / time(), some(), some(), reading, reading ? std::optional(time()) : std::nullopt};
+                break;
+            }
             case 10: {
                 const bool isAtLeast = random.coin();
-                line.subject = "pause";
+                line.subject = random.coin() ? "pause" : "timer1";
                 line.ask = WaitsAsk{time(), isAtLeast, isAtLeast ? Tolerance() : tolerance()};
                 break;
             }
-            case 4: line.ask = WakesAsk{"deep", time(), random.coin() ? "rtc" : "", maybe()}; break;
-            case 5: line.ask = AverageAsk{time()}; break;
+            case 11:
+                line.subject = "timer3.2";
+                line.ask = DrivesAsk{1 / time(), share().value_or(Rational(1)), share(), maybe(), random.coin(), tolerance()};
+                break;
+            case 12: {
+                line.subject = "timer5";
+                const auto wraps = maybe();
+                line.ask = StampsAsk{wraps, wraps ? maybe() : std::optional(time())};
+                break;
+            }
+            case 13:
+                line.subject = "rtc";
+                line.ask = DriftsAsk{Rational(random.whole(1, 100000), 1000000)};
+                break;
+            case 14:
+                line.subject = "can0";
+                line.ask = HoldsAsk{random.whole(0, 64), random.whole(0, 64), random.whole(0, 64), random.whole(1, 64),
+                                    random.coin() ? Rational(8) : Rational(64)};
+                break;
             default: line.subject = "battery"; line.ask = LastsAsk{time()};
             }
-            if (line.ask.index() < 8 && random.coin()) {
+            if (mayAskAlsoIn(line.ask) && random.coin()) {
                 line.alsoIn = {"idle"};
             }
             const std::string text = printPromiseLine(line);

@@ -74,7 +74,7 @@ private slots:
         row("16 MV", Unit::hertz, 3, 2, "unknown unit 'MV'; expected a rate such as '16 MHz'");
         row("16 mV", Unit::hertz, 3, 2, "'mV' makes it a voltage; expected a rate such as '16 MHz'");
         row("16 Mhz", Unit::hertz, 3, 3, "unknown unit 'Mhz'; expected a rate such as '16 MHz'; did you mean 'MHz'?");
-        row("10 m", Unit::second, 3, 1, "unknown unit 'm'; expected a time such as '1.8 s or 120 us'; did you mean 'ms'?");
+        row("10 m", Unit::second, 3, 1, "'m' makes it a length; expected a time such as '1.8 s or 120 us'");
         row("1.5", Unit::ratio, 0, 3, "'1.5' has no unit; expected a ratio such as '1.5 % or 30 ppm'");
         row("", Unit::hertz, 0, 0, "nothing; expected a rate such as '16 MHz'");
         row("fast", Unit::hertz, 0, 4, "'fast'; expected a rate such as '16 MHz'");

@@ -97,11 +97,12 @@ Json schemaOf(const std::string& kind) {
 std::string kindThatReads(const std::string& key) {
     static const std::map<std::string, std::vector<std::string>> keys{
         {"uart", {"modes"}},
-        {"timer", {"bits", "style"}},
-        {"adc", {"sample", "conversion", "input", "channels", "limit"}},
+        {"timer", {"bits", "style", "centred", "dead", "post", "chained"}},
+        {"adc", {"sample", "conversion", "input", "channels", "limit", "oversample"}},
         {"spi", {"divide", "lanes", "shift", "dummy", "size"}},
         {"i2c", {"low", "high", "fixed", "fastest"}},
-        {"can", {"nominal", "data", "delay", "node_delay", "message_words"}},
+        {"can", {"nominal", "data", "delay", "node_delay", "message_words", "message_costs"}},
+        {"rtc", {"calendar", "calibration"}},
         {"delay-loop", {"turn", "overhead", "turns"}}};
     for (const auto& [kind, own] : keys) {
         if (std::find(own.begin(), own.end(), key) != own.end()) {

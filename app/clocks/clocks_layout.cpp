@@ -16,7 +16,7 @@ ClockTags tagsOf(const Part& part, const Plan& plan, const Take& take) {
         tags.clocks.push_back(clockOf(part, controls, i));
     }
     for (const Promise& promise : plan.promises) {
-        const auto peripheral = part.findPeripheral(promise.line.subject);
+        const auto peripheral = part.findPeripheral(peripheralOf(promise.line.subject));
         tags.promiseDevices.push_back(peripheral);
         tags.promiseNodes.push_back(peripheral ? tags.clocks[*peripheral] : part.findNode(promise.line.subject));
     }

@@ -7,10 +7,14 @@ namespace wisetick {
 namespace {
 
 /// The ids that a promise leans on: its subject, and what wakes by it.
-std::vector<std::string> usedBy(const PromiseLine& line) {
-    std::vector<std::string> ids{line.subject};
+std::vector<std::string> usedBy(const Part& part, const PromiseLine& line) {
+    std::vector<std::string> ids{peripheralOf(line.subject)};
     if (const auto* wakes = std::get_if<WakesAsk>(&line.ask)) {
         ids.push_back(wakes->by);
+    }
+    const std::string chained = chainedWith(part, line);
+    if (!chained.empty()) {
+        ids.push_back(chained);
     }
     return ids;
 }
@@ -20,6 +24,13 @@ bool runsIn(const Job& job, const Plan& plan, const Take& take) {
 }
 
 } // namespace
+
+std::string chainedWith(const Part& part, const PromiseLine& line) {
+    const auto* fires = std::get_if<FiresAsk>(&line.ask);
+    const auto peripheral = fires != nullptr && fires->isChained ? part.findPeripheral(line.subject) : std::nullopt;
+    const auto* timer = peripheral ? std::get_if<TimerKind>(&part.peripherals[*peripheral].kind) : nullptr;
+    return timer != nullptr && timer->chain ? timer->chain->with : std::string();
+}
 
 std::vector<NodeIndex> chainOf(const Part& part, const Controls& controls, NodeIndex node) {
     std::vector<NodeIndex> chain{node};
@@ -69,7 +80,7 @@ Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Cont
         }
     };
     for (const Promise& promise : plan.promises) {
-        for (const std::string& id : usedBy(promise.line)) {
+        for (const std::string& id : usedBy(part, promise.line)) {
             use(id);
         }
     }

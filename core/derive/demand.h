@@ -14,6 +14,9 @@ struct Demand {
 };
 Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Controls& controls);
 
+/// The timer that counts on for the one of this promise; empty where none does.
+std::string chainedWith(const Part& part, const PromiseLine& line);
+
 /// The chain from a node up to its source through the chosen muxes, the node first.
 std::vector<NodeIndex> chainOf(const Part& part, const Controls& controls, NodeIndex node);
 

@@ -2,6 +2,8 @@
 
 #include "quantity/quantity_print.h"
 
+#include <algorithm>
+
 namespace wisetick {
 
 namespace {
@@ -20,11 +22,29 @@ public:
         if (field == fields_.end() || form == holds_.end()) {
             return;
         }
-        if (const auto held = heldFor(form->second, key)) {
+        if (const auto held = heldFor(form->second, key); held && *held <= field->second.most()) {
             values_.push_back({id_ + "." + control, field->second, setting, holdsText(form->second), *held});
         }
     }
 
+    /// A number that does not fit one field goes into two: the low bits of it here, the high ones into `high`.
+    void addSplit(const std::string& control, const Rational& value, const std::string& highId, const Field& high) {
+        const auto field = fields_.find(control);
+        const auto form = holds_.find(control);
+        const auto held = form == holds_.end() ? std::nullopt : heldFor(form->second, value);
+        if (field == fields_.end() || !held) {
+            return;
+        }
+        const int width = field->second.width();
+        const std::int64_t low = *held & ((std::int64_t{1} << width) - 1);
+        const std::string text = printFactor(value);
+        values_.push_back({id_ + "." + control, field->second, text, holdsText(form->second) + ", low bits", low});
+        values_.push_back({highId + "." + control, high, text, holdsText(form->second) + ", high bits", *held >> width});
+    }
+
+    void addBitOf(const std::string& id, const Field& field) {
+        values_.push_back({id + ".gate", field, "on", "holds 1 for on", 1});
+    }
     void addBit(const std::string& control, const Field& field) {
         values_.push_back({id_ + "." + control, field, "on", "holds 1 for on", 1});
     }
@@ -51,8 +71,21 @@ std::vector<FieldValue> peripheralFields(const Part& part, const Controls& contr
         const std::string& from = part.nodeId(peripheral.clock[controls.peripheralFrom[index]]);
         list.add("from", from, from);
     }
+    const auto* timer = std::get_if<TimerKind>(&peripheral.kind);
+    const bool isChained =
+        timer != nullptr && timer->chain &&
+        std::any_of(settings.begin(), settings.end(), [](const Setting& each) { return each.name == "chain"; });
+    const auto otherIndex = isChained ? part.findPeripheral(timer->chain->with) : std::nullopt;
+    const Peripheral* other = otherIndex ? &part.peripherals[*otherIndex] : nullptr;
     for (const Setting& setting : settings) {
-        list.add(setting.name, printFactor(setting.value), setting.value);
+        if (setting.name == "counts" && other != nullptr && other->fields.contains("counts")) {
+            list.addSplit("counts", setting.value, other->id, other->fields.at("counts"));
+        } else {
+            list.add(setting.name, printFactor(setting.value), setting.value);
+        }
+    }
+    if (other != nullptr && other->gate) {
+        list.addBitOf(other->id, *other->gate);
     }
     return list.take();
 }

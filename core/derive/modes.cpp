@@ -20,7 +20,7 @@ public:
         : names(promiseNames(plan)), part_(part), controls_(controls), lines_(lines), grid_(grid), ofNodes_(part.nodeCount()),
           ofPeripherals_(part.peripherals.size()) {
         for (const Promise& promise : plan.promises) {
-            const auto peripheral = part.findPeripheral(promise.line.subject);
+            const auto peripheral = part.findPeripheral(peripheralOf(promise.line.subject));
             const auto node = peripheral ? clockOf(part, controls, *peripheral) : part.findNode(promise.line.subject);
             subjects.push_back({peripheral, node && !heldOff(part, controls, *node) ? node : std::nullopt});
         }

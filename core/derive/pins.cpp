@@ -67,6 +67,17 @@ std::vector<PinFigure> pinFigures(const Part& part, const Plan& plan, const Figu
             table.use(part.peripherals[i].pins, part.peripherals[i].id);
         }
     }
+    for (const Promise& promise : plan.promises) {
+        const auto* drives = std::get_if<DrivesAsk>(&promise.line.ask);
+        const auto peripheral = part.findPeripheral(peripheralOf(promise.line.subject));
+        const auto* timer = peripheral ? std::get_if<TimerKind>(&part.peripherals[*peripheral].kind) : nullptr;
+        const auto channel = static_cast<std::size_t>(channelOf(promise.line.subject));
+        const bool reachesPin = timer != nullptr && channel >= 1 && channel <= timer->channels.size() &&
+                                !timer->channels[channel - 1].empty() && peripherals[*peripheral];
+        if (drives != nullptr && !drives->isInside && reachesPin) {
+            table.use({timer->channels[channel - 1]}, promise.line.subject);
+        }
+    }
     for (const auto& [name, pin] : plan.board.wiring) {
         table.use({pin}, name);
     }

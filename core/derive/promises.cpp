@@ -3,10 +3,15 @@
 #include "derive/field_values.h"
 #include "derive/line_limits.h"
 #include "promise/adc.h"
+#include "promise/calendar.h"
+#include "promise/can.h"
 #include "promise/delay_loop.h"
 #include "promise/i2c.h"
 #include "promise/line_rate.h"
+#include "promise/message_memory.h"
+#include "promise/pwm.h"
 #include "promise/spi.h"
+#include "promise/stamps.h"
 #include "promise/timer.h"
 #include "promise/uart.h"
 #include "promise/watchdog.h"
@@ -24,6 +29,10 @@ struct Bench {
     const Peripheral* peripheral = nullptr;
     std::size_t index = 0;
     Clock clock;
+    std::int64_t channel = 0;       ///< of the peripheral, where the subject names one
+    std::optional<Clock> core = {}; ///< for what is counted in cycles of the core
+
+    const Clock* coreClock() const { return core ? &*core : nullptr; }
 };
 
 std::vector<Setting> pinnedSettings(const Take& take, const std::string& promise) {
@@ -77,9 +86,35 @@ struct PeripheralJudge {
         const auto* uart = kind<UartKind>();
         return uart == nullptr ? wrongKind() : judgeUart(figure, *uart, ask, bench.clock, pinned, context.detail);
     }
-    PromiseFigure operator()(const FiresAsk& ask) {
+    PromiseFigure onTimer(const TimerGoal& goal) {
+        if (const auto* rtc = kind<RtcKind>()) {
+            return judgeTimer(figure, wakeUpTimer(*rtc), goal, bench.clock, pinned, context.detail, bench.coreClock());
+        }
         const auto* timer = kind<TimerKind>();
-        return timer == nullptr ? wrongKind() : judgeTimer(figure, *timer, ask, bench.clock, pinned, context.detail);
+        return timer == nullptr ? wrongKind()
+                                : judgeTimer(figure, *timer, goal, bench.clock, pinned, context.detail, bench.coreClock());
+    }
+    PromiseFigure operator()(const FiresAsk& ask) { return onTimer(ask); }
+    PromiseFigure operator()(const DrivesAsk& ask) {
+        const auto* timer = kind<TimerKind>();
+        return timer == nullptr ? wrongKind()
+                                : judgePwm(figure, {*timer, bench.channel}, ask, bench.clock, pinned, context.detail);
+    }
+    PromiseFigure operator()(const StampsAsk& ask) {
+        const auto* timer = kind<TimerKind>();
+        return timer == nullptr ? wrongKind() : judgeStamps(figure, *timer, ask, bench.clock, pinned, context.detail);
+    }
+    PromiseFigure operator()(const CanAsk& ask) {
+        const auto* can = kind<CanKind>();
+        return can == nullptr ? wrongKind() : judgeCan(figure, *can, ask, bench.clock, pinned, context.detail);
+    }
+    PromiseFigure operator()(const HoldsAsk& ask) {
+        const auto* can = kind<CanKind>();
+        return can == nullptr ? wrongKind() : judgeMessageMemory(figure, *can, ask, context.detail);
+    }
+    PromiseFigure operator()(const DriftsAsk& ask) {
+        const auto* rtc = kind<RtcKind>();
+        return rtc == nullptr ? wrongKind() : judgeCalendar(figure, *rtc, ask, bench.clock, pinned, context.detail);
     }
     PromiseFigure operator()(const BitesAsk& ask) {
         const auto* watchdog = kind<WatchdogKind>();
@@ -103,7 +138,7 @@ struct PeripheralJudge {
     }
     PromiseFigure operator()(const WaitsAsk& ask) {
         const auto* loop = kind<DelayLoopKind>();
-        return loop == nullptr ? wrongKind() : judgeDelayLoop(figure, *loop, ask, bench.clock, pinned, context.detail);
+        return loop == nullptr ? onTimer(ask) : judgeDelayLoop(figure, *loop, ask, bench.clock, pinned, context.detail);
     }
     // these have no peripheral of their own
     PromiseFigure operator()(const RunsAsk&) { return figure; }
@@ -123,7 +158,25 @@ struct WayLister {
         return uartWays(kind, ask, bench.clock, pinned);
     }
     std::vector<Way> operator()(const FiresAsk& ask, const TimerKind& kind) const {
-        return timerWays(kind, ask, bench.clock, pinned, most);
+        return timerWays(kind, ask, bench.clock, pinned, most, bench.coreClock());
+    }
+    std::vector<Way> operator()(const FiresAsk& ask, const RtcKind& kind) const {
+        return timerWays(wakeUpTimer(kind), ask, bench.clock, pinned, most, bench.coreClock());
+    }
+    std::vector<Way> operator()(const WaitsAsk& ask, const TimerKind& kind) const {
+        return timerWays(kind, ask, bench.clock, pinned, most, bench.coreClock());
+    }
+    std::vector<Way> operator()(const DrivesAsk& ask, const TimerKind& kind) const {
+        return pwmWays({kind, bench.channel}, ask, bench.clock, pinned, most);
+    }
+    std::vector<Way> operator()(const StampsAsk& ask, const TimerKind& kind) const {
+        return stampWays(kind, ask, bench.clock, pinned, most);
+    }
+    std::vector<Way> operator()(const CanAsk& ask, const CanKind& kind) const {
+        return canWays(kind, ask, bench.clock, pinned, most);
+    }
+    std::vector<Way> operator()(const DriftsAsk& ask, const RtcKind& kind) const {
+        return calendarWays(kind, ask, bench.clock, pinned, most);
     }
     std::vector<Way> operator()(const BitesAsk& ask, const WatchdogKind& kind) const {
         return watchdogWays(kind, ask, bench.clock, restOf(context, bench.index), pinned, most);
@@ -162,7 +215,7 @@ std::string subjectTarget(const Part& part, const PromiseLine& line) {
     if (part.findNode(line.subject)) {
         return "line/" + line.subject;
     }
-    if (part.findPeripheral(line.subject)) {
+    if (part.findPeripheral(peripheralOf(line.subject))) {
         return "peripheral/" + line.subject;
     }
     return "rhythm/" + (line.subject.empty() ? "average" : line.subject);
@@ -183,7 +236,7 @@ public:
         std::map<std::size_t, std::vector<std::size_t>> byPeripheral;
         for (std::size_t i = 0; i < context_.plan.promises.size(); ++i) {
             figures.push_back(judgeAlone(i));
-            if (const auto peripheral = context_.part.findPeripheral(context_.plan.promises[i].line.subject)) {
+            if (const auto peripheral = context_.part.findPeripheral(peripheralOf(context_.plan.promises[i].line.subject))) {
                 byPeripheral[*peripheral].push_back(i);
             }
         }
@@ -194,6 +247,9 @@ public:
         }
         for (std::size_t i = 0; i < figures.size(); ++i) {
             checkAlsoIn(context_.plan.promises[i].line, figures[i]);
+            checkTrigger(i, figures);
+            checkChain(i, figures);
+            noteBetterWay(i, figures[i]);
         }
         return figures;
     }
@@ -210,7 +266,7 @@ public:
     /// The peripheral and clock of a promise; why not where there is none.
     std::optional<Bench> benchOf(std::size_t index, std::string& why) const {
         const std::string& id = context_.plan.promises[index].line.subject;
-        const auto peripheral = context_.part.findPeripheral(id);
+        const auto peripheral = context_.part.findPeripheral(peripheralOf(id));
         if (!peripheral) {
             why = "no peripheral '" + id + "' on this part";
             return std::nullopt;
@@ -229,7 +285,11 @@ public:
             why = clock.why;
             return std::nullopt;
         }
-        return Bench{&context_.part.peripherals[*peripheral], *peripheral, *clock.clock};
+        Bench bench{&context_.part.peripherals[*peripheral], *peripheral, *clock.clock, channelOf(id)};
+        if (std::holds_alternative<FiresAsk>(context_.plan.promises[index].line.ask)) {
+            bench.core = promiseClock(context_, context_.part.core).clock;
+        }
+        return bench;
     }
 
     /// The workings of a promise whose peripheral may be shared: with the settings that it got there.
@@ -283,33 +343,78 @@ private:
         return figure;
     }
 
-    /// Tries each sharer's own best settings for all of them and keeps the best lot.
+    /// The settings that all of the sharers could take: what is pinned, else each one's own best and its next best.
+    std::vector<std::vector<Setting>> lotsOf(const std::vector<std::size_t>& sharing,
+                                             const std::vector<PromiseFigure>& figures) const {
+        constexpr std::size_t kWaysTried = 24;
+        std::vector<std::vector<Setting>> lots;
+        std::vector<Setting> held;
+        bool hasChannels = false;
+        for (const std::size_t each : sharing) {
+            for (const Setting& setting : pinnedOf(each)) {
+                held.push_back(setting);
+            }
+            hasChannels = hasChannels || std::holds_alternative<DrivesAsk>(context_.plan.promises[each].line.ask);
+        }
+        const auto add = [&](std::vector<Setting> settings) {
+            for (const Setting& setting : held) {
+                std::erase_if(settings, [&](const Setting& other) { return other.name == setting.name; });
+            }
+            settings.insert(settings.end(), held.begin(), held.end());
+            if (!settings.empty() && std::find(lots.begin(), lots.end(), settings) == lots.end()) {
+                lots.push_back(std::move(settings));
+            }
+        };
+        for (const std::size_t leader : sharing) {
+            add(figures[leader].settings);
+        }
+        for (const std::size_t leader : hasChannels ? sharing : std::vector<std::size_t>()) {
+            for (const Way& way : promiseWays(context_, leader, kWaysTried)) {
+                std::vector<Setting> shared = way.settings;
+                std::erase_if(shared, [](const Setting& setting) { return setting.name.starts_with("compare"); });
+                add(std::move(shared));
+            }
+        }
+        return lots;
+    }
+
+    /// Tries the settings that some sharer would like for all of them and keeps the best lot.
     void settleShared(const std::vector<std::size_t>& sharing, std::vector<PromiseFigure>& figures) const {
         std::optional<std::vector<PromiseFigure>> best;
-        std::size_t holder = 0;
-        for (const std::size_t leader : sharing) {
-            const std::vector<Setting> settings = figures[leader].settings;
-            if (settings.empty()) {
-                continue;
-            }
+        for (const std::vector<Setting>& settings : lotsOf(sharing, figures)) {
             std::vector<PromiseFigure> lot;
             for (const std::size_t each : sharing) {
                 lot.push_back(judgeWith(each, settings));
             }
             if (!best || isBetterLot(lot, *best)) {
                 best = std::move(lot);
-                holder = leader;
             }
         }
         if (!best) {
             return;
         }
+        // who keeps the state that it would have alone holds the fields; who does not has lost them to it
+        std::string holders;
+        std::string losers;
+        const auto hasLost = [&](std::size_t i) {
+            return (*best)[i].state != figures[sharing[i]].state &&
+                   worseState((*best)[i].state, figures[sharing[i]].state) == (*best)[i].state;
+        };
+        for (std::size_t i = 0; i < sharing.size(); ++i) {
+            std::string& list = hasLost(i) ? losers : holders;
+            list += (list.empty() ? "" : ", ") + names_[sharing[i]];
+        }
         for (std::size_t i = 0; i < sharing.size(); ++i) {
             PromiseFigure& figure = (*best)[i];
-            if (figure.state != State::kept && sharing[i] != holder) {
-                figure.why += (figure.why.empty() ? "" : "; ") + names_[holder] + " holds the fields that both need";
+            if (hasLost(i)) {
+                figure.why +=
+                    (figure.why.empty() ? "" : "; ") + (holders.empty() ? losers : holders) + " holds the fields that both need";
+            } else if (!losers.empty()) {
+                figure.note = "its fields are also those of " + losers + ", which can't be kept beside it";
             }
-            figures[sharing[i]] = std::move(figure);
+        }
+        for (std::size_t i = 0; i < sharing.size(); ++i) {
+            figures[sharing[i]] = std::move((*best)[i]);
         }
     }
 
@@ -330,12 +435,70 @@ private:
         return false;
     }
 
+    /// A converter that a timer starts takes as many samples as that fires.
+    void checkTrigger(std::size_t index, std::vector<PromiseFigure>& figures) const {
+        const auto* takes = std::get_if<TakesAsk>(&context_.plan.promises[index].line.ask);
+        if (takes == nullptr || takes->trigger.empty()) {
+            return;
+        }
+        PromiseFigure& figure = figures[index];
+        const std::string line = takes->trigger + " fires every " + printQuantity(1 / takes->samplesPerSecond, Unit::second);
+        std::string why = "its trigger makes no such rate: promise '" + line + "'";
+        State state = State::broken;
+        for (std::size_t i = 0; i < figures.size(); ++i) {
+            const PromiseLine& other = context_.plan.promises[i].line;
+            const auto* fires = std::get_if<FiresAsk>(&other.ask);
+            if (fires != nullptr && other.subject == takes->trigger && fires->period * takes->samplesPerSecond == 1) {
+                state = figures[i].state;
+                why = state == State::kept ? std::string() : "its trigger " + names_[i] + " is " + stateName(state);
+            }
+        }
+        figure.state = worseState(figure.state, state);
+        if (!why.empty()) {
+            figure.why += (figure.why.empty() ? "" : "; ") + why;
+        }
+    }
+
+    /// A timer that counts on for another can't keep a promise of its own.
+    void checkChain(std::size_t index, std::vector<PromiseFigure>& figures) const {
+        const std::string other = chainedWith(context_.part, context_.plan.promises[index].line);
+        for (std::size_t i = 0; i < figures.size() && !other.empty(); ++i) {
+            if (peripheralOf(context_.plan.promises[i].line.subject) != other) {
+                continue;
+            }
+            for (const auto& [loser, winner] : {std::pair(i, index), std::pair(index, i)}) {
+                figures[loser].state = State::broken;
+                figures[loser].why += (figures[loser].why.empty() ? "" : "; ") + names_[winner] + " needs " + other + " too";
+            }
+        }
+    }
+
+    /// A pinned way stays; where another one is better now that is said.
+    void noteBetterWay(std::size_t index, PromiseFigure& figure) const {
+        figure.isPinned = !pinnedOf(index).empty();
+        if (!figure.isPinned || figure.state == State::pending) {
+            return;
+        }
+        const PromiseFigure free = judgeWith(index, {});
+        if (free.settings == figure.settings || free.settings.empty()) {
+            return;
+        }
+        const bool isBetter = free.state != figure.state
+                                  ? worseState(free.state, figure.state) == figure.state
+                                  : free.error && figure.error && largestMagnitude(*free.error) < largestMagnitude(*figure.error);
+        std::string settings;
+        for (const Setting& setting : free.settings) {
+            settings += (settings.empty() ? "" : ", ") + setting.name + " " + printFactor(setting.value);
+        }
+        figure.note = std::string("pinned; ") + (isBetter ? "a better way is free: " : "free, it would be ") + settings;
+    }
+
     /// "also in MODE": the clock must live there.
     void checkAlsoIn(const PromiseLine& line, PromiseFigure& figure) const {
         for (const std::string& id : line.alsoIn) {
             const auto mode = context_.part.findMode(id);
             const auto node = context_.part.findNode(line.subject);
-            const auto peripheral = context_.part.findPeripheral(line.subject);
+            const auto peripheral = context_.part.findPeripheral(peripheralOf(line.subject));
             if (!mode || (!node && !peripheral)) {
                 continue;
             }

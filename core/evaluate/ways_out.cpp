@@ -58,7 +58,7 @@ public:
     std::vector<WayOut> find(const std::string& subject, std::size_t most) {
         Diagnostics ignored;
         const Controls controls = resolveControls(part_, take_, ignored);
-        const auto peripheral = part_.findPeripheral(subject);
+        const auto peripheral = part_.findPeripheral(peripheralOf(subject));
         const auto node = peripheral ? clockOf(part_, controls, *peripheral) : part_.findNode(subject);
         const auto now = stand_(before_);
         present_ = now ? now->state : State::broken;

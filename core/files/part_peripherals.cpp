@@ -34,6 +34,8 @@ public:
         readFields(reader, controls, namesOf(context_, peripheral.clock), peripheral.fields, peripheral.holds, context_.book);
         peripheral.gate = readOneField(context_, reader, "gate", peripheral.id, FieldUse::own);
         peripheral.interrupts = reader.texts("interrupts");
+        controls.insert(controls.end(), {"gate", "interrupts"});
+        readBringUp(reader, controls, peripheral);
         peripheral.pins = reader.texts("pins");
         if (const toml::table* wakes = reader.table("wakes_from")) {
             TableReader inner(*wakes, context_.reporter, reader.pathOf("wakes_from"));
@@ -99,19 +101,47 @@ private:
         TimerKind timer;
         timer.bits = static_cast<int>(reader.whole("bits", 4, 48, Need::required).value_or(16));
         timer.prescaler = readPrescaler(reader);
+        const std::vector<std::string> styles{"reload", "preload", "free-running"};
         const std::string style = reader.text("style").value_or("reload");
-        if (style != "reload" && style != "preload") {
-            reader.error("style", "no style '" + style + "'", "'reload' or 'preload'", didYouMean(style, {"reload", "preload"}));
+        const auto known = std::find(styles.begin(), styles.end(), style);
+        if (known == styles.end()) {
+            reader.error("style", "no style '" + style + "'", listNames(styles), didYouMean(style, styles));
+        } else {
+            timer.style = static_cast<TimerStyle>(known - styles.begin());
         }
-        timer.style = style == "preload" ? TimerStyle::preload : TimerStyle::reload;
         const Rational most = Rational(std::int64_t{1} << timer.bits);
-        timer.counts = reader.has("counts") ? readWholeSet(reader, "counts") : FactorSet::range(1, most);
+        const bool isFree = timer.style == TimerStyle::freeRunning;
+        if (isFree && reader.has("counts")) {
+            reader.error("counts", "counts of a free-running timer", "none: it always counts 2^bits");
+        }
+        timer.counts =
+            reader.has("counts") ? readWholeSet(reader, "counts") : (isFree ? FactorSet::one(most) : FactorSet::range(1, most));
+        timer.channels = reader.texts("channels");
+        timer.isCentred = reader.flag("centred").value_or(false);
+        timer.dead = readWholeSet(reader, "dead");
+        timer.post = readWholeSet(reader, "post");
+        if (const toml::table* chain = reader.table("chained")) {
+            TableReader inner(*chain, context_.reporter, reader.pathOf("chained"));
+            timer.chain = TimerChain{inner.text("with", Need::required).value_or(""),
+                                     static_cast<int>(inner.whole("bits", timer.bits + 1, 62, Need::required).value_or(32))};
+            inner.finish();
+        }
         if (!timer.counts.empty() && timer.counts.most() > most) {
             reader.error("counts", "counts up to " + timer.counts.most().toString(),
                          fmt::format("at most 2^{} = {}", timer.bits, most.toString()));
         }
+        std::vector<std::string> controls{"prescaler", "counts"};
+        for (const auto& [name, has] : {std::pair("post", !timer.post.empty()), std::pair("dead", !timer.dead.empty()),
+                                        std::pair("chain", timer.chain.has_value())}) {
+            if (has) {
+                controls.emplace_back(name);
+            }
+        }
+        for (std::size_t channel = 1; channel <= timer.channels.size(); ++channel) {
+            controls.push_back("compare" + std::to_string(channel));
+        }
         peripheral.kind = std::move(timer);
-        return {"prescaler", "counts"};
+        return controls;
     }
 
     std::vector<std::string> readWatchdog(TableReader& reader, Peripheral& peripheral) {
@@ -119,7 +149,11 @@ private:
         watchdog.prescaler = readPrescaler(reader);
         watchdog.counts = readWholeSet(reader, "counts", Need::required);
         watchdog.hasWindow = reader.flag("window").value_or(false);
+        watchdog.early = readWholeSet(reader, "early");
         std::vector<std::string> controls{"prescaler", "counts"};
+        if (!watchdog.early.empty()) {
+            controls.emplace_back("early");
+        }
         if (watchdog.hasWindow) {
             controls.emplace_back("window");
         }
@@ -131,8 +165,25 @@ private:
         RtcKind rtc;
         rtc.prescaler = readPrescaler(reader);
         rtc.counts = readWholeSet(reader, "counts", Need::required);
+        std::vector<std::string> controls{"prescaler", "counts"};
+        if (const toml::table* calendar = reader.table("calendar")) {
+            TableReader inner(*calendar, context_.reporter, reader.pathOf("calendar"));
+            rtc.first = readWholeSet(inner, "first", Need::required);
+            rtc.second = readWholeSet(inner, "second", Need::required);
+            inner.finish();
+            controls.insert(controls.end(), {"first", "second"});
+        }
+        if (const toml::table* calibration = reader.table("calibration")) {
+            TableReader inner(*calibration, context_.reporter, reader.pathOf("calibration"));
+            const std::int64_t most = 1 << 20;
+            rtc.calibration = Calibration{inner.quantity("step", Unit::ratio, Need::required).value_or(Rational(1, 1000000)),
+                                          inner.whole("from", -most, 0, Need::required).value_or(0),
+                                          inner.whole("to", 0, most, Need::required).value_or(0)};
+            inner.finish();
+            controls.emplace_back("calibration");
+        }
         peripheral.kind = std::move(rtc);
-        return {"prescaler", "counts"};
+        return controls;
     }
 
     std::vector<std::string> readAdc(TableReader& reader, Peripheral& peripheral) {
@@ -141,6 +192,7 @@ private:
         adc.limits = readLimits(context_, reader);
         adc.sample = readFactorSet(reader, "sample", Need::required);
         adc.channels = reader.whole("channels", 1, 4096).value_or(1);
+        adc.oversample = readWholeSet(reader, "oversample");
         if (const toml::table* conversion = reader.table("conversion", Need::required)) {
             TableReader cycles(*conversion, context_.reporter, reader.pathOf("conversion"));
             for (const std::string& key : cycles.keys()) {
@@ -162,7 +214,7 @@ private:
             inner.finish();
         }
         peripheral.kind = std::move(adc);
-        return {"divide", "sample", "bits"};
+        return {"divide", "sample", "bits", "oversample"};
     }
 
     std::vector<std::string> readSpi(TableReader& reader, Peripheral& peripheral) {
@@ -218,6 +270,13 @@ private:
         can.delay = readWholeSet(reader, "delay");
         can.nodeDelay = reader.quantity("node_delay", Unit::second);
         can.messageWords = reader.whole("message_words", 1, 1 << 20).value_or(0);
+        if (const toml::table* costs = reader.table("message_costs")) {
+            TableReader inner(*costs, context_.reporter, reader.pathOf("message_costs"));
+            can.filterWords = inner.whole("filter", 1, 64).value_or(can.filterWords);
+            can.longFilterWords = inner.whole("long_filter", 1, 64).value_or(can.longFilterWords);
+            can.headerWords = inner.whole("header", 0, 64).value_or(can.headerWords);
+            inner.finish();
+        }
         peripheral.kind = std::move(can);
         controls.emplace_back("delay");
         return controls;
@@ -231,6 +290,42 @@ private:
             reader.has("turns") ? readWholeSet(reader, "turns") : FactorSet::range(1, Rational((std::int64_t{1} << 32) - 1));
         peripheral.kind = std::move(loop);
         return {"turns"};
+    }
+
+    /// Names of controls, and steps in words with a field of their own.
+    void readBringUp(TableReader& reader, const std::vector<std::string>& controls, Peripheral& peripheral) {
+        const toml::node* node = reader.node("bring_up");
+        const toml::array* steps = node == nullptr ? nullptr : node->as_array();
+        if (node != nullptr && steps == nullptr) {
+            reader.error("bring_up", "bring_up that is no list", "a list of controls and of { say = … } tables");
+            return;
+        }
+        for (std::size_t i = 0; steps != nullptr && i < steps->size(); ++i) {
+            BringUpStep step;
+            if (const auto name = (*steps)[i].value<std::string>()) {
+                step.control = *name;
+            } else if (const toml::table* table = (*steps)[i].as_table()) {
+                TableReader inner(*table, context_.reporter, reader.pathOf("bring_up"));
+                step.control = inner.text("control").value_or("");
+                step.say = inner.text("say", step.control.empty() ? Need::required : Need::optional).value_or("");
+                step.channel = inner.whole("channel", 0, 64).value_or(0);
+                step.field = readOneField(context_, inner, "field", peripheral.id, FieldUse::shared);
+                step.code = inner.whole("code", 0, std::int64_t{1} << 32).value_or(1);
+                step.isForgotten = inner.flag("forgotten").value_or(false);
+                step.verbs = inner.texts("verbs");
+                inner.finish();
+                if (step.field && step.code > step.field->most()) {
+                    inner.error("code", "code " + std::to_string(step.code), "at most " + step.field->most().str());
+                }
+            } else {
+                reader.error("bring_up", "a step that is neither text nor table", "a control such as 'gate', or { say = … }");
+            }
+            if (!step.control.empty() && std::find(controls.begin(), controls.end(), step.control) == controls.end()) {
+                reader.error("bring_up", "no control '" + step.control + "'", listNames(controls),
+                             didYouMean(step.control, controls));
+            }
+            peripheral.bringUp.push_back(std::move(step));
+        }
     }
 
     FactorSet readPrescaler(TableReader& reader) {

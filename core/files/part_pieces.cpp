@@ -12,7 +12,6 @@ namespace wisetick {
 
 namespace {
 
-constexpr std::int64_t kMostBits = 64;
 constexpr std::int64_t kMostPowers = 62;
 
 /// One current, or a list of [temperature, current] with rising temperatures.
@@ -120,14 +119,6 @@ FactorSet readRange(TableReader& range) {
         return {};
     }
     return FactorSet::range(*from, *to, by);
-}
-
-std::optional<int> readBit(std::string_view text) {
-    if (text.empty() || text.size() > 2 || !std::all_of(text.begin(), text.end(), [](char c) { return c >= '0' && c <= '9'; })) {
-        return std::nullopt;
-    }
-    const int bit = std::stoi(std::string(text));
-    return bit < kMostBits ? std::optional(bit) : std::nullopt;
 }
 
 std::optional<Holds> readHoldsNode(const toml::node& node, TableReader& holds, const std::string& control,
@@ -261,17 +252,8 @@ FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need) 
 
 std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, const std::string& path) {
     const auto text = node.value_exact<std::string>();
-    if (text) {
-        const std::size_t open = text->find('[');
-        if (open != std::string::npos && open > 0 && text->back() == ']') {
-            const std::string bits = text->substr(open + 1, text->size() - open - 2);
-            const std::size_t colon = bits.find(':');
-            const auto msb = readBit(bits.substr(0, colon));
-            const auto lsb = colon == std::string::npos ? msb : readBit(bits.substr(colon + 1));
-            if (msb && lsb && *msb >= *lsb) {
-                return Field{text->substr(0, open), *msb, *lsb};
-            }
-        }
+    if (auto field = text ? readField(*text) : std::nullopt) {
+        return field;
     }
     reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
                    "a field such as \"CLK.REF[4:0]\" or \"CLK.PLLIN[16]\", bits 63 to 0");

@@ -51,6 +51,25 @@ std::string fieldText(const Field& field) {
                                   : fmt::format("{}[{}:{}]", field.reg, field.msb, field.lsb);
 }
 
+std::optional<Field> readField(std::string_view text) {
+    const auto bit = [](std::string_view digits) -> std::optional<int> {
+        const auto number = digits.size() > 2 ? std::nullopt : wholeNumber(digits);
+        return number && *number <= 63 ? std::optional(static_cast<int>(*number->toInt64())) : std::nullopt;
+    };
+    const std::size_t open = text.find('[');
+    if (open == std::string_view::npos || open == 0 || text.back() != ']') {
+        return std::nullopt;
+    }
+    const std::string_view bits = text.substr(open + 1, text.size() - open - 2);
+    const std::size_t colon = bits.find(':');
+    const auto msb = bit(bits.substr(0, colon));
+    const auto lsb = colon == std::string_view::npos ? msb : bit(bits.substr(colon + 1));
+    if (!msb || !lsb || *msb < *lsb) {
+        return std::nullopt;
+    }
+    return Field{std::string(text.substr(0, open)), *msb, *lsb};
+}
+
 std::optional<Holds> readHolds(std::string_view text) {
     std::string plain;
     std::copy_if(text.begin(), text.end(), std::back_inserter(plain), [](char c) { return c != ' '; });

@@ -4,6 +4,7 @@
 
 #include <optional>
 #include <string>
+#include <string_view>
 #include <utility>
 #include <vector>
 
@@ -23,6 +24,9 @@ struct Field {
 
 /// "CLK.REF[4:0]".
 std::string fieldText(const Field& field);
+
+/// Reads "CLK.REF[4:0]" or "CLK.PLLIN[16]", bits 63 to 0; nothing if it is neither.
+std::optional<Field> readField(std::string_view text);
 
 /// What a field holds for a control set to n: a linear form ("n", "n-1", "16*n", "n/2-1", "65536-n"), the power of two
 /// ("log2 n"), or a table of codes by factor or by source id.

@@ -143,6 +143,17 @@ struct WaitTable {
     std::string ref;
 };
 
+/// One step of bringing a peripheral up, as the part tells it.
+struct BringUpStep {
+    std::string control;        ///< a control whose field is written: "gate", "prescaler", "interrupts"; else
+    std::string say;            ///< what is to be done, in words
+    std::optional<Field> field; ///< that is written for it
+    std::int64_t code = 1;
+    bool isForgotten = false;       ///< it is what is forgotten most often
+    std::int64_t channel = 0;       ///< of whose promises it is part; 0: of all
+    std::vector<std::string> verbs; ///< of the promises that need it, "drives"; empty: all
+};
+
 struct Peripheral {
     std::string id;
     std::string name;
@@ -152,7 +163,8 @@ struct Peripheral {
     std::map<std::string, Field> fields;
     std::map<std::string, Holds> holds;
     std::optional<Field> gate;
-    std::vector<std::string> interrupts;
+    std::vector<std::string> interrupts;          ///< enables from its own to the core's, in order
+    std::vector<BringUpStep> bringUp;             ///< empty: gate, clock, its settings, interrupts
     std::map<std::string, std::string> wakesFrom; ///< by mode: what wakes
     std::vector<std::string> pins;
     std::optional<Draw> draws;

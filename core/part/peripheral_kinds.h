@@ -21,26 +21,49 @@ struct UartKind {
     std::vector<UartMode> modes;
 };
 
-/// reload: counts to the top and starts again. preload: counts up from 2^bits − counts to the overflow.
-enum class TimerStyle { reload, preload };
+/// reload: counts to the top and starts again. preload: counts up from 2^bits − counts to the overflow. freeRunning: always
+/// counts all 2^bits.
+enum class TimerStyle { reload, preload, freeRunning };
+
+/// A timer that can count what this one overflows, as one counter of more bits.
+struct TimerChain {
+    std::string with;
+    int bits = 32;
+};
 
 struct TimerKind {
     int bits = 16;
     FactorSet prescaler;
     FactorSet counts;
     TimerStyle style = TimerStyle::reload;
+    std::vector<std::string> channels = {}; ///< the pin of each; empty text: it reaches none
+    bool isCentred = false;                 ///< with channels it counts up and down: a period is 2 × counts
+    FactorSet dead = {};                    ///< counts of its clock that both outputs of a channel can be off; empty: none
+    FactorSet post = {};                    ///< it fires on every so manieth overflow; empty: on each
+    std::optional<TimerChain> chain = {};
 };
 
 struct WatchdogKind {
     FactorSet prescaler;
     FactorSet counts;
     bool hasWindow = false;
+    FactorSet early = {}; ///< counts before the bite at which its interrupt can come; empty: it has none
 };
 
-/// The wake-up counter of a real-time clock.
+/// Steps by which a calendar can be made faster or slower.
+struct Calibration {
+    Rational step; ///< a share
+    std::int64_t from = 0;
+    std::int64_t to = 0;
+};
+
+/// The wake-up counter of a real-time clock, and the two dividers of its calendar.
 struct RtcKind {
     FactorSet prescaler;
     FactorSet counts;
+    FactorSet first = {};  ///< empty: it has no calendar
+    FactorSet second = {}; ///< behind the first
+    std::optional<Calibration> calibration = {};
 };
 
 /// An analogue-to-digital converter: its clock is divided, then a sample and a conversion take cycles of it.
@@ -52,6 +75,7 @@ struct AdcKind {
     std::optional<Rational> resistance;                        ///< ohm, of its input
     std::optional<Rational> capacitance;                       ///< F, of its sampling capacitor
     std::int64_t channels = 1;
+    FactorSet oversample = {}; ///< how many conversions it can add up by itself; empty: one
 };
 
 /// A serial port with a clock line: one lane, or a port to a memory with several.
@@ -88,6 +112,9 @@ struct CanKind {
     FactorSet delay;                   ///< clock periods of the transmitter delay compensation's offset
     std::optional<Rational> nodeDelay; ///< s
     std::int64_t messageWords = 0;     ///< of 32 bits, for filters, buffers and queues; 0: unknown
+    std::int64_t filterWords = 1;      ///< of a filter on ids of 11 bits
+    std::int64_t longFilterWords = 2;  ///< and on ids of 29 bits
+    std::int64_t headerWords = 2;      ///< of each message, before its payload
 };
 
 /// A loop of instructions that passes time.

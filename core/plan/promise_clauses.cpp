@@ -3,7 +3,6 @@
 #include "base/nearest_name.h"
 
 #include <algorithm>
-#include <map>
 
 namespace wisetick {
 
@@ -94,14 +93,267 @@ Clause modeClause(std::vector<std::string> opens, const std::string& example, bo
     return clause;
 }
 
-void addTolerance(std::vector<Clause>& clauses, Tolerance& tolerance) {
-    clauses.push_back(
-        quantityClause({"within"}, Unit::ratio, "within 1.5 %", false, [&](const Rational& value) { tolerance.within = value; }));
-    Clause exactly;
-    exactly.opens = {"exactly"};
-    exactly.example = "exactly";
-    exactly.setQuantity = [&](const Rational&) { tolerance.exactly = true; };
-    clauses.push_back(std::move(exactly));
+Clause flagClause(std::vector<std::string> opens, bool& flag) {
+    Clause clause;
+    clause.opens = std::move(opens);
+    clause.example = opening(clause);
+    clause.setQuantity = [&flag](const Rational&) { flag = true; };
+    return clause;
+}
+
+/// Gathers the clauses of one verb.
+class ClauseList {
+public:
+    explicit ClauseList(const Part* part) : part_(part) {}
+
+    const Part* part() const { return part_; }
+
+    /// A quantity that goes into a place of the ask; `example` is the whole clause.
+    template <class Place>
+    Clause& quantity(const std::string& opens, Unit unit, const std::string& example, Place& place) {
+        return add(quantityClause(wordsOf(opens), unit, example, false, [&place](const Rational& value) { place = value; }));
+    }
+    template <class Place>
+    Clause& needed(const std::string& opens, Unit unit, const std::string& example, Place& place) {
+        Clause& clause = quantity(opens, unit, example, place);
+        clause.isRequired = true;
+        return clause;
+    }
+    void flag(const std::string& opens, bool& place) { add(flagClause(wordsOf(opens), place)); }
+    void tolerance(Tolerance& tolerance) {
+        quantity("within", Unit::ratio, "within 1.5 %", tolerance.within);
+        flag("exactly", tolerance.exactly);
+    }
+    Clause& add(Clause clause) {
+        clauses_.push_back(std::move(clause));
+        return clauses_.back();
+    }
+    std::vector<Clause> take() { return std::move(clauses_); }
+    /// All clauses so far are ways to say one thing.
+    void group(const std::string& name) {
+        for (Clause& clause : clauses_) {
+            clause.group = name;
+        }
+    }
+
+private:
+    static std::vector<std::string> wordsOf(const std::string& text) {
+        std::vector<std::string> words;
+        for (std::size_t start = 0; start < text.size();) {
+            const std::size_t end = std::min(text.find(' ', start), text.size());
+            words.push_back(text.substr(start, end - start));
+            start = end + 1;
+        }
+        return words;
+    }
+
+    const Part* part_;
+    std::vector<Clause> clauses_;
+};
+
+void clausesFor(ClauseList& list, RunsAsk& ask) {
+    const auto set = [&ask](RunsAsk::Bound bound) {
+        return [&ask, bound](const Rational& value) {
+            ask.bound = bound;
+            ask.hertz = value;
+        };
+    };
+    list.add(quantityClause({"at", "least"}, Unit::hertz, "at least 60 MHz", false, set(RunsAsk::Bound::atLeast)));
+    list.add(quantityClause({"at", "most"}, Unit::hertz, "at most 50 MHz", false, set(RunsAsk::Bound::atMost)));
+    list.add(quantityClause({"at"}, Unit::hertz, "at 160 MHz", true, set(RunsAsk::Bound::at)));
+    list.group("rate");
+    list.tolerance(ask.tolerance);
+}
+
+void clausesFor(ClauseList& list, TalksAsk& ask) {
+    list.needed("", Unit::bitsPerSecond, "115200", ask.bitsPerSecond).known = {"9600",   "19200",  "38400",  "57600",  "115200",
+                                                                               "230400", "460800", "921600", "1000000"};
+    list.tolerance(ask.tolerance);
+    list.add(wordClause({"as"}, "as 8N1", false,
+                        [&ask](const Word& word) -> std::optional<TextError> {
+                            const auto frame = readFrame(word.text);
+                            if (!frame) {
+                                return errorAt(word, quoted(word.text), "a frame such as '8N1', '7E1' or '9N2'");
+                            }
+                            ask.frame = *frame;
+                            return std::nullopt;
+                        }))
+        .known = {"8N1", "8E1", "8O1", "7E1", "7O1", "8N2", "9N1"};
+}
+
+void clausesFor(ClauseList& list, BusAsk& ask) {
+    list.needed("", Unit::hertz, "400 kHz", ask.hertz).known = {"100 kHz", "400 kHz", "1 MHz"};
+    list.quantity("with", Unit::second, "with 120 ns rise", ask.rise).closes = "rise";
+    list.quantity("with", Unit::second, "with 20 ns fall", ask.fall).closes = "fall";
+    list.quantity("pulled by", Unit::ohm, "pulled by 2.2 kohm", ask.pull).needs = "into";
+    list.quantity("into", Unit::farad, "into 100 pF", ask.load).needs = "pulled by";
+}
+
+void clausesFor(ClauseList& list, CanAsk& ask) {
+    list.needed("", Unit::bitsPerSecond, "500 kbit/s", ask.bitsPerSecond).known = {"125 kbit/s", "250 kbit/s", "500 kbit/s",
+                                                                                   "1 Mbit/s"};
+    Clause& dataSample = list.quantity("data sample at", Unit::ratio, "data sample at 75 %", ask.dataSample);
+    dataSample.most = 1;
+    dataSample.needs = "data";
+    list.quantity("data", Unit::bitsPerSecond, "data 2 Mbit/s", ask.data);
+    list.quantity("sample at", Unit::ratio, "sample at 80 %", ask.sample).most = 1;
+    list.quantity("over", Unit::metre, "over 20 m", ask.cable);
+    list.quantity("with node delay", Unit::second, "with node delay 210 ns", ask.nodeDelay);
+    list.quantity("jump", Unit::count, "jump 4", ask.jump);
+    list.tolerance(ask.tolerance);
+}
+
+void clausesFor(ClauseList& list, HoldsAsk& ask) {
+    list.quantity("", Unit::count, "28 filters", ask.filters).closes = "filters";
+    list.quantity("", Unit::count, "8 long-filters", ask.longFilters).closes = "long-filters";
+    list.quantity("", Unit::count, "32 received", ask.received).closes = "received";
+    list.quantity("", Unit::count, "16 sent", ask.sent).closes = "sent";
+    list.quantity("of", Unit::byte, "of 64 byte", ask.payload);
+}
+
+void clausesFor(ClauseList& list, FiresAsk& ask) {
+    list.needed("every", Unit::second, "every 1 ms", ask.period);
+    list.tolerance(ask.tolerance);
+    list.flag("repeated", ask.isRepeated);
+    list.flag("chained", ask.isChained);
+    list.quantity("late", Unit::cycle, "late 12 cycles", ask.late);
+    list.quantity("handled in", Unit::cycle, "handled in 400 cycles", ask.handled);
+}
+
+void clausesFor(ClauseList& list, DrivesAsk& ask) {
+    list.needed("", Unit::hertz, "20 kHz", ask.hertz);
+    Clause& duty = list.needed("at", Unit::ratio, "at 35 % duty", ask.duty);
+    duty.closes = "duty";
+    duty.most = 1;
+    list.quantity("steps under", Unit::ratio, "steps under 0.1 %", ask.stepUnder);
+    list.quantity("dead", Unit::second, "dead 500 ns", ask.dead);
+    list.flag("inside", ask.isInside);
+    list.tolerance(ask.tolerance);
+}
+
+void clausesFor(ClauseList& list, StampsAsk& ask) {
+    list.quantity("after at least", Unit::second, "after at least 1 h", ask.wrapsAfter);
+    list.quantity("resolves", Unit::second, "resolves 1 us", ask.resolves);
+}
+
+void clausesFor(ClauseList& list, WaitsAsk& ask) {
+    list.add(quantityClause({"at", "least"}, Unit::second, "at least 100 us", false, [&](const Rational& value) {
+        ask.time = value;
+        ask.isAtLeast = true;
+    }));
+    list.needed("", Unit::second, "100 us", ask.time);
+    list.group("time");
+    list.tolerance(ask.tolerance);
+}
+
+void clausesFor(ClauseList& list, BitesAsk& ask) {
+    list.needed("after", Unit::second, "after 2 s", ask.after);
+    list.quantity("fed every", Unit::second, "fed every 1.8 s", ask.fedEvery);
+    list.quantity("at latest", Unit::second, "at latest 3 s", ask.atLatest);
+    list.quantity("opens after", Unit::second, "opens after 0.5 s", ask.opensAfter);
+    list.quantity("warns", Unit::second, "warns 1 ms before", ask.warnsBefore).closes = "before";
+    list.tolerance(ask.tolerance);
+}
+
+void clausesFor(ClauseList& list, DriftsAsk& ask) {
+    list.needed("at most", Unit::drift, "at most 2 s/day", ask.limit);
+}
+
+void clausesFor(ClauseList& list, TakesAsk& ask) {
+    list.needed("", Unit::samples, "50 k samples/s", ask.samplesPerSecond);
+    list.quantity("at", Unit::bit, "at 12 bit", ask.bits);
+    list.quantity("from", Unit::ohm, "from 10 kohm", ask.ohm);
+    list.quantity("over", Unit::channel, "over 4 channels", ask.channels);
+    list.quantity("oversampled", Unit::count, "oversampled 16 times", ask.oversampled).closes = "times";
+    const std::vector<std::string> timers =
+        list.part() == nullptr ? std::vector<std::string>() : peripheralsOfKind(*list.part(), "timer");
+    const bool isChecked = list.part() != nullptr;
+    list.add(wordClause({"triggered", "by"}, "triggered by timer2", false,
+                        [&ask, timers, isChecked](const Word& word) -> std::optional<TextError> {
+                            ask.trigger = word.text;
+                            return isChecked ? checkKnown("timer", word, timers) : std::nullopt;
+                        }))
+        .known = timers;
+}
+
+void clausesFor(ClauseList& list, ClocksAsk& ask) {
+    list.needed("at most", Unit::hertz, "at most 100 MHz", ask.hertz);
+    list.quantity("of", Unit::byte, "of 16 MiB", ask.size);
+    list.quantity("after", Unit::count, "after 8 dummies", ask.dummy).closes = "dummies";
+    list.quantity("reading", Unit::byte, "reading 256 byte", ask.reading).needs = "in at most";
+    list.quantity("in at most", Unit::second, "in at most 5 us", ask.within).needs = "reading";
+}
+
+void clausesFor(ClauseList& list, WakesAsk& ask) {
+    list.add(modeClause({"from"}, "from deep", true, list.part(), [&ask](const Word& word) { ask.mode = word.text; }));
+    list.needed("in at most", Unit::second, "in at most 120 us", ask.limit);
+    list.add(wordClause({"by"}, "by rtc", false,
+                        [&ask](const Word& word) -> std::optional<TextError> {
+                            ask.by = word.text;
+                            return std::nullopt;
+                        }))
+        .known = list.part() == nullptr ? std::vector<std::string>() : wakeSources(*list.part());
+    list.quantity("every", Unit::second, "every 10 min", ask.every);
+}
+
+void clausesFor(ClauseList& list, AverageAsk& ask) {
+    list.needed("under", Unit::ampere, "under 1 mA", ask.limit);
+}
+
+void clausesFor(ClauseList& list, LastsAsk& ask) {
+    list.needed("", Unit::second, "240 days", ask.least);
+}
+
+/// What a verb means to the grammar: the kinds of peripheral that stand before it, and the ask that it begins.
+struct Verb {
+    std::string word;
+    std::vector<std::string> kinds; ///< empty: none
+    std::string noun;
+    void (*begin)(ClauseList&, PromiseLine&);
+};
+
+template <class A>
+void begin(ClauseList& list, PromiseLine& line) {
+    clausesFor(list, line.ask.emplace<A>());
+}
+
+/// In the order in which they are named to the user. "talks" stands for several: what it means depends on the subject.
+const std::vector<Verb>& verbs() {
+    static const std::vector<Verb> list{{"runs", {}, "source or line", begin<RunsAsk>},
+                                        {"talks", {"uart", "can", "i2c"}, "uart, can or i2c", begin<TalksAsk>},
+                                        {"talks on can", {"can"}, "can", begin<CanAsk>},
+                                        {"talks on a bus", {"i2c"}, "i2c", begin<BusAsk>},
+                                        {"fires", {"timer", "rtc"}, "timer or rtc", begin<FiresAsk>},
+                                        {"drives", {"timer"}, "channel of a timer", begin<DrivesAsk>},
+                                        {"waits", {"timer", "delay-loop"}, "timer or delay-loop", begin<WaitsAsk>},
+                                        {"wraps", {"timer"}, "timer", begin<StampsAsk>},
+                                        {"resolves", {"timer"}, "timer", begin<StampsAsk>},
+                                        {"bites", {"watchdog"}, "watchdog", begin<BitesAsk>},
+                                        {"drifts", {"rtc"}, "rtc", begin<DriftsAsk>},
+                                        {"takes", {"adc"}, "adc", begin<TakesAsk>},
+                                        {"clocks", {"spi"}, "spi", begin<ClocksAsk>},
+                                        {"holds", {"can"}, "can", begin<HoldsAsk>},
+                                        {"lasts", {}, "battery", begin<LastsAsk>},
+                                        {"wakes", {}, {}, begin<WakesAsk>},
+                                        {"average", {}, {}, begin<AverageAsk>}};
+    return list;
+}
+
+const Verb& verbOf(const std::string& word) {
+    const auto found = std::find_if(verbs().begin(), verbs().end(), [&](const Verb& verb) { return verb.word == word; });
+    return found == verbs().end() ? verbs().front() : *found;
+}
+
+std::vector<std::string> channelsOf(const Part& part) {
+    std::vector<std::string> ids;
+    for (const Peripheral& peripheral : part.peripherals) {
+        if (const auto* timer = std::get_if<TimerKind>(&peripheral.kind)) {
+            for (std::size_t channel = 1; channel <= timer->channels.size(); ++channel) {
+                ids.push_back(peripheral.id + "." + std::to_string(channel));
+            }
+        }
+    }
+    return ids;
 }
 
 } // namespace
@@ -123,114 +375,32 @@ std::string quoted(std::string_view text) {
 }
 
 const std::vector<std::string>& subjectVerbs() {
-    static const std::vector<std::string> list{"runs", "talks", "fires", "bites", "takes", "clocks", "waits", "lasts"};
+    static const std::vector<std::string> list = [] {
+        std::vector<std::string> words;
+        for (const Verb& verb : verbs()) {
+            if (!verb.noun.empty() && verb.word.find(' ') == std::string::npos) {
+                words.push_back(verb.word);
+            }
+        }
+        return words;
+    }();
     return list;
 }
 
 std::vector<Clause> clausesOf(const std::string& verb, PromiseLine& line, const Part* part) {
-    std::vector<Clause> clauses;
-    if (verb == "runs") {
-        RunsAsk& ask = line.ask.emplace<RunsAsk>();
-        const auto set = [&ask](RunsAsk::Bound bound) {
-            return [&ask, bound](const Rational& value) {
-                ask.bound = bound;
-                ask.hertz = value;
-            };
-        };
-        clauses.push_back(quantityClause({"at", "least"}, Unit::hertz, "at least 60 MHz", false, set(RunsAsk::Bound::atLeast)));
-        clauses.push_back(quantityClause({"at", "most"}, Unit::hertz, "at most 50 MHz", false, set(RunsAsk::Bound::atMost)));
-        clauses.push_back(quantityClause({"at"}, Unit::hertz, "at 160 MHz", true, set(RunsAsk::Bound::at)));
-        for (Clause& clause : clauses) {
-            clause.group = "rate";
-        }
-        addTolerance(clauses, ask.tolerance);
-    } else if (verb == "talks") {
-        TalksAsk& ask = line.ask.emplace<TalksAsk>();
-        clauses.push_back(
-            quantityClause({}, Unit::bitsPerSecond, "115200", true, [&](const Rational& value) { ask.bitsPerSecond = value; }));
-        clauses.back().known = {"9600", "19200", "38400", "57600", "115200", "230400", "460800", "921600", "1000000"};
-        addTolerance(clauses, ask.tolerance);
-        clauses.push_back(wordClause({"as"}, "as 8N1", false, [&ask](const Word& word) -> std::optional<TextError> {
-            const auto frame = readFrame(word.text);
-            if (!frame) {
-                return errorAt(word, quoted(word.text), "a frame such as '8N1', '7E1' or '9N2'");
-            }
-            ask.frame = *frame;
-            return std::nullopt;
-        }));
-        clauses.back().known = {"8N1", "8E1", "8O1", "7E1", "7O1", "8N2", "9N1"};
-    } else if (verb == "talks on a bus") {
-        BusAsk& ask = line.ask.emplace<BusAsk>();
-        clauses.push_back(quantityClause({}, Unit::hertz, "400 kHz", true, [&](const Rational& value) { ask.hertz = value; }));
-        clauses.back().known = {"100 kHz", "400 kHz", "1 MHz"};
-        clauses.push_back(
-            quantityClause({"with"}, Unit::second, "with 120 ns rise", false, [&](const Rational& value) { ask.rise = value; }));
-        clauses.back().closes = "rise";
-        clauses.push_back(
-            quantityClause({"with"}, Unit::second, "with 20 ns fall", false, [&](const Rational& value) { ask.fall = value; }));
-        clauses.back().closes = "fall";
-    } else if (verb == "takes") {
-        TakesAsk& ask = line.ask.emplace<TakesAsk>();
-        clauses.push_back(quantityClause({}, Unit::samples, "50 k samples/s", true,
-                                         [&](const Rational& value) { ask.samplesPerSecond = value; }));
-        clauses.push_back(
-            quantityClause({"at"}, Unit::bit, "at 12 bit", false, [&](const Rational& value) { ask.bits = value; }));
-        clauses.push_back(
-            quantityClause({"from"}, Unit::ohm, "from 10 kohm", false, [&](const Rational& value) { ask.ohm = value; }));
-        clauses.push_back(quantityClause({"over"}, Unit::channel, "over 4 channels", false,
-                                         [&](const Rational& value) { ask.channels = value; }));
-    } else if (verb == "clocks") {
-        ClocksAsk& ask = line.ask.emplace<ClocksAsk>();
-        clauses.push_back(quantityClause({"at", "most"}, Unit::hertz, "at most 100 MHz", true,
-                                         [&](const Rational& value) { ask.hertz = value; }));
-    } else if (verb == "waits") {
-        WaitsAsk& ask = line.ask.emplace<WaitsAsk>();
-        clauses.push_back(quantityClause({"at", "least"}, Unit::second, "at least 100 us", false, [&](const Rational& value) {
-            ask.time = value;
-            ask.isAtLeast = true;
-        }));
-        clauses.push_back(quantityClause({}, Unit::second, "100 us", true, [&](const Rational& value) { ask.time = value; }));
-        for (Clause& clause : clauses) {
-            clause.group = "time";
-        }
-        addTolerance(clauses, ask.tolerance);
-    } else if (verb == "fires") {
-        FiresAsk& ask = line.ask.emplace<FiresAsk>();
-        clauses.push_back(
-            quantityClause({"every"}, Unit::second, "every 1 ms", true, [&](const Rational& value) { ask.period = value; }));
-        addTolerance(clauses, ask.tolerance);
-    } else if (verb == "bites") {
-        BitesAsk& ask = line.ask.emplace<BitesAsk>();
-        clauses.push_back(
-            quantityClause({"after"}, Unit::second, "after 2 s", true, [&](const Rational& value) { ask.after = value; }));
-        clauses.push_back(quantityClause({"fed", "every"}, Unit::second, "fed every 1.8 s", false,
-                                         [&](const Rational& value) { ask.fedEvery = value; }));
-        clauses.push_back(quantityClause({"at", "latest"}, Unit::second, "at latest 3 s", false,
-                                         [&](const Rational& value) { ask.atLatest = value; }));
-        clauses.push_back(quantityClause({"opens", "after"}, Unit::second, "opens after 0.5 s", false,
-                                         [&](const Rational& value) { ask.opensAfter = value; }));
-        addTolerance(clauses, ask.tolerance);
-    } else if (verb == "wakes") {
-        WakesAsk& ask = line.ask.emplace<WakesAsk>();
-        clauses.push_back(modeClause({"from"}, "from deep", true, part, [&ask](const Word& word) { ask.mode = word.text; }));
-        clauses.push_back(quantityClause({"in", "at", "most"}, Unit::second, "in at most 120 us", true,
-                                         [&](const Rational& value) { ask.limit = value; }));
-        clauses.push_back(wordClause({"by"}, "by rtc", false, [&ask](const Word& word) -> std::optional<TextError> {
-            ask.by = word.text;
-            return std::nullopt;
-        }));
-        clauses.back().known = part == nullptr ? std::vector<std::string>() : wakeSources(*part);
-        clauses.push_back(
-            quantityClause({"every"}, Unit::second, "every 10 min", false, [&](const Rational& value) { ask.every = value; }));
-    } else if (verb == "average") {
-        AverageAsk& ask = line.ask.emplace<AverageAsk>();
-        clauses.push_back(
-            quantityClause({"under"}, Unit::ampere, "under 1 mA", true, [&](const Rational& value) { ask.limit = value; }));
-    } else {
-        LastsAsk& ask = line.ask.emplace<LastsAsk>();
-        clauses.push_back(quantityClause({}, Unit::second, "240 days", true, [&](const Rational& value) { ask.least = value; }));
+    ClauseList list(part);
+    verbOf(verb).begin(list, line);
+    std::vector<Clause> clauses = list.take();
+    if (verb == "wraps" || verb == "resolves") {
+        clauses[verb == "wraps" ? 0 : 1].isRequired = true;
     }
-    if (verb != "wakes" && verb != "average" && verb != "lasts") {
+    if (verb == "resolves") { // the verb itself is the opening
+        clauses[1].opens.clear();
+        clauses[1].example = "1 us";
+        clauses[0].opens.insert(clauses[0].opens.begin(), "wraps");
+        clauses[0].example = "wraps after at least 1 h";
+    }
+    if (mayAskAlsoIn(line.ask)) {
         clauses.push_back(modeClause({"also", "in"}, "also in idle", false, part,
                                      [&line](const Word& word) { line.alsoIn.emplace_back(word.text); }));
         clauses.back().mayRepeat = true;
@@ -242,16 +412,18 @@ std::vector<std::string> subjectsOf(const std::string& verb, const Part& part) {
     if (verb == "runs") {
         return nodeIds(part);
     }
-    if (verb == "talks") {
-        std::vector<std::string> ids = peripheralsOfKind(part, "uart");
-        const std::vector<std::string> buses = peripheralsOfKind(part, "i2c");
-        ids.insert(ids.end(), buses.begin(), buses.end());
-        return ids;
+    if (verb == "drives") {
+        return channelsOf(part);
     }
-    static const std::map<std::string, std::string> kinds{
-        {"fires", "timer"}, {"bites", "watchdog"}, {"takes", "adc"}, {"clocks", "spi"}, {"waits", "delay-loop"}};
-    const auto kind = kinds.find(verb);
-    return kind == kinds.end() ? std::vector<std::string>{"battery"} : peripheralsOfKind(part, kind->second);
+    if (verb == "lasts") {
+        return {"battery"};
+    }
+    std::vector<std::string> ids;
+    for (const std::string& kind : verbOf(verb).kinds) {
+        const std::vector<std::string> more = peripheralsOfKind(part, kind);
+        ids.insert(ids.end(), more.begin(), more.end());
+    }
+    return ids;
 }
 
 std::optional<TextError> checkSubject(const std::string& verb, const Word& subject, const Part* part) {
@@ -259,10 +431,7 @@ std::optional<TextError> checkSubject(const std::string& verb, const Word& subje
         return subject.text == "battery" ? std::nullopt
                                          : std::optional(errorAt(subject, quoted(subject.text), "'battery lasts 240 days'"));
     }
-    static const std::map<std::string, std::string> nouns{
-        {"runs", "source or line"}, {"talks", "uart or i2c"}, {"fires", "timer"},     {"bites", "watchdog"},
-        {"takes", "adc"},           {"clocks", "spi"},        {"waits", "delay-loop"}};
-    return part == nullptr ? std::nullopt : checkKnown(nouns.at(verb), subject, subjectsOf(verb, *part));
+    return part == nullptr ? std::nullopt : checkKnown(verbOf(verb).noun, subject, subjectsOf(verb, *part));
 }
 
 } // namespace wisetick

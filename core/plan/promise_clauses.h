@@ -23,8 +23,10 @@ struct Clause {
     Unit unit = Unit::ratio;
     bool isRequired = false;
     bool mayRepeat = false;
-    std::string group = {}; ///< "rate": of the clauses of one group just one is said
-    std::string example;    ///< the whole clause, "fed every 1.8 s"
+    std::string needs = {};            ///< the opening of a clause without which this one means nothing
+    std::optional<Rational> most = {}; ///< of its quantity
+    std::string group = {};            ///< "rate": of the clauses of one group just one is said
+    std::string example;               ///< the whole clause, "fed every 1.8 s"
     std::function<void(const Rational&)> setQuantity;
     std::function<std::optional<TextError>(const Word&)> setWord;
     std::vector<std::string> known; ///< of a word: what the part has
@@ -40,8 +42,8 @@ std::string quoted(std::string_view text);
 /// The verbs that follow a subject.
 const std::vector<std::string>& subjectVerbs();
 
-/// The clauses of a verb ("talks on a bus" for what an i2c talks); they write into the promise line that is being read. The line
-/// must outlive them.
+/// The clauses of a verb ("talks on a bus" for what an i2c talks, "talks on can"); they write into the promise line that is being
+/// read. The line must outlive them.
 std::vector<Clause> clausesOf(const std::string& verb, PromiseLine& line, const Part* part);
 
 /// What may stand before a verb on this part.

@@ -109,9 +109,15 @@ private:
             return verb;
         }
         const auto peripheral = part_ == nullptr ? std::nullopt : part_->findPeripheral(subject);
-        const bool isBus = peripheral ? std::holds_alternative<I2cKind>(part_->peripherals[*peripheral].kind)
-                                      : text_.find("Hz") != std::string_view::npos;
-        return isBus ? "talks on a bus" : verb;
+        if (peripheral) {
+            const PeripheralKind& kind = part_->peripherals[*peripheral].kind;
+            return std::holds_alternative<I2cKind>(kind) ? "talks on a bus"
+                                                         : (std::holds_alternative<CanKind>(kind) ? "talks on can" : verb);
+        }
+        if (text_.find("Hz") != std::string_view::npos) {
+            return "talks on a bus";
+        }
+        return subject.substr(0, 3) == "can" ? "talks on can" : verb;
     }
 
     /// Those of the texts that go on with what stands at `start`, and are more than that.
@@ -128,7 +134,7 @@ private:
 
     std::vector<std::string> firstWords() const {
         std::vector<std::string> words;
-        for (const char* verb : {"talks", "fires", "bites", "takes", "clocks", "waits", "runs", "lasts"}) {
+        for (const char* verb : {"talks", "fires", "drives", "bites", "drifts", "takes", "clocks", "waits", "runs", "lasts"}) {
             const std::vector<std::string> subjects = subjectsOf(verb, *part_);
             words.insert(words.end(), subjects.begin(), subjects.end());
         }
@@ -151,7 +157,7 @@ private:
         std::vector<std::string> texts;
         for (const bool isRequired : {true, false}) {
             for (const Clause& clause : clauses) {
-                if (clause.isRequired != isRequired || clause.isSeen) {
+                if (clause.isRequired != isRequired || clause.isSeen || isTooEarly(clause, clauses)) {
                     continue;
                 }
                 for (const std::string& operand : operandTexts(clause)) {
@@ -165,6 +171,13 @@ private:
             return !line && line.error().found != kEndsEarly;
         });
         return texts;
+    }
+
+    /// Whether it means nothing yet: what it needs is not said. Two that need each other may come in either order.
+    static bool isTooEarly(const Clause& clause, const std::vector<Clause>& clauses) {
+        return !clause.needs.empty() && std::none_of(clauses.begin(), clauses.end(), [&](const Clause& other) {
+            return opening(other) == clause.needs && (other.isSeen || other.needs == opening(clause));
+        });
     }
 
     /// What may follow a clause's opening words: names, or the figure of the example.
@@ -312,6 +325,13 @@ private:
         if (value->sign() <= 0) {
             return TextError{start, length, quoted(text_.substr(start, length)), unitNoun(clause.unit) + " above 0", {}};
         }
+        const std::string_view typed = text_.substr(start, length);
+        if (unitIsWhole(clause.unit) && !value->isWhole()) {
+            return TextError{start, length, quoted(typed), "a whole number", {}};
+        }
+        if (clause.most && *value > *clause.most) {
+            return TextError{start, length, quoted(typed), "at most " + printReadable(*clause.most, clause.unit), {}};
+        }
         position_ = start + length;
         if (!clause.closes.empty()) {
             takeWord();
@@ -343,9 +363,20 @@ private:
             return errorAt(end, "a tolerance beside 'at least' or 'at most'", "a bound alone, or 'at' with a tolerance");
         }
         for (const Clause& clause : clauses) {
+            const auto other =
+                std::find_if(clauses.begin(), clauses.end(), [&](const Clause& each) { return opening(each) == clause.needs; });
+            if (clause.isSeen && !clause.needs.empty() && other != clauses.end() && !other->isSeen) {
+                return errorAt(end, kEndsEarly, "'" + other->example + "' beside '" + opening(clause) + "'");
+            }
+        }
+        for (const Clause& clause : clauses) {
             if (clause.isRequired && !clause.isSeen && (clause.group.empty() || saidOf(clause.group) == 0)) {
                 return errorAt(end, kEndsEarly, "'" + clause.example + "'");
             }
+        }
+        const bool isEmpty = std::none_of(clauses.begin(), clauses.end(), [](const Clause& each) { return each.isSeen; });
+        if (isEmpty && !clauses.empty()) {
+            return errorAt(end, kEndsEarly, "'" + clauses.front().example + "'");
         }
         return std::nullopt;
     }
@@ -353,65 +384,6 @@ private:
     std::string_view text_;
     const Part* part_;
     std::size_t position_ = 0;
-};
-
-std::string toleranceText(const Tolerance& tolerance) {
-    if (tolerance.exactly) {
-        return " exactly";
-    }
-    return tolerance.within ? " within " + printReadable(*tolerance.within, Unit::ratio) : "";
-}
-
-struct ClausePrinter {
-    std::string operator()(const RunsAsk& ask) const {
-        const char* bound =
-            ask.bound == RunsAsk::Bound::at ? "at " : (ask.bound == RunsAsk::Bound::atLeast ? "at least " : "at most ");
-        return "runs " + (bound + printReadable(ask.hertz, Unit::hertz)) + toleranceText(ask.tolerance);
-    }
-    std::string operator()(const TalksAsk& ask) const {
-        const std::string rate =
-            ask.bitsPerSecond.isWhole() ? ask.bitsPerSecond.toString() : printReadable(ask.bitsPerSecond, Unit::bitsPerSecond);
-        return "talks " + rate + toleranceText(ask.tolerance) + (ask.frame == UartFrame{} ? "" : " as " + printFrame(ask.frame));
-    }
-    std::string operator()(const FiresAsk& ask) const {
-        return "fires every " + printReadable(ask.period, Unit::second) + toleranceText(ask.tolerance);
-    }
-    std::string operator()(const BitesAsk& ask) const {
-        std::string text = "bites after " + printReadable(ask.after, Unit::second) + toleranceText(ask.tolerance);
-        const auto add = [&](const char* words, const std::optional<Rational>& value) {
-            if (value) {
-                text += words + printReadable(*value, Unit::second);
-            }
-        };
-        add(", fed every ", ask.fedEvery);
-        add(", at latest ", ask.atLatest);
-        add(", opens after ", ask.opensAfter);
-        return text;
-    }
-    std::string operator()(const BusAsk& ask) const {
-        return "talks " + printReadable(ask.hertz, Unit::hertz) +
-               (ask.rise ? " with " + printReadable(*ask.rise, Unit::second) + " rise" : "") +
-               (ask.fall ? " with " + printReadable(*ask.fall, Unit::second) + " fall" : "");
-    }
-    std::string operator()(const TakesAsk& ask) const {
-        return "takes " + printReadable(ask.samplesPerSecond, Unit::samples) +
-               (ask.bits ? " at " + printReadable(*ask.bits, Unit::bit) : "") +
-               (ask.ohm ? " from " + printReadable(*ask.ohm, Unit::ohm) : "") +
-               (!ask.channels        ? ""
-                : *ask.channels == 1 ? " over 1 channel"
-                                     : " over " + printReadable(*ask.channels, Unit::channel));
-    }
-    std::string operator()(const ClocksAsk& ask) const { return "clocks at most " + printReadable(ask.hertz, Unit::hertz); }
-    std::string operator()(const WaitsAsk& ask) const {
-        return (ask.isAtLeast ? "waits at least " : "waits ") + printReadable(ask.time, Unit::second) +
-               toleranceText(ask.tolerance);
-    }
-    std::string operator()(const WakesAsk& ask) const {
-        return "wakes from " + ask.mode + " in at most " + printReadable(ask.limit, Unit::second) +
-               (ask.by.empty() ? "" : " by " + ask.by) + (ask.every ? " every " + printReadable(*ask.every, Unit::second) : "");
-    }
-    std::string operator()(const AverageAsk& ask) const { return "average under " + printReadable(ask.limit, Unit::ampere); }
-    std::string operator()(const LastsAsk& ask) const { return "lasts " + printReadable(ask.least, Unit::second); }
 };
 
 } // namespace
@@ -422,20 +394,6 @@ tl::expected<PromiseLine, TextError> readPromiseLine(std::string_view text, cons
 
 Completion completePromiseLine(std::string_view text, const Part& part) {
     return LineReader(text, &part).complete();
-}
-
-std::string printFrame(const UartFrame& frame) {
-    return std::to_string(frame.dataBits) + frame.parity + std::to_string(frame.stopBits);
-}
-
-std::string printPromiseLine(const PromiseLine& line) {
-    std::string text = line.name.empty() ? "" : line.name + ": ";
-    text += line.subject.empty() ? "" : line.subject + " ";
-    text += std::visit(ClausePrinter{}, line.ask);
-    for (const std::string& mode : line.alsoIn) {
-        text += ", also in " + mode;
-    }
-    return text;
 }
 
 } // namespace wisetick

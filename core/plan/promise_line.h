@@ -46,11 +46,56 @@ struct TalksAsk {
     bool operator==(const TalksAsk&) const = default;
 };
 
+/// "can0 talks 500 kbit/s, data 2 Mbit/s, sample at 80 %, over 20 m": the bits of a CAN bus. With `data` it is CAN FD.
+struct CanAsk {
+    Rational bitsPerSecond;
+    std::optional<Rational> data = {};       ///< bit/s of the data phase
+    std::optional<Rational> sample = {};     ///< sample point as a share of the bit; none: 80 %
+    std::optional<Rational> dataSample = {}; ///< none: as `sample`
+    std::optional<Rational> cable = {};      ///< m
+    std::optional<Rational> nodeDelay = {};  ///< s; none: the part's
+    std::optional<Rational> jump = {};       ///< quanta, the synchronisation jump width; none: the widest
+    Tolerance tolerance;                     ///< none: what the bus's own conditions on its oscillators allow
+    bool operator==(const CanAsk&) const = default;
+};
+
+/// "can0 holds 28 filters, 8 long-filters, 32 received, 16 sent, of 64 byte": a plan of its message memory.
+struct HoldsAsk {
+    Rational filters;     ///< on ids of 11 bits
+    Rational longFilters; ///< on ids of 29 bits
+    Rational received;    ///< messages that wait to be read
+    Rational sent;        ///< messages that wait to be sent
+    Rational payload = 8; ///< bytes of each
+    bool operator==(const HoldsAsk&) const = default;
+};
+
 /// "timer2 fires every 1 ms exactly".
 struct FiresAsk {
     Rational period; ///< s
     Tolerance tolerance;
+    bool isRepeated = false;              ///< "repeated": the firmware may count several shorter ones
+    bool isChained = false;               ///< "chained": with the timer that the part gives for that
+    std::optional<Rational> late = {};    ///< "late 12 cycles": of the core, by which the firmware begins each period late
+    std::optional<Rational> handled = {}; ///< "handled in 400 cycles": of the core, by the interrupt
     bool operator==(const FiresAsk&) const = default;
+};
+
+/// "timer3.1 drives 20 kHz at 35 % duty, steps under 0.1 %": the subject is a channel.
+struct DrivesAsk {
+    Rational hertz;
+    Rational duty;                          ///< above 0, up to 1
+    std::optional<Rational> stepUnder = {}; ///< of the duty
+    std::optional<Rational> dead = {};      ///< s, both outputs off between the switchings
+    bool isInside = false;                  ///< "inside": it reaches no pin
+    Tolerance tolerance;
+    bool operator==(const DrivesAsk&) const = default;
+};
+
+/// "timer5 wraps after at least 1 h, resolves 1 us": a counter that is read as a clock.
+struct StampsAsk {
+    std::optional<Rational> wrapsAfter = {}; ///< s, at least; one of the two is given
+    std::optional<Rational> resolves = {};   ///< s, at most
+    bool operator==(const StampsAsk&) const = default;
 };
 
 /// "wdog bites after 2 s, fed every 1.8 s, at latest 3 s, opens after 0.5 s". Times in s.
@@ -60,7 +105,14 @@ struct BitesAsk {
     std::optional<Rational> atLatest;
     std::optional<Rational> opensAfter;
     Tolerance tolerance;
+    std::optional<Rational> warnsBefore = {}; ///< "warns 1 ms before": its early interrupt, before the bite
     bool operator==(const BitesAsk&) const = default;
+};
+
+/// "rtc drifts at most 2 s/day": a calendar.
+struct DriftsAsk {
+    Rational limit; ///< s/s
+    bool operator==(const DriftsAsk&) const = default;
 };
 
 /// "wakes from deep in at most 4 ms by rtc every 10 min".
@@ -89,21 +141,29 @@ struct BusAsk {
     Rational hertz;
     std::optional<Rational> rise;
     std::optional<Rational> fall;
+    std::optional<Rational> pull = {}; ///< "pulled by 2.2 kohm into 100 pF": the rise follows from both
+    std::optional<Rational> load = {}; ///< F, of the bus
     bool operator==(const BusAsk&) const = default;
 };
 
 /// "adc0 takes 50 k samples/s at 12 bit from 10 kohm over 4 channels": at least so many of each channel.
 struct TakesAsk {
     Rational samplesPerSecond;
-    std::optional<Rational> bits;     ///< none: the most that the converter has
-    std::optional<Rational> ohm;      ///< of what drives its input
-    std::optional<Rational> channels; ///< one after the other; none: one
+    std::optional<Rational> bits;             ///< none: the most that the converter has
+    std::optional<Rational> ohm;              ///< of what drives its input
+    std::optional<Rational> channels;         ///< one after the other; none: one
+    std::optional<Rational> oversampled = {}; ///< so many conversions are added up for one sample
+    std::string trigger = {};                 ///< the timer that starts each scan; empty: it goes on by itself
     bool operator==(const TakesAsk&) const = default;
 };
 
 /// "qspi0 clocks at most 100 MHz": as fast as the port can, and no faster than the device at its other end.
 struct ClocksAsk {
     Rational hertz;
+    std::optional<Rational> size = {};    ///< "of 16 MiB": bytes of the memory
+    std::optional<Rational> dummy = {};   ///< "after 8 dummies": cycles that the memory wants between address and data
+    std::optional<Rational> reading = {}; ///< "reading 256 byte in at most 5 us"
+    std::optional<Rational> within = {};  ///< s
     bool operator==(const ClocksAsk&) const = default;
 };
 
@@ -115,11 +175,11 @@ struct WaitsAsk {
     bool operator==(const WaitsAsk&) const = default;
 };
 
-using Ask =
-    std::variant<RunsAsk, TalksAsk, FiresAsk, BitesAsk, BusAsk, TakesAsk, ClocksAsk, WaitsAsk, WakesAsk, AverageAsk, LastsAsk>;
+using Ask = std::variant<RunsAsk, TalksAsk, CanAsk, BusAsk, FiresAsk, DrivesAsk, StampsAsk, WaitsAsk, BitesAsk, DriftsAsk,
+                         TakesAsk, ClocksAsk, HoldsAsk, WakesAsk, AverageAsk, LastsAsk>;
 
-/// One promise as a sentence: optional name, subject (empty for `wakes` and `average`), what is asked, and the
-/// sleep modes in which it must hold too.
+/// One promise as a sentence: optional name, subject (a line, a peripheral, or a channel of one, "timer3.1"; empty for `wakes`
+/// and `average`), what is asked, and the sleep modes in which it must hold too.
 struct PromiseLine {
     std::string name;
     std::string subject;
@@ -127,6 +187,18 @@ struct PromiseLine {
     std::vector<std::string> alsoIn;
     bool operator==(const PromiseLine&) const = default;
 };
+
+/// The peripheral that a subject names: "timer3" of "timer3.1".
+std::string peripheralOf(const std::string& subject);
+
+/// The channel that it names, from 1; 0 where it names none.
+std::int64_t channelOf(const std::string& subject);
+
+/// The verb of an ask: "talks", "fires".
+std::string verbOf(const Ask& ask);
+
+/// Whether such a promise may ask `also in MODE`: what needs its clock there.
+bool mayAskAlsoIn(const Ask& ask);
 
 /// Reads a promise line. With a part, its ids are checked too. The error points at the word that is wrong.
 /// The grammar: docs/promise-lines.md.

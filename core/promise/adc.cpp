@@ -23,6 +23,15 @@ Rational channelsOf(const TakesAsk& ask) {
     return ask.channels.value_or(Rational(1));
 }
 
+Rational oversamplingOf(const TakesAsk& ask) {
+    return ask.oversampled.value_or(Rational(1));
+}
+
+/// Conversions for one sample of every channel.
+Rational conversionsOf(const TakesAsk& ask) {
+    return channelsOf(ask) * oversamplingOf(ask);
+}
+
 bool isAllowed(const Rational& hertz, const AdcClockSpan& span) {
     return (!span.min || hertz >= *span.min) && (!span.max || hertz <= *span.max);
 }
@@ -31,8 +40,12 @@ bool isAllowed(const Rational& hertz, const AdcClockSpan& span) {
 Way judgedWay(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Rational& divide, const Rational& sample) {
     const auto [bits, cycles] = *conversionOf(adc, ask);
     const Bounds converter = clock.hertz * (1 / divide);
-    const Bounds got = converter * (1 / ((sample + cycles) * channelsOf(ask)));
-    Way way = wayThatGives({{"divide", divide}, {"sample", sample}, {"bits", Rational(bits)}}, got, ask.samplesPerSecond);
+    const Bounds got = converter * (1 / ((sample + cycles) * conversionsOf(ask)));
+    std::vector<Setting> settings{{"divide", divide}, {"sample", sample}, {"bits", Rational(bits)}};
+    if (ask.oversampled) {
+        settings.push_back({"oversample", *ask.oversampled});
+    }
+    Way way = wayThatGives(std::move(settings), got, ask.samplesPerSecond);
     const bool isKnown = clock.unknown.empty();
     Judgement judgement = judgeAtLeast(got, ask.samplesPerSecond, isKnown);
     if (const Rational least = leastSampleTime(adc, ask, bits); least.sign() > 0) {
@@ -108,13 +121,31 @@ void addWorkings(PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask,
          "(" + printFactor(sample) + " + " + printFactor(cycles) + ") \u00f7 " + rate + ", " + std::to_string(bits) + " bit",
          printQuantity((sample + cycles) / hertz, Unit::second),
          {partOrigin(figure)}});
-    const Rational channels = channelsOf(ask);
+    const std::string over = ask.oversampled ? " \u00d7 " + ask.oversampled->toString() : std::string();
     figure.workings.push_back(
         {"rate",
-         "1 \u00f7 (one channel \u00d7 channels)",
-         rate + " \u00f7 ((" + printFactor(sample) + " + " + printFactor(cycles) + ") \u00d7 " + printFactor(channels) + ")",
+         "1 \u00f7 (one channel \u00d7 channels" + std::string(ask.oversampled ? " \u00d7 oversampling)" : ")"),
+         rate + " \u00f7 ((" + printFactor(sample) + " + " + printFactor(cycles) + ") \u00d7 " + printFactor(channelsOf(ask)) +
+             over + ")",
          printQuantity(way.got.nominal, Unit::samples),
          {partOrigin(figure), askedOrigin(figure)}});
+    if (ask.oversampled) {
+        const double gained = std::log2(ask.oversampled->toDouble()) / 2;
+        figure.workings.push_back({"resolution",
+                                   "bits + log2(oversampling) \u00f7 2, if the noise is white",
+                                   std::to_string(bits) + " + log2(" + ask.oversampled->toString() + ") \u00f7 2",
+                                   roundedDecimal(bits + quantised(gained, powerOfTen(-6)), 4) + " bits",
+                                   {askedOrigin(figure), partOrigin(figure)}});
+    }
+    if (!ask.trigger.empty()) {
+        const Rational scan = (sample + cycles) * conversionsOf(ask) / hertz;
+        figure.workings.push_back(
+            {"a scan",
+             "must be over before " + ask.trigger + " starts the next one",
+             printQuantity(scan, Unit::second) + " of " + printQuantity(1 / ask.samplesPerSecond, Unit::second),
+             printQuantity(scan * ask.samplesPerSecond, Unit::ratio, 4) + " of the time",
+             {askedOrigin(figure), partOrigin(figure)}});
+    }
     addErrorSteps(figure, clock);
 }
 
@@ -173,6 +204,13 @@ PromiseFigure judgeAdc(PromiseFigure figure, const AdcKind& adc, const TakesAsk&
     if (!channelsOf(ask).isWhole() || channelsOf(ask) > adc.channels) {
         figure.why = "this converter has " + std::to_string(adc.channels) + " channels, asked " +
                      printQuantity(channelsOf(ask), Unit::channel);
+        return figure;
+    }
+    if (ask.oversampled && (adc.oversample.empty() || !adc.oversample.contains(*ask.oversampled))) {
+        figure.why = adc.oversample.empty()
+                         ? "this converter can't add up conversions"
+                         : "this converter can't add up " + ask.oversampled->toString() + " conversions: next to it is " +
+                               adc.oversample.nearest(*ask.oversampled).front().toString();
         return figure;
     }
     const std::vector<Way> ways = adcWays(adc, ask, clock, span, pinned);

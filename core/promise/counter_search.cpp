@@ -25,18 +25,16 @@ public:
         std::optional<CounterSetting> best;
         std::int64_t bestProduct = 0;
         const std::int64_t prescalers = reach_.prescaler.size().toInt64().value_or(0);
+        const std::int64_t mostPrescaler = high_ / leastCount();
         // prescalers below this cannot reach the low end, whatever the counts
         for (std::int64_t i = firstPrescaler(); i < prescalers; ++i) {
             const std::int64_t prescaler = prescalerAt(i);
-            if (prescaler > high_ / leastCount()) {
+            if (prescaler > mostPrescaler) {
                 break;
             }
             const auto count = countNear(prescaler, target, isBelow);
-            if (!count || *count > high_ / prescaler) {
-                continue;
-            }
-            const std::int64_t product = prescaler * *count;
-            if (product < low_ || product > high_) {
+            std::int64_t product = 0;
+            if (!count || __builtin_mul_overflow(prescaler, *count, &product) || product < low_ || product > high_) {
                 continue;
             }
             if (!best || (isBelow ? product > bestProduct : product < bestProduct)) {
@@ -50,10 +48,6 @@ public:
         return best;
     }
 
-private:
-    std::int64_t leastCount() const { return isPlain_ ? leastCount_ : reach_.counts.least().toInt64().value_or(1); }
-    std::int64_t mostCount() const { return isPlain_ ? mostCount_ : reach_.counts.most().toInt64().value_or(1); }
-
     std::int64_t prescalerAt(std::int64_t index) const {
         const FactorSet& set = reach_.prescaler;
         if (set.isRange() && set.step() == 1) {
@@ -62,15 +56,25 @@ private:
         return set.at(index).toInt64().value_or(1);
     }
 
-    std::int64_t firstPrescaler() const {
-        const FactorSet& set = reach_.prescaler;
-        if (!set.isRange() || set.step() != 1) {
-            return 0;
+    /// The counts next to the target on either side, clamped to that side; only the first where it meets the target.
+    std::pair<std::optional<std::int64_t>, std::optional<std::int64_t>> countsAround(std::int64_t prescaler, std::int64_t target,
+                                                                                     bool isWhole) const {
+        if (!isPlain_) {
+            const auto low = countNear(prescaler, target, true);
+            const bool isMet = low && isWhole && prescaler * *low == target;
+            return {low, isMet ? std::nullopt : countNear(prescaler, isWhole ? target : target + 1, false)};
         }
-        const std::int64_t needed = (low_ + mostCount() - 1) / mostCount();
-        return std::max<std::int64_t>(0, needed - *set.least().toInt64());
+        const std::int64_t whole = target / prescaler;
+        const bool isMet = isWhole && whole * prescaler == target;
+        const auto low = whole < leastCount_ ? std::nullopt : std::optional(std::min(whole, mostCount_));
+        if (isMet && low == whole) {
+            return {low, std::nullopt};
+        }
+        const std::int64_t next = isMet ? whole : whole + 1;
+        return {low, next > mostCount_ ? std::nullopt : std::optional(std::max(next, leastCount_))};
     }
 
+    /// The counts that come nearest to the target from below (or from above), clamped to that side.
     std::optional<std::int64_t> countNear(std::int64_t prescaler, std::int64_t target, bool isBelow) const {
         const std::int64_t whole = target / prescaler;
         const std::int64_t wanted = isBelow || whole * prescaler == target ? whole : whole + 1;
@@ -84,12 +88,65 @@ private:
         return count ? count->toInt64() : std::nullopt;
     }
 
+private:
+    std::int64_t leastCount() const { return isPlain_ ? leastCount_ : reach_.counts.least().toInt64().value_or(1); }
+    std::int64_t mostCount() const { return isPlain_ ? mostCount_ : reach_.counts.most().toInt64().value_or(1); }
+
+    std::int64_t firstPrescaler() const {
+        const FactorSet& set = reach_.prescaler;
+        if (!set.isRange() || set.step() != 1) {
+            return 0;
+        }
+        const std::int64_t needed = (low_ + mostCount() - 1) / mostCount();
+        return std::max<std::int64_t>(0, needed - *set.least().toInt64());
+    }
+
     const CounterReach& reach_;
     std::int64_t low_;
     std::int64_t high_;
     bool isPlain_ = false;
     std::int64_t leastCount_ = 1;
     std::int64_t mostCount_ = 1;
+};
+
+struct Product {
+    std::int64_t value = 0;
+    std::int64_t prescaler = 1;
+    std::int64_t counts = 1;
+};
+
+/// Keeps the nearest products on one side of a target: there the error only grows away from it.
+class NearestProducts {
+public:
+    NearestProducts(std::size_t most, bool isBelow) : most_(most), isBelow_(isBelow) {}
+
+    void offer(const Product& product) {
+        if (heap_.size() == most_ && (most_ == 0 || !isNearer(product, heap_.front()))) {
+            return;
+        }
+        const auto order = [this](const Product& a, const Product& b) { return isNearer(a, b); };
+        if (heap_.size() == most_) {
+            std::pop_heap(heap_.begin(), heap_.end(), order);
+            heap_.pop_back();
+        }
+        heap_.push_back(product);
+        std::push_heap(heap_.begin(), heap_.end(), order);
+    }
+
+    /// Nearest first.
+    std::vector<Product> take() {
+        std::sort(heap_.begin(), heap_.end(), [this](const Product& a, const Product& b) { return isNearer(a, b); });
+        return std::move(heap_);
+    }
+
+private:
+    bool isNearer(const Product& a, const Product& b) const {
+        return a.value != b.value ? (isBelow_ ? a.value > b.value : a.value < b.value) : a.counts > b.counts;
+    }
+
+    std::size_t most_;
+    bool isBelow_;
+    std::vector<Product> heap_; ///< the farthest in front
 };
 
 std::int64_t clampedWhole(const Rational& whole) {
@@ -130,13 +187,29 @@ std::optional<CounterReach> pinnedReach(CounterReach reach, const std::vector<Se
     return isPossible ? std::optional(std::move(reach)) : std::nullopt;
 }
 
-std::vector<CounterSetting> settingsByPrescaler(const CounterReach& reach, const Rational& target) {
-    std::vector<CounterSetting> settings;
+std::vector<CounterSetting> settingsByPrescaler(const CounterReach& reach, const Rational& target, std::size_t most) {
+    const std::int64_t wanted = clampedWhole(target.floor());
+    NearestProducts below(most, true);
+    NearestProducts above(most, false);
+    const NeighbourSearch search(reach, 0, *kMostProduct.toInt64());
+    const bool isWhole = target == Rational(wanted);
     const std::int64_t prescalers = reach.prescaler.size().toInt64().value_or(0);
     for (std::int64_t i = 0; i < prescalers; ++i) {
-        const Rational prescaler = reach.prescaler.at(i);
-        for (const Rational& counts : reach.counts.nearest(target / prescaler)) {
-            settings.push_back({prescaler, counts});
+        const std::int64_t prescaler = search.prescalerAt(i);
+        const auto [low, high] = search.countsAround(prescaler, wanted, isWhole);
+        for (const auto& counts : {low, high}) {
+            std::int64_t product = 0;
+            if (counts && !__builtin_mul_overflow(prescaler, *counts, &product)) {
+                (product <= wanted ? below : above).offer({product, prescaler, *counts});
+            }
+        }
+    }
+    const std::vector<Product> nearBelow = below.take();
+    const std::vector<Product> nearAbove = above.take();
+    std::vector<CounterSetting> settings;
+    for (const auto* side : {&nearBelow, &nearAbove}) {
+        for (const Product& product : *side) {
+            settings.push_back({product.prescaler, product.counts});
         }
     }
     return settings;

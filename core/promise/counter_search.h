@@ -36,7 +36,8 @@ NearestSettings nearestSettings(const CounterReach& reach, const Rational& low, 
 /// The reach with `prescaler` and `counts` held to their pinned values; nothing if one of them is not in it.
 std::optional<CounterReach> pinnedReach(CounterReach reach, const std::vector<Setting>& pinned);
 
-/// For every prescaler the settings just below and above the target, clamped to the counter's ends.
-std::vector<CounterSetting> settingsByPrescaler(const CounterReach& reach, const Rational& target);
+/// For every prescaler the settings just below and above the target, clamped to the counter's ends; of these the `most` nearest
+/// on either side of the target, nearest first, of equal products the one with more counts. Cost: O(prescalers).
+std::vector<CounterSetting> settingsByPrescaler(const CounterReach& reach, const Rational& target, std::size_t most);
 
 } // namespace wisetick

@@ -3,13 +3,14 @@
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace wisetick {
 
 namespace {
 
 Rational edges(const BusAsk& ask) {
-    return ask.rise.value_or(Rational(0)) + ask.fall.value_or(Rational(0));
+    return riseOf(ask) + ask.fall.value_or(Rational(0));
 }
 
 /// Counts of both phases behind one prescaler.
@@ -101,6 +102,13 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
          {},
          "low " + printQuantity(grade.low, Unit::second) + ", high " + printQuantity(grade.high, Unit::second) + " at least",
          {askedOrigin(figure)}});
+    if (ask.pull && ask.load && !ask.rise) {
+        figure.workings.push_back({"rise",
+                                   "ln(0.7 \u00f7 0.3) \u00d7 R \u00d7 C, from 30 % to 70 % of the supply",
+                                   printQuantity(*ask.pull, Unit::ohm) + " \u00d7 " + printQuantity(*ask.load, Unit::farad),
+                                   printQuantity(riseOf(ask), Unit::second),
+                                   {askedOrigin(figure)}});
+    }
     const auto add = [&](const char* what, const char* counts, const Rational& fixed) {
         const Rational value = settingOf(way, counts);
         figure.workings.push_back(
@@ -115,7 +123,7 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
     figure.workings.push_back({"period",
                                "low + high + rise + fall",
                                printQuantity(1 / way.got.nominal - edges(ask), Unit::second) + " + " +
-                                   printQuantity(ask.rise.value_or(Rational(0)), Unit::second) + " + " +
+                                   printQuantity(riseOf(ask), Unit::second) + " + " +
                                    printQuantity(ask.fall.value_or(Rational(0)), Unit::second),
                                printQuantity(1 / way.got.nominal, Unit::second),
                                {askedOrigin(figure), partOrigin(figure)}});
@@ -123,6 +131,16 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
 }
 
 } // namespace
+
+Rational riseOf(const BusAsk& ask) {
+    if (ask.rise || !ask.pull || !ask.load) {
+        return ask.rise.value_or(Rational(0));
+    }
+    const double exact = std::log(0.7 / 0.3) * ask.pull->toDouble() * ask.load->toDouble();
+    const Rational picosecond = powerOfTen(-12);
+    const Rational near = quantised(exact, picosecond);
+    return near.toDouble() < exact ? near + picosecond : near;
+}
 
 std::optional<I2cGrade> i2cGrade(const Rational& hertz) {
     const Rational nanosecond = powerOfTen(-9);
@@ -180,8 +198,8 @@ PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& a
                            : "the bus has no grade above 1 MHz";
         return figure;
     }
-    if (ask.rise && *ask.rise > grade->longestRise) {
-        figure.why = "a rise of " + printQuantity(*ask.rise, Unit::second) + " is longer than the " +
+    if (riseOf(ask) > grade->longestRise) {
+        figure.why = "a rise of " + printQuantity(riseOf(ask), Unit::second) + " is longer than the " +
                      printQuantity(grade->longestRise, Unit::second) + " of " + grade->name +
                      " mode: stronger pull-ups, or a shorter bus";
         return figure;

@@ -5,6 +5,10 @@
 
 namespace wisetick {
 
+/// How long the lines take to rise, s: as asked, or from 30 % to 70 % of the supply through the pull-up, ln(0.7 ÷ 0.3) × R × C,
+/// rounded up to 1 ps; 0 where neither is said.
+Rational riseOf(const BusAsk& ask);
+
 /// The least low and high times of the bus clock and the longest rise, s, for the grade that a rate needs (bus
 /// specification: standard to 100 kHz, fast to 400 kHz, fast plus to 1 MHz).
 struct I2cGrade {

@@ -67,7 +67,9 @@ struct PromiseFigure {
     std::optional<Bounds> error;
     bool isWorstKnown = true; ///< false: min and max of got and error are unknown
     std::optional<Rational> margin;
-    std::string why; ///< what is wrong, or unknown; empty where kept
+    std::string why;       ///< what is wrong, or unknown; empty where kept
+    std::string note;      ///< what is worth knowing though nothing is wrong: a pinned way that is no longer the best
+    bool isPinned = false; ///< the take insists on this way
     std::vector<Setting> settings;
     std::vector<FieldValue> fields;
     Workings workings; ///< made on demand: promiseWorkings

@@ -12,10 +12,22 @@ Rational mostOf(const ClocksAsk& ask, const std::optional<Rational>& portMost) {
     return portMost ? std::min(ask.hertz, *portMost) : ask.hertz;
 }
 
-Way judgedWay(const Rational& divide, const ClocksAsk& ask, const Clock& clock, const std::optional<Rational>& portMost) {
+Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, const Clock& clock,
+              const std::optional<Rational>& portMost) {
     const Bounds got = clock.hertz * (1 / divide);
-    return judgedAs(wayThatGives({{"divide", divide}}, got, ask.hertz),
-                    judgeAtMost(got, mostOf(ask, portMost), clock.unknown.empty()));
+    std::vector<Setting> settings{{"divide", divide}};
+    if (ask.dummy) {
+        settings.push_back({"dummy", *ask.dummy});
+    }
+    if (ask.size) {
+        settings.push_back({"size", *ask.size});
+    }
+    Judgement judgement = judgeAtMost(got, mostOf(ask, portMost), clock.unknown.empty());
+    if (ask.reading && ask.within) {
+        const Judgement time = judgeAtMost(inverse(got, readClocks(spi, ask)), *ask.within, clock.unknown.empty());
+        judgement = {worseState(judgement.state, time.state), judgement.margin};
+    }
+    return judgedAs(wayThatGives(std::move(settings), got, ask.hertz), judgement);
 }
 
 /// Of equal states the faster one: below the limit that is the one with less error, above it the other way round.
@@ -26,14 +38,48 @@ bool isBetter(const Way& a, const Way& b) {
     return a.state == State::broken ? a.got.nominal < b.got.nominal : a.got.nominal > b.got.nominal;
 }
 
+/// What of the ask the port has not at all; empty where it has everything.
+std::string lacks(const SpiKind& spi, const ClocksAsk& ask) {
+    const auto next = [](const FactorSet& set, const Rational& value, Unit unit) {
+        std::string text;
+        for (const Rational& near : set.nearest(value)) {
+            text += (text.empty() ? "" : " and ") + printQuantity(near, unit);
+        }
+        return text;
+    };
+    if (ask.size && spi.size.empty()) {
+        return "this port maps no memory";
+    }
+    if (ask.size && !spi.size.contains(*ask.size)) {
+        return "a memory of " + printQuantity(*ask.size, Unit::byte) + " does not go into its size field: next to it go " +
+               next(spi.size, *ask.size, Unit::byte);
+    }
+    if (ask.dummy && spi.dummy.empty()) {
+        return "this port has no dummy cycles";
+    }
+    if (ask.dummy && !spi.dummy.contains(*ask.dummy)) {
+        return ask.dummy->toString() + " dummy cycles are not among those it has: next are " +
+               next(spi.dummy, *ask.dummy, Unit::count);
+    }
+    if (ask.reading && ask.size && *ask.reading > *ask.size) {
+        return "reading " + printQuantity(*ask.reading, Unit::byte) + " of a memory of " + printQuantity(*ask.size, Unit::byte);
+    }
+    return {};
+}
+
 } // namespace
+
+Rational readClocks(const SpiKind& spi, const ClocksAsk& ask) {
+    constexpr std::int64_t kCommandAndAddress = 8 + 24; // bits on one lane, whatever the port
+    return kCommandAndAddress + ask.dummy.value_or(Rational(0)) + (ask.reading.value_or(Rational(0)) * 8 / spi.lanes).ceil();
+}
 
 std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const std::optional<Rational>& portMost,
                          const std::vector<Setting>& pinned, std::size_t most) {
     std::vector<Way> ways;
     if (const Rational* divide = pinnedValue(pinned, "divide")) {
         if (spi.divide.contains(*divide)) {
-            ways.push_back(judgedWay(*divide, ask, clock, portMost));
+            ways.push_back(judgedWay(spi, *divide, ask, clock, portMost));
         }
         return ways;
     }
@@ -60,7 +106,7 @@ std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& 
         add(next);
     }
     for (const Rational& divide : dividers) {
-        ways.push_back(judgedWay(divide, ask, clock, portMost));
+        ways.push_back(judgedWay(spi, divide, ask, clock, portMost));
     }
     std::stable_sort(ways.begin(), ways.end(), isBetter);
     ways.resize(std::min(most, ways.size()));
@@ -72,6 +118,11 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
     figure.unit = Unit::hertz;
     figure.asked = ask.hertz;
     figure.isWorstKnown = clock.unknown.empty();
+    if (std::string missing = lacks(spi, ask); !missing.empty()) {
+        figure.state = State::broken;
+        figure.why = std::move(missing);
+        return figure;
+    }
     const std::vector<Way> ways = spiWays(spi, ask, clock, portMost, pinned, 1);
     if (ways.empty()) {
         figure.state = State::broken;
@@ -81,7 +132,13 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
     takeWay(figure, ways.front());
     const Rational limit = mostOf(ask, portMost);
     const std::string whose = limit == ask.hertz ? "asked at most " : "the port's most is ";
-    if (figure.state == State::broken) {
+    const Rational& readAt = figure.state == State::broken ? figure.got->nominal : figure.got->min;
+    if (figure.state != State::kept && ask.reading && readClocks(spi, ask) / readAt > *ask.within) {
+        figure.why = "reading " + printQuantity(*ask.reading, Unit::byte) + " takes " +
+                     printQuantity(readClocks(spi, ask) / readAt, Unit::second) +
+                     (figure.state == State::broken ? "" : " in the worst case") + ", asked at most " +
+                     printQuantity(*ask.within, Unit::second);
+    } else if (figure.state == State::broken) {
         figure.why = "the slowest is " + printQuantity(figure.got->nominal, Unit::hertz) + ", " + whose +
                      printQuantity(limit, Unit::hertz);
     } else if (figure.state == State::strained) {
@@ -115,6 +172,14 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
                  printQuantity(figure.got->nominal, Unit::hertz) + " \u00d7 " + std::to_string(spi.lanes) + " \u00f7 8",
                  printFactor(figure.got->nominal * spi.lanes / 8) + " bytes/s",
                  {partOrigin(figure)}});
+        }
+        if (ask.reading) {
+            figure.workings.push_back(
+                {"reading " + printQuantity(*ask.reading, Unit::byte),
+                 "(command 8 + address 24 + dummy + bytes \u00d7 8 \u00f7 lanes) \u00f7 rate",
+                 readClocks(spi, ask).toString() + " \u00f7 " + printQuantity(figure.got->nominal, Unit::hertz),
+                 printQuantity(readClocks(spi, ask) / figure.got->nominal, Unit::second),
+                 {askedOrigin(figure), partOrigin(figure)}});
         }
         if (divide.isWhole() && !(divide / 2).isWhole() && divide != 1) {
             figure.workings.push_back({"duty",

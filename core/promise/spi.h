@@ -5,6 +5,9 @@
 
 namespace wisetick {
 
+/// Clocks of one read: command and address bit by bit, then dummy cycles, then the bytes over all lanes.
+Rational readClocks(const SpiKind& spi, const ClocksAsk& ask);
+
 /// clock = f ÷ divide. Of the dividers that neither the device nor the port (`portMost`, Hz, where it is known) is too slow
 /// for, the fastest; where even the largest divider is too fast, that one, broken. Best first: state, faster.
 std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const std::optional<Rational>& portMost,

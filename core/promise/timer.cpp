@@ -9,164 +9,412 @@ namespace wisetick {
 
 namespace {
 
-Way judgedWay(const CounterSetting& setting, const FiresAsk& ask, const Clock& clock) {
-    Way way = wayThatGives({{"prescaler", setting.prescaler}, {"counts", setting.counts}},
-                           inverse(clock.hertz, setting.product()), ask.period);
-    const Judgement judgement = judgeTolerance(way.error, ask.tolerance, clock.unknown.empty());
-    return judgedAs(std::move(way), judgement);
-}
+/// The timer as one promise uses it: chained or not, its counts behind one post-scaler.
+class Counter {
+public:
+    Counter(const TimerKind& timer, const TimerGoal& goal, const Clock& clock, const Clock* core)
+        : timer_(timer), goal_(goal), clock_(clock) {
+        if (goal.late && core != nullptr) {
+            late_ = inverse(core->hertz, *goal.late);
+        }
+        isKnown_ = clock.unknown.empty() && (!goal.late || core == nullptr || core->unknown.empty());
+    }
 
+    const TimerGoal& goal() const { return goal_; }
+    const Clock& clock() const { return clock_; }
+    bool isKnown() const { return isKnown_; }
+    const Bounds& late() const { return late_; }
+
+    CounterReach reach() const {
+        const bool isChained = goal_.isChained && timer_.chain;
+        return {timer_.prescaler,
+                isChained ? FactorSet::range(1, Rational(std::int64_t{1} << timer_.chain->bits)) : timer_.counts};
+    }
+
+    std::vector<Rational> posts(const std::vector<Setting>& pinned) const {
+        const Rational* held = pinnedValue(pinned, "post");
+        if (timer_.post.empty()) {
+            return {1};
+        }
+        if (held != nullptr) {
+            return timer_.post.contains(*held) ? std::vector{*held} : std::vector<Rational>();
+        }
+        std::vector<Rational> all;
+        for (std::int64_t i = 0; i < timer_.post.size().toInt64().value_or(0) && i < 256; ++i) {
+            all.push_back(timer_.post.at(i));
+        }
+        return all;
+    }
+
+    Way judgedWay(const CounterSetting& setting, const Rational& post, const Rational& repeats) const {
+        std::vector<Setting> settings{{"prescaler", setting.prescaler}, {"counts", setting.counts}};
+        if (!timer_.post.empty()) {
+            settings.push_back({"post", post});
+        }
+        if (goal_.isChained) {
+            settings.push_back({"chain", 1});
+        }
+        if (goal_.isRepeated) {
+            settings.push_back({"repeats", repeats});
+        }
+        const Bounds got = (inverse(clock_.hertz, setting.product() * post) + late_) * repeats;
+        Way way = wayThatGives(std::move(settings), got, goal_.period);
+        const Judgement judgement =
+            goal_.isAtLeast ? judgeAtLeast(got, goal_.period, isKnown_) : judgeTolerance(way.error, goal_.tolerance, isKnown_);
+        return judgedAs(std::move(way), judgement);
+    }
+
+    /// The range of products that a state admits.
+    struct Range {
+        Rational low;
+        Rational high;
+    };
+
+    /// Ranges to search, best state first: all worst cases inside, the nominal inside, anything.
+    std::vector<Range> rangesByState(const CounterReach& reach, const Rational& post, const Rational& repeats) const {
+        std::vector<Range> ranges;
+        const Bounds& hertz = clock_.hertz;
+        const auto low = [&](const Rational& share, const Rational& rate, const Rational& late) {
+            return (goal_.period * share / repeats - late) * rate / post;
+        };
+        if (goal_.isAtLeast) {
+            if (isKnown_) {
+                ranges.push_back({low(1, hertz.max, late_.min), reach.most()});
+            }
+            ranges.push_back({low(1, hertz.nominal, late_.nominal), reach.most()});
+        } else if (goal_.tolerance.within) {
+            const Rational tolerance = *goal_.tolerance.within;
+            if (isKnown_) {
+                ranges.push_back({low(1 - tolerance, hertz.max, late_.min), low(1 + tolerance, hertz.min, late_.max)});
+            }
+            ranges.push_back(
+                {low(1 - tolerance, hertz.nominal, late_.nominal), low(1 + tolerance, hertz.nominal, late_.nominal)});
+        } else {
+            const Rational nominal = low(1, hertz.nominal, late_.nominal);
+            ranges.push_back({nominal, nominal});
+        }
+        ranges.push_back({reach.least(), reach.most()});
+        return ranges;
+    }
+
+    /// The product whose worst-case |error| is least: where the errors at the slowest and at the fastest clock balance.
+    Rational balancedProduct(const Rational& post, const Rational& repeats) const {
+        const Bounds& hertz = clock_.hertz;
+        return (2 * goal_.period / repeats - late_.min - late_.max) * hertz.min * hertz.max / (hertz.min + hertz.max) / post;
+    }
+
+    /// The product that gives the period at the nominal clock.
+    Rational wantedProduct(const Rational& repeats = 1) const {
+        return (goal_.period / repeats - late_.nominal) * clock_.hertz.nominal;
+    }
+
+private:
+    const TimerKind& timer_;
+    const TimerGoal& goal_;
+    const Clock& clock_;
+    Bounds late_ = Bounds::exactly(0);
+    bool isKnown_ = true;
+};
+
+/// Of those that wait at least so long the shorter one is better: there the error is one-sided.
 bool isBetter(const Way& a, const Way& b) {
     const int order = compareWays(a, b);
     if (order != 0) {
         return order < 0;
+    }
+    for (const char* fewer : {"repeats", "post"}) {
+        if (settingOf(a, fewer) != settingOf(b, fewer)) {
+            return settingOf(a, fewer) < settingOf(b, fewer);
+        }
     }
     const Rational countsA = settingOf(a, "counts");
     const Rational countsB = settingOf(b, "counts");
     return countsA != countsB ? countsA > countsB : settingOf(a, "prescaler") < settingOf(b, "prescaler");
 }
 
-/// The range of products that a state admits.
-struct Range {
-    Rational low;
-    Rational high;
-};
-
-/// Ranges to search, best state first: all worst cases inside, the nominal inside, anything.
-std::vector<Range> rangesByState(const FiresAsk& ask, const Clock& clock, const CounterReach& reach) {
-    std::vector<Range> ranges;
-    const Rational nominal = ask.period * clock.hertz.nominal;
-    if (ask.tolerance.within) {
-        const Rational tolerance = *ask.tolerance.within;
-        const auto low = [&](const Rational& hertz) { return ask.period * (1 - tolerance) * hertz; };
-        const auto high = [&](const Rational& hertz) { return ask.period * (1 + tolerance) * hertz; };
-        if (clock.unknown.empty()) {
-            ranges.push_back({low(clock.hertz.max), high(clock.hertz.min)});
-        }
-        ranges.push_back({low(clock.hertz.nominal), high(clock.hertz.nominal)});
-    } else {
-        ranges.push_back({nominal, nominal});
+void keepBetter(std::optional<Way>& best, Way way) {
+    if (!best || isBetter(way, *best)) {
+        best = std::move(way);
     }
-    ranges.push_back({reach.least(), reach.most()});
-    return ranges;
 }
 
-/// The product whose worst-case |error| is least: period errors n/(T·fmin) − 1 and 1 − n/(T·fmax) balance there.
-Rational balancedProduct(const FiresAsk& ask, const Bounds& hertz) {
-    return ask.period * 2 * hertz.min * hertz.max / (hertz.min + hertz.max);
-}
-
-std::optional<Way> bestWay(const TimerKind& timer, const FiresAsk& ask, const Clock& clock, const std::vector<Setting>& pinned) {
-    const auto reach = pinnedReach({timer.prescaler, timer.counts}, pinned);
-    if (!reach) {
-        return std::nullopt;
-    }
-    const Rational target = balancedProduct(ask, clock.hertz);
-    for (const Range& range : rangesByState(ask, clock, *reach)) {
-        const NearestSettings near = nearestSettings(*reach, range.low, target, range.high);
-        std::optional<Way> best;
-        for (const auto& setting : {near.below, near.above}) {
-            if (setting) {
-                Way way = judgedWay(*setting, ask, clock);
-                if (!best || isBetter(way, *best)) {
-                    best = std::move(way);
+/// The best way of so many repeats.
+std::optional<Way> bestOfRepeats(const Counter& counter, const CounterReach& reach, const std::vector<Rational>& posts,
+                                 const Rational& repeats) {
+    std::optional<Way> best;
+    for (const Rational& post : posts) {
+        const Rational target = counter.balancedProduct(post, repeats);
+        for (const Counter::Range& range : counter.rangesByState(reach, post, repeats)) {
+            const NearestSettings near = nearestSettings(reach, range.low, target, range.high);
+            for (const auto& setting : {near.below, near.above}) {
+                if (setting) {
+                    keepBetter(best, counter.judgedWay(*setting, post, repeats));
                 }
             }
-        }
-        if (best) {
-            return best;
+            if (near.below || near.above) {
+                break;
+            }
         }
     }
-    return std::nullopt;
+    return best;
 }
 
-void addWorkings(PromiseFigure& figure, const TimerKind& timer, const FiresAsk& ask, const Clock& clock, const Way& way,
-                 const std::string& subject) {
-    const Rational prescaler = settingOf(way, "prescaler");
-    const Rational counts = settingOf(way, "counts");
-    const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
-    const std::string period = printQuantity(ask.period, Unit::second);
-    const Rational wanted = ask.period * clock.hertz.nominal;
-    const std::string wantedText = exactDecimal(wanted).empty() ? "\u2248" + roundedDecimal(wanted, 7) : exactDecimal(wanted);
-    figure.workings = {clockStep(clock, subject), askedStep(figure)};
-    figure.workings.push_back({"clock periods wanted",
-                               "asked \u00d7 f",
-                               period + " \u00d7 " + rate,
-                               wantedText,
-                               {askedOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
-    figure.workings.push_back({"prescaler \u00d7 counts taken",
-                               "nearest product, then most counts",
-                               prescaler.toString() + " \u00d7 " + counts.toString(),
-                               (prescaler * counts).toString(),
-                               {partOrigin(figure)}});
-    figure.workings.push_back({"period",
-                               "prescaler \u00d7 counts \u00f7 f",
-                               prescaler.toString() + " \u00d7 " + counts.toString() + " \u00f7 " + rate,
-                               printQuantity(way.got.nominal, Unit::second),
-                               {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
-    addErrorSteps(figure, clock);
-    if (timer.style == TimerStyle::preload) {
-        const Rational overflow = Rational(std::int64_t{1} << timer.bits);
-        figure.workings.push_back({"preload",
-                                   "2^bits \u2212 counts",
-                                   overflow.toString() + " \u2212 " + counts.toString(),
-                                   (overflow - counts).toString(),
-                                   {partOrigin(figure)}});
+/// The repeats to look at: from the fewest that reach on.
+std::pair<std::int64_t, std::int64_t> repeatSpan(const Counter& counter, const CounterReach& reach,
+                                                 const std::vector<Rational>& posts, const std::vector<Setting>& pinned) {
+    if (!counter.goal().isRepeated) {
+        return {1, 1};
     }
-    figure.workings.push_back({"reach",
-                               "least and most prescaler \u00d7 counts \u00f7 f",
-                               {},
-                               printRange(timer.prescaler.least() * timer.counts.least() / clock.hertz.nominal,
-                                          timer.prescaler.most() * timer.counts.most() / clock.hertz.nominal, Unit::second),
-                               {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
+    if (const Rational* held = pinnedValue(pinned, "repeats")) {
+        const std::int64_t repeats = held->toInt64().value_or(1);
+        return {repeats, repeats};
+    }
+    const Rational longest = reach.most() * posts.back() / counter.clock().hertz.nominal + counter.late().nominal;
+    const std::int64_t fewest = std::max<std::int64_t>((counter.goal().period / longest).ceil().toInt64().value_or(1), 1);
+    return {fewest, fewest + kRepeatsTried - 1};
+}
+
+std::optional<Way> bestWay(const TimerKind& timer, const Counter& counter, const std::vector<Setting>& pinned) {
+    if (counter.goal().isChained && !timer.chain) {
+        return std::nullopt;
+    }
+    const auto reach = pinnedReach(counter.reach(), pinned);
+    const std::vector<Rational> posts = counter.posts(pinned);
+    if (!reach || posts.empty()) {
+        return std::nullopt;
+    }
+    std::optional<Way> best;
+    const auto [fewest, most] = repeatSpan(counter, *reach, posts, pinned);
+    const std::int64_t enough = counter.goal().isAtLeast ? fewest : most;
+    for (std::int64_t repeats = fewest; repeats <= enough; ++repeats) {
+        if (auto way = bestOfRepeats(counter, *reach, posts, repeats)) {
+            keepBetter(best, std::move(*way));
+        }
+        if (best && best->error.nominal.isZero()) {
+            break; // more repeats can't be nearer
+        }
+    }
+    return best;
+}
+
+std::string wholeOrNear(const Rational& value) {
+    const std::string exact = exactDecimal(value);
+    return exact.empty() ? "\u2248" + roundedDecimal(value, 7) : exact;
+}
+
+/// Makes the steps of one promise on a timer.
+class TimerWorkings {
+public:
+    TimerWorkings(PromiseFigure& figure, const TimerKind& timer, const Counter& counter, const Way& way, const Clock* core)
+        : figure_(figure), timer_(timer), counter_(counter), goal_(counter.goal()), clock_(counter.clock()), way_(way),
+          core_(core), subject_(figure.subject.substr(figure.subject.find('/') + 1)) {}
+
+    void add() {
+        figure_.workings = {clockStep(clock_, subject_), askedStep(figure_)};
+        addWanted();
+        addTaken();
+        addErrorSteps(figure_, clock_);
+        addPreload();
+        addLoad();
+        addReach();
+    }
+
+private:
+    Rational product() const { return settingOf(way_, "prescaler") * settingOf(way_, "counts"); }
+    Rational post() const { return std::max(settingOf(way_, "post"), Rational(1)); }
+    Rational repeats() const { return std::max(settingOf(way_, "repeats"), Rational(1)); }
+
+    void addStep(std::string what, std::string formula, std::string numbers, std::string result) {
+        figure_.workings.push_back({std::move(what),
+                                    std::move(formula),
+                                    std::move(numbers),
+                                    std::move(result),
+                                    {partOrigin(figure_), clockOrigin(clock_, clock_.hertz.nominal), askedOrigin(figure_)}});
+    }
+
+    void addWanted() {
+        const std::string rate = printQuantity(clock_.hertz.nominal, Unit::hertz);
+        const std::string period = printQuantity(goal_.period, Unit::second);
+        if (goal_.isRepeated) {
+            addStep("repeats",
+                    "fewest that reach, or one of the next " + std::to_string(kRepeatsTried - 1) + " that comes nearer",
+                    period + " \u00f7 " + repeats().toString(), printQuantity(goal_.period / repeats(), Unit::second));
+        }
+        if (goal_.late && core_ != nullptr) {
+            addStep("late", "cycles \u00f7 core, in each period",
+                    printQuantity(*goal_.late, Unit::cycle) + " \u00f7 " + printQuantity(core_->hertz.nominal, Unit::hertz),
+                    printQuantity(counter_.late().nominal, Unit::second));
+            figure_.workings.back().origins.push_back(clockOrigin(*core_, core_->hertz.nominal));
+        }
+        const std::string before = goal_.isRepeated || goal_.late ? "(" : "";
+        const std::string repeated = goal_.isRepeated ? period + " \u00f7 " + repeats().toString() : period;
+        const std::string late = goal_.late ? " \u2212 " + printQuantity(counter_.late().nominal, Unit::second) : "";
+        addStep("clock periods wanted", before.empty() ? "asked \u00d7 f" : "(asked \u00f7 repeats \u2212 late) \u00d7 f",
+                before + repeated + late + (before.empty() ? "" : ")") + " \u00d7 " + rate,
+                wholeOrNear(counter_.wantedProduct(repeats())));
+    }
+
+    void addTaken() {
+        const std::string factors = settingOf(way_, "prescaler").toString() + " \u00d7 " + settingOf(way_, "counts").toString() +
+                                    (timer_.post.empty() ? "" : " \u00d7 " + post().toString());
+        const std::string names = timer_.post.empty() ? "prescaler \u00d7 counts" : "prescaler \u00d7 counts \u00d7 post-scaler";
+        addStep(names + " taken", "nearest product, then most counts", factors, (product() * post()).toString());
+        const Bounds one = inverse(clock_.hertz, product() * post()) + counter_.late();
+        addStep(goal_.isRepeated ? "one of them" : "period", names + " \u00f7 f" + (goal_.late ? " + late" : ""),
+                factors + " \u00f7 " + printQuantity(clock_.hertz.nominal, Unit::hertz),
+                printQuantity(one.nominal, Unit::second));
+        if (goal_.isRepeated) {
+            addStep("sum", "repeats \u00d7 one of them",
+                    repeats().toString() + " \u00d7 " + printQuantity(one.nominal, Unit::second),
+                    printQuantity(way_.got.nominal, Unit::second));
+        }
+        if (!way_.error.nominal.isZero()) {
+            const Rational off = way_.got.nominal - goal_.period;
+            addStep("adds up to", "(got \u2212 asked) \u00d7 periods in an hour",
+                    printQuantity(abs(off), Unit::second) + (off.sign() > 0 ? " late" : " early") + " each time",
+                    printQuantity(abs(way_.error.nominal) * 3600, Unit::second) + (off.sign() > 0 ? " late" : " early") +
+                        " an hour");
+        }
+    }
+
+    void addPreload() {
+        if (timer_.style != TimerStyle::preload) {
+            return;
+        }
+        const Rational overflow =
+            Rational(std::int64_t{1} << (goal_.isChained && timer_.chain ? timer_.chain->bits : timer_.bits));
+        const Rational preload = overflow - settingOf(way_, "counts");
+        addStep("preload", "2^bits \u2212 counts", overflow.toString() + " \u2212 " + settingOf(way_, "counts").toString(),
+                preload.toString());
+        if (timer_.bits > 8) {
+            const std::int64_t value = preload.toInt64().value_or(0);
+            addStep("its bytes", "high, low", hexByte(value >> 8) + ", " + hexByte(value & 0xff),
+                    std::to_string(value >> 8) + ", " + std::to_string(value & 0xff));
+        }
+    }
+
+    static std::string hexByte(std::int64_t value) {
+        constexpr const char* kDigits = "0123456789ABCDEF";
+        std::string text;
+        for (std::int64_t rest = value; rest > 0 || text.size() < 2; rest /= 16) {
+            text.insert(text.begin(), kDigits[rest % 16]);
+        }
+        return "0x" + text;
+    }
+
+    /// What the interrupt takes of the core.
+    void addLoad() {
+        if (!goal_.handled || core_ == nullptr) {
+            return;
+        }
+        const Rational one = goal_.period / repeats();
+        const Rational load = *goal_.handled / (one * core_->hertz.nominal);
+        addStep("load of the core", "cycles \u00f7 (period \u00d7 core)",
+                printQuantity(*goal_.handled, Unit::cycle) + " \u00f7 (" + printQuantity(one, Unit::second) + " \u00d7 " +
+                    printQuantity(core_->hertz.nominal, Unit::hertz) + ")",
+                printQuantity(load, Unit::ratio, 4));
+        figure_.workings.back().origins.push_back(clockOrigin(*core_, core_->hertz.nominal));
+    }
+
+    void addReach() {
+        const CounterReach reach = counter_.reach();
+        const Rational most = timer_.post.empty() ? Rational(1) : timer_.post.most();
+        addStep("reach",
+                "least and most prescaler \u00d7 counts" + std::string(timer_.post.empty() ? "" : " \u00d7 post-scaler") +
+                    " \u00f7 f",
+                {}, printRange(reach.least() / clock_.hertz.nominal, reach.most() * most / clock_.hertz.nominal, Unit::second));
+    }
+
+    PromiseFigure& figure_;
+    const TimerKind& timer_;
+    const Counter& counter_;
+    const TimerGoal& goal_;
+    const Clock& clock_;
+    const Way& way_;
+    const Clock* core_;
+    std::string subject_;
+};
+
+std::string whyOf(const PromiseFigure& figure, const TimerKind& timer, const Counter& counter) {
+    const TimerGoal& goal = counter.goal();
+    if (figure.state == State::kept) {
+        return {};
+    }
+    std::string why = toleranceWhy(figure, toleranceText(goal.tolerance), counter.clock());
+    if (goal.isAtLeast) {
+        why = figure.state == State::strained && !counter.isKnown()
+                  ? counter.clock().unknown
+                  : printQuantity(figure.state == State::broken ? figure.got->nominal : figure.got->min, Unit::second) +
+                        (figure.state == State::broken ? "" : " in the worst case") + ", asked at least " +
+                        printQuantity(goal.period, Unit::second);
+    }
+    const CounterReach reach = counter.reach();
+    const Rational wanted = counter.wantedProduct();
+    if (!goal.isRepeated && wanted > reach.most() * (timer.post.empty() ? Rational(1) : timer.post.most())) {
+        return "beyond this timer's reach; " + why;
+    }
+    if (wanted < reach.least()) {
+        return "shorter than this timer can count; " + why;
+    }
+    return why;
 }
 
 } // namespace
 
-std::vector<Way> timerWays(const TimerKind& timer, const FiresAsk& ask, const Clock& clock, const std::vector<Setting>& pinned,
-                           std::size_t most) {
-    const auto reach = pinnedReach({timer.prescaler, timer.counts}, pinned);
-    if (!reach) {
+std::vector<Way> timerWays(const TimerKind& timer, const TimerGoal& goal, const Clock& clock, const std::vector<Setting>& pinned,
+                           std::size_t most, const Clock* core) {
+    const Counter counter(timer, goal, clock, core);
+    const auto reach = pinnedReach(counter.reach(), pinned);
+    if (!reach || (goal.isChained && !timer.chain)) {
         return {};
     }
+    const auto best = bestWay(timer, counter, pinned);
+    const Rational repeats = best && goal.isRepeated ? settingOf(*best, "repeats") : Rational(1);
     std::vector<Way> ways;
-    for (const CounterSetting& setting : settingsByPrescaler(*reach, ask.period * clock.hertz.nominal)) {
-        ways.push_back(judgedWay(setting, ask, clock));
-    }
-    if (const auto best = bestWay(timer, ask, clock, pinned)) {
-        if (std::find(ways.begin(), ways.end(), *best) == ways.end()) {
-            ways.push_back(*best);
+    for (const Rational& post : counter.posts(pinned)) {
+        for (const Rational& target : {counter.wantedProduct(repeats) / post, counter.balancedProduct(post, repeats)}) {
+            for (const CounterSetting& setting : settingsByPrescaler(*reach, target, most)) {
+                Way way = counter.judgedWay(setting, post, repeats);
+                ways.push_back(std::move(way));
+            }
         }
     }
-    const auto end = ways.begin() + static_cast<std::ptrdiff_t>(std::min(most, ways.size()));
-    std::partial_sort(ways.begin(), end, ways.end(), isBetter);
-    ways.erase(end, ways.end());
+    if (best) {
+        ways.push_back(*best);
+    }
+    std::sort(ways.begin(), ways.end(), isBetter);
+    ways.erase(std::unique(ways.begin(), ways.end()), ways.end());
+    ways.resize(std::min(most, ways.size()));
     return ways;
 }
 
-PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const FiresAsk& ask, const Clock& clock,
-                         const std::vector<Setting>& pinned, Detail detail) {
+PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const TimerGoal& goal, const Clock& clock,
+                         const std::vector<Setting>& pinned, Detail detail, const Clock* core) {
+    const Counter counter(timer, goal, clock, core);
     figure.unit = Unit::second;
-    figure.asked = ask.period;
-    figure.isWorstKnown = clock.unknown.empty();
-    const auto best = bestWay(timer, ask, clock, pinned);
+    figure.asked = goal.period;
+    figure.isWorstKnown = counter.isKnown();
+    const auto best = bestWay(timer, counter, pinned);
     if (!best) {
         figure.state = State::broken;
-        figure.why = "the pinned way is not one that this timer has";
+        figure.why = goal.isChained && !timer.chain ? "this timer can't be chained with another"
+                                                    : "the pinned way is not one that this timer has";
         return figure;
     }
     takeWay(figure, *best);
-    figure.why = toleranceWhy(figure, toleranceText(ask.tolerance), clock);
-    const Rational wanted = ask.period * clock.hertz.nominal;
-    if (wanted > timer.prescaler.most() * timer.counts.most()) {
-        figure.why = "beyond this timer's reach; " + figure.why;
-    } else if (wanted < timer.prescaler.least() * timer.counts.least()) {
-        figure.why = "shorter than this timer can count; " + figure.why;
-    }
+    figure.why = whyOf(figure, timer, counter);
     if (detail == Detail::workings) {
-        addWorkings(figure, timer, ask, clock, *best, figure.subject.substr(figure.subject.find('/') + 1));
+        TimerWorkings(figure, timer, counter, *best, core).add();
     }
     return figure;
+}
+
+TimerKind wakeUpTimer(const RtcKind& rtc) {
+    TimerKind timer;
+    timer.bits = 48;
+    timer.prescaler = rtc.prescaler;
+    timer.counts = rtc.counts;
+    return timer;
 }
 
 } // namespace wisetick

@@ -56,13 +56,29 @@ Judgement judgeWay(const Way& way, const BitesAsk& ask, const Clock& clock, cons
     return result;
 }
 
-Way judgedWay(const CounterSetting& setting, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest) {
+/// Counts before the bite at which it warns: the fewest that are early enough at the fastest clock, else the most.
+std::optional<Rational> earlyCounts(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const Way& way) {
+    if (!ask.warnsBefore || watchdog.early.empty()) {
+        return std::nullopt;
+    }
+    const Rational wanted = *ask.warnsBefore * clock.hertz.max / settingOf(way, "prescaler");
+    return watchdog.early.atLeast(wanted).value_or(watchdog.early.most());
+}
+
+Way judgedWay(const WatchdogKind& watchdog, const CounterSetting& setting, const BitesAsk& ask, const Clock& clock,
+              const WatchdogRest& rest) {
     Way way = wayThatGives({{"prescaler", setting.prescaler}, {"counts", setting.counts}},
                            inverse(clock.hertz, setting.product()), ask.after);
     const Judgement judgement = judgeWay(way, ask, clock, rest);
     way = judgedAs(std::move(way), judgement);
     if (const auto window = windowCounts(ask, clock, way)) {
         way.settings.push_back({"window", *window});
+    }
+    if (const auto early = earlyCounts(watchdog, ask, clock, way)) {
+        way.settings.push_back({"early", *early});
+        const Bounds warns = inverse(clock.hertz, *early * settingOf(way, "prescaler"));
+        way = judgedAs(std::move(way),
+                       {worseState(way.state, judgeAtLeast(warns, *ask.warnsBefore, clock.unknown.empty()).state), way.margin});
     }
     return way;
 }
@@ -118,7 +134,7 @@ std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, co
         const NearestSettings near = nearestSettings(searched, range.low, target, range.high);
         for (const auto& setting : {near.below, near.above}) {
             if (setting) {
-                Way way = judgedWay(*setting, ask, clock, rest);
+                Way way = judgedWay(watchdog, *setting, ask, clock, rest);
                 if (!best || isBetter(way, *best)) {
                     best = std::move(way);
                 }
@@ -130,11 +146,11 @@ std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, co
         offerRange(searched, rangeFor(ask, rest, searched, clock.hertz.nominal, clock.hertz.nominal));
         offerRange(searched, {searched.least(), searched.most()});
     };
-    if (!ask.opensAfter) {
+    if (!ask.opensAfter && !ask.warnsBefore) {
         offer(*reach);
         return best;
     }
-    // the window counts on the same prescaler, so each prescaler is a case of its own
+    // the window and the warning count on the same prescaler, so each prescaler is a case of its own
     for (std::int64_t i = 0; i < reach->prescaler.size().toInt64().value_or(0); ++i) {
         offer({FactorSet::one(reach->prescaler.at(i)), reach->counts});
     }
@@ -180,6 +196,14 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
         }
         figure.workings.push_back(std::move(step));
     }
+    if (const Rational early = settingOf(way, "early"); early.sign() > 0) {
+        figure.workings.push_back(
+            {"warns before the bite",
+             "prescaler \u00d7 counts \u00f7 f, long enough at the fastest clock",
+             prescaler.toString() + " \u00d7 " + early.toString() + " \u00f7 " + printQuantity(clock.hertz.max, Unit::hertz),
+             printQuantity(prescaler * early / clock.hertz.max, Unit::second),
+             {partOrigin(figure), askedOrigin(figure)}});
+    }
     if (const Rational window = settingOf(way, "window"); window.sign() > 0) {
         const Bounds opening = inverse(clock.hertz, window * prescaler);
         const bool isEmpty = opening.max >= figure.got->min;
@@ -215,6 +239,15 @@ std::string whyOf(const PromiseFigure& figure, const BitesAsk& ask, const Clock&
                (figure.state == State::broken ? "" : " at the slowest clock") + ", asked at latest " +
                printQuantity(*ask.atLatest, Unit::second);
     }
+    const Way way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
+    if (const Rational early = settingOf(way, "early"); early.sign() > 0) {
+        const Rational warns =
+            early * settingOf(way, "prescaler") / (figure.state == State::broken ? clock.hertz.nominal : clock.hertz.max);
+        if (warns < *ask.warnsBefore) {
+            return "warns " + printQuantity(warns, Unit::second) + " before the bite" + when + ", asked " +
+                   printQuantity(*ask.warnsBefore, Unit::second);
+        }
+    }
     if (ask.opensAfter && ask.fedEvery) {
         const std::string tolerance = toleranceWhy(figure, toleranceText(ask.tolerance), clock);
         const bool isTolerance = (ask.tolerance.within || ask.tolerance.exactly) && !tolerance.empty();
@@ -234,8 +267,9 @@ std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask,
     if (!reach) {
         return ways;
     }
-    for (const CounterSetting& setting : settingsByPrescaler(*reach, ask.after * clock.hertz.nominal)) {
-        ways.push_back(judgedWay(setting, ask, clock, rest));
+    for (const CounterSetting& setting :
+         settingsByPrescaler(*reach, ask.after * clock.hertz.nominal, std::max<std::size_t>(most, 256))) {
+        ways.push_back(judgedWay(watchdog, setting, ask, clock, rest));
     }
     if (const auto best = bestWay(watchdog, ask, clock, rest, pinned)) {
         if (std::find(ways.begin(), ways.end(), *best) == ways.end()) {
@@ -255,6 +289,11 @@ PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, 
     if (ask.opensAfter && !watchdog.hasWindow) {
         figure.state = State::broken;
         figure.why = "this watchdog has no window";
+        return figure;
+    }
+    if (ask.warnsBefore && watchdog.early.empty()) {
+        figure.state = State::broken;
+        figure.why = "this watchdog has no early interrupt";
         return figure;
     }
     const auto best = bestWay(watchdog, ask, clock, rest, pinned);

@@ -38,6 +38,10 @@ std::string placePoint(const Rational& whole, int decimals) {
     return (negative ? "-" : "") + text;
 }
 
+std::string withUnit(const std::string& number, const UnitSuffix& unit) {
+    return unit.text.empty() ? number : number + " " + unit.text;
+}
+
 /// The largest step of the ladder that leaves at least 1, else the smallest; for 0 the one without prefix.
 const UnitSuffix& ladderStep(const Rational& value, Unit unit) {
     const auto& ladder = unitLadder(unit);
@@ -111,7 +115,7 @@ std::string printQuantity(const Rational& value, Unit unit, int mostDigits) {
     const UnitSuffix* step = &ladderStep(value, unit);
     const std::string exact = exactDecimal(value / step->factor, mostDigits);
     if (!exact.empty()) {
-        return exact + " " + step->text;
+        return withUnit(exact, *step);
     }
     if (unit == Unit::second && abs(value) >= 5 * kYearSeconds) {
         return kAlmostEqual + roundedDecimal(value / kYearSeconds) + " years";
@@ -127,7 +131,7 @@ std::string printQuantity(const Rational& value, Unit unit, int mostDigits) {
     if (step != &ladder.back() && abs(value) >= step[1].factor * Rational(999995, 1000000)) {
         ++step;
     }
-    return kAlmostEqual + roundedDecimal(value / step->factor) + " " + step->text;
+    return kAlmostEqual + withUnit(roundedDecimal(value / step->factor), *step);
 }
 
 std::string printReadable(const Rational& value, Unit unit) {
@@ -137,7 +141,7 @@ std::string printReadable(const Rational& value, Unit unit) {
         return text;
     }
     const UnitSuffix& base = unitLadder(unit).front();
-    return (value / base.factor).toString() + " " + base.text;
+    return withUnit((value / base.factor).toString(), base);
 }
 
 std::string printError(const Rational& error) {

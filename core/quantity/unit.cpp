@@ -76,6 +76,15 @@ std::vector<UnitSuffix> makeSuffixes(Unit unit) {
     case Unit::samples: list = {{"samples/s", 1}, {"k samples/s", 1000}, {"M samples/s", 1000000}}; break;
     case Unit::bit: list = {{"bit", 1}, {"bits", 1}}; break;
     case Unit::channel: list = {{"channels", 1}, {"channel", 1}}; break;
+    case Unit::metre: list = {{"m", 1}, {"cm", Rational(1, 100)}, {"km", 1000}}; break;
+    case Unit::count: list = {{"", 1}}; break;
+    case Unit::byte:
+        list = {{"byte", 1}, {"bytes", 1}, {"KiB", 1024}, {"MiB", Rational(1024 * 1024)}, {"GiB", Rational(1024) * 1024 * 1024}};
+        break;
+    case Unit::cycle: list = {{"cycles", 1}, {"cycle", 1}}; break;
+    case Unit::drift:
+        list = {{"s/day", 1 / kDay}, {"ppm", Rational(1, 1000000)}, {"s/week", 1 / (7 * kDay)}, {"s/year", 1 / kYear}};
+        break;
     case Unit::perYear: list = {{"%/year", Rational(1, 100) / kYear}, {"ppm/year", Rational(1, 1000000) / kYear}}; break;
     }
     return list;
@@ -110,6 +119,11 @@ std::vector<UnitSuffix> makeLadder(Unit unit) {
     case Unit::samples: return {{"samples/s", 1}, {"k samples/s", 1000}, {"M samples/s", 1000000}};
     case Unit::bit: return {{"bit", 1}};
     case Unit::channel: return {{"channels", 1}};
+    case Unit::metre: return {{"cm", Rational(1, 100)}, {"m", 1}, {"km", 1000}};
+    case Unit::count: return {{"", 1}};
+    case Unit::byte: return {{"byte", 1}, {"KiB", 1024}, {"MiB", Rational(1024 * 1024)}};
+    case Unit::cycle: return {{"cycles", 1}};
+    case Unit::drift: return {{"s/day", 1 / kDay}};
     case Unit::perYear: return {{"ppm/year", Rational(1, 1000000) / kYear}, {"%/year", Rational(1, 100) / kYear}};
     }
     return {};
@@ -134,6 +148,11 @@ std::string unitNoun(Unit unit) {
     case Unit::samples: return "a rate of samples";
     case Unit::bit: return "a number of bits";
     case Unit::channel: return "a number of channels";
+    case Unit::metre: return "a length";
+    case Unit::count: return "a number";
+    case Unit::byte: return "a number of bytes";
+    case Unit::cycle: return "a number of cycles";
+    case Unit::drift: return "a drift";
     }
     return {};
 }
@@ -155,6 +174,11 @@ std::string unitExample(Unit unit) {
     case Unit::samples: return "50 k samples/s";
     case Unit::bit: return "12 bit";
     case Unit::channel: return "4 channels";
+    case Unit::metre: return "20 m";
+    case Unit::count: return "28";
+    case Unit::byte: return "256 byte or 16 MiB";
+    case Unit::cycle: return "12 cycles";
+    case Unit::drift: return "2 s/day or 20 ppm";
     }
     return {};
 }
@@ -162,7 +186,8 @@ std::string unitExample(Unit unit) {
 const std::vector<Unit>& allUnits() {
     static const std::vector<Unit> units{Unit::ratio,   Unit::hertz,   Unit::bitsPerSecond, Unit::second, Unit::ampere,
                                          Unit::coulomb, Unit::volt,    Unit::ohm,           Unit::farad,  Unit::siemens,
-                                         Unit::celsius, Unit::perYear, Unit::samples,       Unit::bit,    Unit::channel};
+                                         Unit::celsius, Unit::perYear, Unit::samples,       Unit::bit,    Unit::channel,
+                                         Unit::metre,   Unit::count,   Unit::byte,          Unit::cycle,  Unit::drift};
     return units;
 }
 
@@ -188,8 +213,12 @@ const std::vector<UnitSuffix>& unitLadder(Unit unit) {
     return table.at(unit);
 }
 
+bool unitIsWhole(Unit unit) {
+    return unit == Unit::bit || unit == Unit::channel || unit == Unit::count || unit == Unit::byte || unit == Unit::cycle;
+}
+
 bool unitMayBeOmitted(Unit unit) {
-    return unit == Unit::hertz || unit == Unit::bitsPerSecond;
+    return unit == Unit::hertz || unit == Unit::bitsPerSecond || unit == Unit::count;
 }
 
 } // namespace wisetick

@@ -25,6 +25,11 @@ enum class Unit {
     samples,       ///< samples/s: "50 k samples/s"
     bit,           ///< bits of resolution: "12 bit"
     channel,       ///< channels of a scan: "4 channels"
+    metre,         ///< m: "20 m"
+    count,         ///< so many of something: "28"
+    byte,          ///< bytes: "16 MiB"
+    cycle,         ///< cycles of a clock: "12 cycles"
+    drift,         ///< how far a calendar strays, as a ratio: "2 s/day", "20 ppm"
 };
 
 /// A way to write a unit: "MHz" with a factor of 10^6.
@@ -48,7 +53,10 @@ const std::vector<UnitSuffix>& unitLadder(Unit unit);
 /// All units, in the order of the enumeration.
 const std::vector<Unit>& allUnits();
 
-/// Whether a number without a unit can only mean this unit (rates).
+/// Whether only whole numbers of it make sense: what is counted.
+bool unitIsWhole(Unit unit);
+
+/// Whether a number without a unit can only mean this unit (rates, and what is counted).
 bool unitMayBeOmitted(Unit unit);
 
 } // namespace wisetick

@@ -1,0 +1,111 @@
+#include "derive/bring_up.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// Makes the steps of one promise.
+class BringUp {
+public:
+    BringUp(const Peripheral& peripheral, const PromiseLine& line, const PromiseFigure& figure)
+        : peripheral_(peripheral), line_(line), figure_(figure) {}
+
+    std::vector<BringUpAction> actions() {
+        for (const BringUpStep& step : peripheral_.bringUp.empty() ? plainSteps() : peripheral_.bringUp) {
+            const std::string verb = verbOf(line_.ask);
+            const bool isForVerb =
+                step.verbs.empty() || std::find(step.verbs.begin(), step.verbs.end(), verb) != step.verbs.end();
+            if (!isForVerb || (step.channel != 0 && step.channel != channelOf(line_.subject))) {
+                continue;
+            }
+            if (step.control == "interrupts") {
+                addInterrupts(step.isForgotten);
+            } else if (step.control.empty()) {
+                actions_.push_back({step.say, {}, fieldOf(step), step.isForgotten});
+            } else {
+                addControl(step.control, step.isForgotten);
+            }
+        }
+        return std::move(actions_);
+    }
+
+private:
+    /// Where the part tells no order: what the figure writes, then the interrupts.
+    std::vector<BringUpStep> plainSteps() const {
+        std::vector<BringUpStep> steps;
+        const auto add = [&](const std::string& control) {
+            BringUpStep step;
+            step.control = control;
+            steps.push_back(std::move(step));
+        };
+        add("gate");
+        add("from");
+        for (const Setting& setting : figure_.settings) {
+            add(setting.name);
+        }
+        add("interrupts");
+        return steps;
+    }
+
+    std::optional<FieldValue> fieldOf(const BringUpStep& step) const {
+        if (!step.field) {
+            return std::nullopt;
+        }
+        return FieldValue{peripheral_.id + ".step", *step.field, step.say, "holds a code", step.code};
+    }
+
+    void addControl(const std::string& control, bool isForgotten) {
+        const std::string id = peripheral_.id + "." + control;
+        const auto field = std::find_if(figure_.fields.begin(), figure_.fields.end(),
+                                        [&](const FieldValue& value) { return value.control == id; });
+        if (field == figure_.fields.end()) {
+            return;
+        }
+        if (control == "gate") {
+            actions_.push_back({"let its clock in", "before that its fields can't be written", *field, isForgotten});
+        } else if (control == "from") {
+            actions_.push_back({"clock it from " + field->setting, "while it stands still", *field, isForgotten});
+        } else {
+            actions_.push_back({control + " " + field->setting, field->holdsAs, *field, isForgotten});
+        }
+    }
+
+    void addInterrupts(bool isForgotten) {
+        for (std::size_t i = 0; i < peripheral_.interrupts.size(); ++i) {
+            const std::string& text = peripheral_.interrupts[i];
+            const auto field = readField(text);
+            const bool isFirst = i == 0;
+            const std::string whose =
+                isFirst ? "its own interrupt enable" : (field ? "the enable of its group" : "interrupts of the " + text);
+            BringUpAction action{whose, isFirst ? "after its flag is cleared, else it fires at once" : "", std::nullopt,
+                                 isForgotten};
+            if (field) {
+                action.field = FieldValue{peripheral_.id + ".interrupt", *field, "on", "holds 1 for on", 1};
+            }
+            actions_.push_back(std::move(action));
+        }
+    }
+
+    const Peripheral& peripheral_;
+    const PromiseLine& line_;
+    const PromiseFigure& figure_;
+    std::vector<BringUpAction> actions_;
+};
+
+} // namespace
+
+std::vector<BringUpAction> bringUp(const Part& part, const Plan& plan, const PromiseFigure& figure, std::size_t promise) {
+    const PromiseLine& line = plan.promises.at(promise).line;
+    const auto* wakes = std::get_if<WakesAsk>(&line.ask);
+    const auto peripheral = part.findPeripheral(wakes != nullptr ? wakes->by : peripheralOf(line.subject));
+    if (!peripheral) {
+        return {};
+    }
+    return BringUp(part.peripherals[*peripheral], line, figure).actions();
+}
+
+} // namespace wisetick

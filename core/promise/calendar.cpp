@@ -1,0 +1,134 @@
+#include "promise/calendar.h"
+
+#include "promise/counter_search.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// How fast the calendar runs, as a share of the true time less 1, with the calibration that is nearest.
+struct Pace {
+    Bounds error;
+    std::optional<Rational> calibration;
+};
+
+Pace paceOf(const RtcKind& rtc, const Clock& clock, const Rational& product, const std::vector<Setting>& pinned) {
+    Pace pace{relativeError(clock.hertz * (1 / product), 1), std::nullopt};
+    if (rtc.calibration) {
+        const Calibration& calibration = *rtc.calibration;
+        const Rational* held = pinnedValue(pinned, "calibration");
+        const Rational steps = held != nullptr ? *held : (-pace.error.nominal / calibration.step).rounded();
+        pace.calibration = std::clamp(steps, Rational(calibration.from), Rational(calibration.to));
+        const Rational shift = *pace.calibration * calibration.step;
+        pace.error = {pace.error.min + shift, pace.error.nominal + shift, pace.error.max + shift};
+    }
+    return pace;
+}
+
+Way judgedWay(const RtcKind& rtc, const CounterSetting& setting, const DriftsAsk& ask, const Clock& clock,
+              const std::vector<Setting>& pinned) {
+    const Pace pace = paceOf(rtc, clock, setting.product(), pinned);
+    std::vector<Setting> settings{{"first", setting.prescaler}, {"second", setting.counts}};
+    if (pace.calibration) {
+        settings.push_back({"calibration", *pace.calibration});
+    }
+    const Rational nominal = abs(pace.error.nominal);
+    const Bounds drift{nominal, nominal, std::max(nominal, largestMagnitude(pace.error))};
+    return judgedAs(wayThatGives(std::move(settings), drift, ask.limit), judgeAtMost(drift, ask.limit, clock.unknown.empty()));
+}
+
+bool isBetter(const Way& a, const Way& b, const Rational& hertz) {
+    const auto off = [&](const Way& way) { return abs(settingOf(way, "first") * settingOf(way, "second") - hertz); };
+    if (off(a) != off(b)) {
+        return off(a) < off(b);
+    }
+    if (a.state != b.state) {
+        return worseState(a.state, b.state) == b.state;
+    }
+    if (a.got.max != b.got.max) {
+        return a.got.max < b.got.max;
+    }
+    return settingOf(a, "first") > settingOf(b, "first");
+}
+
+} // namespace
+
+std::vector<Way> calendarWays(const RtcKind& rtc, const DriftsAsk& ask, const Clock& clock, const std::vector<Setting>& pinned,
+                              std::size_t most) {
+    std::vector<Way> ways;
+    CounterReach reach{rtc.first, rtc.second};
+    const auto hold = [&](const char* name, FactorSet& set) {
+        if (const Rational* value = pinnedValue(pinned, name)) {
+            const bool isAllowed = set.contains(*value);
+            set = FactorSet::one(*value);
+            return isAllowed;
+        }
+        return true;
+    };
+    if (rtc.first.empty() || !hold("first", reach.prescaler) || !hold("second", reach.counts)) {
+        return ways;
+    }
+    for (const CounterSetting& setting : settingsByPrescaler(reach, clock.hertz.nominal, std::max<std::size_t>(most, 256))) {
+        ways.push_back(judgedWay(rtc, setting, ask, clock, pinned));
+    }
+    std::sort(ways.begin(), ways.end(), [&](const Way& a, const Way& b) { return isBetter(a, b, clock.hertz.nominal); });
+    ways.resize(std::min(most, ways.size()));
+    return ways;
+}
+
+PromiseFigure judgeCalendar(PromiseFigure figure, const RtcKind& rtc, const DriftsAsk& ask, const Clock& clock,
+                            const std::vector<Setting>& pinned, Detail detail) {
+    figure.unit = Unit::drift;
+    figure.asked = ask.limit;
+    figure.isWorstKnown = clock.unknown.empty();
+    figure.state = State::broken;
+    const std::vector<Way> ways = calendarWays(rtc, ask, clock, pinned, 1);
+    if (ways.empty()) {
+        figure.why = rtc.first.empty() ? "this rtc has no calendar" : "the pinned way is not one that this rtc has";
+        return figure;
+    }
+    const Way& way = ways.front();
+    takeWay(figure, way);
+    const Rational product = settingOf(way, "first") * settingOf(way, "second");
+    if (figure.state == State::broken) {
+        figure.why = "strays by " + printQuantity(way.got.nominal, Unit::drift) + ", asked at most " +
+                     printQuantity(ask.limit, Unit::drift);
+        if (product != clock.hertz.nominal) {
+            figure.why += "; its dividers make no 1 Hz of " + printQuantity(clock.hertz.nominal, Unit::hertz);
+        }
+    } else if (figure.state == State::strained) {
+        figure.why = clock.unknown.empty() ? "strays by as much as " + printQuantity(way.got.max, Unit::drift) +
+                                                 ", asked at most " + printQuantity(ask.limit, Unit::drift)
+                                           : clock.unknown;
+    }
+    if (detail == Detail::workings) {
+        const std::string subject = figure.subject.substr(figure.subject.find('/') + 1);
+        figure.workings = {clockStep(clock, subject), askedStep(figure)};
+        const auto add = [&](std::string what, std::string formula, std::string numbers, std::string result) {
+            figure.workings.push_back({std::move(what),
+                                       std::move(formula),
+                                       std::move(numbers),
+                                       std::move(result),
+                                       {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
+        };
+        add("seconds", "f \u00f7 (first \u00d7 second)",
+            printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + settingOf(way, "first").toString() + " \u00d7 " +
+                settingOf(way, "second").toString() + ")",
+            printQuantity(clock.hertz.nominal / product, Unit::hertz));
+        if (rtc.calibration) {
+            const Rational steps = settingOf(way, "calibration");
+            add("calibration", "steps that bring the nominal nearest to 0",
+                steps.toString() + " \u00d7 " + printQuantity(rtc.calibration->step, Unit::ratio),
+                printError(steps * rtc.calibration->step));
+        }
+        add("drift", "error \u00d7 86400 s", {}, printQuantity(way.got.nominal, Unit::drift));
+        add("at the corners", "with the bounds of " + clock.id, clock.unknown,
+            clock.unknown.empty() ? printQuantity(way.got.max, Unit::drift) : std::string());
+    }
+    return figure;
+}
+
+} // namespace wisetick

@@ -1,0 +1,268 @@
+#include "promise/can_search.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+const Rational kSecondsPerMetre = Rational(5, 1000000000);
+
+Way wayOf(const CanCandidate& candidate, const CanKind& can, const CanAsk& ask) {
+    const CanTiming& timing = candidate.timing;
+    std::vector<Setting> settings{{"prescaler", timing.nominal.prescaler},
+                                  {"seg1", timing.nominal.seg1},
+                                  {"seg2", timing.nominal.seg2},
+                                  {"sjw", timing.jump}};
+    if (timing.data) {
+        settings.insert(settings.end(), {{"data_prescaler", timing.data->prescaler},
+                                         {"data_seg1", timing.data->seg1},
+                                         {"data_seg2", timing.data->seg2},
+                                         {"data_sjw", timing.dataJump}});
+        const Rational offset = timing.data->prescaler * (1 + timing.data->seg1);
+        if (!can.delay.empty() && can.delay.contains(offset)) {
+            settings.push_back({"delay", offset});
+        }
+    }
+    Way way = wayThatGives(std::move(settings), candidate.slow->got, ask.bitsPerSecond);
+    const Rational allowed = canTolerance(timing);
+    std::optional<Rational> margin = allowed.sign() > 0 ? std::optional(1 - candidate.worst / allowed) : std::nullopt;
+    if (ask.tolerance.within) {
+        const Rational room = 1 - candidate.worst / *ask.tolerance.within;
+        margin = margin ? std::min(*margin, room) : room;
+    }
+    return judgedAs(std::move(way), {candidate.state, margin});
+}
+
+std::string cableText(const CanAsk& ask) {
+    return ask.cable ? printQuantity(*ask.cable, Unit::metre) + " of cable" : "the nodes";
+}
+
+std::string whyOf(const PromiseFigure& figure, const CanCandidate& candidate, const CanKind& can, const CanAsk& ask,
+                  const Clock& clock) {
+    if (figure.state == State::kept) {
+        return {};
+    }
+    if (figure.state == State::strained && !clock.unknown.empty()) {
+        return clock.unknown;
+    }
+    const bool isBroken = figure.state == State::broken;
+    const std::string when = isBroken ? "" : " in the worst case";
+    const Rational& off = isBroken ? candidate.nominal : candidate.worst;
+    const CanDivision& wrong =
+        candidate.fast != nullptr && candidate.fast->nominal > candidate.slow->nominal ? *candidate.fast : *candidate.slow;
+    const std::string phase = &wrong == candidate.fast ? "of the data phase " : "";
+    const bool isTolerance =
+        (ask.tolerance.exactly && !candidate.nominal.isZero()) || (ask.tolerance.within && off > *ask.tolerance.within);
+    if (isTolerance) {
+        return "the nearest rate " + phase + "is " + printQuantity(wrong.got.nominal, Unit::bitsPerSecond) + ", " +
+               printError(wrong.error.nominal) + when + ", asked " + toleranceText(ask.tolerance);
+    }
+    const std::int64_t propagation =
+        propagationQuanta(can, ask, isBroken ? clock.hertz.nominal : clock.hertz.max, candidate.timing.nominal.prescaler);
+    if (candidate.timing.nominal.seg1 - propagation < 1) {
+        const std::string bit = printQuantity(1 / ask.bitsPerSecond, Unit::second);
+        return "there and back through " + cableText(ask) + " takes " + std::to_string(propagation) + " quanta" + when +
+               ", and no bit of " + bit + " has room for them before its sample point";
+    }
+    if (ask.cable && !ask.nodeDelay && !can.nodeDelay) {
+        return "unknown: the nodes' own delay; say 'with node delay 200 ns'";
+    }
+    const auto conditions = canConditions(candidate.timing);
+    const auto tightest = std::min_element(conditions.begin(), conditions.end(),
+                                           [](const CanCondition& a, const CanCondition& b) { return a.allowed < b.allowed; });
+    const std::string rate = candidate.nominal.isZero() ? ""
+                                                        : "the nearest rate " + phase + "is " +
+                                                              printQuantity(wrong.got.nominal, Unit::bitsPerSecond) + "; ";
+    return rate + "off by " + printQuantity(off, Unit::ratio, 4) + when + ", and the bus allows each node " +
+           printTolerance(std::max(tightest->allowed, Rational(0))) + " (" + tightest->formula + ")";
+}
+
+/// Makes the steps of one CAN promise.
+class CanWorkings {
+public:
+    CanWorkings(PromiseFigure& figure, const CanKind& can, const CanAsk& ask, const Clock& clock, const CanCandidate& candidate)
+        : figure_(figure), can_(can), ask_(ask), clock_(clock), candidate_(candidate),
+          subject_(figure.subject.substr(figure.subject.find('/') + 1)) {}
+
+    void add() {
+        const CanTiming& timing = candidate_.timing;
+        figure_.workings = {clockStep(clock_, subject_), askedStep(figure_)};
+        addPhase("", timing.nominal, ask_.bitsPerSecond, *candidate_.slow, ask_.sample.value_or(canDefaultSample()),
+                 !ask_.sample);
+        if (timing.data) {
+            const Rational sample = ask_.dataSample.value_or(ask_.sample.value_or(canDefaultSample()));
+            addPhase("data ", *timing.data, *ask_.data, *candidate_.fast, sample, !ask_.dataSample);
+        }
+        addPropagation();
+        for (const CanCondition& condition : canConditions(timing)) {
+            addStep("each node may be off by", condition.formula, condition.numbers, printTolerance(condition.allowed));
+        }
+        addStep("is off by", "rate and source together, at the corners", {}, printQuantity(candidate_.worst, Unit::ratio, 4));
+        if (const auto cable = longestCable(can_, ask_, clock_, timing)) {
+            addStep("longest cable", "as long as every condition still holds", {}, printQuantity(*cable, Unit::metre));
+        }
+        if (timing.data) {
+            const Rational offset = timing.data->prescaler * (1 + timing.data->seg1);
+            const bool isHeld = !can_.delay.empty() && can_.delay.contains(offset);
+            addStep("delay compensation", "data prescaler \u00d7 quanta to the data sample point, in clock periods",
+                    std::to_string(timing.data->prescaler) + " \u00d7 " + std::to_string(1 + timing.data->seg1),
+                    offset.toString() + (isHeld ? "" : ", more than the port can compensate: left off"));
+        }
+        addErrorSteps(figure_, clock_);
+    }
+
+private:
+    void addStep(std::string what, std::string formula, std::string numbers, std::string result) {
+        figure_.workings.push_back({std::move(what),
+                                    std::move(formula),
+                                    std::move(numbers),
+                                    std::move(result),
+                                    {partOrigin(figure_), clockOrigin(clock_, clock_.hertz.nominal), askedOrigin(figure_)}});
+    }
+
+    void addPhase(const std::string& name, const CanBit& bit, const Rational& rate, const CanDivision& division,
+                  const Rational& sample, bool isDefault) {
+        addStep(name + "bit in quanta", "1 + seg1 + seg2", "1 + " + std::to_string(bit.seg1) + " + " + std::to_string(bit.seg2),
+                std::to_string(bit.quanta()));
+        addStep(name + "rate", "f \u00f7 (prescaler \u00d7 quanta)",
+                printQuantity(clock_.hertz.nominal, Unit::hertz) + " \u00f7 (" + std::to_string(bit.prescaler) + " \u00d7 " +
+                    std::to_string(bit.quanta()) + ")",
+                printQuantity(division.got.nominal, Unit::bitsPerSecond) + ", " + printError(division.got.nominal / rate - 1));
+        addStep(name + "sample point",
+                "(1 + seg1) \u00f7 quanta, nearest to " + printQuantity(sample, Unit::ratio) +
+                    (isDefault ? ", as none is asked" : ""),
+                std::to_string(1 + bit.seg1) + " \u00f7 " + std::to_string(bit.quanta()),
+                printQuantity(bit.samplePoint(), Unit::ratio, 4));
+    }
+
+    void addPropagation() {
+        const CanTiming& timing = candidate_.timing;
+        const Rational node = ask_.nodeDelay.value_or(can_.nodeDelay.value_or(Rational(0)));
+        const bool isKnown = ask_.nodeDelay || can_.nodeDelay;
+        addStep("there and back", "2 \u00d7 (node delay + cable \u00d7 5 ns/m), in quanta rounded up",
+                "2 \u00d7 (" + (isKnown ? printQuantity(node, Unit::second) : std::string("unknown, counted as 0 s")) + " + " +
+                    printQuantity(ask_.cable.value_or(Rational(0)), Unit::metre) + " \u00d7 5 ns/m)",
+                std::to_string(timing.propagation) + " of seg1; phase segments " +
+                    std::to_string(timing.nominal.seg1 - timing.propagation) + " and " + std::to_string(timing.nominal.seg2) +
+                    ", jump " + std::to_string(timing.jump));
+    }
+
+    PromiseFigure& figure_;
+    const CanKind& can_;
+    const CanAsk& ask_;
+    const Clock& clock_;
+    const CanCandidate& candidate_;
+    std::string subject_;
+};
+
+} // namespace
+
+std::vector<CanCondition> canConditions(const CanTiming& timing) {
+    static const std::vector<const char*> formulas{"SJW \u00f7 (20 NBT)", "min(PS1, PS2) \u00f7 (2 (13 NBT \u2212 PS2))",
+                                                   "SJW_D \u00f7 (20 DBT)",
+                                                   "min(PS1, PS2) \u00f7 (2 ((6 DBT \u2212 PS2_D) BRP_D/BRP_N + 7 NBT))",
+                                                   "(SJW_D \u2212 max(0, BRP_N/BRP_D \u2212 1)) \u00f7 (2 ((2 NBT \u2212 PS2) "
+                                                   "BRP_N/BRP_D + PS2_D + 4 DBT))"};
+    std::vector<CanCondition> conditions;
+    const std::vector<CanFraction> fractions = canFractions(timing);
+    for (std::size_t i = 0; i < fractions.size(); ++i) {
+        conditions.push_back({formulas[i], std::to_string(fractions[i].num) + " \u00f7 " + std::to_string(fractions[i].den),
+                              fractions[i].value()});
+    }
+    return conditions;
+}
+
+Rational canTolerance(const CanTiming& timing) {
+    const std::vector<CanFraction> fractions = canFractions(timing);
+    Rational least = fractions.front().value();
+    for (const CanFraction& fraction : fractions) {
+        least = std::min(least, fraction.value());
+    }
+    return least;
+}
+
+std::int64_t propagationQuanta(const CanKind& can, const CanAsk& ask, const Rational& hertz, std::int64_t prescaler) {
+    const Rational node = ask.nodeDelay.value_or(can.nodeDelay.value_or(Rational(0)));
+    const Rational there = node + ask.cable.value_or(Rational(0)) * kSecondsPerMetre;
+    return std::max<std::int64_t>(1, (2 * there * hertz / prescaler).ceil().toInt64().value_or(std::int64_t{1} << 40));
+}
+
+CanTiming canTimingOf(const CanKind& can, const CanAsk& ask, const Clock& clock, const std::vector<Setting>& settings) {
+    const auto value = [&](const char* name) -> std::int64_t {
+        const Rational* held = pinnedValue(settings, name);
+        return held == nullptr ? 0 : held->toInt64().value_or(0);
+    };
+    CanTiming timing;
+    timing.nominal = {value("prescaler"), value("seg1"), value("seg2")};
+    timing.jump = value("sjw");
+    if (pinnedValue(settings, "data_prescaler") != nullptr) {
+        timing.data = CanBit{value("data_prescaler"), value("data_seg1"), value("data_seg2")};
+        timing.dataJump = value("data_sjw");
+    }
+    timing.propagation = propagationQuanta(can, ask, clock.hertz.nominal, std::max<std::int64_t>(timing.nominal.prescaler, 1));
+    return timing;
+}
+
+std::optional<Rational> longestCable(const CanKind& can, const CanAsk& ask, const Clock& clock, const CanTiming& timing) {
+    const Bounds got = clock.hertz * (1 / Rational(timing.nominal.prescaler * timing.nominal.quanta()));
+    const Rational worst = largestMagnitude(relativeError(got, ask.bitsPerSecond));
+    CanTiming longer = timing;
+    for (std::int64_t propagation = timing.nominal.seg1 - 1; propagation >= 1; --propagation) {
+        longer.propagation = propagation;
+        longer.jump = canJump(can.nominal.sjw, ask.jump, std::min(timing.nominal.seg1 - propagation, timing.nominal.seg2));
+        if (longer.jump > 0 && worst <= canTolerance(longer)) {
+            const Rational node = ask.nodeDelay.value_or(can.nodeDelay.value_or(Rational(0)));
+            const Rational time = Rational(propagation * timing.nominal.prescaler) / clock.hertz.max / 2 - node;
+            return time.sign() > 0 ? std::optional(time / kSecondsPerMetre) : std::nullopt;
+        }
+    }
+    return std::nullopt;
+}
+
+std::vector<Way> canWays(const CanKind& can, const CanAsk& ask, const Clock& clock, const std::vector<Setting>& pinned,
+                         std::size_t most) {
+    const CanSearch search(can, ask, clock, pinned);
+    std::vector<CanCandidate> candidates = search.all();
+    const auto end = candidates.begin() + static_cast<std::ptrdiff_t>(std::min(most, candidates.size()));
+    std::partial_sort(candidates.begin(), end, candidates.end());
+    std::vector<Way> ways;
+    for (auto candidate = candidates.begin(); candidate != end; ++candidate) {
+        ways.push_back(wayOf(*candidate, can, ask));
+    }
+    return ways;
+}
+
+PromiseFigure judgeCan(PromiseFigure figure, const CanKind& can, const CanAsk& ask, const Clock& clock,
+                       const std::vector<Setting>& pinned, Detail detail) {
+    figure.unit = Unit::bitsPerSecond;
+    figure.asked = ask.bitsPerSecond;
+    figure.isWorstKnown = clock.unknown.empty();
+    figure.state = State::broken;
+    if (ask.data && !can.data) {
+        figure.why = "this port has no data phase: it is not CAN FD";
+        return figure;
+    }
+    if (ask.data && *ask.data < ask.bitsPerSecond) {
+        figure.why = "the data phase is slower than the nominal one";
+        return figure;
+    }
+    const CanSearch search(can, ask, clock, pinned);
+    const auto best = search.best();
+    if (!best) {
+        figure.why = pinned.empty() ? "no bit of " + printQuantity(ask.bitsPerSecond, Unit::bitsPerSecond) + " can be made of " +
+                                          printQuantity(clock.hertz.nominal, Unit::hertz)
+                                    : "the pinned way is not one that this port has";
+        return figure;
+    }
+    takeWay(figure, wayOf(*best, can, ask));
+    figure.why = whyOf(figure, *best, can, ask, clock);
+    if (detail == Detail::workings) {
+        CanWorkings(figure, can, ask, clock, *best).add();
+    }
+    return figure;
+}
+
+} // namespace wisetick

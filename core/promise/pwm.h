@@ -1,0 +1,30 @@
+#pragma once
+
+#include "part/part.h"
+#include "promise/judge.h"
+
+namespace wisetick {
+
+/// A channel of a timer, from 1.
+struct PwmChannel {
+    const TimerKind& timer;
+    std::int64_t number = 1;
+};
+
+/// rate = f ÷ (prescaler × counts), or ÷ (2 × prescaler × counts) of a timer that counts up and down; compare = duty × counts, to
+/// the nearest, ties to even. For every prescaler the counts next to the target, and the fewest that are fine enough. Best first:
+/// state, worst-case |error| of the rate, nominal |error|, error of the duty, more counts, smaller prescaler.
+std::vector<Way> pwmWays(const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock,
+                         const std::vector<Setting>& pinned = {}, std::size_t most = 20);
+
+/// The promise judged by its best way: the rate within its tolerance, and steps of the duty (1 ÷ counts) no larger than asked.
+PromiseFigure judgePwm(PromiseFigure figure, const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock,
+                       const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
+
+/// "compare1".
+std::string compareName(std::int64_t channel);
+
+/// The most counts that one period of that rate can have: the finest duty. 0 where the timer can't make the rate.
+Rational mostCountsAt(const TimerKind& timer, const Rational& hertz, const Rational& clock);
+
+} // namespace wisetick
