@@ -60,7 +60,8 @@ int main(int argc, char** argv) {
     parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
-    parser.addOption({"view", "Start with this view: board, shelf, clocks or part.", "VIEW"});
+    parser.addOption({"select", "Select this first, such as promise/modem or line/core.", "TARGET"});
+    parser.addOption({"view", "Start with this view: board, shelf, clocks, promises or part.", "VIEW"});
     parser.process(application);
     // the fonts are found while the plan is read
     std::thread fonts([] { QFontDatabase::hasFamily("Noto Sans"); });
@@ -85,6 +86,9 @@ int main(int argc, char** argv) {
         window.editPart(window.document().partPath());
     } else if (parser.isSet("view") || plan.isEmpty()) {
         window.showView(parser.isSet("view") ? parser.value("view") : "shelf");
+    }
+    if (parser.isSet("select")) {
+        window.goTo(parser.value("select"));
     }
     if (parser.isSet("once")) {
         FirstPaint painted(plan.isEmpty() ? static_cast<QWidget*>(&window) : window.clocks()->viewport());

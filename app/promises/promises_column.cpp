@@ -187,8 +187,14 @@ void PromiseCards::paintCard(QPainter& painter, const QRect& card, const Promise
     const qreal right = card.right() - 12;
     const QString got = gotText(promise);
     const qreal gotWidth = textWidth(Face::word, got) + 2;
-    drawText(painter, QRectF(left, top, right - left - gotWidth - 8, upper), Qt::AlignLeft, text(promise.name), Face::bold,
-             theme_.ink);
+    const QString name = text(promise.name);
+    drawText(painter, QRectF(left, top, right - left - gotWidth - 8, upper), Qt::AlignLeft, name, Face::bold, theme_.ink);
+    if (promise.isPinned) {
+        const qreal after = left + textWidth(Face::bold, name) + 8;
+        drawText(painter, QRectF(after, top, right - gotWidth - 8 - after, upper), Qt::AlignLeft,
+                 promise.note.find("better") == std::string::npos ? tr("pinned") : tr("pinned, not the best"), Face::small,
+                 theme_.muted);
+    }
     drawText(painter, QRectF(right - gotWidth, top, gotWidth, upper), Qt::AlignRight, got, Face::word,
              promise.state == State::kept ? theme_.ink : theme_.of(promise.state));
     const qreal lower = top + upper;

@@ -3,6 +3,7 @@
 #include "board/board_view.h"
 #include "board/shelf_view.h"
 #include "clocks/clocks_view.h"
+#include "desk/desk_view.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
@@ -38,6 +39,8 @@
 #include <QStackedWidget>
 #include <QTimer>
 #include <QVBoxLayout>
+
+#include <map>
 
 namespace wisetick::app {
 
@@ -81,16 +84,18 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     head_ = new Head(document_);
     trailBoard_ = new TrailButton(tr("Board"));
     trailClocks_ = new TrailButton(tr("Clocks"));
+    trailPromises_ = new TrailButton(tr("Promises"));
     trailKeys_ = new QLabel(tr("Ctrl+Shift+P all commands"));
     trail_ = new QWidget;
     trail_->setAutoFillBackground(true);
     auto* trailLayout = new QHBoxLayout(trail_);
     trailLayout->setContentsMargins(12, 4, 12, 4);
-    for (TrailButton* step : {trailBoard_, trailClocks_}) {
+    for (TrailButton* step : {trailBoard_, trailClocks_, trailPromises_}) {
         trailLayout->addWidget(step);
     }
     connect(trailBoard_, &QPushButton::clicked, this, [this] { showView("board"); });
     connect(trailClocks_, &QPushButton::clicked, this, [this] { showView("clocks"); });
+    connect(trailPromises_, &QPushButton::clicked, this, [this] { showView("promises"); });
     trailLayout->addStretch();
     trailLayout->addWidget(trailKeys_);
     promises_ = new PromisesColumn(document_);
@@ -147,6 +152,9 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     connect(clocks_, &ClocksView::selectionChanged, this, [this](const QString& id) { workings_->show("line/" + id); });
     connect(promises_->cards(), &PromiseCards::selectionChanged, this, [this](const QString& name) {
         workings_->show("promise/" + name);
+        if (desk_ != nullptr) {
+            desk_->show(name);
+        }
         if (showsFeeding_) {
             clocks_->showWhatFeeds(name);
             sayView();
@@ -170,6 +178,12 @@ QWidget* MainWindow::viewNamed(const QString& name) {
         board_->setTheme(theme_);
         views_->addWidget(board_);
     }
+    if (name == "promises" && desk_ == nullptr) {
+        desk_ = new DeskView(document_);
+        desk_->setTheme(theme_);
+        desk_->show(promises_->cards()->selected());
+        views_->addWidget(desk_);
+    }
     if (name == "shelf" && shelfView_ == nullptr) {
         shelfView_ = new ShelfView(shelf_, examples_.toStdString());
         shelfView_->setTheme(theme_);
@@ -182,7 +196,9 @@ QWidget* MainWindow::viewNamed(const QString& name) {
         });
         connect(shelfView_, &ShelfView::left, this, [this] { showView(document_.isOpen() ? "board" : "clocks"); });
     }
-    return name == "board" ? static_cast<QWidget*>(board_) : (name == "shelf" ? static_cast<QWidget*>(shelfView_) : clocks_);
+    const std::map<QString, QWidget*> views{{"board", board_}, {"shelf", shelfView_}, {"promises", desk_}};
+    const auto view = views.find(name);
+    return view == views.end() ? clocks_ : view->second;
 }
 
 bool MainWindow::isShown(const QWidget* view) const {
@@ -196,7 +212,9 @@ void MainWindow::showView(const QString& name) {
     }
     views_->setCurrentWidget(view);
     view->setFocus();
-    viewTitle_->setText(isShown(board_) ? tr("Board") : (isShown(shelfView_) ? tr("Parts shelf") : tr("Clocks")));
+    const std::map<QWidget*, QString> titles{{board_, tr("Board")}, {shelfView_, tr("Parts shelf")}, {desk_, tr("Promises")}};
+    const auto title = titles.find(view);
+    viewTitle_->setText(title == titles.end() ? tr("Clocks") : title->second);
     find_->setVisible(isShown(clocks_));
     sayView();
     styleTitles();
@@ -219,6 +237,10 @@ void MainWindow::sayView() {
     }
     if (isShown(shelfView_)) {
         viewHint_->setText(tr("type what is needed; Enter begins a plan on the selected part"));
+        return;
+    }
+    if (isShown(desk_)) {
+        viewHint_->setText(tr("the desk of the selected promise: what its setting does, and every other way"));
         return;
     }
     QStringList said;
@@ -320,7 +342,7 @@ QString MainWindow::helpPage() const {
     if (isShown(shelfView_)) {
         return "shelf.md";
     }
-    return focus == workings_ ? "calculations.md" : "window.md";
+    return focus == workings_ || isShown(desk_) ? "calculations.md" : "window.md";
 }
 
 void MainWindow::goTo(const QString& target) {
@@ -352,6 +374,11 @@ void MainWindow::refresh() {
     }
     trailBoard_->setState(board);
     trailClocks_->setState(worst);
+    State promises = State::kept;
+    for (const PromiseFigure& promise : document_.figures().promises) {
+        promises = worseState(promises, promise.state);
+    }
+    trailPromises_->setState(promises);
     undo_->setEnabled(document_.canUndo());
     redo_->setEnabled(document_.canRedo());
     keep_->setEnabled(!document_.moved().empty());
@@ -391,9 +418,13 @@ void MainWindow::setTheme(const Theme& theme) {
     promises_->setTheme(theme);
     trailBoard_->setTheme(theme);
     trailClocks_->setTheme(theme);
+    trailPromises_->setTheme(theme);
     clocks_->setTheme(theme);
     if (board_ != nullptr) {
         board_->setTheme(theme);
+    }
+    if (desk_ != nullptr) {
+        desk_->setTheme(theme);
     }
     if (shelfView_ != nullptr) {
         shelfView_->setTheme(theme);
@@ -408,7 +439,8 @@ void MainWindow::styleTitles() {
     for (QLabel* title : {viewTitle_, workingsTitle_}) {
         title->setFont(faceFont(Face::title));
     }
-    trailBoard_->setCurrent(!isShown(clocks_));
+    trailBoard_->setCurrent(isShown(board_) || isShown(shelfView_));
+    trailPromises_->setCurrent(isShown(desk_));
     trailClocks_->setCurrent(isShown(clocks_));
     for (QLabel* hint : {viewHint_, trailKeys_}) {
         hint->setFont(faceFont(Face::small));

@@ -14,6 +14,7 @@ namespace wisetick::app {
 
 class BoardView;
 class ClocksView;
+class DeskView;
 class Head;
 class PromisesColumn;
 class Notice;
@@ -37,13 +38,15 @@ public:
     /// Selects "line/bus_a", "promise/modem", … wherever it is shown.
     void goTo(const QString& target);
 
-    /// Shows a view in the middle: "board", "shelf" (the parts shelf) or "clocks".
+    /// Shows a view in the middle: "board", "shelf" (the parts shelf), "clocks" or "promises".
     void showView(const QString& name);
 
     Document& document() { return document_; }
     ClocksView* clocks() const { return clocks_; }
     /// Made when it is first shown; nullptr until then.
     BoardView* board() const { return board_; }
+    /// Made when it is first shown; nullptr until then.
+    DeskView* desk() const { return desk_; }
     /// Made when it is first shown; nullptr until then.
     ShelfView* shelfView() const { return shelfView_; }
     PromisesColumn* promises() const { return promises_; }
@@ -110,6 +113,7 @@ private:
     QWidget* trail_;
     TrailButton* trailBoard_;
     TrailButton* trailClocks_;
+    TrailButton* trailPromises_;
     QLabel* trailKeys_;
     QLabel* viewTitle_;
     QLabel* viewHint_;
@@ -119,6 +123,7 @@ private:
     QStackedWidget* views_;
     ClocksView* clocks_;
     BoardView* board_ = nullptr;
+    DeskView* desk_ = nullptr;
     ShelfView* shelfView_ = nullptr;
     PartEditor* partEditor_ = nullptr;
     RipplePanel* ripple_;

@@ -2,6 +2,7 @@
 
 #include "board/shelf_view.h"
 #include "clocks/clocks_view.h"
+#include "desk/desk_view.h"
 #include "part_editor/part_editor.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
@@ -65,6 +66,11 @@ void MainWindow::addCommands() {
     });
     addCommand(tr("Go to Board"), QKeySequence("Alt+1"), [this] { showView("board"); });
     addCommand(tr("Go to Clocks"), QKeySequence("Alt+2"), [this] { showView("clocks"); });
+    addCommand(tr("Go to Promises: the desk"), QKeySequence("Alt+3"), [this] { showView("promises"); });
+    addCommand(tr("Pin the selected way, or free it"), QKeySequence("Ctrl+P"), [this] {
+        showView("promises");
+        desk_->pinOrFree();
+    });
     addCommand(tr("Go to the promises"), QKeySequence("Ctrl+Shift+L"), [this] { promises_->cards()->setFocus(); });
     addCommand(tr("Go to the workings"), QKeySequence("Ctrl+Shift+W"), [this] { workings_->setFocus(); });
     addCommand(tr("Go to the vitals"), QKeySequence("Ctrl+Shift+H"), [this] { head_->setFocus(); });

@@ -1,5 +1,6 @@
 #include "workings/workings_panel.h"
 
+#include "derive/bring_up.h"
 #include "derive/way_there.h"
 #include "derive/workings_of.h"
 #include "evaluate/evaluate.h"
@@ -215,9 +216,39 @@ QString WorkingsPanel::promiseHtml(const PromiseFigure& promise) {
         html +=
             QString("<p style='color:%1; margin:0 0 8px 0'>%2</p>").arg(theme_.of(promise.state).name(), escaped(promise.why));
     }
+    if (!promise.note.empty()) {
+        html += QString("<p class='what' style='margin:0 0 8px 0'>%1</p>").arg(escaped(promise.note));
+    }
     const auto index = static_cast<std::size_t>(&promise - document_.figures().promises.data());
     return html + waysOutHtml() + stepsHtml(promiseWorkings(document_.part(), document_.plan(), document_.figures(), index)) +
-           fieldsHtml(promise.fields);
+           fieldsHtml(promise.fields) + bringUpHtml(promise, index);
+}
+
+/// What to write in which order, with what is forgotten most often marked.
+QString WorkingsPanel::bringUpHtml(const PromiseFigure& promise, std::size_t index) {
+    if (index >= document_.plan().promises.size()) {
+        return {}; // a preview shows one that is not in the plan yet
+    }
+    const auto actions = bringUp(document_.part(), document_.plan(), promise, index);
+    if (actions.empty()) {
+        return {};
+    }
+    QString html = QString("<p style='margin:12px 0 4px 0'><b>%1</b></p>").arg(tr("To bring it up"));
+    for (std::size_t i = 0; i < actions.size(); ++i) {
+        const BringUpAction& action = actions[i];
+        html += QString("<p style='margin:0 0 2px 0'>%1\u2002%2%3</p>")
+                    .arg(i + 1)
+                    .arg(escaped(action.say),
+                         action.isForgotten
+                             ? QString(" <span style='color:%1'>%2</span>").arg(theme_.strained.name(), tr("often forgotten"))
+                             : QString());
+        QString below = action.field ? escaped(fieldText(action.field->field) + " = " + hexText(*action.field)) : QString();
+        if (!action.reason.empty()) {
+            below += (below.isEmpty() ? "" : ", ") + escaped(action.reason);
+        }
+        html += QString("<p class='what' style='margin:0 0 6px 0'>%1</p>").arg(below);
+    }
+    return html;
 }
 
 QString WorkingsPanel::waysOutHtml() {

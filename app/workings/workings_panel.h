@@ -47,6 +47,7 @@ private:
     void startOver();
     QString lineHtml(const LineFigure& line);
     QString promiseHtml(const PromiseFigure& promise);
+    QString bringUpHtml(const PromiseFigure& promise, std::size_t index);
     /// The order of writing to the active take: from "reset", or from another take.
     QString wayHtml(const std::string& from);
     QString failsHtml(const std::string& source) const;

@@ -22,7 +22,7 @@ public:
         if (field == fields_.end() || form == holds_.end()) {
             return;
         }
-        if (const auto held = heldFor(form->second, key); held && *held <= field->second.most()) {
+        if (const auto held = heldFor(form->second, key)) {
             values_.push_back({id_ + "." + control, field->second, setting, holdsText(form->second), *held});
         }
     }

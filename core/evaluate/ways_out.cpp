@@ -55,7 +55,7 @@ public:
         : part_(part), plan_(plan), take_(*findTake(plan, take)), stand_(std::move(stand)), before_(derive(part, plan, take)) {}
 
     /// Tries the mux of a peripheral, then every control from the node up.
-    std::vector<WayOut> find(const std::string& subject, std::size_t most) {
+    std::vector<WayOut> find(const std::string& subject, std::size_t most, std::optional<std::size_t> promise = std::nullopt) {
         Diagnostics ignored;
         const Controls controls = resolveControls(part_, take_, ignored);
         const auto peripheral = part_.findPeripheral(peripheralOf(subject));
@@ -64,6 +64,9 @@ public:
         present_ = now ? now->state : State::broken;
         if (peripheral && part_.peripherals[*peripheral].clock.size() > 1 && !isLocked(take_, subject, "from")) {
             tryInputs(subject, part_.peripherals[*peripheral].clock);
+        }
+        if (promise) {
+            tryOtherWords(*promise);
         }
         for (const NodeIndex each : node ? chainOf(part_, controls, *node) : std::vector<NodeIndex>()) {
             if (!part_.isSource(each)) {
@@ -124,6 +127,27 @@ private:
         }
     }
 
+    /// The same period as a sum of shorter ones, or counted by two timers as one.
+    void tryOtherWords(std::size_t promise) {
+        const PromiseLine& line = plan_.promises[promise].line;
+        const auto* fires = std::get_if<FiresAsk>(&line.ask);
+        if (fires == nullptr) {
+            return;
+        }
+        const auto attempt = [&](bool FiresAsk::*word, const std::string& say) {
+            PromiseLine other = line;
+            std::get<FiresAsk>(other.ask).*word = true;
+            WayOut way{say, {}, State::broken, {}, {}, std::pair(promise, other)};
+            consider(std::move(way));
+        };
+        attempt(&FiresAsk::isRepeated, line.subject + " several times for one period");
+        PromiseLine chained = line;
+        std::get<FiresAsk>(chained.ask).isChained = true;
+        if (const std::string with = chainedWith(part_, chained); !with.empty()) {
+            attempt(&FiresAsk::isChained, line.subject + " chained with " + with);
+        }
+    }
+
     void tryRates(const Source& source) {
         for (const Rational& rate : source.rates.size() > 1 ? source.rates : std::vector<Rational>()) {
             Choice choice = present(source.id);
@@ -143,8 +167,9 @@ private:
         }
     }
 
-    void consider(const Choice& choice, const std::string& say) {
-        WayOut way{say, choice, State::broken, {}, {}};
+    void consider(const Choice& choice, const std::string& say) { consider(WayOut{say, choice, State::broken, {}, {}}); }
+
+    void consider(WayOut way) {
         Plan changed = plan_;
         takeWayOut(changed, take_.name, way);
         if (changed == plan_) {
@@ -183,7 +208,7 @@ private:
 
 std::vector<WayOut> waysOut(const Part& part, const Plan& plan, const std::string& take, std::size_t promise, std::size_t most) {
     const auto stand = [promise](const Figures& figures) { return standingOf(figures.promises[promise]); };
-    return Finder(part, plan, take, stand).find(plan.promises[promise].line.subject, most);
+    return Finder(part, plan, take, stand).find(plan.promises[promise].line.subject, most, promise);
 }
 
 std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std::string& take, NodeIndex node,
@@ -193,6 +218,10 @@ std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std
 }
 
 void takeWayOut(Plan& plan, const std::string& take, const WayOut& way) {
+    if (way.promise) {
+        plan.promises.at(way.promise->first) = {printPromiseLine(way.promise->second), way.promise->second};
+        return;
+    }
     choiceOf(plan, take, way.choice.id) = way.choice;
 }
 

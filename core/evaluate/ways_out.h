@@ -5,19 +5,22 @@
 
 namespace wisetick {
 
-/// One control set otherwise, and what that would bring.
+/// One control set otherwise, or a promise said otherwise, and what that would bring.
 struct WayOut {
     std::string say; ///< "uart1 from bus_b", "bus_a ÷ 2"
     Choice choice;   ///< the one control that it sets
     State state = State::broken;
     std::string got;                 ///< "≈909.09 kbit/s, ≈−1.357 %"
     std::vector<std::string> breaks; ///< promises and lines that it would break, by name
+    /// In place of the control: a promise, by its place in the plan, said otherwise: "timer6 fires every 30 s, repeated".
+    std::optional<std::pair<std::size_t, PromiseLine>> promise = {};
 };
 
 /// Single changes of unlocked controls on the way to a promise's clock (its mux, the muxes, dividers and multipliers above
 /// it) that leave the promise in a better state than it is in. Best first: state, fewest broken by it, least
-/// worst-case error; at most `most`. Every change is derived in full; of a control with many values those next to what
-/// the promise needs are not known beforehand, so at most 64 of each are tried, evenly spread.
+/// worst-case error; at most `most`. What a timer can't reach can also be repeated, or counted by two timers. Every change is
+/// derived in full; of a control with many values those next to what the promise needs are not known beforehand, so at most 64 of
+/// each are tried, evenly spread.
 std::vector<WayOut> waysOut(const Part& part, const Plan& plan, const std::string& take, std::size_t promise,
                             std::size_t most = 6);
 

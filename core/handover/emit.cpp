@@ -69,9 +69,9 @@ class FieldGatherer {
 public:
     void add(const FieldValue& value, const std::string& about) {
         if (seen_.insert(fieldText(value.field)).second) {
-            std::string name = codeName(value.control, true);
+            std::string name = "WT_" + codeName(value.control, true);
             for (int number = 2; !names_.insert(name).second; ++number) {
-                name = codeName(value.control, true) + "_" + std::to_string(number);
+                name = "WT_" + codeName(value.control, true) + "_" + std::to_string(number);
             }
             fields_.push_back({name, value, about});
         }
@@ -97,6 +97,10 @@ std::string headerOf(const Part& part, const Plan& plan, const Figures& figures)
         if (field.about != about) {
             about = field.about;
             text += "\n/* " + commentText(about) + " */\n";
+        }
+        if (field.value.held > field.value.field.most()) {
+            text += "#error \"" + commentText(field.value.control + " does not fit " + fieldText(field.value.field)) + "\"\n";
+            continue;
         }
         text += fmt::format("#define {} {} /* {}: {}, {} */\n", field.name, valueText(field.value), fieldText(field.value.field),
                             commentText(field.value.setting), field.value.holdsAs);
@@ -181,6 +185,10 @@ private:
     void line(const std::string& text) { body_ += "    " + text + "\n"; }
 
     void write(const FieldValue& value, const std::string& say) {
+        if (value.held > value.field.most()) {
+            line("#error \"" + commentText(value.control + " = " + value.setting + " does not fit " + fieldText(value.field)) + "\"");
+            return;
+        }
         registers_[value.field.reg] = std::max(registers_[value.field.reg], value.field.msb);
         line(fmt::format("WISETICK_WRITE({}, {}, {} << {}); /* {} */", registerName(value.field.reg), maskText(value.field),
                          valueText(value), value.field.lsb, commentText(say)));

@@ -19,7 +19,7 @@ const std::vector<std::string>& emitForms();
 
 /// A field of the take with the name that it has in code and what it is for.
 struct EmittedField {
-    std::string name; ///< "UART1_DIVISOR"
+    std::string name; ///< "WT_UART1_DIVISOR"
     FieldValue value;
     std::string about; ///< "uart1 talks 921600 within 1.5 %: got 930.2325… kbit/s, +0.93 %"
 };

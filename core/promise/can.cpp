@@ -98,7 +98,8 @@ public:
         }
         addPropagation();
         for (const CanCondition& condition : canConditions(timing)) {
-            addStep("each node may be off by", condition.formula, condition.numbers, printTolerance(condition.allowed));
+            addStep("each node may be off by, " + condition.name, condition.formula, condition.numbers,
+                    printTolerance(condition.allowed));
         }
         addStep("is off by", "rate and source together, at the corners", {}, printQuantity(candidate_.worst, Unit::ratio, 4));
         if (const auto cable = longestCable(can_, ask_, clock_, timing)) {
@@ -166,10 +167,13 @@ std::vector<CanCondition> canConditions(const CanTiming& timing) {
                                                    "min(PS1, PS2) \u00f7 (2 ((6 DBT \u2212 PS2_D) BRP_D/BRP_N + 7 NBT))",
                                                    "(SJW_D \u2212 max(0, BRP_N/BRP_D \u2212 1)) \u00f7 (2 ((2 NBT \u2212 PS2) "
                                                    "BRP_N/BRP_D + PS2_D + 4 DBT))"};
+    static const std::vector<const char*> names{"catch up within ten bits", "after an error flag", "catch up in the data phase",
+                                                "from the error flag into data", "from data back to nominal"};
     std::vector<CanCondition> conditions;
     const std::vector<CanFraction> fractions = canFractions(timing);
     for (std::size_t i = 0; i < fractions.size(); ++i) {
-        conditions.push_back({formulas[i], std::to_string(fractions[i].num) + " \u00f7 " + std::to_string(fractions[i].den),
+        conditions.push_back({names[i], formulas[i],
+                              std::to_string(fractions[i].num) + " \u00f7 " + std::to_string(fractions[i].den),
                               fractions[i].value()});
     }
     return conditions;

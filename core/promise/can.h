@@ -17,6 +17,7 @@ struct CanBit {
 
 /// One condition on how far each node's oscillator may be off, as a share.
 struct CanCondition {
+    std::string name; ///< what it is for, in a few words
     std::string formula;
     std::string numbers;
     Rational allowed;

@@ -18,6 +18,7 @@ struct Counts {
     Rational prescaler;
     Rational low;
     Rational high;
+    bool operator==(const Counts&) const = default;
 };
 
 Bounds phase(const Rational& counts, const Rational& prescaler, const Rational& fixed, const Clock& clock) {
@@ -165,6 +166,7 @@ std::vector<Way> i2cWays(const I2cKind& bus, const BusAsk& ask, const Clock& clo
         if (prescalerPinned != nullptr && *prescalerPinned != prescaler) {
             continue;
         }
+        std::optional<Counts> last;
         for (const Rational& hertz : {clock.hertz.max, clock.hertz.nominal}) {
             auto counts = countsFor(bus, ask, hertz, *grade, prescaler);
             if (lowPinned != nullptr) {
@@ -173,13 +175,11 @@ std::vector<Way> i2cWays(const I2cKind& bus, const BusAsk& ask, const Clock& clo
             if (highPinned != nullptr) {
                 counts->high = *highPinned;
             }
-            if (!bus.low.contains(counts->low) || !bus.high.contains(counts->high)) {
+            if (!bus.low.contains(counts->low) || !bus.high.contains(counts->high) || counts == last) {
                 continue;
             }
-            Way way = judgedWay(*counts, bus, ask, clock, *grade);
-            if (std::find(ways.begin(), ways.end(), way) == ways.end()) {
-                ways.push_back(std::move(way));
-            }
+            last = counts;
+            ways.push_back(judgedWay(*counts, bus, ask, clock, *grade));
         }
     }
     std::stable_sort(ways.begin(), ways.end(), isBetter);

@@ -30,12 +30,15 @@ Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, 
     return judgedAs(wayThatGives(std::move(settings), got, ask.hertz), judgement);
 }
 
-/// Of equal states the faster one: below the limit that is the one with less error, above it the other way round.
+/// Of equal states the faster one; of broken ones that which is nearer to what was asked.
 bool isBetter(const Way& a, const Way& b) {
     if (a.state != b.state) {
         return worseState(a.state, b.state) == b.state;
     }
-    return a.state == State::broken ? a.got.nominal < b.got.nominal : a.got.nominal > b.got.nominal;
+    if (a.state == State::broken && abs(a.error.nominal) != abs(b.error.nominal)) {
+        return abs(a.error.nominal) < abs(b.error.nominal);
+    }
+    return a.got.nominal > b.got.nominal;
 }
 
 /// What of the ask the port has not at all; empty where it has everything.

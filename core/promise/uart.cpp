@@ -142,6 +142,26 @@ std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock
     return ways;
 }
 
+const std::vector<std::int64_t>& commonBitRates() {
+    static const std::vector<std::int64_t> rates{1200,   2400,   4800,    9600,    14400,   19200,  28800,
+                                                 38400,  57600,  76800,   115200,  230400,  250000, 460800,
+                                                 500000, 921600, 1000000, 1500000, 2000000, 3000000};
+    return rates;
+}
+
+std::vector<Way> uartTable(const UartKind& uart, const TalksAsk& ask, const Clock& clock) {
+    std::vector<Way> table;
+    for (const std::int64_t rate : commonBitRates()) {
+        TalksAsk each = ask;
+        each.bitsPerSecond = rate;
+        const std::vector<Way> ways = uartWays(uart, each, clock);
+        if (!ways.empty()) {
+            table.push_back(ways.front());
+        }
+    }
+    return table;
+}
+
 PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock,
                         const std::vector<Setting>& pinned, Detail detail) {
     figure.unit = Unit::bitsPerSecond;

@@ -22,6 +22,12 @@ Rational defaultUartTolerance(const UartFrame& frame, std::int64_t oversample);
 /// restrict the choice.
 std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock& clock, const std::vector<Setting>& pinned = {});
 
+/// The rates that are in common use, bit/s, ascending.
+const std::vector<std::int64_t>& commonBitRates();
+
+/// The best way at each common rate, in their order, with the ask's frame and tolerance; none where the port has no mode.
+std::vector<Way> uartTable(const UartKind& uart, const TalksAsk& ask, const Clock& clock);
+
 /// The promise judged by its best way, with workings. `figure` brings name, text and subject.
 PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock,
                         const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);

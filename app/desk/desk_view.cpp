@@ -1,0 +1,374 @@
+#include "desk/desk_view.h"
+
+#include "paint/controls.h"
+#include "paint/text.h"
+#include "quantity/quantity_print.h"
+
+#include <QKeyEvent>
+#include <QMouseEvent>
+
+#include <algorithm>
+#include <cmath>
+
+namespace wisetick::app {
+
+namespace {
+
+constexpr qreal kLeft = 16;
+constexpr qreal kColumnGap = 16;
+constexpr std::size_t kMostWays = 24;
+
+QString text(const std::string& value) {
+    return QString::fromStdString(value);
+}
+
+} // namespace
+
+DeskView::DeskView(Document& document, QWidget* parent) : QAbstractScrollArea(parent), document_(document) {
+    setFrameShape(QFrame::NoFrame);
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Desk of the promise"));
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
+    connect(&document_, &Document::changed, this, [this] {
+        isStale_ = true;
+        viewport()->update();
+    });
+}
+
+void DeskView::setTheme(const Theme& theme) {
+    theme_ = theme;
+    static_cast<SlimScrollBar*>(verticalScrollBar())->setTheme(theme);
+    viewport()->update();
+}
+
+void DeskView::show(const QString& promise) {
+    name_ = promise;
+    isStale_ = true;
+    selected_ = 0;
+    verticalScrollBar()->setValue(0);
+    viewport()->update();
+}
+
+/// Makes pictures and ways anew where the plan or the promise changed.
+void DeskView::make() {
+    if (!isStale_) {
+        return;
+    }
+    isStale_ = false;
+    promise_.reset();
+    pictures_.clear();
+    table_ = {};
+    ways_.clear();
+    clockText_.clear();
+    const auto& promises = document_.figures().promises;
+    for (std::size_t i = 0; document_.isOpen() && i < promises.size(); ++i) {
+        if (text(promises[i].name) == name_) {
+            promise_ = i;
+        }
+    }
+    if (promise_ && *promise_ < document_.plan().promises.size()) {
+        const Desk desk = deskOf(document_.part(), document_.plan(), document_.figures(), *promise_, kMostWays);
+        const DeskScene scene{document_.part(),
+                              document_.plan(),
+                              document_.figures(),
+                              promises[*promise_],
+                              document_.plan().promises[*promise_].line,
+                              desk};
+        pictures_ = deskPictures(scene);
+        table_ = wayTable(scene);
+        ways_ = desk.ways;
+        if (desk.clock) {
+            clockText_ = text(desk.clock->id + " " + printQuantity(desk.clock->hertz.nominal, Unit::hertz));
+        }
+        const auto taken =
+            std::find_if(table_.rows.begin(), table_.rows.end(), [](const WayTable::Row& row) { return row.isTaken; });
+        if (selected_ >= table_.rows.size()) {
+            selected_ = taken == table_.rows.end() ? 0 : static_cast<std::size_t>(taken - table_.rows.begin());
+        }
+    }
+    layOut();
+}
+
+const std::vector<DeskPicture>& DeskView::pictures() {
+    make();
+    return pictures_;
+}
+
+const WayTable& DeskView::table() {
+    make();
+    return table_;
+}
+
+qreal DeskView::rowHeight() const {
+    return std::ceil((lineHeight(Face::figure) + 8) / 4) * 4;
+}
+
+qreal DeskView::headHeight() const {
+    return std::ceil((lineHeight(Face::word) + lineHeight(Face::small) + 12) / 4) * 4;
+}
+
+void DeskView::layOut() {
+    qreal top = headHeight();
+    for (const DeskPicture& picture : pictures_) {
+        top += lineHeight(Face::bold) + 8 + picture.height + 12;
+    }
+    tableTop_ = top;
+    widths_.clear();
+    for (qsizetype column = 0; column < table_.heads.size(); ++column) {
+        qreal width = textWidth(Face::small, table_.heads[column]);
+        for (const WayTable::Row& row : table_.rows) {
+            width = std::max(width, textWidth(Face::figure, row.cells[column]));
+        }
+        widths_.push_back(width);
+    }
+    height_ = tableTop_ +
+              (table_.rows.empty() ? 0 : lineHeight(Face::bold) + 8 + rowHeight() * static_cast<qreal>(table_.rows.size() + 1)) +
+              12;
+    verticalScrollBar()->setSingleStep(static_cast<int>(rowHeight()));
+    verticalScrollBar()->setPageStep(viewport()->height());
+    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(height_) - viewport()->height()));
+}
+
+QRectF DeskView::rowRect(std::size_t row) {
+    make();
+    const qreal first = tableTop_ + lineHeight(Face::bold) + 8 + rowHeight();
+    return {8, first + rowHeight() * static_cast<qreal>(row) - verticalScrollBar()->value(), viewport()->width() - 16.0,
+            rowHeight()};
+}
+
+QRectF DeskView::pinRect() {
+    const QString word = isPinnedHere() ? tr("free it") : tr("pin it");
+    const qreal width = textWidth(Face::bold, word) + 16;
+    const qreal title = rowRect(0).top() - rowHeight() - 8 - lineHeight(Face::bold);
+    return {viewport()->width() - kLeft - width + 8, title - 4, width, lineHeight(Face::bold) + 8};
+}
+
+void DeskView::selectRow(std::size_t row) {
+    make();
+    if (table_.rows.empty()) {
+        return;
+    }
+    selected_ = std::min(row, table_.rows.size() - 1);
+    const QRectF rect = rowRect(selected_);
+    if (rect.bottom() > viewport()->height()) {
+        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.bottom()) - viewport()->height() + 4);
+    } else if (rect.top() < 0) {
+        verticalScrollBar()->setValue(selected_ == 0 ? 0 : verticalScrollBar()->value() + static_cast<int>(rect.top()));
+    }
+    const WayTable::Row& shown = table_.rows[selected_];
+    setAccessibleDescription(tr("way %1 of %2: %3, %4")
+                                 .arg(selected_ + 1)
+                                 .arg(table_.rows.size())
+                                 .arg(shown.cells.join(' '), text(stateName(shown.state))));
+    viewport()->update();
+}
+
+/// Whether the selected way is the one that the take insists on.
+bool DeskView::isPinnedHere() const {
+    return promise_ && selected_ < table_.rows.size() && table_.rows[selected_].isTaken &&
+           document_.figures().promises[*promise_].isPinned;
+}
+
+void DeskView::pinOrFree() {
+    make();
+    if (!promise_ || selected_ >= table_.rows.size()) {
+        return;
+    }
+    const std::string name = document_.figures().promises[*promise_].name;
+    const bool isFreed = isPinnedHere();
+    const Way way = ways_[table_.rows[selected_].way];
+    document_.edit((isFreed ? tr("%1 is free to take its best way") : tr("%1 pinned to %2").arg("%1", settingsText(way.settings)))
+                       .arg(text(name)),
+                   [&](Plan& plan) {
+                       for (Take& take : plan.takes) {
+                           if (take.name != plan.active) {
+                               continue;
+                           }
+                           std::erase_if(take.pinned, [&](const PinnedWay& pinned) { return pinned.promise == name; });
+                           if (!isFreed) {
+                               PinnedWay pinned{name, {}};
+                               for (const Setting& setting : way.settings) {
+                                   pinned.settings.emplace_back(setting.name, setting.value);
+                               }
+                               take.pinned.push_back(std::move(pinned));
+                           }
+                       }
+                   });
+    make();
+    for (std::size_t i = 0; i < table_.rows.size(); ++i) { // what is pinned stays selected
+        if (table_.rows[i].isTaken) {
+            selectRow(i);
+        }
+    }
+}
+
+void DeskView::keyPressEvent(QKeyEvent* event) {
+    make();
+    switch (event->key()) {
+    case Qt::Key_Up: selectRow(selected_ == 0 ? 0 : selected_ - 1); break;
+    case Qt::Key_Down: selectRow(selected_ + 1); break;
+    case Qt::Key_Home: selectRow(0); break;
+    case Qt::Key_End: selectRow(table_.rows.size()); break;
+    case Qt::Key_Return:
+    case Qt::Key_Enter: pinOrFree(); break;
+    default: QAbstractScrollArea::keyPressEvent(event);
+    }
+}
+
+void DeskView::mousePressEvent(QMouseEvent* event) {
+    make();
+    if (selected_ < table_.rows.size() && pinRect().contains(event->position())) {
+        pinOrFree();
+        return;
+    }
+    for (std::size_t i = 0; i < table_.rows.size(); ++i) {
+        if (rowRect(i).contains(event->position())) {
+            selectRow(i);
+            return;
+        }
+    }
+}
+
+void DeskView::mouseDoubleClickEvent(QMouseEvent* event) {
+    for (std::size_t i = 0; i < table_.rows.size(); ++i) {
+        if (rowRect(i).contains(event->position()) && i == selected_) {
+            pinOrFree();
+            return;
+        }
+    }
+}
+
+void DeskView::resizeEvent(QResizeEvent*) {
+    layOut();
+}
+
+void DeskView::changeEvent(QEvent* event) {
+    if (event->type() == QEvent::FontChange) {
+        isStale_ = true; // the heights follow the font
+        viewport()->update();
+    }
+    QAbstractScrollArea::changeEvent(event);
+}
+
+void DeskView::focusInEvent(QFocusEvent*) {
+    viewport()->update();
+}
+
+void DeskView::focusOutEvent(QFocusEvent*) {
+    viewport()->update();
+}
+
+void DeskView::paintHead(QPainter& painter, qreal top) const {
+    const PromiseFigure& figure = document_.figures().promises[*promise_];
+    const qreal line = lineHeight(Face::word);
+    const qreal right = viewport()->width() - kLeft;
+    const qreal mark = line * 0.6;
+    drawMark(painter, QRectF(kLeft, top + 4 + (line - mark) / 2, mark, mark), figure.state, theme_);
+    const qreal clock = textWidth(Face::small, clockText_);
+    drawText(painter, QRectF(kLeft + mark + 8, top + 4, right - kLeft - mark - 8, line), Qt::AlignLeft,
+             text(figure.text.find(": ") == std::string::npos ? figure.text : figure.text.substr(figure.text.find(": ") + 2)),
+             Face::bold, theme_.ink);
+    const std::string said = !figure.why.empty() ? figure.why : figure.note;
+    const QString below = said.empty() ? (figure.isPinned ? tr("pinned") : text(stateName(figure.state))) : text(said);
+    drawText(painter, QRectF(kLeft + mark + 8, top + 4 + line, right - clock - kLeft - mark - 20, lineHeight(Face::small)),
+             Qt::AlignLeft, below, Face::small, figure.why.empty() ? theme_.muted : theme_.of(figure.state));
+}
+
+void DeskView::paintTable(QPainter& painter, qreal top) {
+    const qreal line = lineHeight(Face::bold);
+    const QString title = tr("Ways to keep it");
+    drawText(painter, QRectF(kLeft, top, 300, line), Qt::AlignLeft, title, Face::bold, theme_.ink);
+    const qreal hint = kLeft + textWidth(Face::bold, title) + 12;
+    drawText(painter, QRectF(hint, top, pinRect().left() - hint - 8, line), Qt::AlignLeft,
+             tr("best first; Enter pins one, and it stays though a better one comes"), Face::small, theme_.muted);
+    const qreal row = rowHeight();
+    const qreal mark = 10;
+    // what does not fit falls off at the right, the fields first
+    std::vector<qreal> lefts;
+    qreal left = kLeft + mark + 10;
+    for (const qreal width : widths_) {
+        lefts.push_back(left);
+        left += width + kColumnGap;
+    }
+    const qreal right = viewport()->width() - kLeft;
+    const qreal heads = top + line + 8;
+    const auto cell = [&](std::size_t column, qreal y) {
+        return QRectF(lefts[column], y, std::min(widths_[column], right - lefts[column]), row);
+    };
+    painter.setPen(QPen(theme_.line, 1));
+    painter.drawLine(QPointF(kLeft, heads + row - 1), QPointF(right, heads + row - 1));
+    for (std::size_t column = 0; column < widths_.size(); ++column) {
+        if (lefts[column] < right) {
+            drawText(painter, cell(column, heads), Qt::AlignLeft, table_.heads[static_cast<qsizetype>(column)], Face::small,
+                     theme_.muted);
+        }
+    }
+    for (std::size_t i = 0; i < table_.rows.size(); ++i) {
+        const QRectF rect = rowRect(i);
+        if (rect.bottom() < 0 || rect.top() > viewport()->height()) {
+            continue;
+        }
+        const WayTable::Row& shown = table_.rows[i];
+        if (i == selected_) {
+            painter.fillRect(rect, theme_.selected);
+            if (hasFocus()) {
+                painter.fillRect(QRectF(rect.left(), rect.top(), 3, rect.height()), theme_.kept);
+            }
+        }
+        if (shown.isTaken) { // the one that holds
+            painter.setPen(QPen(theme_.kept, 1));
+            painter.setBrush(Qt::NoBrush);
+            painter.drawRoundedRect(rect.adjusted(0.5, 1.5, -0.5, -1.5), 4, 4);
+        }
+        drawMark(painter, QRectF(kLeft, rect.center().y() - mark / 2, mark, mark), shown.state, theme_);
+        for (std::size_t column = 0; column < widths_.size(); ++column) {
+            if (lefts[column] < right) {
+                drawText(painter, cell(column, rect.top()), Qt::AlignLeft, shown.cells[static_cast<qsizetype>(column)],
+                         Face::figure, shown.state == State::broken ? theme_.muted : theme_.ink);
+            }
+        }
+    }
+    if (selected_ < table_.rows.size()) {
+        drawText(painter, pinRect(), Qt::AlignHCenter, isPinnedHere() ? tr("free it") : tr("pin it"), Face::bold, theme_.thread);
+    }
+}
+
+void DeskView::paintEvent(QPaintEvent* event) {
+    make();
+    QPainter painter(viewport());
+    painter.fillRect(event->rect(), theme_.paper);
+    painter.setRenderHint(QPainter::Antialiasing);
+    if (!promise_) {
+        drawText(painter, viewport()->rect(), Qt::AlignHCenter,
+                 document_.isOpen() ? tr("Select a promise to see its desk") : tr("Open a plan to see its promises"), Face::word,
+                 theme_.muted);
+    } else {
+        qreal top = -verticalScrollBar()->value();
+        paintHead(painter, top);
+        top += headHeight();
+        const qreal width = viewport()->width();
+        for (const DeskPicture& picture : pictures_) {
+            const qreal line = lineHeight(Face::bold);
+            const qreal title = textWidth(Face::bold, picture.title);
+            drawText(painter, QRectF(kLeft, top, title + 2, line), Qt::AlignLeft, picture.title, Face::bold, theme_.ink);
+            drawText(painter, QRectF(kLeft + title + 12, top, width - 2 * kLeft - title - 12, line), Qt::AlignLeft, picture.hint,
+                     Face::small, theme_.muted);
+            top += line + 8;
+            if (top < viewport()->height() && top + picture.height > 0) {
+                painter.save();
+                picture.paint(painter, QRectF(8, top, width - 16, picture.height), theme_);
+                painter.restore();
+            }
+            top += picture.height + 12;
+        }
+        if (!table_.rows.empty()) {
+            paintTable(painter, top);
+        }
+    }
+    if (hasFocus()) {
+        drawFocus(painter, viewport()->rect(), theme_);
+    }
+}
+
+} // namespace wisetick::app

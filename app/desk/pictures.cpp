@@ -1,0 +1,79 @@
+#include "desk/pictures.h"
+
+#include "promise/timer.h"
+
+namespace wisetick::app {
+
+namespace {
+
+/// Finds the pictures of an ask on the kind of peripheral that it stands on.
+struct PictureFinder {
+    const DeskScene& scene;
+
+    std::vector<DeskPicture> operator()(const TalksAsk& ask, const UartKind& kind) const {
+        return uartPictures(scene, kind, ask);
+    }
+    std::vector<DeskPicture> operator()(const CanAsk& ask, const CanKind& kind) const { return canPictures(scene, kind, ask); }
+    std::vector<DeskPicture> operator()(const HoldsAsk& ask, const CanKind& kind) const {
+        return memoryPictures(scene, kind, ask);
+    }
+    std::vector<DeskPicture> operator()(const BusAsk& ask, const I2cKind& kind) const { return busPictures(scene, kind, ask); }
+    std::vector<DeskPicture> operator()(const FiresAsk& ask, const TimerKind& kind) const {
+        std::vector<DeskPicture> pictures = timerPictures(scene, kind, ask.period);
+        if (auto routes = routesPicture(scene)) {
+            pictures.insert(pictures.begin() + 1, std::move(*routes));
+        }
+        return pictures;
+    }
+    std::vector<DeskPicture> operator()(const FiresAsk& ask, const RtcKind& kind) const {
+        return timerPictures(scene, wakeUpTimer(kind), ask.period);
+    }
+    std::vector<DeskPicture> operator()(const WaitsAsk& ask, const TimerKind& kind) const {
+        return timerPictures(scene, kind, ask.time);
+    }
+    std::vector<DeskPicture> operator()(const DrivesAsk& ask, const TimerKind& kind) const {
+        return pwmPictures(scene, kind, ask);
+    }
+    std::vector<DeskPicture> operator()(const StampsAsk& ask, const TimerKind& kind) const {
+        return stampPictures(scene, kind, ask);
+    }
+    std::vector<DeskPicture> operator()(const WaitsAsk& ask, const DelayLoopKind& kind) const {
+        return delayPictures(scene, kind, ask);
+    }
+    std::vector<DeskPicture> operator()(const BitesAsk& ask, const WatchdogKind& kind) const {
+        return watchdogPictures(scene, kind, ask);
+    }
+    std::vector<DeskPicture> operator()(const DriftsAsk& ask, const RtcKind&) const { return calendarPictures(scene, ask); }
+    std::vector<DeskPicture> operator()(const TakesAsk& ask, const AdcKind& kind) const { return adcPictures(scene, kind, ask); }
+    std::vector<DeskPicture> operator()(const ClocksAsk& ask, const SpiKind& kind) const {
+        return portPictures(scene, kind, ask);
+    }
+    template <class Ask, class Kind>
+    std::vector<DeskPicture> operator()(const Ask&, const Kind&) const {
+        return {};
+    }
+};
+
+} // namespace
+
+std::optional<Way> DeskScene::taken() const {
+    if (!figure.got || !figure.error) {
+        return std::nullopt;
+    }
+    return Way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
+}
+
+std::vector<DeskPicture> deskPictures(const DeskScene& scene) {
+    if (const auto* runs = std::get_if<RunsAsk>(&scene.line.ask)) {
+        return linePictures(scene, *runs);
+    }
+    if (const auto* wakes = std::get_if<WakesAsk>(&scene.line.ask)) {
+        return wakePictures(scene, *wakes);
+    }
+    if (scene.desk.peripheral == nullptr || !scene.desk.clock) {
+        return {};
+    }
+    return std::visit(PictureFinder{scene}, scene.line.ask, scene.desk.peripheral->kind);
+}
+
+} // namespace wisetick::app
