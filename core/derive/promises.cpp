@@ -343,53 +343,67 @@ private:
         return figure;
     }
 
-    /// The settings that all of the sharers could take: what is pinned, else each one's own best and its next best.
-    std::vector<std::vector<Setting>> lotsOf(const std::vector<std::size_t>& sharing,
-                                             const std::vector<PromiseFigure>& figures) const {
-        constexpr std::size_t kWaysTried = 24;
-        std::vector<std::vector<Setting>> lots;
-        std::vector<Setting> held;
-        bool hasChannels = false;
-        for (const std::size_t each : sharing) {
-            for (const Setting& setting : pinnedOf(each)) {
+    /// Judges all sharers with the same settings, whatever is pinned before them.
+    std::vector<PromiseFigure> lotWith(const std::vector<std::size_t>& sharing, const std::vector<Setting>& pinned,
+                                       const std::vector<Setting>& settings) const {
+        std::vector<Setting> held = pinned;
+        for (const Setting& setting : settings) {
+            if (pinnedValue(pinned, setting.name) == nullptr) {
                 held.push_back(setting);
             }
-            hasChannels = hasChannels || std::holds_alternative<DrivesAsk>(context_.plan.promises[each].line.ask);
         }
-        const auto add = [&](std::vector<Setting> settings) {
-            for (const Setting& setting : held) {
-                std::erase_if(settings, [&](const Setting& other) { return other.name == setting.name; });
+        std::vector<PromiseFigure> lot;
+        for (const std::size_t each : sharing) {
+            lot.push_back(judgeWith(each, held));
+        }
+        return lot;
+    }
+
+    /// The best lot of those that some sharer would like: each one's own best, and where a tolerance leaves room the next best
+    /// too.
+    std::optional<std::vector<PromiseFigure>> bestLot(const std::vector<std::size_t>& sharing,
+                                                      const std::vector<PromiseFigure>& figures) const {
+        constexpr std::size_t kWaysTried = 24;
+        std::vector<Setting> pinned;
+        for (const std::size_t each : sharing) {
+            const std::vector<Setting> held = pinnedOf(each);
+            pinned.insert(pinned.end(), held.begin(), held.end());
+        }
+        std::optional<std::vector<PromiseFigure>> best;
+        const auto offer = [&](const std::vector<Setting>& settings) {
+            if (settings.empty() && pinned.empty()) {
+                return;
             }
-            settings.insert(settings.end(), held.begin(), held.end());
-            if (!settings.empty() && std::find(lots.begin(), lots.end(), settings) == lots.end()) {
-                lots.push_back(std::move(settings));
+            std::vector<PromiseFigure> lot = lotWith(sharing, pinned, settings);
+            if (!best || isBetterLot(lot, *best)) {
+                best = std::move(lot);
             }
         };
         for (const std::size_t leader : sharing) {
-            add(figures[leader].settings);
+            offer(figures[leader].settings);
         }
-        for (const std::size_t leader : hasChannels ? sharing : std::vector<std::size_t>()) {
+        const auto isLost = [&](std::size_t i) { return (*best)[i].state != figures[sharing[i]].state; };
+        bool hasLoser = false;
+        for (std::size_t i = 0; best && i < sharing.size(); ++i) {
+            hasLoser = hasLoser || isLost(i);
+        }
+        for (const std::size_t leader : hasLoser ? sharing : std::vector<std::size_t>()) {
+            const auto* drives = std::get_if<DrivesAsk>(&context_.plan.promises[leader].line.ask);
+            if (drives == nullptr || !drives->tolerance.within) {
+                continue; // what is exact has no room to give
+            }
             for (const Way& way : promiseWays(context_, leader, kWaysTried)) {
                 std::vector<Setting> shared = way.settings;
                 std::erase_if(shared, [](const Setting& setting) { return setting.name.starts_with("compare"); });
-                add(std::move(shared));
+                offer(shared);
             }
         }
-        return lots;
+        return best;
     }
 
     /// Tries the settings that some sharer would like for all of them and keeps the best lot.
     void settleShared(const std::vector<std::size_t>& sharing, std::vector<PromiseFigure>& figures) const {
-        std::optional<std::vector<PromiseFigure>> best;
-        for (const std::vector<Setting>& settings : lotsOf(sharing, figures)) {
-            std::vector<PromiseFigure> lot;
-            for (const std::size_t each : sharing) {
-                lot.push_back(judgeWith(each, settings));
-            }
-            if (!best || isBetterLot(lot, *best)) {
-                best = std::move(lot);
-            }
-        }
+        std::optional<std::vector<PromiseFigure>> best = bestLot(sharing, figures);
         if (!best) {
             return;
         }

@@ -71,7 +71,16 @@ std::vector<Way> calendarWays(const RtcKind& rtc, const DriftsAsk& ask, const Cl
     if (rtc.first.empty() || !hold("first", reach.prescaler) || !hold("second", reach.counts)) {
         return ways;
     }
-    for (const CounterSetting& setting : settingsByPrescaler(reach, clock.hertz.nominal, std::max<std::size_t>(most, 256))) {
+    std::vector<CounterSetting> settings = settingsByPrescaler(reach, clock.hertz.nominal, std::max<std::size_t>(most, 256));
+    if (most == 1) { // only the nearest product counts
+        const auto off = [&](const CounterSetting& setting) { return abs(setting.product() - clock.hertz.nominal); };
+        Rational least = settings.empty() ? Rational(0) : off(settings.front());
+        for (const CounterSetting& setting : settings) {
+            least = std::min(least, off(setting));
+        }
+        std::erase_if(settings, [&](const CounterSetting& setting) { return off(setting) != least; });
+    }
+    for (const CounterSetting& setting : settings) {
         ways.push_back(judgedWay(rtc, setting, ask, clock, pinned));
     }
     std::sort(ways.begin(), ways.end(), [&](const Way& a, const Way& b) { return isBetter(a, b, clock.hertz.nominal); });

@@ -56,22 +56,37 @@ public:
         return set.at(index).toInt64().value_or(1);
     }
 
-    /// The counts next to the target on either side, clamped to that side; only the first where it meets the target.
-    std::pair<std::optional<std::int64_t>, std::optional<std::int64_t>> countsAround(std::int64_t prescaler, std::int64_t target,
-                                                                                     bool isWhole) const {
-        if (!isPlain_) {
-            const auto low = countNear(prescaler, target, true);
-            const bool isMet = low && isWhole && prescaler * *low == target;
-            return {low, isMet ? std::nullopt : countNear(prescaler, isWhole ? target : target + 1, false)};
+    /// Gives the counts next to the target on either side, clamped to that side, for every prescaler: `take(prescaler, counts)`.
+    /// Only one where it meets the target.
+    template <class Take>
+    void countsAround(std::int64_t target, bool isWhole, const Take& take) const {
+        const std::int64_t prescalers = reach_.prescaler.size().toInt64().value_or(0);
+        if (!isPlain_ || !reach_.prescaler.isRange() || reach_.prescaler.step() != 1) {
+            for (std::int64_t i = 0; i < prescalers; ++i) {
+                const std::int64_t prescaler = prescalerAt(i);
+                const auto low = countNear(prescaler, target, true);
+                if (low) {
+                    take(prescaler, *low);
+                }
+                const auto high = countNear(prescaler, isWhole ? target : target + 1, false);
+                if (high && high != low) {
+                    take(prescaler, *high);
+                }
+            }
+            return;
         }
-        const std::int64_t whole = target / prescaler;
-        const bool isMet = isWhole && whole * prescaler == target;
-        const auto low = whole < leastCount_ ? std::nullopt : std::optional(std::min(whole, mostCount_));
-        if (isMet && low == whole) {
-            return {low, std::nullopt};
+        const std::int64_t first = *reach_.prescaler.least().toInt64();
+        for (std::int64_t prescaler = first; prescaler < first + prescalers; ++prescaler) {
+            const std::int64_t whole = target / prescaler;
+            const bool isMet = isWhole && whole * prescaler == target;
+            if (whole >= leastCount_) {
+                take(prescaler, std::min(whole, mostCount_));
+            }
+            const std::int64_t next = std::max(isMet ? whole : whole + 1, leastCount_);
+            if (next <= mostCount_ && !(isMet && whole >= leastCount_)) {
+                take(prescaler, next);
+            }
         }
-        const std::int64_t next = isMet ? whole : whole + 1;
-        return {low, next > mostCount_ ? std::nullopt : std::optional(std::max(next, leastCount_))};
     }
 
     /// The counts that come nearest to the target from below (or from above), clamped to that side.
@@ -118,10 +133,10 @@ struct Product {
 /// Keeps the nearest products on one side of a target: there the error only grows away from it.
 class NearestProducts {
 public:
-    NearestProducts(std::size_t most, bool isBelow) : most_(most), isBelow_(isBelow) {}
+    NearestProducts(std::size_t most, bool isBelow) : most_(std::max<std::size_t>(most, 1)), isBelow_(isBelow) {}
 
     void offer(const Product& product) {
-        if (heap_.size() == most_ && (most_ == 0 || !isNearer(product, heap_.front()))) {
+        if (isFull_ && !isNearer(product, farthest_)) {
             return;
         }
         const auto order = [this](const Product& a, const Product& b) { return isNearer(a, b); };
@@ -131,6 +146,8 @@ public:
         }
         heap_.push_back(product);
         std::push_heap(heap_.begin(), heap_.end(), order);
+        isFull_ = heap_.size() == most_;
+        farthest_ = heap_.front();
     }
 
     /// Nearest first.
@@ -147,6 +164,8 @@ private:
     std::size_t most_;
     bool isBelow_;
     std::vector<Product> heap_; ///< the farthest in front
+    bool isFull_ = false;
+    Product farthest_;
 };
 
 std::int64_t clampedWhole(const Rational& whole) {
@@ -193,17 +212,12 @@ std::vector<CounterSetting> settingsByPrescaler(const CounterReach& reach, const
     NearestProducts above(most, false);
     const NeighbourSearch search(reach, 0, *kMostProduct.toInt64());
     const bool isWhole = target == Rational(wanted);
-    const std::int64_t prescalers = reach.prescaler.size().toInt64().value_or(0);
-    for (std::int64_t i = 0; i < prescalers; ++i) {
-        const std::int64_t prescaler = search.prescalerAt(i);
-        const auto [low, high] = search.countsAround(prescaler, wanted, isWhole);
-        for (const auto& counts : {low, high}) {
-            std::int64_t product = 0;
-            if (counts && !__builtin_mul_overflow(prescaler, *counts, &product)) {
-                (product <= wanted ? below : above).offer({product, prescaler, *counts});
-            }
+    search.countsAround(wanted, isWhole, [&](std::int64_t prescaler, std::int64_t counts) {
+        std::int64_t product = 0;
+        if (!__builtin_mul_overflow(prescaler, counts, &product)) {
+            (product <= wanted ? below : above).offer({product, prescaler, counts});
         }
-    }
+    });
     const std::vector<Product> nearBelow = below.take();
     const std::vector<Product> nearAbove = above.take();
     std::vector<CounterSetting> settings;

@@ -157,8 +157,10 @@ private:
         CounterSetting best = product;
         Rational bestError = abs(compareFor(best.counts) / best.counts - ask_.duty);
         const std::int64_t prescalers = reach.prescaler.size().toInt64().value_or(0);
+        const bool isPlain = reach.prescaler.isRange() && reach.prescaler.step() == 1;
+        const std::int64_t least = reach.prescaler.least().toInt64().value_or(1);
         for (std::int64_t i = 0; i < prescalers && !bestError.isZero(); ++i) {
-            const std::int64_t prescaler = reach.prescaler.at(i).toInt64().value_or(1);
+            const std::int64_t prescaler = isPlain ? least + i : reach.prescaler.at(i).toInt64().value_or(1);
             if (prescaler > whole) {
                 break;
             }

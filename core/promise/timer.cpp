@@ -190,8 +190,8 @@ std::optional<Way> bestWay(const TimerKind& timer, const Counter& counter, const
         if (auto way = bestOfRepeats(counter, *reach, posts, repeats)) {
             keepBetter(best, std::move(*way));
         }
-        if (best && best->error.nominal.isZero()) {
-            break; // more repeats can't be nearer
+        if (best && best->error.nominal.isZero() && !counter.goal().tolerance.within && !counter.goal().late) {
+            break; // more repeats can't be nearer, and all exact ones are off alike at the corners
         }
     }
     return best;
@@ -368,7 +368,9 @@ std::vector<Way> timerWays(const TimerKind& timer, const TimerGoal& goal, const 
     if (!reach || (goal.isChained && !timer.chain)) {
         return {};
     }
-    const auto best = bestWay(timer, counter, pinned);
+    // without room for an error the best way is next to one of the targets, where the list has it anyway
+    const bool isListed = !goal.tolerance.within && !goal.isAtLeast && !goal.isRepeated;
+    const auto best = isListed ? std::nullopt : bestWay(timer, counter, pinned);
     const Rational repeats = best && goal.isRepeated ? settingOf(*best, "repeats") : Rational(1);
     std::vector<Way> ways;
     for (const Rational& post : counter.posts(pinned)) {
