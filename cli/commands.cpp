@@ -1,6 +1,7 @@
 #include "commands.h"
 
 #include "base/nearest_name.h"
+#include "derive/bring_up.h"
 #include "derive/lint_reset.h"
 #include "derive/way_there.h"
 #include "derive/workings_of.h"
@@ -13,6 +14,7 @@
 #include "handover/emit.h"
 #include "handover/figures_json.h"
 #include "part/lint.h"
+#include "promise/can_filter.h"
 
 #include <algorithm>
 
@@ -188,13 +190,14 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
     if (options.isJson) {
         nlohmann::ordered_json json = promiseJson(promise);
         json["name"] = promise.name;
+        json["bring_up"] = bringUpJson(bringUp(loaded->part, loaded->plan, promise, index));
         json["ways"] = nlohmann::ordered_json::array();
         for (const Way& way : ways) {
             json["ways"].push_back(wayJson(way));
         }
         console.out << json.dump(2) << "\n";
     } else {
-        console.out << promiseReport(promise, ways, console.style);
+        console.out << promiseReport(promise, ways, bringUp(loaded->part, loaded->plan, promise, index), console.style);
     }
     return promise.state == State::broken ? kBroken : kHolds;
 }
@@ -309,6 +312,35 @@ int runEmit(const Console& console, const PlanOptions& options, const std::strin
     }
     console.out << emitFields(loaded->part, loaded->plan, evaluate(loaded->part, loaded->plan, loaded->take), *wanted);
     return kHolds;
+}
+
+int runFilter(const Console& console, const std::vector<std::string>& filters, const std::vector<std::string>& ids) {
+    std::vector<CanFilter> read;
+    for (const std::string& text : filters) {
+        const auto filter = readCanFilter(text);
+        if (!filter) {
+            reportWord(console, text, filter.error());
+            return kBadInput;
+        }
+        read.push_back(*filter);
+    }
+    bool areAllLetIn = true;
+    for (const std::string& text : ids) {
+        const auto id = readCanId(text);
+        if (!id) {
+            console.err << "error: '" << text << "'; expected an id such as '0x123', up to 0x1fffffff\n";
+            return kBadInput;
+        }
+        const auto by = std::find_if(read.begin(), read.end(), [&](const CanFilter& filter) { return filter.lets(*id); });
+        areAllLetIn = areAllLetIn && by != read.end();
+        console.out << text
+                    << (by == read.end() ? "  kept out" : "  let in by " + filters[static_cast<std::size_t>(by - read.begin())])
+                    << "\n";
+    }
+    if (const auto count = idsLetIn(read)) {
+        console.out << *count << " of 2048 ids are let in\n";
+    }
+    return areAllLetIn ? kHolds : kBroken;
 }
 
 int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes) {

@@ -57,6 +57,9 @@ int runWay(const Console& console, const PlanOptions& options, const std::string
 /// The fields of the take as `form`: "header", "c", "csv" or "json". kBadInput where it is none of these.
 int runEmit(const Console& console, const PlanOptions& options, const std::string& form);
 
+/// CAN filters tried on ids: which lets each in. kBroken where one is let in by none.
+int runFilter(const Console& console, const std::vector<std::string>& filters, const std::vector<std::string>& ids);
+
 /// The takes of a plan beside one another: all, or those named.
 int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes);
 

@@ -47,6 +47,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli fails PLAN SOURCE             what still holds when a source fails
   wisetick-cli way PLAN [--from TAKE]        the order in which to write the clock fields
   wisetick-cli emit PLAN --as header|c|csv|json    the register fields, to compile or to copy
+  wisetick-cli filter 0x100..0x17f --id 0x123      which ids a CAN filter lets in
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
   wisetick-cli shelf "core >= 100 MHz, 2 uart, sleep <= 2 uA"    which part has what is needed
   wisetick-cli new-part ID                   the text of a part to begin your own with
@@ -94,6 +95,11 @@ int run(int argc, char** argv) {
     addPlanOptions(emit);
     std::string form = "header";
     emit->add_option("--as", form, "header, c, csv or json; header without");
+    CLI::App* filter = app.add_subcommand("filter", "Try CAN filters on ids; exit 1 if an id is kept out");
+    std::vector<std::string> filters;
+    filter->add_option("FILTER", filters, "a range 0x100..0x17f, a pair 0x100,0x200, or a mask 0x100&0x7f0")->required();
+    std::vector<std::string> ids;
+    filter->add_option("--id", ids, "an id to try");
     CLI::App* compare = app.add_subcommand("compare", "Put the takes of a plan beside one another, differences first");
     compare->add_option("PLAN", options.plan, "the plan file")->required();
     std::vector<std::string> takes;
@@ -121,6 +127,9 @@ int run(int argc, char** argv) {
     const cli::Console console{shelfFor(partFolders), {wantsColour()}, std::cout, std::cerr};
     if (*derive) {
         return cli::runDerive(console, options);
+    }
+    if (*filter) {
+        return cli::runFilter(console, filters, ids);
     }
     if (*emit) {
         return cli::runEmit(console, options, form);

@@ -252,9 +252,11 @@ std::string checkReport(const Figures& figures, const std::map<std::string, Plac
            " in lines and board\n";
 }
 
-std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const Style& style) {
+std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const std::vector<BringUpAction>& actions,
+                          const Style& style) {
     std::string text = style.mark(promise.state) + "  " + style.heading(promise.text) + "\n";
     text += promise.why.empty() ? "" : "  " + promise.why + "\n";
+    text += promise.note.empty() ? "" : "  " + promise.note + "\n";
     TextTable steps({Align::left, Align::left, Align::left});
     for (const Step& step : promise.workings) {
         steps.add({style.muted(step.what), step.numbers.empty() ? step.formula : step.numbers, step.result});
@@ -274,7 +276,15 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
     text += section(style, "Ways", table.text());
     TextTable fields({Align::left, Align::right, Align::right, Align::left});
     addFields(fields, promise.fields, style);
-    return text + section(style, "Fields", fields.text());
+    text += section(style, "Fields", fields.text());
+    TextTable order({Align::right, Align::left, Align::left});
+    for (std::size_t i = 0; i < actions.size(); ++i) {
+        const BringUpAction& action = actions[i];
+        order.add({std::to_string(i + 1),
+                   action.field ? fieldText(action.field->field) + " = " + hexText(*action.field) : std::string(),
+                   action.say + (action.isForgotten ? " (often forgotten)" : "")});
+    }
+    return text + section(style, "To bring it up", order.text());
 }
 
 std::string boardReport(const Figures& figures, const Style& style) {

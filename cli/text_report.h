@@ -1,5 +1,6 @@
 #pragma once
 
+#include "derive/bring_up.h"
 #include "derive/way_there.h"
 #include "evaluate/compare.h"
 #include "evaluate/needs.h"
@@ -26,8 +27,9 @@ std::string deriveReport(const Figures& figures, const Style& style);
 /// The promises with what is wrong with them, the findings, and a line that sums up.
 std::string checkReport(const Figures& figures, const std::map<std::string, Place>& places, const Style& style);
 
-/// One promise with its arithmetic, other ways and fields.
-std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const Style& style);
+/// One promise with its arithmetic, other ways, fields, and what to write in which order.
+std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const std::vector<BringUpAction>& actions,
+                          const Style& style);
 
 /// Crystals, pins in use, option words.
 std::string boardReport(const Figures& figures, const Style& style);

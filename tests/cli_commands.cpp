@@ -154,6 +154,40 @@ private slots:
         QCOMPARE(json.json()["name"].toString(), QString("timer2"));
     }
 
+    void promiseShowsTheOrderOfBringingUp() {
+        const Run kept = run({"promise", kOrchard, "timer3.1 drives 20 kHz at 35 % duty"});
+        QCOMPARE(kept.exitCode, 0);
+        QVERIFY2(kept.out.contains("To bring it up\n") && kept.out.contains("let channel 1 out to its pin (often forgotten)"),
+                 qPrintable(kept.out));
+        const QJsonArray steps =
+            run({"promise", kOrchard, "timer3.1 drives 20 kHz at 35 % duty", "--json"}).json()["bring_up"].toArray();
+        QCOMPARE(steps.size(), 7);
+        QCOMPARE(steps[0].toObject()["field"].toObject()["field"].toString(), QString("ON.B[2]"));
+        QCOMPARE(steps[3].toObject()["forgotten"].toBool(), true);
+    }
+
+    void fieldsAreEmitted() {
+        QVERIFY(run({"emit", kOrchard}).out.contains("#define WT_UART1_DIVISOR 0x004u"));
+        QVERIFY(run({"emit", kOrchard, "--as", "c"}).out.contains("void wisetick_modem(void) {"));
+        QVERIFY(run({"emit", kOrchard, "--as", "csv", "--take", "B"}).out.startsWith("name,register,msb,lsb,value,"));
+        QVERIFY(!run({"emit", kOrchard, "--as", "json"}).json()["fields"].toArray().isEmpty());
+        const Run wrong = run({"emit", kOrchard, "--as", "jsn"});
+        QCOMPARE(wrong.exitCode, 2);
+        QCOMPARE(wrong.err, QString("error: no form 'jsn'; expected 'header', 'c', 'csv' or 'json'; did you mean 'json'?\n"));
+        QCOMPARE(run({"emit", "nowhere.plan.toml"}).exitCode, 2);
+    }
+
+    void filtersAreTriedOnIds() {
+        const Run tried = run({"filter", "0x100..0x17f", "0x200&0x7f0", "--id", "0x123"});
+        QCOMPARE(tried.exitCode, 0);
+        QCOMPARE(tried.out, QString("0x123  let in by 0x100..0x17f\n144 of 2048 ids are let in\n"));
+        QCOMPARE(run({"filter", "1,2", "--id", "3"}).exitCode, 1);
+        QCOMPARE(run({"filter", "1,2", "--id", "many"}).exitCode, 2);
+        const Run wrong = run({"filter", "0x100..0x1zz"});
+        QCOMPARE(wrong.exitCode, 2);
+        QVERIFY(wrong.err.startsWith("  0x100..0x1zz\n         ^^^^^\nerror: '0x1zz'; expected an id"));
+    }
+
     void wayShowsTheOrderOfWriting() {
         const Run way = run({"way", kOrchard});
         QCOMPARE(way.exitCode, 0);

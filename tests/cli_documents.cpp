@@ -30,12 +30,16 @@ class CliDocuments : public QObject {
 private slots:
     void examples_data() {
         QTest::addColumn<QString>("block");
-        for (const char* name : {"README.md", "docs/calculations.md", "docs/shelf.md"}) {
+        QStringList names{"README.md", "docs/calculations.md", "docs/shelf.md"};
+        for (const QString& page : QDir(QString::fromStdString(sourceDir()) + "/docs/promises").entryList({"*.md"})) {
+            names << "docs/promises/" + page;
+        }
+        for (const QString& name : names) {
             const QRegularExpression fence("```(?:console)?\\n\\$ (wisetick-cli .*?)```",
                                            QRegularExpression::DotMatchesEverythingOption);
-            auto matches = fence.globalMatch(document(name));
+            auto matches = fence.globalMatch(document(qPrintable(name)));
             for (int count = 1; matches.hasNext(); ++count) {
-                QTest::addRow("%s %d", name, count) << matches.next().captured(1);
+                QTest::addRow("%s %d", qPrintable(name), count) << matches.next().captured(1);
             }
         }
     }
@@ -76,7 +80,7 @@ private slots:
                 ++count;
             }
         }
-        QVERIFY(count >= 13);
+        QVERIFY(count >= 36);
     }
 
     void documentsLinkToWhatIsThere() {

@@ -138,6 +138,24 @@ private slots:
         }
         QVERIFY(kept > 50);
     }
+
+    /// What is judged without listing all is the first of the list.
+    void theBestIsTheFirstOfAll() {
+        Random random;
+        for (int round = 0; round < 200; ++round) {
+            const Clock clock = clockAt(std::to_string(random.whole(1, 100) * 1000000), "-1/50", "1/50");
+            BusAsk ask{random.pick(std::vector<std::int64_t>{50000, 100000, 333333, 400000, 1000000}), std::nullopt,
+                       std::nullopt};
+            if (random.coin()) {
+                ask.rise = powerOfTen(-9) * random.whole(1, 120);
+            }
+            const PromiseFigure figure = judgeI2c({}, port(), ask, clock);
+            const auto ways = i2cWays(port(), ask, clock);
+            QCOMPARE(stateName(figure.state), stateName(ways.front().state));
+            QCOMPARE(figure.got->nominal, ways.front().got.nominal);
+            QVERIFY(figure.settings == ways.front().settings);
+        }
+    }
 };
 
 QTEST_APPLESS_MAIN(CoreI2c)

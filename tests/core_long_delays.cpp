@@ -1,6 +1,7 @@
 #include "derive/derive.h"
 #include "derive/desk.h"
 #include "evaluate/delay_routes.h"
+#include "evaluate/exact_values.h"
 #include "evaluate/ways_out.h"
 #include "promise/calendar.h"
 #include "promise/i2c.h"
@@ -319,6 +320,21 @@ private slots:
         QCOMPARE(judgeI2c({}, bus, ask, clockAt("40000000")).state, State::kept);
         const auto slow = std::get<BusAsk>(readPromiseLine("i2c1 talks 400 kHz, pulled by 10 kohm into 100 pF")->ask);
         QVERIFY(judgeI2c({}, bus, slow, clockAt("40000000")).why.rfind("a rise of", 0) == 0);
+    }
+
+    /// What is offered at a value is exact, and what is exact is offered.
+    void exactValuesAreOffered() {
+        const LoadedPlan loaded = orchard(); // timers at 80 MHz, uart1 at 40 MHz
+        const auto at = [&](const char* text) { return exactValues(*loaded.part, *loaded.plan, "A", text); };
+        const auto has = [](const std::vector<std::string>& list, const char* value) {
+            return std::find(list.begin(), list.end(), value) != list.end();
+        };
+        QVERIFY(has(at("timer2 fires every "), "125 us") && has(at("tick: timer2 fires every "), "1 ms"));
+        QVERIFY(has(at("uart1 talks "), "250000") && !has(at("uart1 talks "), "921600"));
+        QVERIFY(has(at("can0 talks "), "500 kbit/s") && !has(at("can0 talks "), "500000"));
+        QVERIFY(has(at("timer3.1 drives "), "20 kHz at 50 % duty"));
+        QVERIFY(at("timer2 fires every").empty() && at("timer2 fires ").empty() && at("wdog bites ").empty() && at("").empty());
+        QVERIFY(exactValues(*loaded.part, *loaded.plan, "no take", "uart1 talks ").empty());
     }
 
     /// How soon a start bit's clock runs: at once where it goes on, else after the stages and start-ups that feed it.

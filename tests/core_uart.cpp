@@ -163,6 +163,7 @@ private slots:
                 ask.tolerance.exactly = random.coin();
             }
             const Way best = uartWays(uart, ask, clock).front();
+            QVERIFY(judgeUart({}, uart, ask, clock, {}, Detail::result).settings == best.settings); // without listing all
             for (const UartMode& mode : uart.modes) {
                 for (std::int64_t n = 0; n < divisors.size().toInt64().value(); ++n) {
                     Way way;

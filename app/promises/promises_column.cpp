@@ -1,5 +1,6 @@
 #include "promises/promises_column.h"
 
+#include "evaluate/exact_values.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "plan/promise_line.h"
@@ -381,7 +382,17 @@ void PromisesColumn::complete() {
     const QString kept = QString::fromUtf8(bytes.left(static_cast<qsizetype>(completion.position)));
     QString after = entry_->text().mid(before.size()); // from the end of the word that the cursor is in
     after = after.mid(after.indexOf(' ') < 0 ? after.size() : after.indexOf(' '));
+    const std::vector<std::string> exact =
+        exactValues(document_.part(), document_.plan(), document_.plan().active, bytes.toStdString());
+    for (const std::string& value : exact) { // what would be exact comes first
+        auto* item = new QStandardItem(tr("%1  exact").arg(text(value)));
+        item->setData(before + text(value) + after, kWholeLine);
+        texts->appendRow(item);
+    }
     for (const std::string& each : completion.texts) {
+        if (std::find(exact.begin(), exact.end(), each) != exact.end()) {
+            continue;
+        }
         auto* item = new QStandardItem(text(each));
         item->setData(kept + text(each) + after, kWholeLine);
         texts->appendRow(item);

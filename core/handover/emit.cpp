@@ -186,7 +186,8 @@ private:
 
     void write(const FieldValue& value, const std::string& say) {
         if (value.held > value.field.most()) {
-            line("#error \"" + commentText(value.control + " = " + value.setting + " does not fit " + fieldText(value.field)) + "\"");
+            line("#error \"" + commentText(value.control + " = " + value.setting + " does not fit " + fieldText(value.field)) +
+                 "\"");
             return;
         }
         registers_[value.field.reg] = std::max(registers_[value.field.reg], value.field.msb);

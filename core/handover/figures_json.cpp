@@ -173,10 +173,22 @@ Json promiseJson(const PromiseFigure& promise) {
     json["error_max"] = promise.error && promise.isWorstKnown ? exact(promise.error->max) : Json(nullptr);
     json["margin"] = exact(promise.margin);
     json["why"] = textOrNull(promise.why);
+    json["note"] = textOrNull(promise.note);
+    json["pinned"] = promise.isPinned;
     json["settings"] = settingsJson(promise.settings);
     json["fields"] = fieldsJson(promise.fields);
     json["workings"] = workingsJson(promise.workings);
     return json;
+}
+
+Json bringUpJson(const std::vector<BringUpAction>& actions) {
+    Json list = Json::array();
+    for (const BringUpAction& action : actions) {
+        Json entry{{"say", action.say}, {"reason", textOrNull(action.reason)}, {"forgotten", action.isForgotten}};
+        entry["field"] = action.field ? fieldsJson({*action.field}).front() : Json(nullptr);
+        list.push_back(std::move(entry));
+    }
+    return list;
 }
 
 Json wayJson(const Way& way) {

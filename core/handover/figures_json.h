@@ -1,5 +1,6 @@
 #pragma once
 
+#include "derive/bring_up.h"
 #include "derive/way_there.h"
 #include "evaluate/compare.h"
 #include "evaluate/needs.h"
@@ -15,6 +16,9 @@ nlohmann::ordered_json figuresJson(const Figures& figures);
 
 /// One promise, as it stands under "promises".
 nlohmann::ordered_json promiseJson(const PromiseFigure& promise);
+
+/// What to write in which order for a promise: [{"say", "reason", "forgotten", "field"}].
+nlohmann::ordered_json bringUpJson(const std::vector<BringUpAction>& actions);
 
 /// One way: settings, got, errors, state.
 nlohmann::ordered_json wayJson(const Way& way);

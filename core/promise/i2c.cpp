@@ -131,6 +131,55 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
     addErrorSteps(figure, clock);
 }
 
+/// For every prescaler the fewest counts at the fastest and at the nominal clock.
+std::vector<Counts> candidatesOf(const I2cKind& bus, const BusAsk& ask, const Clock& clock, const std::vector<Setting>& pinned,
+                                 const I2cGrade& grade) {
+    std::vector<Counts> candidates;
+    const Rational* prescalerPinned = pinnedValue(pinned, "prescaler");
+    const Rational* lowPinned = pinnedValue(pinned, "low");
+    const Rational* highPinned = pinnedValue(pinned, "high");
+    for (std::int64_t i = 0; i < bus.prescaler.size().toInt64().value_or(0); ++i) {
+        const Rational prescaler = bus.prescaler.at(i);
+        if (prescalerPinned != nullptr && *prescalerPinned != prescaler) {
+            continue;
+        }
+        for (const Rational& hertz : {clock.hertz.max, clock.hertz.nominal}) {
+            auto counts = countsFor(bus, ask, hertz, grade, prescaler);
+            if (lowPinned != nullptr) {
+                counts->low = *lowPinned;
+            }
+            if (highPinned != nullptr) {
+                counts->high = *highPinned;
+            }
+            const bool isNew = candidates.empty() || !(*counts == candidates.back());
+            if (bus.low.contains(counts->low) && bus.high.contains(counts->high) && isNew) {
+                candidates.push_back(*counts);
+            }
+        }
+    }
+    return candidates;
+}
+
+/// The best of the ways without judging all: from the fastest on, until one is kept, as what follows is only slower.
+std::optional<Way> bestWay(const I2cKind& bus, const BusAsk& ask, const Clock& clock, const std::vector<Setting>& pinned,
+                           const I2cGrade& grade) {
+    std::vector<Counts> candidates = candidatesOf(bus, ask, clock, pinned, grade);
+    const auto cycles = [](const Counts& counts) { return counts.prescaler * (counts.low + counts.high); };
+    std::stable_sort(candidates.begin(), candidates.end(),
+                     [&](const Counts& a, const Counts& b) { return cycles(a) < cycles(b); });
+    std::optional<Way> best;
+    for (const Counts& counts : candidates) {
+        Way way = judgedWay(counts, bus, ask, clock, grade);
+        if (!best || isBetter(way, *best)) {
+            best = std::move(way);
+        }
+        if (best->state == State::kept) {
+            break;
+        }
+    }
+    return best;
+}
+
 } // namespace
 
 Rational riseOf(const BusAsk& ask) {
@@ -154,32 +203,9 @@ std::optional<I2cGrade> i2cGrade(const Rational& hertz) {
 
 std::vector<Way> i2cWays(const I2cKind& bus, const BusAsk& ask, const Clock& clock, const std::vector<Setting>& pinned) {
     std::vector<Way> ways;
-    const auto grade = i2cGrade(ask.hertz);
-    if (!grade) {
-        return ways;
-    }
-    const Rational* prescalerPinned = pinnedValue(pinned, "prescaler");
-    const Rational* lowPinned = pinnedValue(pinned, "low");
-    const Rational* highPinned = pinnedValue(pinned, "high");
-    for (std::int64_t i = 0; i < bus.prescaler.size().toInt64().value_or(0); ++i) {
-        const Rational prescaler = bus.prescaler.at(i);
-        if (prescalerPinned != nullptr && *prescalerPinned != prescaler) {
-            continue;
-        }
-        std::optional<Counts> last;
-        for (const Rational& hertz : {clock.hertz.max, clock.hertz.nominal}) {
-            auto counts = countsFor(bus, ask, hertz, *grade, prescaler);
-            if (lowPinned != nullptr) {
-                counts->low = *lowPinned;
-            }
-            if (highPinned != nullptr) {
-                counts->high = *highPinned;
-            }
-            if (!bus.low.contains(counts->low) || !bus.high.contains(counts->high) || counts == last) {
-                continue;
-            }
-            last = counts;
-            ways.push_back(judgedWay(*counts, bus, ask, clock, *grade));
+    if (const auto grade = i2cGrade(ask.hertz)) {
+        for (const Counts& counts : candidatesOf(bus, ask, clock, pinned, *grade)) {
+            ways.push_back(judgedWay(counts, bus, ask, clock, *grade));
         }
     }
     std::stable_sort(ways.begin(), ways.end(), isBetter);
@@ -204,15 +230,15 @@ PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& a
                      " mode: stronger pull-ups, or a shorter bus";
         return figure;
     }
-    const std::vector<Way> ways = i2cWays(bus, ask, clock, pinned);
-    if (ways.empty()) {
+    const auto best = bestWay(bus, ask, clock, pinned, *grade);
+    if (!best) {
         figure.why = "the pinned way is not one that this port has";
         return figure;
     }
-    takeWay(figure, ways.front());
+    takeWay(figure, *best);
     figure.why = whyOf(figure, bus, ask, clock, *grade);
     if (detail == Detail::workings) {
-        addWorkings(figure, bus, ask, clock, ways.front(), *grade, figure.subject.substr(figure.subject.find('/') + 1));
+        addWorkings(figure, bus, ask, clock, *best, *grade, figure.subject.substr(figure.subject.find('/') + 1));
     }
     return figure;
 }

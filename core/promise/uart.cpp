@@ -58,6 +58,21 @@ bool isBetter(const Way& a, const Way& b) {
     return oversampleA != oversampleB ? oversampleA > oversampleB : settingOf(a, "divisor") < settingOf(b, "divisor");
 }
 
+/// The best way from the divisors next to the least worst case alone, where it is kept: there no other can be better.
+std::optional<Way> keptAtOnce(const UartKind& uart, const TalksAsk& ask, const Clock& clock) {
+    std::optional<Way> best;
+    for (const UartMode& mode : uart.modes) {
+        const Rational balanced = (clock.hertz.min + clock.hertz.max) / (2 * ask.bitsPerSecond * mode.oversample);
+        for (const Rational& divisor : mode.divisor.nearest(balanced)) {
+            Way way = judgedWay(mode, divisor, ask, clock);
+            if (!best || isBetter(way, *best)) {
+                best = std::move(way);
+            }
+        }
+    }
+    return best && best->state == State::kept && !ask.tolerance.exactly ? best : std::nullopt;
+}
+
 std::string divisionText(const Clock& clock, const Way& way) {
     return printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + settingOf(way, "oversample").toString() + " \u00d7 " +
            printFactor(settingOf(way, "divisor")) + ")";
@@ -167,7 +182,12 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     figure.unit = Unit::bitsPerSecond;
     figure.asked = ask.bitsPerSecond;
     figure.isWorstKnown = clock.unknown.empty();
-    const std::vector<Way> ways = uartWays(uart, ask, clock, pinned);
+    std::vector<Way> ways;
+    if (auto kept = detail == Detail::result && pinned.empty() ? keptAtOnce(uart, ask, clock) : std::nullopt) {
+        ways.push_back(std::move(*kept));
+    } else {
+        ways = uartWays(uart, ask, clock, pinned);
+    }
     if (ways.empty()) {
         figure.state = State::broken;
         figure.why = pinned.empty() ? "this port has no mode" : "the pinned way is not one that this port has";
