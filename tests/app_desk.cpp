@@ -27,7 +27,7 @@ const std::vector<std::pair<std::string, int>>& lines() {
         {"timer4 fires every 10 s, repeated", 3},
         {"timer1 fires every 60 s, chained", 3},
         {"timer5 waits 20 ms within 1 %", 2},
-        {"guard bites after 100 ms, fed every 60 ms, opens after 20 ms, warns 1 ms before", 1},
+        {"guard bites after 100 ms, fed every 60 ms, opens after 20 ms, warns 1 ms before", 2},
         {"rtc drifts at most 8 s/day", 1},
         {"rtc fires every 10 s", 2},
         {"adc0 takes 5 k samples/s from 10 kohm over 4 channels, oversampled 4 times", 3},

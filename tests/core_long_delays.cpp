@@ -244,6 +244,27 @@ private slots:
         QVERIFY(figure.state == State::kept || !figure.why.empty());
     }
 
+    /// Against every pair of dividers.
+    void noBetterCalendarExists() {
+        Random random;
+        for (int round = 0; round < 100; ++round) {
+            RtcKind rtc;
+            rtc.first = FactorSet::range(1, random.whole(4, 40));
+            rtc.second = FactorSet::range(random.whole(1, 5), random.whole(20, 300));
+            const std::int64_t hertz = random.whole(50, 9000);
+            const PromiseFigure figure = judgeCalendar({}, rtc, DriftsAsk{Rational(1, 1000)}, clockAt(std::to_string(hertz)));
+            const Way best{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
+            const Rational off = abs(settingOf(best, "first") * settingOf(best, "second") - hertz);
+            for (std::int64_t a = 1; a <= rtc.first.most(); ++a) {
+                for (Rational b = rtc.second.least(); b <= rtc.second.most(); b += 1) {
+                    const Rational other = abs(a * b - hertz);
+                    QVERIFY2(off <= other, (settingsText(figure.settings) + " against " + std::to_string(a)).c_str());
+                    QVERIFY(off < other || !off.isZero() || settingOf(best, "first") >= a);
+                }
+            }
+        }
+    }
+
     void aCalendarIsCalibrated() {
         RtcKind rtc;
         rtc.first = FactorSet::range(1, 128);

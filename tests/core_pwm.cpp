@@ -225,6 +225,47 @@ private slots:
         QCOMPARE(stateName(both.state), std::string("strained"));
         QCOMPARE(both.why, std::string("wraps after \u224859.578 ms in the worst case, asked at least 60 ms"));
     }
+
+    /// Against every prescaler.
+    void noBetterStampExists() {
+        Random random;
+        for (int round = 0; round < 300; ++round) {
+            TimerKind timer;
+            timer.bits = 8;
+            timer.prescaler =
+                random.coin() ? FactorSet::range(random.whole(1, 4), random.whole(5, 60)) : FactorSet::list({1, 8, 64, 256});
+            timer.counts = FactorSet::range(1, 256);
+            const Clock clock = clockAt("10000", Rational(-random.whole(0, 100), 1000).toString(),
+                                        Rational(random.whole(0, 100), 1000).toString());
+            StampsAsk ask;
+            if (random.coin()) {
+                ask.wrapsAfter = Rational(random.whole(1, 4000), 1000);
+            }
+            if (random.coin() || !ask.wrapsAfter) {
+                ask.resolves = Rational(random.whole(1, 80), 10000);
+            }
+            const PromiseFigure figure = judgeStamps({}, timer, ask, clock);
+            Rational taken;
+            for (const Setting& setting : figure.settings) {
+                taken = setting.name == "prescaler" ? setting.value : taken;
+            }
+            for (std::int64_t i = 0; i < timer.prescaler.size().toInt64().value(); ++i) {
+                const Rational prescaler = timer.prescaler.at(i);
+                const auto stateAt = [&](const Rational& fast, const Rational& slow) {
+                    return (!ask.wrapsAfter || prescaler * 256 / fast >= *ask.wrapsAfter) &&
+                           (!ask.resolves || prescaler / slow <= *ask.resolves);
+                };
+                const State state = stateAt(clock.hertz.max, clock.hertz.min)
+                                        ? State::kept
+                                        : (stateAt(clock.hertz.nominal, clock.hertz.nominal) ? State::strained : State::broken);
+                const std::string against = taken.toString() + " against " + prescaler.toString();
+                QVERIFY2(worseState(figure.state, state) == state, against.c_str());
+                if (state == figure.state && state == State::kept) { // as fine as can be, or as long
+                    QVERIFY2(ask.wrapsAfter ? taken <= prescaler : taken >= prescaler, against.c_str());
+                }
+            }
+        }
+    }
 };
 
 QTEST_APPLESS_MAIN(CorePwm)

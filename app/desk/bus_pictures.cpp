@@ -188,7 +188,11 @@ std::vector<DeskPicture> busPictures(const DeskScene& scene, const I2cKind& bus,
                  QObject::tr("%1, so %2").arg(timeText(whole), text(printQuantity(1 / whole, Unit::hertz, 5))), Face::small,
                  theme.ink);
     };
-    return {picture};
+    std::vector<DeskPicture> pictures{std::move(picture)};
+    if (auto waking = wakingPicture(scene, std::nullopt)) {
+        pictures.push_back(std::move(*waking));
+    }
+    return pictures;
 }
 
 std::vector<DeskPicture> portPictures(const DeskScene& scene, const SpiKind& spi, const ClocksAsk& ask) {

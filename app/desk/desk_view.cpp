@@ -273,6 +273,8 @@ void DeskView::paintHead(QPainter& painter, qreal top) const {
     const QString below = said.empty() ? (figure.isPinned ? tr("pinned") : text(stateName(figure.state))) : text(said);
     drawText(painter, QRectF(kLeft + mark + 8, top + 4 + line, right - clock - kLeft - mark - 20, lineHeight(Face::small)),
              Qt::AlignLeft, below, Face::small, figure.why.empty() ? theme_.muted : theme_.of(figure.state));
+    drawText(painter, QRectF(right - clock, top + 4 + line, clock, lineHeight(Face::small)), Qt::AlignRight, clockText_,
+             Face::small, theme_.muted);
 }
 
 void DeskView::paintTable(QPainter& painter, qreal top) {

@@ -40,6 +40,9 @@ std::vector<DeskPicture> timerPictures(const DeskScene& scene, const TimerKind& 
 std::optional<DeskPicture> routesPicture(const DeskScene& scene);
 std::vector<DeskPicture> pwmPictures(const DeskScene& scene, const TimerKind& timer, const DrivesAsk& ask);
 std::vector<DeskPicture> stampPictures(const DeskScene& scene, const TimerKind& timer, const StampsAsk& ask);
+/// From which modes the peripheral wakes, and how soon its clock runs; with `bit`, s, whether that is within a start bit. Nothing
+/// where it wakes none.
+std::optional<DeskPicture> wakingPicture(const DeskScene& scene, const std::optional<Rational>& bit);
 std::vector<DeskPicture> uartPictures(const DeskScene& scene, const UartKind& uart, const TalksAsk& ask);
 std::vector<DeskPicture> canPictures(const DeskScene& scene, const CanKind& can, const CanAsk& ask);
 std::vector<DeskPicture> memoryPictures(const DeskScene& scene, const CanKind& can, const HoldsAsk& ask);

@@ -28,6 +28,41 @@ struct BiteRow {
     Rational warns; ///< 0: never
 };
 
+/// In which modes the watchdog counts on: there the rest is an interval between feeds.
+DeskPicture modesPicture(const DeskScene& scene) {
+    struct Row {
+        QString name;
+        bool counts = false;
+    };
+    std::vector<Row> rows;
+    for (const ModeFigure& mode : scene.figures.modes) {
+        const auto& lives = mode.peripherals;
+        rows.push_back({text(mode.name), std::find(lives.begin(), lives.end(), scene.desk.peripheral->id) != lives.end()});
+    }
+    const auto& rhythm = scene.figures.rhythm;
+    const qreal row = lineHeight(Face::small) + 4;
+    DeskPicture picture;
+    picture.title = QObject::tr("In each mode");
+    picture.hint = rhythm && rhythm->longestRest
+                       ? QObject::tr("the longest rest of the plan is %1").arg(timeText(*rhythm->longestRest))
+                       : QObject::tr("where it counts on it must be fed, or outlast the rest");
+    picture.height = row * static_cast<qreal>(rows.size());
+    picture.paint = [rows = std::move(rows), row](QPainter& painter, const QRectF& area, const Theme& theme) {
+        qreal names = 0;
+        for (const Row& one : rows) {
+            names = std::max(names, textWidth(Face::small, one.name));
+        }
+        for (std::size_t i = 0; i < rows.size(); ++i) {
+            const qreal y = area.top() + row * static_cast<qreal>(i);
+            drawText(painter, QRectF(area.left() + 12, y, names, row), Qt::AlignLeft, rows[i].name, Face::small, theme.ink);
+            drawText(painter, QRectF(area.left() + 12 + names + 20, y, area.width() - names - 40, row), Qt::AlignLeft,
+                     rows[i].counts ? QObject::tr("counts on") : QObject::tr("stands still"), Face::small,
+                     rows[i].counts ? theme.ink : theme.muted);
+        }
+    };
+    return picture;
+}
+
 } // namespace
 
 std::vector<DeskPicture> watchdogPictures(const DeskScene& scene, const WatchdogKind&, const BitesAsk& ask) {
@@ -104,7 +139,7 @@ std::vector<DeskPicture> watchdogPictures(const DeskScene& scene, const Watchdog
         mark(ask.fedEvery, QObject::tr("fed"));
         mark(ask.atLatest, QObject::tr("at latest"));
     };
-    return {picture};
+    return {picture, modesPicture(scene)};
 }
 
 std::vector<DeskPicture> calendarPictures(const DeskScene& scene, const DriftsAsk& ask) {

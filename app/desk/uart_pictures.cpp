@@ -168,43 +168,6 @@ DeskPicture lastBitPicture(const Way& way, const UartFrame& frame, std::int64_t 
     return picture;
 }
 
-/// From which modes a start bit wakes in time.
-std::optional<DeskPicture> wakingPicture(const DeskScene& scene, const Rational& asked) {
-    const auto peripheral = scene.part.findPeripheral(scene.desk.peripheral->id);
-    std::vector<WakingRate> rates = wakingRates(scene.part, scene.plan, scene.figures, *peripheral);
-    if (rates.empty()) {
-        return std::nullopt;
-    }
-    const qreal row = lineHeight(Face::small) + 6;
-    DeskPicture picture;
-    picture.title = QObject::tr("Waking on a start bit");
-    picture.hint =
-        QObject::tr("its clock must run before the bit is over, %1 here").arg(text(printQuantity(1 / asked, Unit::second, 4)));
-    picture.height = row * static_cast<qreal>(rates.size());
-    picture.paint = [rates = std::move(rates), asked, row](QPainter& painter, const QRectF& area, const Theme& theme) {
-        qreal names = 0;
-        for (const WakingRate& rate : rates) {
-            names = std::max(names, textWidth(Face::small, text(rate.mode)));
-        }
-        for (std::size_t i = 0; i < rates.size(); ++i) {
-            const WakingRate& rate = rates[i];
-            const qreal y = area.top() + row * static_cast<qreal>(i);
-            const bool isSoon = !rate.within || rate.within->isZero() || 1 / *rate.within >= asked;
-            const State state = !rate.unknown.empty() ? State::strained : (isSoon ? State::kept : State::broken);
-            drawMark(painter, QRectF(area.left() + 8, y + row / 2 - 5, 10, 10), state, theme);
-            drawText(painter, QRectF(area.left() + 28, y, names, row), Qt::AlignLeft, text(rate.mode), Face::small, theme.ink);
-            const QString said = !rate.within || rate.within->isZero()
-                                     ? QObject::tr("at any rate: its clock goes on")
-                                     : QObject::tr("up to %1: the clock runs after %2 at the longest")
-                                           .arg(text(printQuantity(1 / *rate.within, Unit::bitsPerSecond, 4)),
-                                                text(printQuantity(*rate.within, Unit::second, 4)));
-            drawText(painter, QRectF(area.left() + 28 + names + 16, y, area.right() - area.left() - 60 - names, row),
-                     Qt::AlignLeft, said, Face::small, theme.muted);
-        }
-    };
-    return picture;
-}
-
 } // namespace
 
 std::vector<DeskPicture> uartPictures(const DeskScene& scene, const UartKind& uart, const TalksAsk& ask) {
@@ -228,7 +191,7 @@ std::vector<DeskPicture> uartPictures(const DeskScene& scene, const UartKind& ua
     }
     std::vector<DeskPicture> pictures{ratesPicture(std::move(rates), std::max(allowed.toDouble(), 1e-4)),
                                       lastBitPicture(*way, ask.frame, oversample)};
-    if (auto waking = wakingPicture(scene, ask.bitsPerSecond)) {
+    if (auto waking = wakingPicture(scene, 1 / ask.bitsPerSecond)) {
         pictures.push_back(std::move(*waking));
     }
     return pictures;

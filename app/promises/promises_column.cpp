@@ -45,6 +45,9 @@ QString gotText(const PromiseFigure& promise) {
     if (isExact || (promise.error->nominal.isZero() && promise.unit != Unit::second)) {
         return "exact";
     }
+    if (promise.unit == Unit::count && promise.asked) {
+        return text(promise.asked->toString() + " of " + promise.got->nominal.toString());
+    }
     const bool isCount = promise.unit == Unit::bitsPerSecond || promise.unit == Unit::hertz;
     return text(isCount ? printError(promise.error->nominal) : printQuantity(promise.got->nominal, promise.unit, 4));
 }
