@@ -104,7 +104,7 @@ private slots:
             const Way best{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
             const Rational late = ask.late.value_or(Rational(0)) / 4000;
             const std::int64_t fewest = (ask.period / (Rational(256, 1000) + late)).ceil().toInt64().value();
-            for (std::int64_t n = std::max<std::int64_t>(fewest, 1); n < fewest + kRepeatsTried; ++n) {
+            for (std::int64_t n = std::max<std::int64_t>(fewest, 1); n < fewest + repeatsTried(timer); ++n) {
                 for (const std::int64_t p : {1, 4, 8}) {
                     for (std::int64_t c = 2; c <= 32; ++c) {
                         const Bounds one = inverse(clock.hertz, p * c) + Bounds::exactly(late);

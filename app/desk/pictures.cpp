@@ -73,7 +73,11 @@ std::vector<DeskPicture> deskPictures(const DeskScene& scene) {
     if (scene.desk.peripheral == nullptr || !scene.desk.clock) {
         return {};
     }
-    return std::visit(PictureFinder{scene}, scene.line.ask, scene.desk.peripheral->kind);
+    try {
+        return std::visit(PictureFinder{scene}, scene.line.ask, scene.desk.peripheral->kind);
+    } catch (const RationalOverflow&) {
+        return {}; // beyond all measure: its figure says so
+    }
 }
 
 } // namespace wisetick::app

@@ -559,10 +559,14 @@ std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise,
         return {};
     }
     const std::vector<Setting> pinned = judge.pinnedOf(promise);
-    std::vector<Way> ways =
-        std::visit(WayLister{context, *bench, pinned, most}, context.plan.promises[promise].line.ask, bench->peripheral->kind);
-    ways.resize(std::min(most, ways.size()));
-    return ways;
+    try {
+        std::vector<Way> ways = std::visit(WayLister{context, *bench, pinned, most}, context.plan.promises[promise].line.ask,
+                                           bench->peripheral->kind);
+        ways.resize(std::min(most, ways.size()));
+        return ways;
+    } catch (const RationalOverflow&) {
+        return {}; // the figure itself says that it needs more bits
+    }
 }
 
 } // namespace wisetick

@@ -177,8 +177,8 @@ std::int64_t clampedWhole(const Rational& whole) {
 NearestSettings nearestSettings(const CounterReach& reach, const Rational& low, const Rational& target, const Rational& high) {
     const Rational from = std::max(low, reach.least());
     const Rational to = std::min(high, reach.most());
-    if (from > to) {
-        return {};
+    if (from.ceil() > to.floor()) {
+        return {}; // no whole product lies there
     }
     const Rational goal = std::clamp(target, from, to);
     const NeighbourSearch search(reach, clampedWhole(from.ceil()), clampedWhole(to.floor()));

@@ -161,7 +161,8 @@ std::optional<Way> bestOfRepeats(const Counter& counter, const CounterReach& rea
 
 /// The repeats to look at: from the fewest that reach on.
 std::pair<std::int64_t, std::int64_t> repeatSpan(const Counter& counter, const CounterReach& reach,
-                                                 const std::vector<Rational>& posts, const std::vector<Setting>& pinned) {
+                                                 const std::vector<Rational>& posts, const std::vector<Setting>& pinned,
+                                                 std::int64_t tried) {
     if (!counter.goal().isRepeated) {
         return {1, 1};
     }
@@ -171,7 +172,7 @@ std::pair<std::int64_t, std::int64_t> repeatSpan(const Counter& counter, const C
     }
     const Rational longest = reach.most() * posts.back() / counter.clock().hertz.nominal + counter.late().nominal;
     const std::int64_t fewest = std::max<std::int64_t>((counter.goal().period / longest).ceil().toInt64().value_or(1), 1);
-    return {fewest, fewest + kRepeatsTried - 1};
+    return {fewest, fewest + tried - 1};
 }
 
 std::optional<Way> bestWay(const TimerKind& timer, const Counter& counter, const std::vector<Setting>& pinned) {
@@ -184,7 +185,7 @@ std::optional<Way> bestWay(const TimerKind& timer, const Counter& counter, const
         return std::nullopt;
     }
     std::optional<Way> best;
-    const auto [fewest, most] = repeatSpan(counter, *reach, posts, pinned);
+    const auto [fewest, most] = repeatSpan(counter, *reach, posts, pinned, repeatsTried(timer));
     const std::int64_t enough = counter.goal().isAtLeast ? fewest : most;
     for (std::int64_t repeats = fewest; repeats <= enough; ++repeats) {
         if (auto way = bestOfRepeats(counter, *reach, posts, repeats)) {
@@ -237,7 +238,7 @@ private:
         const std::string period = printQuantity(goal_.period, Unit::second);
         if (goal_.isRepeated) {
             addStep("repeats",
-                    "fewest that reach, or one of the next " + std::to_string(kRepeatsTried - 1) + " that comes nearer",
+                    "fewest that reach, or one of the next " + std::to_string(repeatsTried(timer_) - 1) + " that comes nearer",
                     period + " \u00f7 " + repeats().toString(), printQuantity(goal_.period / repeats(), Unit::second));
         }
         if (goal_.late && core_ != nullptr) {
@@ -360,6 +361,10 @@ std::string whyOf(const PromiseFigure& figure, const TimerKind& timer, const Cou
 }
 
 } // namespace
+
+std::int64_t repeatsTried(const TimerKind& timer) {
+    return timer.prescaler.size() > 256 ? 4 : 64;
+}
 
 std::vector<Way> timerWays(const TimerKind& timer, const TimerGoal& goal, const Clock& clock, const std::vector<Setting>& pinned,
                            std::size_t most, const Clock* core) {

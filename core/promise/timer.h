@@ -22,13 +22,14 @@ struct TimerGoal {
     std::optional<Rational> handled; ///< cycles of the core
 };
 
-/// How many numbers of repeats are looked at, from the fewest that reach on.
-inline constexpr std::int64_t kRepeatsTried = 64;
+/// How many numbers of repeats are looked at, from the fewest that reach on: 64, and of a timer with more than 256 prescalers 4,
+/// as those come near enough by themselves.
+std::int64_t repeatsTried(const TimerKind& timer);
 
 /// period = repeats × (prescaler × counts × post ÷ f + late ÷ core). For every prescaler and post-scaler the counts just below
 /// and above the target: complete, as the error is monotonic in the counts. Best first: state, worst-case |error|, nominal
 /// |error|, fewer repeats, more counts (finer duty), smaller prescaler; at most `most` ways. With `repeated` the fewest repeats
-/// that reach, and more where they come nearer: kRepeatsTried numbers of them. `core` is needed for `late` only.
+/// that reach, and more where they come nearer: repeatsTried numbers of them. `core` is needed for `late` only.
 std::vector<Way> timerWays(const TimerKind& timer, const TimerGoal& goal, const Clock& clock,
                            const std::vector<Setting>& pinned = {}, std::size_t most = 20, const Clock* core = nullptr);
 
