@@ -9,6 +9,9 @@ namespace wisetick {
 
 namespace {
 
+/// More ways than any product can be shared out between two dividers of which one is small.
+constexpr std::size_t kMostAlike = 48;
+
 /// How fast the calendar runs, as a share of the true time less 1, with the calibration that is nearest.
 struct Pace {
     Bounds error;
@@ -71,7 +74,8 @@ std::vector<Way> calendarWays(const RtcKind& rtc, const DriftsAsk& ask, const Cl
     if (rtc.first.empty() || !hold("first", reach.prescaler) || !hold("second", reach.counts)) {
         return ways;
     }
-    std::vector<CounterSetting> settings = settingsByPrescaler(reach, clock.hertz.nominal, std::max<std::size_t>(most, 256));
+    std::vector<CounterSetting> settings =
+        settingsByPrescaler(reach, clock.hertz.nominal, most == 1 ? kMostAlike : std::max<std::size_t>(most, 256));
     if (most == 1) { // only the nearest product counts
         const auto off = [&](const CounterSetting& setting) { return abs(setting.product() - clock.hertz.nominal); };
         Rational least = settings.empty() ? Rational(0) : off(settings.front());

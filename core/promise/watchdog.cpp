@@ -130,19 +130,25 @@ std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, co
     }
     const Rational target = ask.after * clock.hertz.nominal;
     std::optional<Way> best;
+    // whether a way was found that keeps everything: then none of a wider range can be better
     const auto offerRange = [&](const CounterReach& searched, const Range& range) {
+        bool isKept = false;
         const NearestSettings near = nearestSettings(searched, range.low, target, range.high);
         for (const auto& setting : {near.below, near.above}) {
             if (setting) {
                 Way way = judgedWay(watchdog, *setting, ask, clock, rest);
+                isKept = isKept || way.state == State::kept;
                 if (!best || isBetter(way, *best)) {
                     best = std::move(way);
                 }
             }
         }
+        return isKept;
     };
     const auto offer = [&](const CounterReach& searched) {
-        offerRange(searched, rangeFor(ask, rest, searched, clock.hertz.max, clock.hertz.min));
+        if (offerRange(searched, rangeFor(ask, rest, searched, clock.hertz.max, clock.hertz.min))) {
+            return;
+        }
         offerRange(searched, rangeFor(ask, rest, searched, clock.hertz.nominal, clock.hertz.nominal));
         offerRange(searched, {searched.least(), searched.most()});
     };
