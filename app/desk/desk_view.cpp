@@ -9,6 +9,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numeric>
 
 namespace wisetick::app {
 
@@ -16,6 +17,7 @@ namespace {
 
 constexpr qreal kLeft = 16;
 constexpr qreal kColumnGap = 16;
+constexpr qreal kLeastGap = 9;
 constexpr std::size_t kMostWays = 24;
 
 QString text(const std::string& value) {
@@ -286,14 +288,18 @@ void DeskView::paintTable(QPainter& painter, qreal top) {
              tr("best first; Enter pins one, and it stays though a better one comes"), Face::small, theme_.muted);
     const qreal row = rowHeight();
     const qreal mark = 10;
-    // what does not fit falls off at the right, the fields first
+    // columns move together where there is little room; what still does not fit is left out, the fields first
     std::vector<qreal> lefts;
     qreal left = kLeft + mark + 10;
+    const qreal right = viewport()->width() - kLeft;
+    const qreal all = std::accumulate(widths_.begin(), widths_.end(), 0.0);
+    const qreal gaps = std::max<qreal>(1, static_cast<qreal>(widths_.size()) - 1);
+    const qreal gap = std::clamp((right - left - all) / gaps, kLeastGap, kColumnGap);
     for (const qreal width : widths_) {
         lefts.push_back(left);
-        left += width + kColumnGap;
+        left += width + gap;
     }
-    const qreal right = viewport()->width() - kLeft;
+    const auto fits = [&](std::size_t column) { return lefts[column] + widths_[column] <= right + 1; };
     const qreal heads = top + line + 8;
     const auto cell = [&](std::size_t column, qreal y) {
         return QRectF(lefts[column], y, std::min(widths_[column], right - lefts[column]), row);
@@ -301,7 +307,7 @@ void DeskView::paintTable(QPainter& painter, qreal top) {
     painter.setPen(QPen(theme_.line, 1));
     painter.drawLine(QPointF(kLeft, heads + row - 1), QPointF(right, heads + row - 1));
     for (std::size_t column = 0; column < widths_.size(); ++column) {
-        if (lefts[column] < right) {
+        if (fits(column)) {
             drawText(painter, cell(column, heads), Qt::AlignLeft, table_.heads[static_cast<qsizetype>(column)], Face::small,
                      theme_.muted);
         }
@@ -325,7 +331,7 @@ void DeskView::paintTable(QPainter& painter, qreal top) {
         }
         drawMark(painter, QRectF(kLeft, rect.center().y() - mark / 2, mark, mark), shown.state, theme_);
         for (std::size_t column = 0; column < widths_.size(); ++column) {
-            if (lefts[column] < right) {
+            if (fits(column)) {
                 drawText(painter, cell(column, rect.top()), Qt::AlignLeft, shown.cells[static_cast<qsizetype>(column)],
                          Face::figure, shown.state == State::broken ? theme_.muted : theme_.ink);
             }

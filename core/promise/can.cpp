@@ -94,7 +94,7 @@ public:
                  !ask_.sample);
         if (timing.data) {
             const Rational sample = ask_.dataSample.value_or(ask_.sample.value_or(canDefaultSample()));
-            addPhase("data ", *timing.data, *ask_.data, *candidate_.fast, sample, !ask_.dataSample);
+            addPhase("data ", *timing.data, *ask_.data, *candidate_.fast, sample, !ask_.dataSample && !ask_.sample);
         }
         addPropagation();
         for (const CanCondition& condition : canConditions(timing)) {
