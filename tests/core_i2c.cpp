@@ -156,6 +156,20 @@ private slots:
             QVERIFY(figure.settings == ways.front().settings);
         }
     }
+
+    /// Fast mode of 40 MHz: data stands 120 + 100 ns before the clock rises, 8.8 cycles, and holds 20 ns over its fall, 0.8.
+    void setUpAndHoldAreSet() {
+        I2cKind bus = port();
+        bus.setup = FactorSet::range(1, 16);
+        bus.hold = FactorSet::range(1, 16);
+        const PromiseFigure figure = judgeI2c({}, bus, askOf("400 kHz with 120 ns rise with 20 ns fall"), clockAt("40000000"));
+        QCOMPARE(stateName(figure.state), std::string("kept"));
+        QCOMPARE(settingsText(figure), std::string("1 68 20 9 1"));
+        bus.setup = FactorSet::range(1, 4); // too few behind the least prescaler, so a larger one is taken
+        const PromiseFigure larger = judgeI2c({}, bus, askOf("400 kHz with 120 ns rise"), clockAt("40000000"));
+        QCOMPARE(stateName(larger.state), std::string("kept"));
+        QVERIFY(larger.settings[0].value >= 3);
+    }
 };
 
 QTEST_APPLESS_MAIN(CoreI2c)

@@ -358,6 +358,33 @@ private slots:
         QVERIFY(exactValues(*loaded.part, *loaded.plan, "no take", "uart1 talks ").empty());
     }
 
+    /// On one wire a port takes only its first pin, and a port that can't says so.
+    void oneWireFreesAPin() {
+        LoadedPlan loaded = orchard();
+        const auto usersOf = [&](const std::string& pin) {
+            const Figures figures = derive(*loaded.part, *loaded.plan, "A");
+            for (const PinFigure& each : figures.pins) {
+                if (each.pin == pin) {
+                    return each.users.size();
+                }
+            }
+            return std::size_t{99};
+        };
+        const auto port = loaded.part->findPeripheral("uart3");
+        const std::vector<std::string> pins = loaded.part->peripherals[*port].pins;
+        loaded.plan->promises.push_back({"", readPromiseLine("uart3 talks 9600", &*loaded.part).value()});
+        QCOMPARE(usersOf(pins[1]), std::size_t{1});
+        loaded.plan->promises.back() = {"", readPromiseLine("uart3 talks 9600, on one wire", &*loaded.part).value()};
+        QCOMPARE(usersOf(pins[0]), std::size_t{1});
+        QCOMPARE(usersOf(pins[1]), std::size_t{0});
+        const Figures figures = derive(*loaded.part, *loaded.plan, "A");
+        const auto& fields = figures.promises.back().fields;
+        QVERIFY(
+            std::any_of(fields.begin(), fields.end(), [](const FieldValue& value) { return value.control == "uart3.one_wire"; }));
+        std::get<UartKind>(loaded.part->peripherals[*port].kind).hasOneWire = false;
+        QCOMPARE(derive(*loaded.part, *loaded.plan, "A").promises.back().why, std::string("this port can't talk on one wire"));
+    }
+
     /// How soon a start bit's clock runs: at once where it goes on, else after the stages and start-ups that feed it.
     void startBitsWakeInTime() {
         const LoadedPlan loaded = orchard();

@@ -79,7 +79,8 @@ private slots:
             QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say);
         };
         row("a word of a promise", "uart1 talks 921600 within", "uart1 talks 921600 witin",
-            "f:43:34: error: 'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?\n");
+            "f:43:34: error: 'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1', 'on one wire' or 'also in idle'; did you "
+            "mean 'within'?\n");
         row("a line that the part lacks", "[take.choices.bus_a]", "[take.choices.bus_c]",
             "f:112:1: error: no line, source or peripheral 'bus_c'; expected 'xtm', 'rcf', 'xtw', 'rcs', 'ref', 'vco', 'pll_a', "
             "'pll_b', 'core', 'bus_a', 'bus_b', 'timers' or one of 21 more; did you mean 'bus_a'?\n"

@@ -37,8 +37,8 @@ private slots:
         row("uart1 talks 11", 12, {"115200"});
         row("uart1 talks 9600 w", 17, {"within 1.5 %"});
         row("uart1 talks 9600 within 2 % ", 28,
-            {"as 8N1", "as 8E1", "as 8O1", "as 7E1", "as 7O1", "as 8N2", "as 9N1", "also in idle", "also in snooze",
-             "also in deep", "also in off"});
+            {"as 8N1", "as 8E1", "as 8O1", "as 7E1", "as 7O1", "as 8N2", "as 9N1", "on one wire", "also in idle",
+             "also in snooze", "also in deep", "also in off"});
         row("uart1 talks 9600 as 8", 20, {"8N1", "8E1", "8O1", "8N2"});
         row("bus_b runs at ", 14, {"160 MHz"});
         row("bus_b runs at l", 11, {"at least 60 MHz"});
@@ -174,7 +174,7 @@ private slots:
                        "'takes', 'clocks', 'holds' or 'lasts'");
         row("uart1 talks||", "the line ends; expected '115200'");
         row("uart1 talks 9600 |witin| 3 %",
-            "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1' or 'also in idle'; did you mean 'within'?");
+            "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1', 'on one wire' or 'also in idle'; did you mean 'within'?");
         row("uart1 talks 9600 within 3 |ms|", "'ms' makes it a time; expected a ratio such as '1.5 % or 30 ppm'");
         row("uart1 talks 9600 within |3|", "'3' has no unit; expected a ratio such as '1.5 % or 30 ppm'");
         row("uart1 talks 9600 within 3 % exactly||", "both 'within' and 'exactly'; expected one of them");
@@ -273,7 +273,8 @@ private slots:
                 line.subject = "uart1";
                 line.ask = TalksAsk{1 / time(),
                                     {static_cast<int>(random.whole(5, 9)), random.coin() ? 'N' : 'E', random.coin() ? 1 : 2},
-                                    tolerance()};
+                                    tolerance(),
+                                    random.coin()};
                 break;
             case 2:
                 line.subject = random.coin() ? "timer2" : "rtc";

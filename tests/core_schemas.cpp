@@ -96,11 +96,11 @@ Json schemaOf(const std::string& kind) {
 /// A kind of peripheral that has this key.
 std::string kindThatReads(const std::string& key) {
     static const std::map<std::string, std::vector<std::string>> keys{
-        {"uart", {"modes"}},
+        {"uart", {"modes", "one_wire"}},
         {"timer", {"bits", "style", "centred", "dead", "post", "chained"}},
         {"adc", {"sample", "conversion", "input", "channels", "limit", "oversample"}},
         {"spi", {"divide", "lanes", "shift", "dummy", "size"}},
-        {"i2c", {"low", "high", "fixed", "fastest"}},
+        {"i2c", {"low", "high", "fixed", "fastest", "setup", "hold"}},
         {"can", {"nominal", "data", "delay", "node_delay", "message_words", "message_costs"}},
         {"rtc", {"calendar", "calibration"}},
         {"delay-loop", {"turn", "overhead", "turns"}}};

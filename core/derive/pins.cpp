@@ -64,7 +64,13 @@ std::vector<PinFigure> pinFigures(const Part& part, const Plan& plan, const Figu
     }
     for (std::size_t i = 0; i < part.peripherals.size(); ++i) {
         if (peripherals[i]) {
-            table.use(part.peripherals[i].pins, part.peripherals[i].id);
+            std::vector<std::string> pins = part.peripherals[i].pins;
+            const bool isOneWire = std::any_of(plan.promises.begin(), plan.promises.end(), [&](const Promise& promise) {
+                const auto* talks = std::get_if<TalksAsk>(&promise.line.ask);
+                return talks != nullptr && talks->isOneWire && promise.line.subject == part.peripherals[i].id;
+            });
+            pins.resize(isOneWire ? std::min<std::size_t>(pins.size(), 1) : pins.size());
+            table.use(pins, part.peripherals[i].id);
         }
     }
     for (const Promise& promise : plan.promises) {

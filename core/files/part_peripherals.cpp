@@ -93,8 +93,9 @@ private:
             inner.finish();
             uart.modes.push_back(std::move(mode));
         }
+        uart.hasOneWire = reader.flag("one_wire").value_or(false);
         peripheral.kind = std::move(uart);
-        return {"oversample", "divisor"};
+        return {"oversample", "divisor", "one_wire"};
     }
 
     std::vector<std::string> readTimer(TableReader& reader, Peripheral& peripheral) {
@@ -235,6 +236,8 @@ private:
         bus.low = readWholeSet(reader, "low", Need::required);
         bus.high = readWholeSet(reader, "high", Need::required);
         bus.fastest = reader.quantity("fastest", Unit::hertz);
+        bus.setup = readWholeSet(reader, "setup");
+        bus.hold = readWholeSet(reader, "hold");
         if (const toml::table* fixed = reader.table("fixed")) {
             TableReader inner(*fixed, context_.reporter, reader.pathOf("fixed"));
             bus.fixedLow = inner.factor("low").value_or(Rational(0));
@@ -242,7 +245,7 @@ private:
             inner.finish();
         }
         peripheral.kind = std::move(bus);
-        return {"prescaler", "low", "high"};
+        return {"prescaler", "low", "high", "setup", "hold"};
     }
 
     std::vector<std::string> readCan(TableReader& reader, Peripheral& peripheral) {

@@ -19,6 +19,7 @@ struct UartMode {
 
 struct UartKind {
     std::vector<UartMode> modes;
+    bool hasOneWire = false; ///< it can send and receive on its first pin
 };
 
 /// reload: counts to the top and starts again. preload: counts up from 2^bits − counts to the overflow. freeRunning: always
@@ -96,6 +97,8 @@ struct I2cKind {
     Rational fixedLow;               ///< cycles of the port's clock on top of the low phase
     Rational fixedHigh;              ///< and of the high phase
     std::optional<Rational> fastest; ///< Hz, the fastest grade of the bus that it drives
+    FactorSet setup = {};            ///< prescaled cycles from data to the rising clock; empty: not to be set
+    FactorSet hold = {};             ///< prescaled cycles from the falling clock to data
 };
 
 /// The bits of one phase of CAN in quanta: 1 + seg1 + seg2, each of prescaler ÷ clock.

@@ -179,6 +179,7 @@ void clausesFor(ClauseList& list, TalksAsk& ask) {
                             return std::nullopt;
                         }))
         .known = {"8N1", "8E1", "8O1", "7E1", "7O1", "8N2", "9N1"};
+    list.flag("on one wire", ask.isOneWire);
 }
 
 void clausesFor(ClauseList& list, BusAsk& ask) {

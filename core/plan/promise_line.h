@@ -43,6 +43,7 @@ struct TalksAsk {
     Rational bitsPerSecond;
     UartFrame frame;
     Tolerance tolerance;
+    bool isOneWire = false; ///< "on one wire": both directions share a pin
     bool operator==(const TalksAsk&) const = default;
 };
 

@@ -36,7 +36,7 @@ struct ClausePrinter {
     }
     std::string operator()(const TalksAsk& ask) const {
         return "talks " + bitRate(ask.bitsPerSecond) + toleranceText(ask.tolerance) +
-               (ask.frame == UartFrame{} ? "" : " as " + printFrame(ask.frame));
+               (ask.frame == UartFrame{} ? "" : " as " + printFrame(ask.frame)) + (ask.isOneWire ? ", on one wire" : "");
     }
     std::string operator()(const CanAsk& ask) const {
         return "talks " + printReadable(ask.bitsPerSecond, Unit::bitsPerSecond) + toleranceText(ask.tolerance) +

@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <tuple>
 
 namespace wisetick {
 
@@ -34,8 +35,20 @@ Way judgedWay(const Counts& counts, const I2cKind& bus, const BusAsk& ask, const
     const Bounds got = inverse(period);
     const Judgement phases = both(judgeAtLeast(low, grade.low, isKnown), judgeAtLeast(high, grade.high, isKnown));
     const Judgement rate = judgeAtMost(got, ask.hertz, isKnown);
-    return judgedAs(wayThatGives({{"prescaler", counts.prescaler}, {"low", counts.low}, {"high", counts.high}}, got, ask.hertz),
-                    {worseState(rate.state, phases.state), rate.margin});
+    std::vector<Setting> settings{{"prescaler", counts.prescaler}, {"low", counts.low}, {"high", counts.high}};
+    State data = State::kept;
+    // data stands before the clock rises, past its own edge, and holds over the clock's falling edge
+    for (const auto& [name, set, time] : {std::tuple("setup", &bus.setup, riseOf(ask) + grade.setup),
+                                          std::tuple("hold", &bus.hold, ask.fall.value_or(Rational(0)))}) {
+        if (!set->empty()) {
+            const Rational cycles = std::max(time * clock.hertz.max / counts.prescaler, set->least());
+            const auto enough = set->atLeast(cycles);
+            settings.push_back({name, enough.value_or(set->most())});
+            data = enough ? data : State::broken;
+        }
+    }
+    return judgedAs(wayThatGives(std::move(settings), got, ask.hertz),
+                    {worseState(data, worseState(rate.state, phases.state)), rate.margin});
 }
 
 /// The fewest counts at a clock of that rate that are neither too fast nor too short; more low than high, as the bus wants
@@ -128,6 +141,17 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
                                    printQuantity(ask.fall.value_or(Rational(0)), Unit::second),
                                printQuantity(1 / way.got.nominal, Unit::second),
                                {askedOrigin(figure), partOrigin(figure)}});
+    for (const char* name : {"setup", "hold"}) {
+        if (const Rational cycles = settingOf(way, name); cycles.sign() > 0) {
+            const bool isSetup = std::string(name) == "setup";
+            figure.workings.push_back({isSetup ? "data set-up" : "data hold",
+                                       isSetup ? "long enough for the rise and the grade's set-up, at the fastest clock"
+                                               : "over the falling edge, at the fastest clock",
+                                       printFactor(prescaler) + " \u00d7 " + printFactor(cycles) + " \u00f7 " + rate,
+                                       printQuantity(prescaler * cycles / clock.hertz.nominal, Unit::second),
+                                       {partOrigin(figure)}});
+        }
+    }
     addErrorSteps(figure, clock);
 }
 
@@ -194,9 +218,10 @@ Rational riseOf(const BusAsk& ask) {
 
 std::optional<I2cGrade> i2cGrade(const Rational& hertz) {
     const Rational nanosecond = powerOfTen(-9);
-    static const std::vector<I2cGrade> grades{{"standard", 100000, nanosecond * 4700, nanosecond * 4000, nanosecond * 1000},
-                                              {"fast", 400000, nanosecond * 1300, nanosecond * 600, nanosecond * 300},
-                                              {"fast plus", 1000000, nanosecond * 500, nanosecond * 260, nanosecond * 120}};
+    static const std::vector<I2cGrade> grades{
+        {"standard", 100000, nanosecond * 4700, nanosecond * 4000, nanosecond * 1000, nanosecond * 250},
+        {"fast", 400000, nanosecond * 1300, nanosecond * 600, nanosecond * 300, nanosecond * 100},
+        {"fast plus", 1000000, nanosecond * 500, nanosecond * 260, nanosecond * 120, nanosecond * 50}};
     const auto found = std::find_if(grades.begin(), grades.end(), [&](const I2cGrade& grade) { return hertz <= grade.fastest; });
     return found == grades.end() ? std::nullopt : std::optional(*found);
 }

@@ -17,6 +17,7 @@ struct I2cGrade {
     Rational low;
     Rational high;
     Rational longestRise;
+    Rational setup; ///< s, least from data to the rising clock
 };
 
 /// The grade of a rate; nothing above 1 MHz.

@@ -40,8 +40,11 @@ std::vector<Rational> candidateDivisors(const UartMode& mode, const TalksAsk& as
 }
 
 Way judgedWay(const UartMode& mode, const Rational& divisor, const TalksAsk& ask, const Clock& clock) {
-    Way way = wayThatGives({{"oversample", mode.oversample}, {"divisor", divisor}},
-                           clock.hertz * (1 / (divisor * mode.oversample)), ask.bitsPerSecond);
+    std::vector<Setting> settings{{"oversample", mode.oversample}, {"divisor", divisor}};
+    if (ask.isOneWire) {
+        settings.push_back({"one_wire", 1});
+    }
+    Way way = wayThatGives(std::move(settings), clock.hertz * (1 / (divisor * mode.oversample)), ask.bitsPerSecond);
     const Judgement judgement = ask.tolerance.exactly
                                     ? judgeExactly(way.error)
                                     : judgeWithin(way.error, toleranceOf(ask, mode.oversample), clock.unknown.empty());
@@ -182,6 +185,11 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     figure.unit = Unit::bitsPerSecond;
     figure.asked = ask.bitsPerSecond;
     figure.isWorstKnown = clock.unknown.empty();
+    if (ask.isOneWire && !uart.hasOneWire) {
+        figure.state = State::broken;
+        figure.why = "this port can't talk on one wire";
+        return figure;
+    }
     std::vector<Way> ways;
     if (auto kept = detail == Detail::result && pinned.empty() ? keptAtOnce(uart, ask, clock) : std::nullopt) {
         ways.push_back(std::move(*kept));
