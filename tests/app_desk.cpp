@@ -172,6 +172,43 @@ private slots:
         QApplication::processEvents();
     }
 
+    /// Where a value is to stand, those that would be exact are offered first; taking one makes a line that is kept exactly.
+    void exactValuesAreOfferedFirst() {
+        QLineEdit* entry = window_->promises()->entry();
+        entry->setFocus();
+        QTest::keyClicks(entry, "probe-desk: timer2 fires every ");
+        const QStringList offers = window_->promises()->completions();
+        QVERIFY2(!offers.isEmpty() && offers.front().endsWith("exact"), qPrintable(offers.join(" | ")));
+        QVERIFY(offers.contains("125 us  exact"));
+        QTest::keyClicks(entry, "125 us exactly");
+        QTest::keyClick(entry, Qt::Key_Return);
+        QCOMPARE(stateOf("probe-desk"), State::kept);
+        QVERIFY(document().figures().findPromise("probe-desk")->error->nominal.isZero());
+    }
+
+    /// The desk follows the card that is selected, and the trail carries the worst of the promises.
+    void theDeskFollowsTheCards() {
+        QTest::keyClick(window_.get(), Qt::Key_3, Qt::AltModifier);
+        for (const char* name : {"modem", "tick", "feed"}) {
+            window_->promises()->cards()->select(name);
+            QCOMPARE(window_->desk()->shown(), QString(name));
+            QVERIFY(!window_->desk()->pictures().empty());
+            QVERIFY(!window_->desk()->table().rows.empty());
+        }
+        QTest::keyClick(window_.get(), Qt::Key_2, Qt::AltModifier);
+        QVERIFY(!window_->desk()->isVisible());
+        window_->promises()->cards()->select("modem"); // goes on while another view is shown
+        QCOMPARE(window_->desk()->shown(), QString("modem"));
+    }
+
+    /// An edit of a clock makes pictures and ways anew.
+    void theDeskFollowsTheClocks() {
+        showDeskOf("timer2 fires every 1 ms exactly");
+        QCOMPARE(window_->desk()->table().rows[0].cells[1], QString("40000"));
+        document().edit("vco", [](Plan& plan) { choiceOf(plan, "A", "vco").multiply = Rational(105); });
+        QVERIFY(window_->desk()->table().rows[0].cells[1] != QString("40000"));
+    }
+
     void withoutAPromiseItSaysSo() {
         window_->showView("promises");
         document().edit("none", [](Plan& plan) { plan.promises.clear(); });

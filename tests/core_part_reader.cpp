@@ -193,6 +193,9 @@ private slots:
             "p:26:17: error: the text '-12 MHz'; expected a rate above 0\n");
         row("a range that steps past its end", "step = \"1/2\"", "step = \"2/7\"",
             "p:31:31: error: a range that its steps of 2/7 do not end on; expected 'to' a whole number of steps from 'from'\n");
+        row("a style mistyped", "style = \"preload\"", "style = \"free-runing\"",
+            "p:38:9: error: no style 'free-runing'; expected 'reload', 'preload' or 'free-running'; did you mean "
+            "'free-running'?\n");
         row("counts beyond the bits", "bits = 8", "bits = 8\ncounts = { from = 1, to = 512 }",
             "p:38:10: error: counts up to 512; expected at most 2^8 = 256\n");
         row("a factor beyond all reason", "divide = [1, 3, 12]", "divide = [1, 3, \"1e60\"]",
@@ -214,6 +217,57 @@ private slots:
         const PartFile file = readPart(replaced(kSedge, what, by), "p");
         QVERIFY(!file.part.has_value());
         QCOMPARE(lines(file.diagnostics), say);
+    }
+
+    /// What timers, calendars and orders of bringing up can be told, with one fault each; the place and a word of what is wrong.
+    void saysWhatIsWrongOfAPeripheral_data() {
+        QTest::addColumn<std::string>("more");
+        QTest::addColumn<std::string>("say");
+        const auto row = [](const char* more, const char* say) { QTest::newRow(more) << std::string(more) << std::string(say); };
+        row("post = { from = 1, to = 8, step = \"1/2\" }", "expected whole numbers");
+        row("chained = { bits = 16 }", "no 'with' in peripheral.beat.chained");
+        row("chained = { with = \"other\", bits = 8 }", "expected a whole number from 9 to 62");
+        row("bring_up = \"gate\"", "bring_up that is no list; expected a list of controls and of { say = \u2026 } tables");
+        row("bring_up = [\"gat\"]",
+            "no control 'gat'; expected 'prescaler', 'counts', 'gate' or 'interrupts'; did you mean 'gate'?");
+        row("bring_up = [{ field = \"T.CTL[0]\" }]", "no 'say' in peripheral.beat.bring_up");
+        row("bring_up = [{ say = \"start\", field = \"T.CTL[0]\", code = 2 }]", "code 2; expected at most 1");
+        row("bring_up = [{ say = \"start\", feild = \"T.CTL[0]\" }]", "unknown key 'feild'");
+        row("bring_up = [1]", "a step that is neither text nor table");
+        row("bring_up = [{ control = \"interupts\", verbs = [\"fires\"] }]", "no control 'interupts'");
+    }
+    void saysWhatIsWrongOfAPeripheral() {
+        QFETCH(std::string, more);
+        QFETCH(std::string, say);
+        const PartFile file = readPart(replaced(kSedge, "prescaler = [1, 8, 64]", "prescaler = [1, 8, 64]\n" + more), "p");
+        QVERIFY(!file.part.has_value());
+        const std::string found = lines(file.diagnostics);
+        QVERIFY2(found.find(say) != std::string::npos, found.c_str());
+        QVERIFY2(found.rfind("p:", 0) == 0, found.c_str());
+    }
+
+    /// The same, said well, is read as it stands.
+    void readsWhatAPeripheralTells() {
+        const PartFile file = readPart(
+            replaced(kSedge, "prescaler = [1, 8, 64]",
+                     "prescaler = [1, 8, 64]\nchannels = [\"A1\", \"\"]\ncentred = true\ndead = { from = 1, to = 63 }\npost = { "
+                     "from = 1, "
+                     "to = 16 }\nchained = { with = \"other\", bits = 16 }\nbring_up = [\"counts\", { say = \"start\", field = "
+                     "\"T.CTL[0]\", forgotten = true, channel = 2, verbs = [\"drives\"] }]"),
+            "p");
+        QCOMPARE(lines(file.diagnostics), std::string());
+        const Peripheral& peripheral = file.part->peripherals[0];
+        const auto& timer = std::get<TimerKind>(peripheral.kind);
+        QCOMPARE(timer.channels.size(), std::size_t{2});
+        QVERIFY(timer.isCentred && timer.dead.most() == 63 && timer.post.most() == 16);
+        QCOMPARE(timer.chain->with, std::string("other"));
+        QCOMPARE(timer.chain->bits, 16);
+        QCOMPARE(peripheral.bringUp.size(), std::size_t{2});
+        QCOMPARE(peripheral.bringUp[0].control, std::string("counts"));
+        const BringUpStep& start = peripheral.bringUp[1];
+        QVERIFY(start.say == "start" && start.isForgotten && start.channel == 2 && start.code == 1);
+        QCOMPARE(fieldText(*start.field), std::string("T.CTL[0]"));
+        QVERIFY(start.verbs == std::vector<std::string>{"drives"});
     }
 
     void reportsAllFaultsNotTheFirst() {

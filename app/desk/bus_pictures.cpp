@@ -1,3 +1,4 @@
+#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/log_axis.h"
 #include "paint/text.h"
@@ -13,14 +14,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
-QString timeText(const Rational& seconds) {
-    return text(printQuantity(seconds, Unit::second, 4));
-}
 
 /// One stretch of a strip of time.
 struct Stretch {

@@ -1,3 +1,4 @@
+#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/text.h"
 #include "promise/can.h"
@@ -11,10 +12,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 /// One segment of a bit.
 struct Segment {

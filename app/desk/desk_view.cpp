@@ -1,5 +1,6 @@
 #include "desk/desk_view.h"
 
+#include "desk/picture_text.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "quantity/quantity_print.h"
@@ -19,10 +20,6 @@ constexpr qreal kLeft = 16;
 constexpr qreal kColumnGap = 16;
 constexpr qreal kLeastGap = 9;
 constexpr std::size_t kMostWays = 24;
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 } // namespace
 

@@ -1,3 +1,4 @@
+#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "evaluate/delay_routes.h"
 #include "paint/text.h"
@@ -10,10 +11,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 QString hourlyText(const DelayRoute& route) {
     if (!route.figure.error) {

@@ -1,4 +1,5 @@
 #include "derive/promises.h"
+#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/log_axis.h"
 #include "paint/text.h"
@@ -11,14 +12,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
-QString timeText(const Rational& seconds) {
-    return text(printQuantity(seconds, Unit::second, 4));
-}
 
 /// When a watchdog opens and bites at one speed of its clock.
 struct BiteRow {

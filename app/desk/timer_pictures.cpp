@@ -1,3 +1,4 @@
+#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/log_axis.h"
 #include "paint/text.h"
@@ -12,10 +13,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 /// A bar of the reach chart: what one prescaler can make of one clock.
 struct ReachBar {

@@ -1,3 +1,4 @@
+#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/text.h"
 #include "promise/uart.h"
@@ -11,10 +12,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 /// "9600", "115k", "1.5M".
 QString shortRate(const Rational& rate) {

@@ -1,3 +1,4 @@
+#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/text.h"
 #include "quantity/quantity_print.h"
@@ -7,14 +8,6 @@
 #include <algorithm>
 
 namespace wisetick::app {
-
-namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
-} // namespace
 
 std::optional<DeskPicture> wakingPicture(const DeskScene& scene, const std::optional<Rational>& bit) {
     const auto peripheral = scene.part.findPeripheral(scene.desk.peripheral->id);

@@ -1,5 +1,6 @@
 #include "desk/way_table.h"
 
+#include "desk/picture_text.h"
 #include "promise/can.h"
 #include "promise/pwm.h"
 #include "quantity/quantity_print.h"
@@ -11,10 +12,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 struct Cell {
     QString head;

@@ -156,7 +156,7 @@ Origin askedOrigin(const PromiseFigure& figure) {
 }
 
 Origin partOrigin(const PromiseFigure& figure) {
-    const std::string id = figure.subject.substr(figure.subject.find('/') + 1);
+    const std::string id = peripheralOf(figure.subject.substr(figure.subject.find('/') + 1)); // of a channel its timer
     return {id, {}, "part/peripheral." + id, {}};
 }
 
