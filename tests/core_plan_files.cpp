@@ -1,3 +1,4 @@
+#include "derive/derive.h"
 #include "files/part_reader.h"
 #include "files/plan_writer.h"
 #include "support.h"
@@ -325,6 +326,39 @@ private slots:
         const LoadedPlan missing = loadPlan("/nowhere/x.plan.toml", {});
         QCOMPARE(lines(missing.diagnostics),
                  std::string("/nowhere/x.plan.toml: error: there is no such file; expected a readable file\n"));
+    }
+
+    /// Every way that a promise of the largest example has taken can be pinned, saved and read again.
+    void pinnedWaysOfEveryKindAreSaved() {
+        const std::string path = sourceDir() + "/examples/spindle-balancer.plan.toml";
+        const LoadedPlan loaded = loadPlan(path, {sourceDir() + "/parts"});
+        QVERIFY(loaded.plan && loaded.part);
+        const Figures figures = derive(*loaded.part, *loaded.plan, "full");
+        Plan pinned = *loaded.plan;
+        std::size_t count = 0;
+        for (const PromiseFigure& figure : figures.promises) {
+            if (!figure.settings.empty()) {
+                PinnedWay way{figure.name, {}};
+                for (const Setting& setting : figure.settings) {
+                    way.settings.emplace_back(setting.name, setting.value);
+                }
+                pinned.takes[0].pinned.push_back(std::move(way));
+                ++count;
+            }
+        }
+        QVERIFY(count > 25);
+        std::erase_if(pinned.takes[0].pinned, [](const PinnedWay& way) { return way.promise == "day"; });
+        pinned.takes[0].pinned.push_back({"day", {{"first", 128}, {"second", 256}, {"calibration", -32}}});
+        const std::string written = savePlan(pinned, fileText(path));
+        const PlanFile again = readPlan(written, "again", &*loaded.part);
+        QVERIFY2(again.plan.has_value(), lines(again.diagnostics).c_str());
+        QVERIFY(*again.plan == pinned);
+        const Figures after = derive(*loaded.part, *again.plan, "full");
+        for (std::size_t i = 0; i < after.promises.size(); ++i) {
+            const bool isAsBefore = after.promises[i].state == figures.promises[i].state &&
+                                    after.promises[i].settings == figures.promises[i].settings;
+            QVERIFY2(after.promises[i].name == "day" || isAsBefore, after.promises[i].name.c_str()); // that one was set otherwise
+        }
     }
 };
 

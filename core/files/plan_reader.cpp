@@ -2,6 +2,7 @@
 
 #include "base/nearest_name.h"
 #include "files/toml_reader.h"
+#include "plan/setting_names.h"
 
 #include <algorithm>
 
@@ -393,9 +394,14 @@ private:
             TableReader reader(*table, reporter_, pinned.pathOf(promise));
             checkName(reader, reader.place(), "promise", promise, names);
             PinnedWay way{promise, {}};
-            for (const char* key : {"oversample", "divisor", "prescaler", "counts", "window"}) {
-                if (const auto value = reader.factor(key)) {
-                    way.settings.emplace_back(key, *value);
+            for (const std::string& name : settingNames()) {
+                const toml::node* node = reader.node(name);
+                if (node == nullptr) {
+                    continue;
+                }
+                const auto whole = node->value_exact<std::int64_t>(); // a calibration can be below 0, a compare 0
+                if (const auto value = whole ? std::optional(Rational(*whole)) : reader.factor(name)) {
+                    way.settings.emplace_back(name, *value);
                 }
             }
             reader.finish();
