@@ -77,8 +77,7 @@ Way judgedWay(const WatchdogKind& watchdog, const CounterSetting& setting, const
     if (const auto early = earlyCounts(watchdog, ask, clock, way)) {
         way.settings.push_back({"early", *early});
         const Bounds warns = inverse(clock.hertz, *early * settingOf(way, "prescaler"));
-        way = judgedAs(std::move(way),
-                       {worseState(way.state, judgeAtLeast(warns, *ask.warnsBefore, clock.unknown.empty()).state), way.margin});
+        way.state = worseState(way.state, judgeAtLeast(warns, *ask.warnsBefore, clock.unknown.empty()).state);
     }
     return way;
 }
