@@ -14,8 +14,8 @@ struct BringUpAction {
     bool operator==(const BringUpAction&) const = default;
 };
 
-/// The steps for a promise in the order of its peripheral: as the part tells it, else gate, clock, settings, and the enables of its
-/// interrupt from its own to the core's. Empty for what has no peripheral.
+/// The steps for a promise in the order of its peripheral: as the part tells it, else gate, clock, settings, and the enables of
+/// its interrupt from its own to the core's. Empty for what has no peripheral.
 std::vector<BringUpAction> bringUp(const Part& part, const Plan& plan, const PromiseFigure& figure, std::size_t promise);
 
 } // namespace wisetick
