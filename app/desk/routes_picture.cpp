@@ -16,8 +16,8 @@ QString hourlyText(const DelayRoute& route) {
     if (!route.figure.error) {
         return text(route.figure.why);
     }
-    if (route.hourly.isZero()) {
-        return QObject::tr("on time");
+    if (route.hourly.isZero()) { // what breaks it is something else
+        return route.figure.state == State::broken ? text(route.figure.why) : QObject::tr("on time");
     }
     const QString time = text(printQuantity(abs(route.hourly), Unit::second, 4));
     return route.hourly.sign() > 0 ? QObject::tr("%1 late an hour").arg(time) : QObject::tr("%1 early an hour").arg(time);

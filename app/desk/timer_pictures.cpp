@@ -35,7 +35,11 @@ constexpr std::size_t kMostBars = 9;
 std::vector<Rational> tellingPrescalers(const FactorSet& set, const std::vector<Way>& ways) {
     std::vector<Rational> list{set.least(), set.most()};
     const auto add = [&](const Rational& value) {
-        if (list.size() < kMostBars && std::find(list.begin(), list.end(), value) == list.end()) {
+        const bool isLikeAnother = std::any_of(list.begin(), list.end(), [&](const Rational& other) {
+            const Rational ratio = value < other ? other / value : value / other;
+            return ratio < Rational(11, 10); // its bar would look the same
+        });
+        if (list.size() < kMostBars && !isLikeAnother) {
             list.push_back(value);
         }
     };
