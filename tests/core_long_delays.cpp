@@ -333,6 +333,32 @@ private slots:
         QCOMPARE(stateName(figure.state), state);
     }
 
+    /// Data that stand 6 ns after the edge: at 100 MHz half a clock is 5 ns, so the sampling is half a clock late.
+    void samplingIsShifted() {
+        SpiKind spi;
+        spi.divide = FactorSet::range(1, 64);
+        spi.shift = FactorSet::list({Rational(1, 2)});
+        const auto judged = [&](const std::string& line) {
+            return judgeSpi({}, spi, std::get<ClocksAsk>(readPromiseLine("qspi0 clocks " + line)->ask), clockAt("200000000"),
+                            std::nullopt);
+        };
+        QCOMPARE(settingsText(judged("at most 100 MHz, valid after 5 ns").settings), std::string("2"));
+        QCOMPARE(settingsText(judged("at most 100 MHz, valid after 6 ns").settings), std::string("2 1/2"));
+        QCOMPARE(settingsText(judged("at most 100 MHz, valid after 10 ns").settings), std::string("2 1/2"));
+        QCOMPARE(settingsText(judged("at most 100 MHz, valid after 11 ns").settings), std::string("3 1/2")); // 15 ns a clock
+        QCOMPARE(settingsText(judged("at most 100 MHz, valid after 100 ns").settings), std::string("20 1/2"));
+        for (const char* line :
+             {"at most 100 MHz, valid after 5 ns", "at most 100 MHz, valid after 11 ns", "at most 100 MHz, valid after 100 ns"}) {
+            QCOMPARE(stateName(judged(line).state), std::string("kept"));
+        }
+        const PromiseFigure late = judged("at most 100 MHz, valid after 1 us"); // 64 is the most: 320 ns
+        QCOMPARE(stateName(late.state), std::string("broken"));
+        QVERIFY2(late.why.find("and the data stand only after 1 \u00b5s") != std::string::npos, late.why.c_str());
+        spi.shift = {};
+        QCOMPARE(settingsText(judged("at most 100 MHz, valid after 6 ns").settings),
+                 std::string("3")); // no shift: slower, 7.5 ns
+    }
+
     void aPullUpMakesTheRise() {
         const auto ask = std::get<BusAsk>(readPromiseLine("i2c1 talks 400 kHz, pulled by 2.2 kohm into 100 pF")->ask);
         // 0.8472979 x 2200 x 100 pF = 186.4055 ns

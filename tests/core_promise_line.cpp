@@ -126,6 +126,7 @@ private slots:
             "adc0 takes 50 k samples/s, oversampled 16 times, triggered by timer2");
         row("qspi0 clocks at most 100 MHz of 16 MiB after 8 dummies reading 256 byte in at most 5 us",
             "qspi0 clocks at most 100 MHz, of 16 MiB, after 8 dummies, reading 256 byte in at most 5 \u00B5s");
+        row("qspi0 clocks valid after 6 ns at most 100 MHz", "qspi0 clocks at most 100 MHz, valid after 6 ns");
         row("i2c1 talks 400 kHz into 100 pF pulled by 2.2 kohm", "i2c1 talks 400 kHz, pulled by 2.2 k\u03A9 into 100 pF");
         row("guard bites after 10 ms warns 1 ms before", "guard bites after 10 ms, warns 1 ms before");
         row("timer6 fires every 1/3 s", "timer6 fires every 1000000000000/3 ps");
@@ -307,7 +308,8 @@ private slots:
             case 9: {
                 line.subject = "qspi0";
                 const auto reading = some();
-                line.ask = ClocksAsk{1 / time(), some(), some(), reading, reading ? std::optional(time()) : std::nullopt};
+                line.ask =
+                    ClocksAsk{1 / time(), some(), some(), reading, reading ? std::optional(time()) : std::nullopt, maybe()};
                 break;
             }
             case 10: {

@@ -281,6 +281,7 @@ void clausesFor(ClauseList& list, ClocksAsk& ask) {
     list.needed("at most", Unit::hertz, "at most 100 MHz", ask.hertz);
     list.quantity("of", Unit::byte, "of 16 MiB", ask.size);
     list.quantity("after", Unit::count, "after 8 dummies", ask.dummy).closes = "dummies";
+    list.quantity("valid after", Unit::second, "valid after 6 ns", ask.valid);
     list.quantity("reading", Unit::byte, "reading 256 byte", ask.reading).needs = "in at most";
     list.quantity("in at most", Unit::second, "in at most 5 us", ask.within).needs = "reading";
 }

@@ -165,6 +165,7 @@ struct ClocksAsk {
     std::optional<Rational> dummy = {};   ///< "after 8 dummies": cycles that the memory wants between address and data
     std::optional<Rational> reading = {}; ///< "reading 256 byte in at most 5 us"
     std::optional<Rational> within = {};  ///< s
+    std::optional<Rational> valid = {};   ///< "valid after 6 ns": s, from the clock's edge until the device's data stand
     bool operator==(const ClocksAsk&) const = default;
 };
 

@@ -93,7 +93,7 @@ struct ClausePrinter {
     std::string operator()(const ClocksAsk& ask) const {
         return "clocks at most " + printReadable(ask.hertz, Unit::hertz) + said(", of ", ask.size, Unit::byte) +
                said(", after ", ask.dummy, Unit::count, " dummies") + said(", reading ", ask.reading, Unit::byte) +
-               said(" in at most ", ask.within, Unit::second);
+               said(" in at most ", ask.within, Unit::second) + said(", valid after ", ask.valid, Unit::second);
     }
     std::string operator()(const WaitsAsk& ask) const {
         return (ask.isAtLeast ? "waits at least " : "waits ") + printReadable(ask.time, Unit::second) +

@@ -5,8 +5,8 @@ namespace wisetick {
 const std::vector<std::string>& settingNames() {
     static const std::vector<std::string> names = [] {
         // in the order in which the kinds set them
-        std::vector<std::string> list{"divide",   "sample", "bits", "oversample", "divisor",
-                                      "one_wire", "dummy",  "size", "prescaler",  "counts"};
+        std::vector<std::string> list{"divide", "sample", "bits",  "oversample", "divisor", "one_wire",
+                                      "dummy",  "size",   "shift", "prescaler",  "counts"};
         constexpr int kMostChannels = 64;
         for (int channel = 1; channel <= kMostChannels; ++channel) {
             list.push_back("compare" + std::to_string(channel));

@@ -27,6 +27,15 @@ Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, 
         const Judgement time = judgeAtMost(inverse(got, readClocks(spi, ask)), *ask.within, clock.unknown.empty());
         judgement = {worseState(judgement.state, time.state), judgement.margin};
     }
+    if (ask.valid) {
+        const Rational shift = shiftFor(spi, ask, got);
+        if (shift.sign() > 0) {
+            settings.push_back({"shift", shift});
+        }
+        const Judgement sampled =
+            judgeAtLeast(inverse(got, Rational(1, 2) + shift), *ask.valid, clock.unknown.empty()); // half a clock after the edge
+        judgement = {worseState(judgement.state, sampled.state), judgement.margin};
+    }
     return judgedAs(wayThatGives(std::move(settings), got, ask.hertz), judgement);
 }
 
@@ -72,6 +81,14 @@ std::string lacks(const SpiKind& spi, const ClocksAsk& ask) {
 
 } // namespace
 
+Rational shiftFor(const SpiKind& spi, const ClocksAsk& ask, const Bounds& rate) {
+    if (!ask.valid || spi.shift.empty()) {
+        return 0;
+    }
+    const Rational needed = *ask.valid * rate.max - Rational(1, 2);
+    return needed.sign() <= 0 ? Rational(0) : spi.shift.atLeast(needed).value_or(spi.shift.most());
+}
+
 Rational readClocks(const SpiKind& spi, const ClocksAsk& ask) {
     constexpr std::int64_t kCommandAndAddress = 8 + 24; // bits on one lane, whatever the port
     return kCommandAndAddress + ask.dummy.value_or(Rational(0)) + (ask.reading.value_or(Rational(0)) * 8 / spi.lanes).ceil();
@@ -97,6 +114,12 @@ std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& 
     add(spi.divide.atLeast(clock.hertz.nominal / limit));
     add(spi.divide.atLeast(clock.hertz.max / limit));
     add(spi.divide.atMost(clock.hertz.nominal / limit));
+    if (ask.valid) { // slow enough for the data to stand
+        const Rational latest = Rational(1, 2) + (spi.shift.empty() ? Rational(0) : spi.shift.most());
+        for (const Rational& hertz : {clock.hertz.nominal, clock.hertz.max}) {
+            add(spi.divide.atLeast(std::max(hertz / limit, *ask.valid * hertz / latest)));
+        }
+    }
     if (dividers.empty()) {
         add(spi.divide.most());
     }
@@ -141,6 +164,12 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
                      printQuantity(readClocks(spi, ask) / readAt, Unit::second) +
                      (figure.state == State::broken ? "" : " in the worst case") + ", asked at most " +
                      printQuantity(*ask.within, Unit::second);
+    } else if (const Rational sampled = (Rational(1, 2) + shiftFor(spi, ask, *figure.got)) /
+                                        (figure.state == State::broken ? figure.got->nominal : figure.got->max);
+               figure.state != State::kept && ask.valid && sampled < *ask.valid) {
+        figure.why = "samples " + printQuantity(sampled, Unit::second) + " after the edge" +
+                     (figure.state == State::broken ? "" : " in the worst case") + ", and the data stand only after " +
+                     printQuantity(*ask.valid, Unit::second);
     } else if (figure.state == State::broken) {
         figure.why = "the slowest is " + printQuantity(figure.got->nominal, Unit::hertz) + ", " + whose +
                      printQuantity(limit, Unit::hertz);
@@ -175,6 +204,15 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
                  printQuantity(figure.got->nominal, Unit::hertz) + " \u00d7 " + std::to_string(spi.lanes) + " \u00f7 8",
                  printFactor(figure.got->nominal * spi.lanes / 8) + " bytes/s",
                  {partOrigin(figure)}});
+        }
+        if (ask.valid) {
+            const Rational shift = settingOf(ways.front(), "shift");
+            figure.workings.push_back(
+                {"sampled after the edge",
+                 "(1/2 + shift) \u00f7 rate, not before the data stand",
+                 "(1/2 + " + printFactor(shift) + ") \u00f7 " + printQuantity(figure.got->nominal, Unit::hertz),
+                 printQuantity((Rational(1, 2) + shift) / figure.got->nominal, Unit::second),
+                 {askedOrigin(figure), partOrigin(figure)}});
         }
         if (ask.reading) {
             figure.workings.push_back(

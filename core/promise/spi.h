@@ -5,6 +5,10 @@
 
 namespace wisetick {
 
+/// By which part of a clock the sampling must be late for data that stand so long after the edge, at the fastest clock: the least
+/// shift for which half a clock and the shift are long enough; the most where none is. 0 where no such time is asked.
+Rational shiftFor(const SpiKind& spi, const ClocksAsk& ask, const Bounds& rate);
+
 /// Clocks of one read: command and address bit by bit, then dummy cycles, then the bytes over all lanes.
 Rational readClocks(const SpiKind& spi, const ClocksAsk& ask);
 
