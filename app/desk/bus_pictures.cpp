@@ -100,8 +100,7 @@ std::vector<DeskPicture> adcPictures(const DeskScene& scene, const AdcKind& adc,
                          : QObject::tr("%1 bit at %2").arg(bits).arg(text(printQuantity(hertz, Unit::hertz))),
         {{QObject::tr("sampling"), sample, true}, {QObject::tr("conversion"), conversion}}, std::nullopt, way->state));
     if (least.sign() > 0) {
-        pictures.push_back(stripPicture(QObject::tr("Charging through the source"),
-                                        QObject::tr("to a quarter of the least bit; the dashed line is the sampling there is"),
+        pictures.push_back(stripPicture(QObject::tr("Charging through the source"), QObject::tr("dashed: the sampling there is"),
                                         {{QObject::tr("charging"), least, true}}, sample, way->state));
     }
     const std::int64_t channels = ask.channels.value_or(Rational(1)).toInt64().value_or(1);

@@ -281,8 +281,8 @@ void DeskView::paintTable(QPainter& painter, qreal top) {
     const QString title = tr("Ways to keep it");
     drawText(painter, QRectF(kLeft, top, 300, line), Qt::AlignLeft, title, Face::bold, theme_.ink);
     const qreal hint = kLeft + textWidth(Face::bold, title) + 12;
-    drawText(painter, QRectF(hint, top, pinRect().left() - hint - 8, line), Qt::AlignLeft,
-             tr("best first; Enter pins one, and it stays though a better one comes"), Face::small, theme_.muted);
+    drawText(painter, QRectF(hint, top, pinRect().left() - hint - 8, line), Qt::AlignLeft, tr("best first; Enter pins one"),
+             Face::small, theme_.muted);
     const qreal row = rowHeight();
     const qreal mark = 10;
     // columns move together where there is little room; what still does not fit is left out, the fields first

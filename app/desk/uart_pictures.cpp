@@ -29,6 +29,9 @@ QString shortError(const Rational& error) {
     if (error.isZero()) {
         return "0";
     }
+    if (std::abs(percent) < 0.005) {
+        return QString::fromUtf8("\u22480"); // no sign without a figure
+    }
     const QString number = QString::number(std::abs(percent), 'f', std::abs(percent) < 10 ? 2 : 0);
     return (percent < 0 ? QString::fromUtf8("\u2212") : "+") + number;
 }
