@@ -2,6 +2,7 @@
 
 #include "base/nearest_name.h"
 #include "derive/bring_up.h"
+#include "derive/desk.h"
 #include "derive/lint_reset.h"
 #include "derive/way_there.h"
 #include "derive/workings_of.h"
@@ -170,7 +171,7 @@ int runLint(const Console& console, const std::vector<std::string>& parts, bool 
     return all.empty() ? kHolds : kBroken;
 }
 
-int runPromise(const Console& console, const PlanOptions& options, const std::string& line) {
+int runPromise(const Console& console, const PlanOptions& options, const std::string& line, bool wantsRates) {
     auto loaded = load(console, options);
     if (!loaded) {
         return kBadInput;
@@ -198,6 +199,9 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
         console.out << json.dump(2) << "\n";
     } else {
         console.out << promiseReport(promise, ways, bringUp(loaded->part, loaded->plan, promise, index), console.style);
+        if (wantsRates) {
+            console.out << ratesReport(deskOf(loaded->part, loaded->plan, figures, index, 1), console.style);
+        }
     }
     return promise.state == State::broken ? kBroken : kHolds;
 }

@@ -42,7 +42,8 @@ int runNewPart(const Console& console, const std::string& id);
 int runLint(const Console& console, const std::vector<std::string>& parts, bool isJson);
 
 /// One line tried on a plan, in place of the promise of the same name or beside all others.
-int runPromise(const Console& console, const PlanOptions& options, const std::string& line);
+/// With `wantsRates` also the rates of its clock with which the promise could be kept.
+int runPromise(const Console& console, const PlanOptions& options, const std::string& line, bool wantsRates);
 
 /// What the board has: crystals, pins, option words.
 int runBoard(const Console& console, const PlanOptions& options);

@@ -79,6 +79,8 @@ int run(int argc, char** argv) {
     addPlanOptions(promise);
     std::string line;
     promise->add_option("LINE", line, "the promise, such as \"tick: timer1 fires every 1 ms exactly\"")->required();
+    bool wantsRates = false;
+    promise->add_flag("--rates", wantsRates, "also the rates of its clock, half to twice as fast, with which it could be kept");
     CLI::App* board =
         app.add_subcommand("board", "Crystals with their capacitors and margins, pins and who takes them, option words");
     addPlanOptions(board);
@@ -138,7 +140,7 @@ int run(int argc, char** argv) {
         return cli::runCheck(console, options, isStrict);
     }
     if (*promise) {
-        return cli::runPromise(console, options, line);
+        return cli::runPromise(console, options, line, wantsRates);
     }
     if (*board) {
         return cli::runBoard(console, options);

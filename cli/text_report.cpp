@@ -287,6 +287,29 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
     return text + section(style, "To bring it up", order.text());
 }
 
+std::string ratesReport(const Desk& desk, const Style& style) {
+    constexpr std::size_t kMost = 12;
+    if (!desk.clock) {
+        return "\n" + desk.why + "\n";
+    }
+    const Rational now = desk.clock->hertz.nominal;
+    const std::vector<RateSpan> spans = desk.rates.spans(now / 2, now * 2, kMost + 1);
+    TextTable table({Align::right, Align::left, Align::left});
+    for (std::size_t i = 0; i < std::min(kMost, spans.size()); ++i) {
+        const RateSpan& span = spans[i];
+        const bool isNow = now >= span.low && now <= *span.high;
+        table.add({printQuantity(span.low, Unit::hertz),
+                   span.low == span.high ? "" : "\u2026 " + printQuantity(*span.high, Unit::hertz),
+                   isNow ? desk.clock->id + " is here" : ""});
+    }
+    if (spans.empty()) {
+        return "\nNo rate of " + desk.clock->id + " from half to twice what it is can keep it.\n";
+    }
+    return section(style, "Rates of " + desk.clock->id + " that could keep it", table.text()) +
+           (spans.size() > kMost ? "\n  and more" : "") +
+           (desk.rates.isTight ? "" : "\n  outside of these none can, inside of them most can") + "\n";
+}
+
 std::string boardReport(const Figures& figures, const Style& style) {
     const auto farad = [](const std::optional<Rational>& value) {
         return value ? printQuantity(*value, Unit::farad) : std::string("unknown");

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "derive/bring_up.h"
+#include "derive/desk.h"
 #include "derive/way_there.h"
 #include "evaluate/compare.h"
 #include "evaluate/needs.h"
@@ -28,6 +29,9 @@ std::string deriveReport(const Figures& figures, const Style& style);
 std::string checkReport(const Figures& figures, const std::map<std::string, Place>& places, const Style& style);
 
 /// One promise with its arithmetic, other ways, fields, and what to write in which order.
+/// The rates of the desk's clock with which its promise could be kept, from half to twice what it is.
+std::string ratesReport(const Desk& desk, const Style& style);
+
 std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const std::vector<BringUpAction>& actions,
                           const Style& style);
 

@@ -82,6 +82,27 @@ private slots:
         QVERIFY(got.empty() ? !figure.got.has_value() : figure.got->nominal == exact(got));
     }
 
+    /// A single scan: its start-up, then every channel; of those in time the shortest.
+    void singleScans() {
+        AdcKind adc = converter();
+        adc.start = exact("4.5e-6");
+        // 3 x (3 + 13) cycles of 4 MHz are 12 us, and 4.5 us of start
+        const PromiseFigure figure = judgeAdc({}, adc, askOf("once in at most 20 us over 3 channels"), clockAt("8000000"), kSpan);
+        QCOMPARE(figure.state, State::kept);
+        QCOMPARE(settingsText(figure), std::string("divide 2 sample 3 bits 12 single 1"));
+        QCOMPARE(figure.got->nominal, exact("16.5e-6"));
+        QCOMPARE(figure.unit, Unit::second);
+        const PromiseFigure late = judgeAdc({}, adc, askOf("once in at most 16 us over 3 channels"), clockAt("8000000"), kSpan);
+        QCOMPARE(late.why, std::string("16.5 \u00b5s, asked at most 16 \u00b5s"));
+        // a clock that is 5 % slow takes 12.63 us for the scan
+        const PromiseFigure slow =
+            judgeAdc({}, adc, askOf("once in at most 17 us over 3 channels"), clockAt("8000000", "-1/20", "0"), kSpan);
+        QCOMPARE(slow.state, State::strained);
+        QCOMPARE(slow.got->max, exact("4.5e-6") + Rational(48, 3800000));
+        adc.start = std::nullopt;
+        QCOMPARE(judgeAdc({}, adc, askOf("once in at most 12 us over 3 channels"), clockAt("8000000"), kSpan).state, State::kept);
+    }
+
     /// At the fastest clock the sampling is shortest, at the slowest the rate is lowest.
     void cornersCount() {
         const TakesAsk ask = askOf("58 k samples/s from 100 kohm");

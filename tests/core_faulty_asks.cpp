@@ -56,12 +56,13 @@ std::vector<std::string> linesAbout(const Peripheral& peripheral, Random& random
     }
     if (kind == "rtc") {
         return {id + " drifts at most " + extreme(random, "ppm"), id + " fires every " + time() + tolerance,
+                id + " fires every " + time() + tolerance + ", by alarm" + maybe("repeated"),
                 "wakes from deep in at most " + time() + " by " + id + " every " + time()};
     }
     if (kind == "adc") {
-        return {id + " takes " + extreme(random, "samples/s") + maybe("at " + count(random) + " bit") +
-                maybe("from " + extreme(random, "ohm")) + maybe("over " + count(random) + " channels") +
-                maybe("oversampled " + count(random) + " times")};
+        const std::string pace = random.coin() ? extreme(random, "samples/s") : "once in at most " + time();
+        return {id + " takes " + pace + maybe("at " + count(random) + " bit") + maybe("from " + extreme(random, "ohm")) +
+                maybe("over " + count(random) + " channels") + maybe("oversampled " + count(random) + " times")};
     }
     if (kind == "spi") {
         return {id + " clocks at most " + rate() + maybe("of " + count(random) + " byte") +
@@ -128,7 +129,12 @@ private slots:
                              text.c_str());
                     if (round % 4 == 0) { // what the window and the handover make of it
                         promiseWorkings(*file.part, plan, figures, 0);
-                        deskOf(*file.part, plan, figures, 0, 8);
+                        const Desk desk = deskOf(*file.part, plan, figures, 0, 8);
+                        if (desk.clock) {
+                            const Rational& now = desk.clock->hertz.nominal;
+                            QVERIFY(desk.rates.spans(now / 2, now * 2, 12).size() <= 12);
+                            QVERIFY2(figure.state == State::broken || desk.rates.contains(now), text.c_str());
+                        }
                         bringUp(*file.part, plan, figure, 0);
                     }
                 }

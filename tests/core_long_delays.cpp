@@ -279,6 +279,34 @@ private slots:
         QCOMPARE(judgeCalendar({}, RtcKind(), ask, clockAt("32768")).why, std::string("this rtc has no calendar"));
     }
 
+    void alarmsMatchTheCalendar() {
+        RtcKind rtc;
+        rtc.first = FactorSet::range(1, 128);
+        rtc.second = FactorSet::range(1, 32768);
+        rtc.alarm = FactorSet::list({60, 3600, 86400});
+        const auto judged = [&](const std::string& line, const Clock& clock) {
+            return judgeAlarm({}, rtc, std::get<FiresAsk>(readPromiseLine("rtc fires every " + line)->ask), clock);
+        };
+        const Clock crystal = clockAt("32768", "-1/10000", "1/50000");
+        const PromiseFigure day = judged("1 day within 150 ppm, by alarm", crystal);
+        QCOMPARE(day.state, State::kept);
+        QCOMPARE(settingsText(day.settings), std::string("128 256 86400"));
+        QCOMPARE(day.got->nominal, Rational(86400));
+        QCOMPARE(day.got->max, 86400 / (1 - Rational(1, 10000)));
+        QCOMPARE(judged("1 day within 50 ppm, by alarm", crystal).state, State::strained);
+        // a day of a crystal that is 1 % slow is 872.7 s too long
+        QCOMPARE(judged("1 day within 150 ppm, by alarm", clockAt("32440")).state, State::kept); // other dividers: 32440 x 1
+        const PromiseFigure odd = judged("90 min exactly, by alarm", crystal);
+        QCOMPARE(odd.state, State::broken);
+        QVERIFY2(odd.why.rfind("the alarm matches every 60 s, 60 min or 24 h; the nearest is 60 min", 0) == 0, odd.why.c_str());
+        const PromiseFigure repeated = judged("90 min exactly, by alarm, repeated", crystal);
+        QCOMPARE(repeated.state, State::kept);
+        QCOMPARE(settingsText(repeated.settings), std::string("128 256 60 90"));
+        QCOMPARE(settingsText(judged("2 h exactly, by alarm, repeated", crystal).settings), std::string("128 256 3600 2"));
+        rtc.alarm = {};
+        QCOMPARE(judged("1 day exactly, by alarm", crystal).why, std::string("this rtc has no alarm"));
+    }
+
     void watchdogsWarn() {
         WatchdogKind watchdog{FactorSet::list({4, 16}), FactorSet::range(1, 4096), false, FactorSet::range(1, 16)};
         const auto ask = [](const std::string& line) { return std::get<BitesAsk>(readPromiseLine("wdog bites " + line)->ask); };

@@ -279,7 +279,7 @@ private slots:
                 break;
             case 2:
                 line.subject = random.coin() ? "timer2" : "rtc";
-                line.ask = FiresAsk{time(), tolerance(), random.coin(), random.coin(), some(), some()};
+                line.ask = FiresAsk{time(), tolerance(), random.coin(), random.coin(), some(), some(), random.coin()};
                 break;
             case 3:
                 line.subject = "wdog";
@@ -303,7 +303,11 @@ private slots:
             }
             case 8:
                 line.subject = "adc0";
-                line.ask = TakesAsk{1 / time(), some(), maybe(), some(), some(), random.coin() ? "timer1" : ""};
+                line.ask = TakesAsk{1 / time(), std::nullopt, some(), maybe(), some(), some(), random.coin() ? "timer1" : ""};
+                if (random.coin()) {
+                    std::get<TakesAsk>(line.ask).onceIn = time();
+                    std::get<TakesAsk>(line.ask).samplesPerSecond = 0;
+                }
                 break;
             case 9: {
                 line.subject = "qspi0";

@@ -98,11 +98,11 @@ std::string kindThatReads(const std::string& key) {
     static const std::map<std::string, std::vector<std::string>> keys{
         {"uart", {"modes", "one_wire"}},
         {"timer", {"bits", "style", "centred", "dead", "post", "chained"}},
-        {"adc", {"sample", "conversion", "input", "channels", "limit", "oversample"}},
+        {"adc", {"sample", "conversion", "input", "channels", "limit", "oversample", "start"}},
         {"spi", {"divide", "lanes", "shift", "dummy", "size"}},
         {"i2c", {"low", "high", "fixed", "fastest", "setup", "hold"}},
         {"can", {"nominal", "data", "delay", "node_delay", "message_words", "message_costs"}},
-        {"rtc", {"calendar", "calibration"}},
+        {"rtc", {"calendar", "calibration", "alarm"}},
         {"delay-loop", {"turn", "overhead", "turns"}}};
     for (const auto& [kind, own] : keys) {
         if (std::find(own.begin(), own.end(), key) != own.end()) {

@@ -105,6 +105,9 @@ std::vector<DeskPicture> adcPictures(const DeskScene& scene, const AdcKind& adc,
     }
     const std::int64_t channels = ask.channels.value_or(Rational(1)).toInt64().value_or(1);
     std::vector<Stretch> scan;
+    if (ask.onceIn && adc.start) {
+        scan.push_back({QObject::tr("start"), *adc.start, false});
+    }
     const std::int64_t shown = std::min<std::int64_t>(channels, 24);
     const Rational each = (sample + conversion) * ask.oversampled.value_or(Rational(1)) * channels / shown;
     for (std::int64_t i = 0; i < shown; ++i) {
@@ -113,7 +116,7 @@ std::vector<DeskPicture> adcPictures(const DeskScene& scene, const AdcKind& adc,
     pictures.push_back(stripPicture(QObject::tr("One sample of every channel"),
                                     ask.oversampled ? QObject::tr("%1 conversions each").arg(text(ask.oversampled->toString()))
                                                     : QObject::tr("one after the other"),
-                                    std::move(scan), 1 / ask.samplesPerSecond, way->state));
+                                    std::move(scan), ask.onceIn ? *ask.onceIn : 1 / ask.samplesPerSecond, way->state));
     return pictures;
 }
 

@@ -26,7 +26,7 @@ struct PictureFinder {
         return pictures;
     }
     std::vector<DeskPicture> operator()(const FiresAsk& ask, const RtcKind& kind) const {
-        return timerPictures(scene, wakeUpTimer(kind), ask.period);
+        return ask.isAlarm ? alarmPictures(scene, ask) : timerPictures(scene, wakeUpTimer(kind), ask.period);
     }
     std::vector<DeskPicture> operator()(const WaitsAsk& ask, const TimerKind& kind) const {
         return timerPictures(scene, kind, ask.time);

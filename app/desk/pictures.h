@@ -51,6 +51,7 @@ std::vector<DeskPicture> busPictures(const DeskScene& scene, const I2cKind& bus,
 std::vector<DeskPicture> portPictures(const DeskScene& scene, const SpiKind& spi, const ClocksAsk& ask);
 std::vector<DeskPicture> watchdogPictures(const DeskScene& scene, const WatchdogKind& watchdog, const BitesAsk& ask);
 std::vector<DeskPicture> calendarPictures(const DeskScene& scene, const DriftsAsk& ask);
+std::vector<DeskPicture> alarmPictures(const DeskScene& scene, const FiresAsk& ask);
 std::vector<DeskPicture> delayPictures(const DeskScene& scene, const DelayLoopKind& loop, const WaitsAsk& ask);
 std::vector<DeskPicture> linePictures(const DeskScene& scene, const RunsAsk& ask);
 std::vector<DeskPicture> wakePictures(const DeskScene& scene, const WakesAsk& ask);

@@ -135,13 +135,10 @@ std::vector<DeskPicture> watchdogPictures(const DeskScene& scene, const Watchdog
     return {picture, modesPicture(scene)};
 }
 
-std::vector<DeskPicture> calendarPictures(const DeskScene& scene, const DriftsAsk& ask) {
-    const auto way = scene.taken();
-    if (!way) {
-        return {};
-    }
-    const State state = way->state;
-    const Bounds drift = way->got;
+namespace {
+
+/// How far a calendar strays, in s/s, against how far it may.
+DeskPicture driftPicture(const Bounds& drift, const Rational& limit, State state) {
     DeskPicture picture;
     picture.title = QObject::tr("How far it strays");
     picture.hint = QObject::tr("typically %1 in a month, at worst %2 in a year")
@@ -150,12 +147,12 @@ std::vector<DeskPicture> calendarPictures(const DeskScene& scene, const DriftsAs
     picture.paint = [=](QPainter& painter, const QRectF& area, const Theme& theme) {
         const qreal left = area.left() + 12;
         const qreal width = area.width() - 60;
-        const double most = std::max(drift.max, ask.limit).toDouble() * 1.1;
+        const double most = std::max({drift.max, limit, Rational(1, 1000000000)}).toDouble() * 1.1;
         const qreal y = area.top() + 22;
         const auto at = [&](const Rational& value) { return left + width * value.toDouble() / most; };
         painter.setPen(QPen(theme.railEdge, 1));
         painter.setBrush(theme.rail);
-        painter.drawRoundedRect(QRectF(QPointF(left, y - 8), QPointF(at(ask.limit), y + 8)), 4, 4);
+        painter.drawRoundedRect(QRectF(QPointF(left, y - 8), QPointF(at(limit), y + 8)), 4, 4);
         painter.setPen(QPen(theme.of(state), 3));
         painter.drawLine(QPointF(at(drift.nominal), y), QPointF(at(drift.max), y));
         painter.drawLine(QPointF(at(drift.nominal), y - 11), QPointF(at(drift.nominal), y + 11));
@@ -168,9 +165,26 @@ std::vector<DeskPicture> calendarPictures(const DeskScene& scene, const DriftsAs
                      Qt::AlignHCenter, shown, Face::small, colour);
         };
         label(drift.max, 14, theme.of(state));
-        label(ask.limit, -10 - lineHeight(Face::small), theme.muted);
+        label(limit, -10 - lineHeight(Face::small), theme.muted);
     };
-    return {picture};
+    return picture;
+}
+
+} // namespace
+
+std::vector<DeskPicture> calendarPictures(const DeskScene& scene, const DriftsAsk& ask) {
+    const auto way = scene.taken();
+    return way ? std::vector{driftPicture(way->got, ask.limit, way->state)} : std::vector<DeskPicture>();
+}
+
+std::vector<DeskPicture> alarmPictures(const DeskScene& scene, const FiresAsk& ask) {
+    const auto way = scene.taken();
+    if (!way) {
+        return {};
+    }
+    const Rational nominal = abs(way->error.nominal);
+    const Bounds drift{nominal, nominal, std::max(nominal, largestMagnitude(way->error))};
+    return {driftPicture(drift, ask.tolerance.within.value_or(Rational(0)), way->state)};
 }
 
 std::vector<DeskPicture> delayPictures(const DeskScene& scene, const DelayLoopKind& loop, const WaitsAsk& ask) {

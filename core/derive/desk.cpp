@@ -28,6 +28,7 @@ Desk deskOf(const Part& part, const Plan& plan, const Figures& figures, std::siz
         desk.clock = std::move(clock.clock);
         desk.why = std::move(clock.why);
     }
+    desk.rates = promiseRates(context, promise);
     if (!index) {
         return desk;
     }

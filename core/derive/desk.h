@@ -2,6 +2,7 @@
 
 #include "derive/figures.h"
 #include "plan/plan.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -14,6 +15,7 @@ struct Desk {
     std::vector<Clock> others = {};                   ///< the other clocks that its mux could take
     std::vector<Way> ways = {};                       ///< best first
     std::vector<std::vector<FieldValue>> fields = {}; ///< what each way writes
+    RateWindows rates = {};                           ///< of the clock, with which the promise can be kept
 };
 
 /// Up to which bit rate a start bit can wake a mode: its clock must run before the bit is over.

@@ -1,20 +1,8 @@
 #include "derive/promises.h"
 
+#include "derive/bench.h"
 #include "derive/field_values.h"
-#include "derive/line_limits.h"
-#include "promise/adc.h"
-#include "promise/calendar.h"
-#include "promise/can.h"
-#include "promise/delay_loop.h"
-#include "promise/i2c.h"
 #include "promise/line_rate.h"
-#include "promise/message_memory.h"
-#include "promise/pwm.h"
-#include "promise/spi.h"
-#include "promise/stamps.h"
-#include "promise/timer.h"
-#include "promise/uart.h"
-#include "promise/watchdog.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -23,17 +11,6 @@
 namespace wisetick {
 
 namespace {
-
-/// What is left to a promise when its peripheral and clock are found.
-struct Bench {
-    const Peripheral* peripheral = nullptr;
-    std::size_t index = 0;
-    Clock clock;
-    std::int64_t channel = 0;       ///< of the peripheral, where the subject names one
-    std::optional<Clock> core = {}; ///< for what is counted in cycles of the core
-
-    const Clock* coreClock() const { return core ? &*core : nullptr; }
-};
 
 std::vector<Setting> pinnedSettings(const Take& take, const std::string& promise) {
     std::vector<Setting> settings;
@@ -44,158 +21,6 @@ std::vector<Setting> pinnedSettings(const Take& take, const std::string& promise
     }
     return settings;
 }
-
-WatchdogRest restOf(const PromiseContext& context, std::size_t peripheral) {
-    WatchdogRest rest;
-    rest.mode = context.take.restsIn;
-    if (const auto mode = context.part.findMode(rest.mode)) {
-        rest.runs = peripheralLivesIn(context.part, context.controls, context.part.modes[*mode], peripheral);
-        rest.longest = context.longestRest;
-    }
-    return rest;
-}
-
-AdcClockSpan adcSpan(const PromiseContext& context, const AdcKind& adc) {
-    const LimitSpan span = limitSpan(context.part, context.plan.board, adc.limits, context.controls);
-    return {span.min, span.max};
-}
-
-std::optional<Rational> portMost(const PromiseContext& context, const SpiKind& spi) {
-    return limitSpan(context.part, context.plan.board, spi.limits, context.controls).max;
-}
-
-/// Judges one promise on its peripheral with the given settings held. The variant visit is exhaustive: a new ask
-/// must be given its judge here.
-struct PeripheralJudge {
-    const PromiseContext& context;
-    const Bench& bench;
-    const std::vector<Setting>& pinned;
-    PromiseFigure figure;
-
-    template <class Kind>
-    const Kind* kind() const {
-        return std::get_if<Kind>(&bench.peripheral->kind);
-    }
-
-    PromiseFigure wrongKind() {
-        figure.why = bench.peripheral->id + " is a " + kindName(bench.peripheral->kind) + " and can't do that";
-        return figure;
-    }
-
-    PromiseFigure operator()(const TalksAsk& ask) {
-        const auto* uart = kind<UartKind>();
-        return uart == nullptr ? wrongKind() : judgeUart(figure, *uart, ask, bench.clock, pinned, context.detail);
-    }
-    PromiseFigure onTimer(const TimerGoal& goal) {
-        if (const auto* rtc = kind<RtcKind>()) {
-            return judgeTimer(figure, wakeUpTimer(*rtc), goal, bench.clock, pinned, context.detail, bench.coreClock());
-        }
-        const auto* timer = kind<TimerKind>();
-        return timer == nullptr ? wrongKind()
-                                : judgeTimer(figure, *timer, goal, bench.clock, pinned, context.detail, bench.coreClock());
-    }
-    PromiseFigure operator()(const FiresAsk& ask) { return onTimer(ask); }
-    PromiseFigure operator()(const DrivesAsk& ask) {
-        const auto* timer = kind<TimerKind>();
-        return timer == nullptr ? wrongKind()
-                                : judgePwm(figure, {*timer, bench.channel}, ask, bench.clock, pinned, context.detail);
-    }
-    PromiseFigure operator()(const StampsAsk& ask) {
-        const auto* timer = kind<TimerKind>();
-        return timer == nullptr ? wrongKind() : judgeStamps(figure, *timer, ask, bench.clock, pinned, context.detail);
-    }
-    PromiseFigure operator()(const CanAsk& ask) {
-        const auto* can = kind<CanKind>();
-        return can == nullptr ? wrongKind() : judgeCan(figure, *can, ask, bench.clock, pinned, context.detail);
-    }
-    PromiseFigure operator()(const HoldsAsk& ask) {
-        const auto* can = kind<CanKind>();
-        return can == nullptr ? wrongKind() : judgeMessageMemory(figure, *can, ask, context.detail);
-    }
-    PromiseFigure operator()(const DriftsAsk& ask) {
-        const auto* rtc = kind<RtcKind>();
-        return rtc == nullptr ? wrongKind() : judgeCalendar(figure, *rtc, ask, bench.clock, pinned, context.detail);
-    }
-    PromiseFigure operator()(const BitesAsk& ask) {
-        const auto* watchdog = kind<WatchdogKind>();
-        return watchdog == nullptr
-                   ? wrongKind()
-                   : judgeWatchdog(figure, *watchdog, ask, bench.clock, restOf(context, bench.index), pinned, context.detail);
-    }
-    PromiseFigure operator()(const BusAsk& ask) {
-        const auto* bus = kind<I2cKind>();
-        return bus == nullptr ? wrongKind() : judgeI2c(figure, *bus, ask, bench.clock, pinned, context.detail);
-    }
-    PromiseFigure operator()(const TakesAsk& ask) {
-        const auto* adc = kind<AdcKind>();
-        return adc == nullptr ? wrongKind()
-                              : judgeAdc(figure, *adc, ask, bench.clock, adcSpan(context, *adc), pinned, context.detail);
-    }
-    PromiseFigure operator()(const ClocksAsk& ask) {
-        const auto* spi = kind<SpiKind>();
-        return spi == nullptr ? wrongKind()
-                              : judgeSpi(figure, *spi, ask, bench.clock, portMost(context, *spi), pinned, context.detail);
-    }
-    PromiseFigure operator()(const WaitsAsk& ask) {
-        const auto* loop = kind<DelayLoopKind>();
-        return loop == nullptr ? onTimer(ask) : judgeDelayLoop(figure, *loop, ask, bench.clock, pinned, context.detail);
-    }
-    // these have no peripheral of their own
-    PromiseFigure operator()(const RunsAsk&) { return figure; }
-    PromiseFigure operator()(const WakesAsk&) { return figure; }
-    PromiseFigure operator()(const AverageAsk&) { return figure; }
-    PromiseFigure operator()(const LastsAsk&) { return figure; }
-};
-
-/// The ranked ways of an ask on the kind of peripheral that it is meant for; none on any other.
-struct WayLister {
-    const PromiseContext& context;
-    const Bench& bench;
-    const std::vector<Setting>& pinned;
-    std::size_t most;
-
-    std::vector<Way> operator()(const TalksAsk& ask, const UartKind& kind) const {
-        return uartWays(kind, ask, bench.clock, pinned);
-    }
-    std::vector<Way> operator()(const FiresAsk& ask, const TimerKind& kind) const {
-        return timerWays(kind, ask, bench.clock, pinned, most, bench.coreClock());
-    }
-    std::vector<Way> operator()(const FiresAsk& ask, const RtcKind& kind) const {
-        return timerWays(wakeUpTimer(kind), ask, bench.clock, pinned, most, bench.coreClock());
-    }
-    std::vector<Way> operator()(const WaitsAsk& ask, const TimerKind& kind) const {
-        return timerWays(kind, ask, bench.clock, pinned, most, bench.coreClock());
-    }
-    std::vector<Way> operator()(const DrivesAsk& ask, const TimerKind& kind) const {
-        return pwmWays({kind, bench.channel}, ask, bench.clock, pinned, most);
-    }
-    std::vector<Way> operator()(const StampsAsk& ask, const TimerKind& kind) const {
-        return stampWays(kind, ask, bench.clock, pinned, most);
-    }
-    std::vector<Way> operator()(const CanAsk& ask, const CanKind& kind) const {
-        return canWays(kind, ask, bench.clock, pinned, most);
-    }
-    std::vector<Way> operator()(const DriftsAsk& ask, const RtcKind& kind) const {
-        return calendarWays(kind, ask, bench.clock, pinned, most);
-    }
-    std::vector<Way> operator()(const BitesAsk& ask, const WatchdogKind& kind) const {
-        return watchdogWays(kind, ask, bench.clock, restOf(context, bench.index), pinned, most);
-    }
-    std::vector<Way> operator()(const BusAsk& ask, const I2cKind& kind) const { return i2cWays(kind, ask, bench.clock, pinned); }
-    std::vector<Way> operator()(const TakesAsk& ask, const AdcKind& kind) const {
-        return adcWays(kind, ask, bench.clock, adcSpan(context, kind), pinned);
-    }
-    std::vector<Way> operator()(const ClocksAsk& ask, const SpiKind& kind) const {
-        return spiWays(kind, ask, bench.clock, portMost(context, kind), pinned, most);
-    }
-    std::vector<Way> operator()(const WaitsAsk& ask, const DelayLoopKind& kind) const {
-        return delayLoopWays(kind, ask, bench.clock, pinned);
-    }
-    template <class Ask, class Kind>
-    std::vector<Way> operator()(const Ask&, const Kind&) const {
-        return {};
-    }
-};
 
 /// Where in the datasheet the peripheral stands, with every number that it gives.
 void addRefs(const Peripheral& peripheral, Workings& workings) {
@@ -333,7 +158,7 @@ private:
             return figure;
         }
         try {
-            figure = std::visit(PeripheralJudge{context_, *bench, pinned, figure}, context_.plan.promises[index].line.ask);
+            figure = judgeOnBench(context_, *bench, context_.plan.promises[index].line.ask, pinned, std::move(figure));
             figure.fields = peripheralFields(context_.part, context_.controls, bench->index, figure.settings);
             addRefs(*bench->peripheral, figure.workings);
         } catch (const RationalOverflow&) {
@@ -452,7 +277,7 @@ private:
     /// A converter that a timer starts takes as many samples as that fires.
     void checkTrigger(std::size_t index, std::vector<PromiseFigure>& figures) const {
         const auto* takes = std::get_if<TakesAsk>(&context_.plan.promises[index].line.ask);
-        if (takes == nullptr || takes->trigger.empty()) {
+        if (takes == nullptr || takes->trigger.empty() || takes->onceIn) {
             return;
         }
         PromiseFigure& figure = figures[index];
@@ -551,6 +376,26 @@ Workings judgedWorkings(const PromiseContext& context, const PromiseFigure& figu
     return PromiseJudge(context).workingsOf(figure, promise);
 }
 
+RateWindows promiseRates(const PromiseContext& context, std::size_t promise) {
+    const PromiseLine& line = context.plan.promises[promise].line;
+    if (comesFromPlay(line.ask)) {
+        return RateWindows::all();
+    }
+    if (const auto* runs = std::get_if<RunsAsk>(&line.ask)) {
+        return lineRates(*runs);
+    }
+    const PromiseJudge judge(context);
+    std::string why;
+    const auto bench = judge.benchOf(promise, why);
+    try {
+        return bench ? ratesOnBench(context, *bench, line.ask) : RateWindows::none();
+    } catch (const RationalOverflow&) {
+        RateWindows windows = RateWindows::all(); // they can't be told
+        windows.isTight = false;
+        return windows;
+    }
+}
+
 std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise, std::size_t most) {
     const PromiseJudge judge(context);
     std::string why;
@@ -560,8 +405,7 @@ std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise,
     }
     const std::vector<Setting> pinned = judge.pinnedOf(promise);
     try {
-        std::vector<Way> ways = std::visit(WayLister{context, *bench, pinned, most}, context.plan.promises[promise].line.ask,
-                                           bench->peripheral->kind);
+        std::vector<Way> ways = waysOnBench(context, *bench, context.plan.promises[promise].line.ask, pinned, most);
         ways.resize(std::min(most, ways.size()));
         return ways;
     } catch (const RationalOverflow&) {

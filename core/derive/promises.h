@@ -2,6 +2,7 @@
 
 #include "derive/demand.h"
 #include "derive/figures.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -24,6 +25,10 @@ std::vector<PromiseFigure> judgePromises(const PromiseContext& context);
 
 /// The ranked ways of one promise, best first; none for kinds without settings.
 std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise, std::size_t most);
+
+/// The rates of the promise's clock, or of its line, with which it can be kept or strained, whatever is pinned; none where its
+/// peripheral has no clock, all where it leans on none.
+RateWindows promiseRates(const PromiseContext& context, std::size_t promise);
 
 /// The workings of a promise that was judged as `figure`, with the settings that it has there.
 Workings judgedWorkings(const PromiseContext& context, const PromiseFigure& figure, std::size_t promise);

@@ -183,8 +183,29 @@ private:
             inner.finish();
             controls.emplace_back("calibration");
         }
+        const std::vector<std::string> alarms = reader.texts("alarm");
+        if (!alarms.empty()) {
+            rtc.alarm = readAlarms(reader, alarms);
+            controls.emplace_back("alarm");
+            if (rtc.first.empty()) {
+                reader.error("alarm", "an alarm without a calendar", "a calendar that it can match");
+            }
+        }
         peripheral.kind = std::move(rtc);
         return controls;
+    }
+
+    static FactorSet readAlarms(TableReader& reader, const std::vector<std::string>& texts) {
+        std::vector<Rational> periods;
+        for (const std::string& text : texts) {
+            const auto period = readQuantity(text, Unit::second);
+            if (!period || !period->isWhole() || period->sign() <= 0) {
+                reader.error("alarm", "'" + text + "'", "times of whole seconds such as '1 min', '1 h' or '1 day'");
+            } else {
+                periods.push_back(*period);
+            }
+        }
+        return FactorSet::list(std::move(periods));
     }
 
     std::vector<std::string> readAdc(TableReader& reader, Peripheral& peripheral) {
@@ -194,6 +215,7 @@ private:
         adc.sample = readFactorSet(reader, "sample", Need::required);
         adc.channels = reader.whole("channels", 1, 4096).value_or(1);
         adc.oversample = readWholeSet(reader, "oversample");
+        adc.start = reader.quantity("start", Unit::second);
         if (const toml::table* conversion = reader.table("conversion", Need::required)) {
             TableReader cycles(*conversion, context_.reporter, reader.pathOf("conversion"));
             for (const std::string& key : cycles.keys()) {
@@ -215,7 +237,7 @@ private:
             inner.finish();
         }
         peripheral.kind = std::move(adc);
-        return {"divide", "sample", "bits", "oversample"};
+        return {"divide", "sample", "bits", "oversample", "single"};
     }
 
     std::vector<std::string> readSpi(TableReader& reader, Peripheral& peripheral) {

@@ -65,6 +65,7 @@ struct RtcKind {
     FactorSet first = {};  ///< empty: it has no calendar
     FactorSet second = {}; ///< behind the first
     std::optional<Calibration> calibration = {};
+    FactorSet alarm = {}; ///< s, the periods at which its alarm can match the calendar again and again; empty: it has none
 };
 
 /// An analogue-to-digital converter: its clock is divided, then a sample and a conversion take cycles of it.
@@ -76,7 +77,8 @@ struct AdcKind {
     std::optional<Rational> resistance;                        ///< ohm, of its input
     std::optional<Rational> capacitance;                       ///< F, of its sampling capacitor
     std::int64_t channels = 1;
-    FactorSet oversample = {}; ///< how many conversions it can add up by itself; empty: one
+    FactorSet oversample = {};          ///< how many conversions it can add up by itself; empty: one
+    std::optional<Rational> start = {}; ///< s, from switched on to ready, at most; none: it is not told
 };
 
 /// A serial port with a clock line: one lane, or a port to a memory with several.

@@ -219,6 +219,7 @@ void clausesFor(ClauseList& list, FiresAsk& ask) {
     list.flag("chained", ask.isChained);
     list.quantity("late", Unit::cycle, "late 12 cycles", ask.late);
     list.quantity("handled in", Unit::cycle, "handled in 400 cycles", ask.handled);
+    list.flag("by alarm", ask.isAlarm);
 }
 
 void clausesFor(ClauseList& list, DrivesAsk& ask) {
@@ -261,7 +262,9 @@ void clausesFor(ClauseList& list, DriftsAsk& ask) {
 }
 
 void clausesFor(ClauseList& list, TakesAsk& ask) {
+    list.quantity("once in at most", Unit::second, "once in at most 20 us", ask.onceIn);
     list.needed("", Unit::samples, "50 k samples/s", ask.samplesPerSecond);
+    list.group("pace");
     list.quantity("at", Unit::bit, "at 12 bit", ask.bits);
     list.quantity("from", Unit::ohm, "from 10 kohm", ask.ohm);
     list.quantity("over", Unit::channel, "over 4 channels", ask.channels);

@@ -78,6 +78,7 @@ struct FiresAsk {
     bool isChained = false;               ///< "chained": with the timer that the part gives for that
     std::optional<Rational> late = {};    ///< "late 12 cycles": of the core, by which the firmware begins each period late
     std::optional<Rational> handled = {}; ///< "handled in 400 cycles": of the core, by the interrupt
+    bool isAlarm = false;                 ///< "by alarm": of the calendar, instead of its wake-up counter
     bool operator==(const FiresAsk&) const = default;
 };
 
@@ -147,9 +148,11 @@ struct BusAsk {
     bool operator==(const BusAsk&) const = default;
 };
 
-/// "adc0 takes 50 k samples/s at 12 bit from 10 kohm over 4 channels": at least so many of each channel.
+/// "adc0 takes 50 k samples/s at 12 bit from 10 kohm over 4 channels": at least so many of each channel. "adc0 takes once in at
+/// most 20 us": a single scan that the firmware starts.
 struct TakesAsk {
-    Rational samplesPerSecond;
+    Rational samplesPerSecond;                ///< 0 where a single scan is asked
+    std::optional<Rational> onceIn = {};      ///< s, of a single scan
     std::optional<Rational> bits;             ///< none: the most that the converter has
     std::optional<Rational> ohm;              ///< of what drives its input
     std::optional<Rational> channels;         ///< one after the other; none: one

@@ -59,8 +59,8 @@ struct ClausePrinter {
     }
     std::string operator()(const FiresAsk& ask) const {
         return "fires every " + printReadable(ask.period, Unit::second) + toleranceText(ask.tolerance) +
-               (ask.isRepeated ? ", repeated" : "") + (ask.isChained ? ", chained" : "") + cycles(", late ", ask.late) +
-               cycles(", handled in ", ask.handled);
+               (ask.isAlarm ? ", by alarm" : "") + (ask.isRepeated ? ", repeated" : "") + (ask.isChained ? ", chained" : "") +
+               cycles(", late ", ask.late) + cycles(", handled in ", ask.handled);
     }
     std::string operator()(const DrivesAsk& ask) const {
         return "drives " + printReadable(ask.hertz, Unit::hertz) + toleranceText(ask.tolerance) + " at " +
@@ -84,8 +84,9 @@ struct ClausePrinter {
                said(" into ", ask.load, Unit::farad);
     }
     std::string operator()(const TakesAsk& ask) const {
-        return "takes " + printReadable(ask.samplesPerSecond, Unit::samples) + said(" at ", ask.bits, Unit::bit) +
-               said(" from ", ask.ohm, Unit::ohm) +
+        return (ask.onceIn ? said("takes once in at most ", ask.onceIn, Unit::second)
+                           : "takes " + printReadable(ask.samplesPerSecond, Unit::samples)) +
+               said(" at ", ask.bits, Unit::bit) + said(" from ", ask.ohm, Unit::ohm) +
                (ask.channels == Rational(1) ? " over 1 channel" : said(" over ", ask.channels, Unit::channel)) +
                said(", oversampled ", ask.oversampled, Unit::count, " times") +
                (ask.trigger.empty() ? "" : ", triggered by " + ask.trigger);

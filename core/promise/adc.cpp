@@ -36,6 +36,11 @@ bool isAllowed(const Rational& hertz, const AdcClockSpan& span) {
     return (!span.min || hertz >= *span.min) && (!span.max || hertz <= *span.max);
 }
 
+/// s, from the start of a single scan to its end. Its start-up is the longest there is.
+Bounds scanTime(const AdcKind& adc, const TakesAsk& ask, const Bounds& converter, const Rational& cycles) {
+    return inverse(converter, cycles * conversionsOf(ask)) + Bounds::exactly(adc.start.value_or(Rational(0)));
+}
+
 /// The way of one divider and sampling. Sampling too short at the fastest clock strains, at the nominal one breaks.
 Way judgedWay(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Rational& divide, const Rational& sample) {
     const auto [bits, cycles] = *conversionOf(adc, ask);
@@ -45,9 +50,14 @@ Way judgedWay(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const
     if (ask.oversampled) {
         settings.push_back({"oversample", *ask.oversampled});
     }
-    Way way = wayThatGives(std::move(settings), got, ask.samplesPerSecond);
     const bool isKnown = clock.unknown.empty();
-    Judgement judgement = judgeAtLeast(got, ask.samplesPerSecond, isKnown);
+    if (ask.onceIn) {
+        settings.push_back({"single", 1});
+    }
+    Way way = ask.onceIn ? wayThatGives(std::move(settings), scanTime(adc, ask, converter, sample + cycles), *ask.onceIn)
+                         : wayThatGives(std::move(settings), got, ask.samplesPerSecond);
+    Judgement judgement =
+        ask.onceIn ? judgeAtMost(way.got, *ask.onceIn, isKnown) : judgeAtLeast(got, ask.samplesPerSecond, isKnown);
     if (const Rational least = leastSampleTime(adc, ask, bits); least.sign() > 0) {
         const Judgement sampling = judgeAtLeast(inverse(converter, sample), least, isKnown);
         judgement = {worseState(judgement.state, sampling.state), judgement.margin};
@@ -55,7 +65,11 @@ Way judgedWay(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const
     return judgedAs(std::move(way), judgement);
 }
 
+/// Of single scans that are in time the shorter one: the sooner it is over, the sooner there is rest.
 bool isBetter(const Way& a, const Way& b) {
+    if (settingOf(a, "single").sign() > 0 && a.state == b.state && a.got.nominal != b.got.nominal) {
+        return a.got.nominal < b.got.nominal;
+    }
     const int order = compareWays(a, b);
     return order != 0 ? order < 0 : settingOf(a, "divide") < settingOf(b, "divide");
 }
@@ -75,7 +89,11 @@ std::string whyOf(const PromiseFigure& figure, const AdcKind& adc, const TakesAs
     const bool isBroken = figure.state == State::broken;
     const Rational& rate = isBroken ? figure.got->nominal : figure.got->min;
     const std::string when = isBroken ? "" : " in the worst case";
-    if (rate < ask.samplesPerSecond) {
+    const Rational& longest = isBroken ? figure.got->nominal : figure.got->max;
+    if (ask.onceIn && longest > *ask.onceIn) {
+        return printQuantity(longest, Unit::second) + when + ", asked at most " + printQuantity(*ask.onceIn, Unit::second);
+    }
+    if (!ask.onceIn && rate < ask.samplesPerSecond) {
         return printQuantity(rate, Unit::samples) + when + ", asked at least " +
                printQuantity(ask.samplesPerSecond, Unit::samples);
     }
@@ -83,6 +101,22 @@ std::string whyOf(const PromiseFigure& figure, const AdcKind& adc, const TakesAs
     const auto bits = settingOf(way, "bits").toInt64().value_or(0);
     return "samples for " + printQuantity(settingOf(way, "sample") / hertz, Unit::second) + when + ", and needs " +
            printQuantity(leastSampleTime(adc, ask, bits), Unit::second) + " through " + printQuantity(*ask.ohm, Unit::ohm);
+}
+
+/// The steps of a single scan from the time of one channel on.
+void addScanSteps(PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Rational& channel) {
+    figure.workings.push_back({"start",
+                               "from switched on to ready, at most",
+                               {},
+                               adc.start ? printQuantity(*adc.start, Unit::second) : "not told: it must be ready before",
+                               {partOrigin(figure)}});
+    figure.workings.push_back({"scan",
+                               "start + one channel \u00d7 conversions",
+                               printQuantity(adc.start.value_or(Rational(0)), Unit::second) + " + " +
+                                   printQuantity(channel, Unit::second) + " \u00d7 " + printFactor(conversionsOf(ask)),
+                               printQuantity(figure.got->nominal, Unit::second),
+                               {partOrigin(figure), askedOrigin(figure)}});
+    addErrorSteps(figure, clock);
 }
 
 void addWorkings(PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Way& way,
@@ -122,6 +156,10 @@ void addWorkings(PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask,
          printQuantity((sample + cycles) / hertz, Unit::second),
          {partOrigin(figure)}});
     const std::string over = ask.oversampled ? " \u00d7 " + ask.oversampled->toString() : std::string();
+    if (ask.onceIn) {
+        addScanSteps(figure, adc, ask, clock, (sample + cycles) / hertz);
+        return;
+    }
     figure.workings.push_back(
         {"rate",
          "1 \u00f7 (one channel \u00d7 channels" + std::string(ask.oversampled ? " \u00d7 oversampling)" : ")"),
@@ -191,10 +229,42 @@ std::vector<Way> adcWays(const AdcKind& adc, const TakesAsk& ask, const Clock& c
     return ways;
 }
 
+RateWindows adcRates(const AdcKind& adc, const TakesAsk& ask, const AdcClockSpan& span) {
+    const auto conversion = conversionOf(adc, ask);
+    const bool hasChannels = channelsOf(ask).isWhole() && channelsOf(ask) <= adc.channels;
+    const bool hasOversampling = !ask.oversampled || (!adc.oversample.empty() && adc.oversample.contains(*ask.oversampled));
+    RateWindows windows;
+    if (!conversion || !hasChannels || !hasOversampling) {
+        return windows;
+    }
+    const Rational least = leastSampleTime(adc, ask, conversion->first);
+    for (std::int64_t i = 0; i < adc.sample.size().toInt64().value_or(0); ++i) {
+        const Rational cycles = adc.sample.at(i) + conversion->second;
+        Rational low = ask.samplesPerSecond * cycles * conversionsOf(ask);
+        if (ask.onceIn) {
+            const Rational left = *ask.onceIn - adc.start.value_or(Rational(0));
+            if (left.sign() <= 0) {
+                return windows;
+            }
+            low = cycles * conversionsOf(ask) / left;
+        }
+        low = std::max(low, span.min.value_or(Rational(0)));
+        std::optional<Rational> high = span.max;
+        if (least.sign() > 0) {
+            const Rational slow = adc.sample.at(i) / least;
+            high = high ? std::min(*high, slow) : slow;
+        }
+        if (!high || low <= *high) {
+            windows.combs.push_back({low, high, adc.divide});
+        }
+    }
+    return windows;
+}
+
 PromiseFigure judgeAdc(PromiseFigure figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock,
                        const AdcClockSpan& span, const std::vector<Setting>& pinned, Detail detail) {
-    figure.unit = Unit::samples;
-    figure.asked = ask.samplesPerSecond;
+    figure.unit = ask.onceIn ? Unit::second : Unit::samples;
+    figure.asked = ask.onceIn ? *ask.onceIn : ask.samplesPerSecond;
     figure.isWorstKnown = clock.unknown.empty();
     figure.state = State::broken;
     if (!conversionOf(adc, ask)) {

@@ -2,6 +2,7 @@
 
 #include "part/part.h"
 #include "promise/judge.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -24,5 +25,9 @@ std::vector<Way> adcWays(const AdcKind& adc, const TakesAsk& ask, const Clock& c
 /// The promise judged by its best way: at least so many samples, each sampled long enough.
 PromiseFigure judgeAdc(PromiseFigure figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock,
                        const AdcClockSpan& span, const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
+
+/// The clock rates with which the ask can be kept: the converter's own clock between the fewest samples and the shortest
+/// sampling, for every number of sampling cycles.
+RateWindows adcRates(const AdcKind& adc, const TakesAsk& ask, const AdcClockSpan& span);
 
 } // namespace wisetick

@@ -57,6 +57,52 @@ bool isBetter(const Way& a, const Way& b, const Rational& hertz) {
     return settingOf(a, "first") > settingOf(b, "first");
 }
 
+/// Clock rates at which the calendar is off by no more than `limit`, with any calibration.
+RateWindows paceRates(const RtcKind& rtc, const Rational& limit) {
+    Rational slow = limit; // a slow clock can be made faster by the steps up
+    Rational fast = limit;
+    if (rtc.calibration) {
+        slow += rtc.calibration->step * rtc.calibration->to;
+        fast -= rtc.calibration->step * rtc.calibration->from;
+    }
+    RateWindows windows{{}, false};
+    for (const FactorSet& set : productSets(rtc.first, rtc.second).sets) {
+        windows.combs.push_back({std::max(Rational(0), 1 - slow), 1 + fast, set});
+    }
+    return windows;
+}
+
+/// The alarm nearest to an asked period, and how often it must come for it.
+struct AlarmTimes {
+    Rational period;
+    Rational repeats;
+};
+
+std::optional<AlarmTimes> alarmTimes(const RtcKind& rtc, const FiresAsk& ask) {
+    std::optional<AlarmTimes> best;
+    if (rtc.first.empty()) {
+        return best;
+    }
+    for (std::int64_t i = 0; i < rtc.alarm.size().toInt64().value_or(0); ++i) {
+        const Rational period = rtc.alarm.at(i);
+        const AlarmTimes times{period, ask.isRepeated ? std::max((ask.period / period).rounded(), Rational(1)) : Rational(1)};
+        const auto off = [&](const AlarmTimes& each) { return abs(each.period * each.repeats - ask.period); };
+        if (!best || off(times) <= off(*best)) { // of equal ones the longest, for the fewest repeats
+            best = times;
+        }
+    }
+    return best;
+}
+
+std::string alarmList(const RtcKind& rtc) {
+    std::string list;
+    const std::int64_t size = rtc.alarm.size().toInt64().value_or(0);
+    for (std::int64_t i = 0; i < size; ++i) {
+        list += (i == 0 ? "" : (i + 1 == size ? " or " : ", ")) + printQuantity(rtc.alarm.at(i), Unit::second);
+    }
+    return list;
+}
+
 } // namespace
 
 std::vector<Way> calendarWays(const RtcKind& rtc, const DriftsAsk& ask, const Clock& clock, const std::vector<Setting>& pinned,
@@ -140,6 +186,95 @@ PromiseFigure judgeCalendar(PromiseFigure figure, const RtcKind& rtc, const Drif
         add("drift", "error \u00d7 86400 s", {}, printQuantity(way.got.nominal, Unit::drift));
         add("at the corners", "with the bounds of " + clock.id, clock.unknown,
             clock.unknown.empty() ? printQuantity(way.got.max, Unit::drift) : std::string());
+    }
+    return figure;
+}
+
+RateWindows calendarRates(const RtcKind& rtc, const DriftsAsk& ask) {
+    return rtc.first.empty() ? RateWindows::none() : paceRates(rtc, ask.limit);
+}
+
+RateWindows alarmRates(const RtcKind& rtc, const FiresAsk& ask) {
+    const auto times = alarmTimes(rtc, ask);
+    if (!times) {
+        return RateWindows::none();
+    }
+    // whatever the alarm itself is off by is for the calendar to make up
+    const Rational off = abs(times->period * times->repeats / ask.period - 1);
+    const Rational within = ask.tolerance.within.value_or(Rational(0));
+    return paceRates(rtc, 2 * (within + off));
+}
+
+std::vector<Way> alarmWays(const RtcKind& rtc, const FiresAsk& ask, const Clock& clock, const std::vector<Setting>& pinned,
+                           std::size_t most) {
+    const auto times = alarmTimes(rtc, ask);
+    std::vector<Way> ways;
+    if (!times) {
+        return ways;
+    }
+    std::vector<Setting> calendar = pinned;
+    std::erase_if(calendar, [](const Setting& setting) { return setting.name == "alarm" || setting.name == "repeats"; });
+    for (const Way& way : calendarWays(rtc, DriftsAsk{Rational(1)}, clock, calendar, most)) {
+        const Pace pace = paceOf(rtc, clock, settingOf(way, "first") * settingOf(way, "second"), calendar);
+        const Bounds speed = pace.error + Bounds::exactly(1);
+        if (speed.min.sign() <= 0) {
+            continue;
+        }
+        std::vector<Setting> settings = way.settings;
+        settings.push_back({"alarm", times->period});
+        if (ask.isRepeated) {
+            settings.push_back({"repeats", times->repeats});
+        }
+        Way alarm = wayThatGives(std::move(settings), inverse(speed, times->period * times->repeats), ask.period);
+        const Judgement judgement = judgeTolerance(alarm.error, ask.tolerance, clock.unknown.empty());
+        ways.push_back(judgedAs(std::move(alarm), judgement));
+    }
+    return ways; // in the calendar's own order: it counts on for everything else
+}
+
+PromiseFigure judgeAlarm(PromiseFigure figure, const RtcKind& rtc, const FiresAsk& ask, const Clock& clock,
+                         const std::vector<Setting>& pinned, Detail detail) {
+    figure.unit = Unit::second;
+    figure.asked = ask.period;
+    figure.isWorstKnown = clock.unknown.empty();
+    figure.state = State::broken;
+    const std::vector<Way> ways = alarmWays(rtc, ask, clock, pinned, 1);
+    if (ways.empty()) {
+        figure.why = rtc.alarm.empty() ? "this rtc has no alarm" : "the pinned way is not one that this rtc has";
+        return figure;
+    }
+    takeWay(figure, ways.front());
+    figure.why = toleranceWhy(figure, toleranceText(ask.tolerance), clock);
+    const Rational period = settingOf(ways.front(), "alarm");
+    const Rational repeats = ask.isRepeated ? settingOf(ways.front(), "repeats") : Rational(1);
+    if (figure.state == State::broken && period * repeats != ask.period) {
+        figure.why = "the alarm matches every " + alarmList(rtc) + "; " + figure.why;
+    }
+    if (detail == Detail::workings) {
+        figure.workings = {clockStep(clock, figure.subject.substr(figure.subject.find('/') + 1)), askedStep(figure)};
+        const auto add = [&](std::string what, std::string formula, std::string numbers, std::string result) {
+            figure.workings.push_back({std::move(what),
+                                       std::move(formula),
+                                       std::move(numbers),
+                                       std::move(result),
+                                       {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal), askedOrigin(figure)}});
+        };
+        const Rational product = settingOf(ways.front(), "first") * settingOf(ways.front(), "second");
+        add("seconds", "f \u00f7 (first \u00d7 second)",
+            printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 " + product.toString(),
+            printQuantity(clock.hertz.nominal / product, Unit::hertz));
+        if (rtc.calibration) {
+            const Rational shift = settingOf(ways.front(), "calibration") * rtc.calibration->step;
+            add("calibration", "steps that bring the nominal nearest to 0",
+                settingOf(ways.front(), "calibration").toString() + " \u00d7 " +
+                    printQuantity(rtc.calibration->step, Unit::ratio),
+                printError(shift));
+        }
+        add("alarm", "one of " + alarmList(rtc), {}, printQuantity(period, Unit::second));
+        add("period", "alarm \u00d7 repeats \u00f7 pace of the calendar",
+            printQuantity(period, Unit::second) + " \u00d7 " + repeats.toString(),
+            printQuantity(figure.got->nominal, Unit::second));
+        addErrorSteps(figure, clock);
     }
     return figure;
 }

@@ -269,4 +269,20 @@ PromiseFigure judgeCan(PromiseFigure figure, const CanKind& can, const CanAsk& a
     return figure;
 }
 
+RateWindows canRates(const CanKind& can, const CanAsk& ask) {
+    const Rational mostByJump(1, 20); // SJW ÷ (20 NBT), and the jump is shorter than the bit
+    Tolerance tolerance = ask.tolerance;
+    if (!tolerance.exactly) {
+        tolerance.within = std::min(ask.tolerance.within.value_or(mostByJump), mostByJump);
+    }
+    const CanPhase& phase = can.nominal;
+    const FactorSet quanta =
+        FactorSet::range(1 + phase.seg1.least() + phase.seg2.least(), 1 + phase.seg1.most() + phase.seg2.most());
+    RateWindows windows{{}, false};
+    for (const FactorSet& set : productSets(phase.prescaler, quanta).sets) {
+        windows.combs.push_back(combOfRates(set, ask.bitsPerSecond, tolerance));
+    }
+    return windows;
+}
+
 } // namespace wisetick

@@ -2,6 +2,7 @@
 
 #include "part/part.h"
 #include "promise/judge.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -58,5 +59,9 @@ std::vector<Way> canWays(const CanKind& can, const CanAsk& ask, const Clock& clo
 /// condition (and within the tolerance, if one is asked) and the cable fits before the sample point.
 PromiseFigure judgeCan(PromiseFigure figure, const CanKind& can, const CanAsk& ask, const Clock& clock,
                        const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
+
+/// The clock rates with which the ask can be kept: prescaler × quanta × rate of the slow phase, by no more off than the bus's
+/// first condition can ever allow. Not tight: segments, cable and data phase have the last word.
+RateWindows canRates(const CanKind& can, const CanAsk& ask);
 
 } // namespace wisetick

@@ -107,4 +107,22 @@ PromiseFigure judgeDelayLoop(PromiseFigure figure, const DelayLoopKind& loop, co
     return figure;
 }
 
+RateWindows delayLoopRates(const DelayLoopKind& loop, const WaitsAsk& ask) {
+    if (ask.isAtLeast) {
+        return {{{0, cyclesOf(loop, loop.turns.most()) / ask.time}}, true};
+    }
+    const FactorSet& turns = loop.turns;
+    FactorSet cycles;
+    if (turns.isRange()) {
+        cycles = FactorSet::range(cyclesOf(loop, turns.least()), cyclesOf(loop, turns.most()), turns.step() * loop.turn);
+    } else {
+        std::vector<Rational> values;
+        for (std::int64_t i = 0; i < turns.size().toInt64().value_or(0); ++i) {
+            values.push_back(cyclesOf(loop, turns.at(i)));
+        }
+        cycles = FactorSet::list(std::move(values));
+    }
+    return {{combOfTimes(cycles, ask.time, ask.tolerance)}, true};
+}
+
 } // namespace wisetick

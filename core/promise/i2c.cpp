@@ -268,4 +268,19 @@ PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& a
     return figure;
 }
 
+RateWindows i2cRates(const I2cKind& bus, const BusAsk& ask) {
+    const auto grade = i2cGrade(ask.hertz);
+    if (!grade || (bus.fastest && ask.hertz > *bus.fastest) || riseOf(ask) > grade->longestRise) {
+        return RateWindows::none();
+    }
+    const Rational low = bus.prescaler.most() * bus.low.most() + bus.fixedLow;
+    const Rational high = bus.prescaler.most() * bus.high.most() + bus.fixedHigh;
+    Rational fastest = std::min(low / grade->low, high / grade->high);
+    const Rational rest = 1 / ask.hertz - edges(ask);
+    if (rest.sign() > 0) {
+        fastest = std::min(fastest, (low + high) / rest);
+    }
+    return {{{0, fastest}}, bus.setup.empty() && bus.hold.empty()};
+}
+
 } // namespace wisetick

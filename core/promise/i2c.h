@@ -2,6 +2,7 @@
 
 #include "part/part.h"
 #include "promise/judge.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -31,5 +32,9 @@ std::vector<Way> i2cWays(const I2cKind& bus, const BusAsk& ask, const Clock& clo
 /// The promise judged by its best way: at most what was asked, within its grade.
 PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock,
                        const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
+
+/// The clock rates with which the ask can be kept: up to where the most counts are just long enough. Not tight where set-up and
+/// hold are counted too.
+RateWindows i2cRates(const I2cKind& bus, const BusAsk& ask);
 
 } // namespace wisetick

@@ -46,4 +46,13 @@ PromiseFigure judgeLineRate(PromiseFigure figure, const RunsAsk& ask, const Cloc
     return figure;
 }
 
+RateWindows lineRates(const RunsAsk& ask) {
+    switch (ask.bound) {
+    case RunsAsk::Bound::at: return {{combOfRates(FactorSet::one(1), ask.hertz, ask.tolerance)}, true};
+    case RunsAsk::Bound::atLeast: return {{{ask.hertz, std::nullopt}}, true};
+    case RunsAsk::Bound::atMost: return {{{0, ask.hertz}}, true};
+    }
+    return RateWindows::all();
+}
+
 } // namespace wisetick

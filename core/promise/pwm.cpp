@@ -331,4 +331,19 @@ PromiseFigure judgePwm(PromiseFigure figure, const PwmChannel& channel, const Dr
     return figure;
 }
 
+RateWindows pwmRates(const TimerKind& timer, const DrivesAsk& ask) {
+    const Pwm pwm({timer, 1}, ask, {});
+    const FactorSet counts = fromOn(timer.counts, pwm.leastCounts());
+    RateWindows windows;
+    if (counts.empty()) {
+        return windows;
+    }
+    const ProductSets products = productSets(timer.prescaler, counts);
+    windows.isTight = products.isTight && !ask.dead;
+    for (const FactorSet& set : products.sets) {
+        windows.combs.push_back(combOfRates(scaled(set, pwm.slopes()), ask.hertz, ask.tolerance));
+    }
+    return windows;
+}
+
 } // namespace wisetick

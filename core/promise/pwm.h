@@ -2,6 +2,7 @@
 
 #include "part/part.h"
 #include "promise/judge.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -26,5 +27,9 @@ std::string compareName(std::int64_t channel);
 
 /// The most counts that one period of that rate can have: the finest duty. 0 where the timer can't make the rate.
 Rational mostCountsAt(const TimerKind& timer, const Rational& hertz, const Rational& clock);
+
+/// The clock rates with which the ask can be kept: prescaler × counts × rate, ± the tolerance, with counts for steps that are
+/// fine enough. Not tight where a dead time is asked.
+RateWindows pwmRates(const TimerKind& timer, const DrivesAsk& ask);
 
 } // namespace wisetick

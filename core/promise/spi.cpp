@@ -234,4 +234,16 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
     return figure;
 }
 
+RateWindows spiRates(const SpiKind& spi, const ClocksAsk& ask, const std::optional<Rational>& portMost) {
+    if (!lacks(spi, ask).empty()) {
+        return RateWindows::none();
+    }
+    Rational high = mostOf(ask, portMost);
+    if (ask.valid) {
+        high = std::min(high, (Rational(1, 2) + (spi.shift.empty() ? Rational(0) : spi.shift.most())) / *ask.valid);
+    }
+    const Rational low = ask.reading && ask.within ? readClocks(spi, ask) / *ask.within : Rational(0);
+    return low > high ? RateWindows::none() : RateWindows{{{low, high, spi.divide}}, true};
+}
+
 } // namespace wisetick

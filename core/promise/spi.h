@@ -2,6 +2,7 @@
 
 #include "part/part.h"
 #include "promise/judge.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -21,5 +22,9 @@ std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& 
 PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk& ask, const Clock& clock,
                        const std::optional<Rational>& portMost, const std::vector<Setting>& pinned = {},
                        Detail detail = Detail::workings);
+
+/// The clock rates with which the ask can be kept: divide × from what reads fast enough to what is not too fast, for the device,
+/// the port and its sampling.
+RateWindows spiRates(const SpiKind& spi, const ClocksAsk& ask, const std::optional<Rational>& portMost);
 
 } // namespace wisetick

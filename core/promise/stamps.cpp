@@ -138,4 +138,10 @@ PromiseFigure judgeStamps(PromiseFigure figure, const TimerKind& timer, const St
     return figure;
 }
 
+RateWindows stampRates(const TimerKind& timer, const StampsAsk& ask) {
+    const Rational low = ask.resolves ? 1 / *ask.resolves : Rational(0);
+    const auto high = ask.wrapsAfter ? std::optional(timer.counts.most() / *ask.wrapsAfter) : std::nullopt;
+    return high && low > *high ? RateWindows::none() : RateWindows{{{low, high, timer.prescaler}}, true};
+}
+
 } // namespace wisetick

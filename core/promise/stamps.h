@@ -2,6 +2,7 @@
 
 #include "part/part.h"
 #include "promise/judge.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -14,5 +15,8 @@ std::vector<Way> stampWays(const TimerKind& timer, const StampsAsk& ask, const C
 /// The promise judged by its best way: it wraps no sooner than asked, and a count is no longer than asked.
 PromiseFigure judgeStamps(PromiseFigure figure, const TimerKind& timer, const StampsAsk& ask, const Clock& clock,
                           const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
+
+/// The clock rates with which the ask can be kept: prescaler ÷ resolution to prescaler × counts ÷ wrap, for every prescaler.
+RateWindows stampRates(const TimerKind& timer, const StampsAsk& ask);
 
 } // namespace wisetick

@@ -424,4 +424,32 @@ TimerKind wakeUpTimer(const RtcKind& rtc) {
     return timer;
 }
 
+RateWindows timerRates(const TimerKind& timer, const TimerGoal& goal) {
+    RateWindows windows;
+    if (goal.isChained && !timer.chain) {
+        return windows;
+    }
+    const Counter counter(timer, goal, {}, nullptr);
+    const CounterReach reach = counter.reach();
+    const std::vector<Rational> posts = counter.posts({});
+    if (goal.isAtLeast) {
+        windows.combs.push_back({0, reach.most() * posts.back() / goal.period});
+        return windows;
+    }
+    const Rational longest = goal.period * (1 + goal.tolerance.within.value_or(Rational(0)));
+    if (goal.late || goal.isRepeated) { // shorter by any of what is late, or made up of any number
+        windows.combs.push_back({reach.least() * posts.front() / longest, std::nullopt});
+        windows.isTight = false;
+        return windows;
+    }
+    const ProductSets products = productSets(reach.prescaler, reach.counts);
+    windows.isTight = products.isTight;
+    for (const Rational& post : posts) {
+        for (const FactorSet& set : products.sets) {
+            windows.combs.push_back(combOfTimes(scaled(set, post), goal.period, goal.tolerance));
+        }
+    }
+    return windows;
+}
+
 } // namespace wisetick

@@ -2,6 +2,7 @@
 
 #include "part/part.h"
 #include "promise/judge.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -39,5 +40,9 @@ PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const Tim
 
 /// The counter of a calendar's wake-up as a timer.
 TimerKind wakeUpTimer(const RtcKind& rtc);
+
+/// The clock rates with which the goal can be kept: prescaler × counts × post ÷ period, ± the tolerance. Not tight where cycles
+/// of the core or several periods come into it.
+RateWindows timerRates(const TimerKind& timer, const TimerGoal& goal);
 
 } // namespace wisetick

@@ -210,4 +210,16 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     return figure;
 }
 
+RateWindows uartRates(const UartKind& uart, const TalksAsk& ask) {
+    RateWindows windows;
+    for (const UartMode& mode : uart.modes) {
+        Tolerance tolerance = ask.tolerance;
+        if (!tolerance.exactly) {
+            tolerance.within = std::max(toleranceOf(ask, mode.oversample), Rational(0));
+        }
+        windows.combs.push_back(combOfRates(scaled(mode.divisor, mode.oversample), ask.bitsPerSecond, tolerance));
+    }
+    return windows;
+}
+
 } // namespace wisetick

@@ -2,6 +2,7 @@
 
 #include "part/part.h"
 #include "promise/judge.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -31,5 +32,8 @@ std::vector<Way> uartTable(const UartKind& uart, const TalksAsk& ask, const Cloc
 /// The promise judged by its best way, with workings. `figure` brings name, text and subject.
 PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock,
                         const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
+
+/// The clock rates with which the ask can be kept: oversample × divisor × rate, ± the tolerance, in every mode.
+RateWindows uartRates(const UartKind& uart, const TalksAsk& ask);
 
 } // namespace wisetick

@@ -315,4 +315,29 @@ PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, 
     return figure;
 }
 
+RateWindows watchdogRates(const WatchdogKind& watchdog, const BitesAsk& ask, const WatchdogRest& rest) {
+    // the bite may come from `earliest` to `latest`
+    Rational earliest;
+    std::optional<Rational> latest = ask.atLatest;
+    if (const auto outlast = mustOutlast(ask, rest)) {
+        earliest = *outlast;
+    }
+    const bool isNear = ask.tolerance.within || ask.tolerance.exactly || (!ask.fedEvery && !ask.atLatest);
+    if (isNear) {
+        const Rational share = ask.tolerance.within.value_or(Rational(0));
+        earliest = std::max(earliest, ask.after * (1 - share));
+        latest = latest ? std::min(*latest, ask.after * (1 + share)) : ask.after * (1 + share);
+    }
+    const ProductSets products = productSets(watchdog.prescaler, watchdog.counts);
+    RateWindows windows{{}, products.isTight && !ask.opensAfter && !ask.warnsBefore && !mustOutlast(ask, rest)};
+    if (latest && earliest > *latest) {
+        return windows;
+    }
+    for (const FactorSet& set : products.sets) {
+        const Rational low = latest ? 1 / *latest : Rational(0);
+        windows.combs.push_back({low, earliest.sign() > 0 ? std::optional(1 / earliest) : std::nullopt, set});
+    }
+    return windows;
+}
+
 } // namespace wisetick

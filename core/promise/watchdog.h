@@ -2,6 +2,7 @@
 
 #include "part/part.h"
 #include "promise/judge.h"
+#include "promise/rate_windows.h"
 
 namespace wisetick {
 
@@ -22,5 +23,9 @@ PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, 
 /// For every prescaler the settings next to what was asked, best first; at most `most`.
 std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest,
                               const std::vector<Setting>& pinned = {}, std::size_t most = 20);
+
+/// The clock rates with which the ask can be kept: prescaler × counts ÷ each of the times that it allows. Not tight where a
+/// window or a warning is asked, or a bite must be strictly later.
+RateWindows watchdogRates(const WatchdogKind& watchdog, const BitesAsk& ask, const WatchdogRest& rest);
 
 } // namespace wisetick
