@@ -43,13 +43,61 @@ const LoadedPlan& largest() {
     return loaded;
 }
 
-/// The largest shipped plan: 122 lines, 60 peripherals, 25 promises.
+/// The largest shipped plan: 122 lines, 60 peripherals, 43 promises.
 void deriveLargest(benchmark::State& state) {
     for (auto _ : state) {
         benchmark::DoNotOptimize(derive(*largest().part, *largest().plan, "full"));
     }
 }
 BENCHMARK(deriveLargest)->Unit(benchmark::kMicrosecond);
+
+/// Forty promises on the example's part: those of the example, and one or two for each of its other peripherals.
+void deriveForty(benchmark::State& state) {
+    static const std::vector<std::string> lines{"uart3 talks 57600",
+                                                "timer2 fires every 250 us within 0.1 %",
+                                                "timer3.1 drives 20 kHz at 35 % duty, steps under 0.5 %",
+                                                "timer3.2 drives 20 kHz at 70 % duty",
+                                                "timer4 resolves 1 us",
+                                                "timer6 fires every 10 ms within 1 %",
+                                                "guard bites after 1 s within 30 %",
+                                                "rtc drifts at most 10 s/day",
+                                                "rtc fires every 20 s",
+                                                "adc0 takes 50 k samples/s at 12 bit from 10 kohm",
+                                                "spi1 clocks at most 10 MHz",
+                                                "qspi0 clocks at most 40 MHz",
+                                                "i2c1 talks 400 kHz with 120 ns rise",
+                                                "can0 talks 500 kbit/s",
+                                                "can0 holds 8 filters, 4 received, 4 sent",
+                                                "pause waits 100 us within 2 %",
+                                                "bus_a runs at least 20 MHz",
+                                                "bus_b runs at most 80 MHz",
+                                                "core runs at most 160 MHz",
+                                                "usb runs at least 47.9 MHz",
+                                                "bus_a runs at 40 MHz within 1 %",
+                                                "bus_b runs at least 1 MHz",
+                                                "rcf runs at least 1 MHz",
+                                                "core runs at most 160 MHz",
+                                                "xtw runs at 32768 Hz within 200 ppm",
+                                                "wakes from snooze in at most 1 ms",
+                                                "wakes from idle in at most 100 us",
+                                                "adc0 takes 1 k samples/s over 4 channels",
+                                                "pause waits at least 10 us",
+                                                "average under 5 mA"};
+    Plan plan = *orchard().plan;
+    for (const std::string& line : lines) {
+        auto read = readPromiseLine(line, &*orchard().part);
+        if (!read) {
+            std::cerr << line << ": " << read.error().found << "\n";
+            std::abort();
+        }
+        plan.promises.push_back({line, std::move(*read)});
+    }
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(derive(*orchard().part, plan, "A"));
+    }
+    state.counters["promises"] = static_cast<double>(plan.promises.size());
+}
+BENCHMARK(deriveForty)->Unit(benchmark::kMicrosecond);
 
 void deriveExample(benchmark::State& state) {
     for (auto _ : state) {

@@ -54,7 +54,8 @@ bool comesFromPlay(const Ask& ask) {
 /// Judges the promises of one plan; those on one peripheral together.
 class PromiseJudge {
 public:
-    explicit PromiseJudge(const PromiseContext& context) : context_(context), names_(promiseNames(context.plan)) {}
+    explicit PromiseJudge(const PromiseContext& context)
+        : context_(context), names_(promiseNames(context.plan)), texts_(context.plan.promises.size()) {}
 
     std::vector<PromiseFigure> judge() {
         std::vector<PromiseFigure> figures;
@@ -75,6 +76,7 @@ public:
             checkTrigger(i, figures);
             checkChain(i, figures);
             noteBetterWay(i, figures[i]);
+            addFields(i, figures[i]);
         }
         return figures;
     }
@@ -83,7 +85,10 @@ public:
         PromiseFigure figure;
         const PromiseLine& line = context_.plan.promises[index].line;
         figure.name = names_[index];
-        figure.text = printPromiseLine(line);
+        if (texts_[index].empty()) { // one promise may be judged several times
+            texts_[index] = printPromiseLine(line);
+        }
+        figure.text = texts_[index];
         figure.subject = subjectTarget(context_.part, line);
         return figure;
     }
@@ -159,13 +164,21 @@ private:
         }
         try {
             figure = judgeOnBench(context_, *bench, context_.plan.promises[index].line.ask, pinned, std::move(figure));
-            figure.fields = peripheralFields(context_.part, context_.controls, bench->index, figure.settings);
             addRefs(*bench->peripheral, figure.workings);
         } catch (const RationalOverflow&) {
             figure.state = State::broken;
             figure.why = "the figures of " + figure.name + " need more than 256 bits";
         }
         return figure;
+    }
+
+    /// What its settings write; nothing where it was not judged on a peripheral.
+    void addFields(std::size_t index, PromiseFigure& figure) const {
+        std::string why;
+        const auto bench = figure.state == State::pending ? std::nullopt : benchOf(index, why);
+        if (bench) {
+            figure.fields = peripheralFields(context_.part, context_.controls, bench->index, figure.settings);
+        }
     }
 
     /// Judges all sharers with the same settings, whatever is pinned before them.
@@ -353,6 +366,7 @@ private:
 
     const PromiseContext& context_;
     std::vector<std::string> names_;
+    mutable std::vector<std::string> texts_;
 };
 
 } // namespace

@@ -9,9 +9,6 @@ namespace wisetick {
 
 namespace {
 
-/// More ways than any product can be shared out between two dividers of which one is small.
-constexpr std::size_t kMostAlike = 48;
-
 /// How fast the calendar runs, as a share of the true time less 1, with the calibration that is nearest.
 struct Pace {
     Bounds error;
@@ -55,6 +52,30 @@ bool isBetter(const Way& a, const Way& b, const Rational& hertz) {
         return a.got.max < b.got.max;
     }
     return settingOf(a, "first") > settingOf(b, "first");
+}
+
+/// The dividers whose product is nearest to the rate, and of two that are as near on either side both; of equal products the
+/// largest first divider.
+std::vector<CounterSetting> nearestDividers(const CounterReach& reach, const Rational& hertz) {
+    std::vector<CounterSetting> best;
+    Rational leastOff;
+    for (std::int64_t i = reach.prescaler.size().toInt64().value_or(0) - 1; i >= 0; --i) {
+        const Rational first = reach.prescaler.at(i);
+        for (const Rational& second : reach.counts.nearest(hertz / first)) {
+            const CounterSetting setting{first, second};
+            const Rational off = abs(setting.product() - hertz);
+            if (off.isZero()) {
+                return {setting};
+            }
+            if (best.empty() || off < leastOff) {
+                best = {setting};
+                leastOff = off;
+            } else if (off == leastOff && best.size() == 1 && best.front().product() != setting.product()) {
+                best.push_back(setting);
+            }
+        }
+    }
+    return best;
 }
 
 /// Clock rates at which the calendar is off by no more than `limit`, with any calibration.
@@ -120,16 +141,9 @@ std::vector<Way> calendarWays(const RtcKind& rtc, const DriftsAsk& ask, const Cl
     if (rtc.first.empty() || !hold("first", reach.prescaler) || !hold("second", reach.counts)) {
         return ways;
     }
-    std::vector<CounterSetting> settings =
-        settingsByPrescaler(reach, clock.hertz.nominal, most == 1 ? kMostAlike : std::max<std::size_t>(most, 256));
-    if (most == 1) { // only the nearest product counts
-        const auto off = [&](const CounterSetting& setting) { return abs(setting.product() - clock.hertz.nominal); };
-        Rational least = settings.empty() ? Rational(0) : off(settings.front());
-        for (const CounterSetting& setting : settings) {
-            least = std::min(least, off(setting));
-        }
-        std::erase_if(settings, [&](const CounterSetting& setting) { return off(setting) != least; });
-    }
+    const std::vector<CounterSetting> settings =
+        most == 1 ? nearestDividers(reach, clock.hertz.nominal)
+                  : settingsByPrescaler(reach, clock.hertz.nominal, std::max<std::size_t>(most, 256));
     for (const CounterSetting& setting : settings) {
         ways.push_back(judgedWay(rtc, setting, ask, clock, pinned));
     }

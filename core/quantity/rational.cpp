@@ -32,6 +32,15 @@ Integer toInteger(Wide value) {
     return negative ? Integer(-result) : result;
 }
 
+/// The greatest common divisor. One division first brings numbers of different sizes near each other.
+std::int64_t commonDivisor(std::int64_t a, std::int64_t b) {
+    if (a == 0 || b == 0) {
+        return std::gcd(a, b);
+    }
+    const std::int64_t rest = std::abs(a) > std::abs(b) ? a % b : b % a;
+    return std::gcd(rest, std::abs(a) > std::abs(b) ? b : a);
+}
+
 template <class Compute>
 auto checked(Compute compute) {
     try {
@@ -187,7 +196,7 @@ Rational& Rational::operator+=(const Rational& other) {
             }
         }
         const std::int64_t common =
-            denominator_ == other.denominator_ ? denominator_ : std::gcd(denominator_, other.denominator_);
+            denominator_ == other.denominator_ ? denominator_ : commonDivisor(denominator_, other.denominator_);
         const std::int64_t part = denominator_ / common;
         const std::int64_t otherPart = other.denominator_ / common;
         std::int64_t left = 0; // 64 bits do nearly always, and are divided several times faster
@@ -195,7 +204,7 @@ Rational& Rational::operator+=(const Rational& other) {
         std::int64_t sum = 0;
         if (!__builtin_mul_overflow(numerator_, otherPart, &left) && !__builtin_mul_overflow(other.numerator_, part, &right) &&
             !__builtin_add_overflow(left, right, &sum) && sum != std::numeric_limits<std::int64_t>::min()) {
-            const std::int64_t reduce = common == 1 ? 1 : std::gcd(sum, common);
+            const std::int64_t reduce = common == 1 ? 1 : commonDivisor(sum, common);
             std::int64_t denominator = 0;
             if (!__builtin_mul_overflow(denominator_ / reduce, otherPart, &denominator)) {
                 numerator_ = sum / reduce;
@@ -206,7 +215,7 @@ Rational& Rational::operator+=(const Rational& other) {
         Wide numerator = static_cast<Wide>(numerator_) * otherPart + static_cast<Wide>(other.numerator_) * part;
         std::int64_t reduce = 1;
         if (common != 1) {
-            reduce = std::gcd(static_cast<std::int64_t>(numerator % common), common);
+            reduce = commonDivisor(static_cast<std::int64_t>(numerator % common), common);
             numerator /= reduce;
         }
         const Wide denominator = static_cast<Wide>(denominator_ / reduce) * otherPart;
@@ -236,8 +245,8 @@ Rational& Rational::operator*=(const Rational& other) {
             denominator_ = other.denominator_;
             return *this;
         }
-        const std::int64_t first = other.denominator_ == 1 ? 1 : std::gcd(numerator_, other.denominator_);
-        const std::int64_t second = denominator_ == 1 ? 1 : std::gcd(other.numerator_, denominator_);
+        const std::int64_t first = other.denominator_ == 1 ? 1 : commonDivisor(numerator_, other.denominator_);
+        const std::int64_t second = denominator_ == 1 ? 1 : commonDivisor(other.numerator_, denominator_);
         const Wide numerator = static_cast<Wide>(numerator_ / first) * (other.numerator_ / second);
         const Wide denominator = static_cast<Wide>(denominator_ / second) * (other.denominator_ / first);
         if (fits(numerator) && fits(denominator)) {
