@@ -42,6 +42,26 @@ std::string changedLines(const std::string& before, const std::string& after) {
     return text;
 }
 
+/// A job of any kind with the name j and the number.
+Job randomJob(Random& random, int number) {
+    Job job;
+    job.name = "j" + std::to_string(number);
+    job.every = random.whole(1, 50);
+    job.isRandom = random.coin();
+    if (!job.isRandom && random.coin()) {
+        job.jitter = Rational(1, random.whole(1, 9));
+    }
+    if (random.coin()) {
+        job.cycles = random.whole(1, 1000);
+    } else {
+        job.lasts = Rational(random.whole(1, 1000), 1000);
+    }
+    job.mode = random.coin() ? "idle" : "";
+    (random.coin() ? job.draws : job.brings) = Rational(random.whole(0, 1000), 100000);
+    job.uses = {"uart1"};
+    return job;
+}
+
 } // namespace
 
 class CorePlanFiles : public QObject {
@@ -208,7 +228,11 @@ private slots:
              }},
             {"new job",
              [&] {
-                 plan.jobs.push_back({"blow", 7200, 0, 10, {}, "", 0, {}});
+                 Job blow;
+                 blow.name = "blow";
+                 blow.every = 7200;
+                 blow.lasts = 10;
+                 plan.jobs.push_back(blow);
              }},
             {"battery away", [&] { plan.board.battery.reset(); }},
             {"another active take", [&] { plan.active = "B"; }},
@@ -298,7 +322,7 @@ private slots:
                                         random.whole(0, static_cast<std::int64_t>(plan.promises.size()) - 1));
                 }
                 break;
-            case 6: plan.jobs.push_back({"j" + std::to_string(i), 1, 0, {}, random.whole(1, 1000), "", 0, {"uart1"}}); break;
+            case 6: plan.jobs.push_back(randomJob(random, i)); break;
             default:
                 if (plan.jobs.size() > 1) {
                     plan.jobs.erase(plan.jobs.begin());

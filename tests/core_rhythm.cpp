@@ -1,5 +1,6 @@
 #include "evaluate/evaluate.h"
 #include "files/plan_reader.h"
+#include "rhythm/battery.h"
 #include "rhythm/play.h"
 #include "rhythm/timeline.h"
 #include "support.h"
@@ -250,7 +251,7 @@ private slots:
         QCOMPARE(usableAt(battery, 25), exact("95/100"));
         QCOMPARE(usableAt(battery, exact("15/2")), exact("88/100"));
         QCOMPARE(usableAt(battery, 80), exact("90/100"));
-        QCOMPARE(usableAt(Battery{1, {}, {}, {}, 0}, 0), Rational(1));
+        QCOMPARE(usableAt(Battery{1, {}, {}, {}, 0, 1, 1, {}, {}}, 0), Rational(1));
     }
 
     void withoutABatteryNothingLasts() {

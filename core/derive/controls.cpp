@@ -39,10 +39,34 @@ public:
             const Choice* choice = findChoice(take_, peripheral.id);
             controls.peripheralFrom.push_back(resolveFrom(choice, peripheral.clock, peripheral.resetFrom, ignored));
         }
+        for (const Mode& mode : part_.modes) {
+            std::vector<std::size_t> values;
+            for (const ModeOption& option : mode.options) {
+                values.push_back(resolveOption(mode, option));
+            }
+            controls.modeOptions.push_back(std::move(values));
+        }
         return controls;
     }
 
 private:
+    /// A value that the part does not have is reported; the reset's holds then.
+    std::size_t resolveOption(const Mode& mode, const ModeOption& option) {
+        for (const ModeChoice& choice : take_.modes) {
+            if (choice.mode != mode.id || choice.option != option.id) {
+                continue;
+            }
+            for (std::size_t i = 0; i < option.values.size(); ++i) {
+                if (option.values[i].id == choice.value) {
+                    return i;
+                }
+            }
+            report("take." + take_.name + ".modes." + mode.id + "." + option.id, "no value '" + choice.value + "'",
+                   listNames(idsOf(option.values)));
+        }
+        return option.reset;
+    }
+
     std::string pathOf(const std::string& id, const std::string& control) const {
         return "take." + take_.name + ".choices." + id + "." + control;
     }

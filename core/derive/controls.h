@@ -27,6 +27,7 @@ struct Controls {
     std::vector<std::optional<bool>> nodeOn;       ///< by NodeIndex: `on` as chosen
     std::vector<std::optional<bool>> peripheralOn; ///< by peripheral index
     std::optional<std::size_t> tier;
+    std::vector<std::vector<std::size_t>> modeOptions; ///< by mode and option index: index into its values
 };
 
 /// Resolves the take's choices. What the part does not allow is a finding that names the nearest allowed setting;

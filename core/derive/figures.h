@@ -7,11 +7,15 @@
 #include "sleep/wake_up.h"
 
 #include <map>
+#include <memory>
 #include <optional>
 #include <string>
 #include <vector>
 
 namespace wisetick {
+
+class Trace;
+
 
 /// One source or line: where it stands, and where it may stand.
 struct LineFigure {
@@ -89,7 +93,10 @@ struct ModeFigure {
     std::vector<std::string> wrongUntilRestored; ///< promises that do not hold between first instruction and restored
     std::optional<WakeUpFigure> wakeUp;          ///< none for the run mode
     CurrentFigure current;
-    Bounds ampere; ///< current.bounds
+    Bounds ampere;                        ///< current.bounds
+    std::vector<Contribution> stageDraws; ///< what each stage of its wake-up draws, in order
+    std::vector<std::string> memory;      ///< what keeps its contents, with the options as chosen
+    std::vector<std::pair<std::string, std::string>> options; ///< id and value, as chosen or at reset
 };
 
 /// What came of playing the jobs.
@@ -100,6 +107,13 @@ struct RhythmFigure {
         Rational timeShare;   ///< of the whole time, typical
         Rational chargeShare; ///< of the whole charge, typical at the nominal temperature
         Rational ampere;      ///< its part of the average
+        struct Piece {
+            std::string name;
+            std::string target;
+            Rational ampere; ///< its part of the average
+        };
+        std::vector<Piece> pieces = {}; ///< what draws in it, the most first
+        bool isResting = false;
     };
     Rational span;                       ///< s, the hyperperiod (or the part of it that was played)
     std::int64_t wakeUps = 0;            ///< in the span
@@ -112,6 +126,12 @@ struct RhythmFigure {
     std::vector<Share> shares;
     Workings averageWorkings;
     Workings lifeWorkings;
+    bool isByChance = false;         ///< jobs come at random or late: this is one play of many
+    Rational load;                   ///< share of the time that the jobs take, at the slowest core
+    std::optional<Bounds> peak;      ///< A, the largest current that lasts
+    std::optional<Rational> brings;  ///< A, what jobs give to the battery on average
+    std::optional<Bounds> atPeak;    ///< V, of the battery under the peak, from its worst to fresh at rest
+    std::shared_ptr<const Trace> trace; ///< of the typical play; none where nothing was played
 };
 
 /// The five figures of the window's head.

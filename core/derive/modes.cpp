@@ -70,7 +70,12 @@ public:
     ModeWork(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand, const TemperatureGrid& grid,
              SharedWork& shared, const Mode& mode)
         : part_(part), plan_(plan), controls_(controls), demand_(demand), grid_(grid), shared_(shared), mode_(mode),
-          lives_(part.nodeCount()), starts_(part.nodeCount()) {}
+          lives_(part.nodeCount()), starts_(part.nodeCount()) {
+        const auto index = static_cast<std::size_t>(&mode - part.modes.data());
+        for (std::size_t i = 0; i < mode.options.size(); ++i) {
+            options_.push_back(&mode.options[i].values[controls.modeOptions[index][i]]);
+        }
+    }
 
     ModeFigure work() {
         figure_.id = mode_.id;
@@ -80,9 +85,10 @@ public:
         findAlive();
         findPromises();
         if (!mode_.runs) {
-            figure_.wakeUp = wakeUp(mode_, startUps());
+            findWakeUp();
         }
         findCurrent();
+        addOptions();
         return std::move(figure_);
     }
 
@@ -153,6 +159,40 @@ private:
         return startUpsOf(part_, parents, needed);
     }
 
+    void findWakeUp() {
+        const bool hasStages = std::any_of(options_.begin(), options_.end(), [](const auto* value) { return value->stage.has_value(); });
+        if (!hasStages) {
+            addStageDraws(mode_);
+            figure_.wakeUp = wakeUp(mode_, startUps());
+            return;
+        }
+        Mode mode = mode_;
+        for (const ModeOption::Value* value : options_) {
+            if (value->stage) {
+                mode.stages.push_back(*value->stage);
+            }
+        }
+        addStageDraws(mode);
+        figure_.wakeUp = wakeUp(mode, startUps());
+    }
+
+    void addStageDraws(const Mode& mode) {
+        for (const WakeStage& stage : mode.stages) {
+            figure_.stageDraws.push_back(
+                contributionOf(stage.say, "mode/" + mode.id, stage.draws, Bounds::exactly(0), grid_));
+        }
+    }
+
+    void addOptions() {
+        figure_.memory = mode_.memory;
+        for (std::size_t i = 0; i < options_.size(); ++i) {
+            figure_.options.emplace_back(mode_.options[i].id, options_[i]->id);
+            std::erase_if(figure_.memory, [&](const std::string& id) {
+                return std::find(options_[i]->loses.begin(), options_[i]->loses.end(), id) != options_[i]->loses.end();
+            });
+        }
+    }
+
     void findCurrent() {
         const Bounds core = isAlive(part_.core) ? shared_.rateOf(part_.core) : Bounds::exactly(0);
         std::vector<Contribution> list;
@@ -168,6 +208,12 @@ private:
         for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
             if (demand_.peripherals[i] && lives(i)) {
                 list.push_back(shared_.ofPeripheral(i));
+            }
+        }
+        for (std::size_t i = 0; i < options_.size(); ++i) {
+            if (!options_[i]->draws.isZero()) {
+                list.push_back(constantContribution(mode_.options[i].id + " " + options_[i]->id, "mode/" + mode_.id,
+                                                    options_[i]->draws, grid_));
             }
         }
         if (plan_.board.alwaysDraws) {
@@ -186,6 +232,7 @@ private:
     const Mode& mode_;
     std::vector<bool> lives_;
     std::vector<bool> starts_;
+    std::vector<const ModeOption::Value*> options_; ///< as chosen
     ModeFigure figure_;
 };
 

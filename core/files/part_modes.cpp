@@ -25,6 +25,7 @@ public:
         mode.peripherals = readKept(inner, "peripherals", context_.part.peripherals, mode.runs);
         mode.memory = inner.texts("memory");
         mode.keepsPins = inner.flag("pins").value_or(mode.runs);
+        mode.keepsDebug = inner.flag("debug");
         inner.finish();
         mode.wakesBy = reader.texts("wakes_by");
         if (const auto id = reader.text("wakes_on")) {
@@ -42,6 +43,9 @@ public:
         }
         mode.before = readOrder(reader, "before");
         mode.after = readOrder(reader, "after");
+        for (const toml::table* option : reader.tables("options")) {
+            mode.options.push_back(readOption(*option, reader.pathOf("options"), mode));
+        }
     }
 
 private:
@@ -81,6 +85,51 @@ private:
             reader.error("beside", "no earlier stage '" + stage.beside + "'", listNames(known), didYouMean(stage.beside, known));
         }
         return stage;
+    }
+
+    ModeOption readOption(const toml::table& table, const std::string& path, const Mode& mode) {
+        TableReader reader(table, context_.reporter, path);
+        ModeOption option;
+        option.id = reader.id("id").value_or("?");
+        const std::vector<std::string> values = reader.texts("values", Need::required);
+        for (const std::string& value : values) {
+            option.values.push_back({value, {}, {}, {}});
+        }
+        if (option.values.empty()) {
+            option.values.push_back({"?", {}, {}, {}});
+        }
+        const std::string reset = reader.text("reset", Need::required).value_or("");
+        const auto known = std::find(values.begin(), values.end(), reset);
+        if (known == values.end() && !reset.empty()) {
+            reader.error("reset", "no value '" + reset + "'", listNames(values), didYouMean(reset, values));
+        }
+        option.reset = known == values.end() ? 0 : static_cast<std::size_t>(known - values.begin());
+        if (const toml::table* adds = reader.table("adds")) {
+            TableReader each(*adds, context_.reporter, reader.pathOf("adds"));
+            for (ModeOption::Value& value : option.values) {
+                if (const toml::table* added = each.table(value.id)) {
+                    readAdded(*added, each.pathOf(value.id), mode, value);
+                }
+            }
+            each.finish();
+        }
+        reader.finish();
+        return option;
+    }
+
+    void readAdded(const toml::table& table, const std::string& path, const Mode& mode, ModeOption::Value& value) {
+        TableReader reader(table, context_.reporter, path);
+        value.draws = reader.quantity("draws", Unit::ampere, Need::optional, Sign::any).value_or(Rational(0));
+        if (const toml::table* stage = reader.table("stage")) {
+            value.stage = readStage(*stage, reader.pathOf("stage"), mode.stages);
+        }
+        value.loses = reader.texts("loses");
+        for (const std::string& lost : value.loses) {
+            if (std::find(mode.memory.begin(), mode.memory.end(), lost) == mode.memory.end()) {
+                reader.error("loses", "no memory '" + lost + "' in this mode", listNames(mode.memory));
+            }
+        }
+        reader.finish();
     }
 
     std::vector<OrderStep> readOrder(TableReader& reader, const std::string& key) {

@@ -1,8 +1,10 @@
 #include "files/plan_reader.h"
 
 #include "base/nearest_name.h"
+#include "files/plan_battery.h"
 #include "files/toml_reader.h"
 #include "plan/setting_names.h"
+#include "quantity/quantity_print.h"
 
 #include <algorithm>
 
@@ -113,7 +115,11 @@ private:
         }
         if (const toml::table* battery = reader.table("battery")) {
             TableReader inner(*battery, reporter_, "board.battery");
-            readBattery(inner);
+            plan_.board.battery = readBattery(inner);
+        }
+        if (const toml::table* regulator = reader.table("regulator")) {
+            TableReader inner(*regulator, reporter_, "board.regulator");
+            plan_.board.regulator = readRegulator(inner);
         }
         reader.finish();
     }
@@ -220,38 +226,6 @@ private:
         plan_.board.measured.push_back(std::move(measured));
     }
 
-    void readBattery(TableReader& reader) {
-        Battery battery;
-        battery.capacity = reader.quantity("capacity", Unit::coulomb, Need::required).value_or(Rational(1));
-        battery.voltage = reader.quantity("voltage", Unit::volt);
-        battery.resistance = reader.quantity("resistance", Unit::ohm, Need::optional, Sign::notNegative);
-        battery.fades = reader.quantity("fades", Unit::perYear, Need::optional, Sign::notNegative).value_or(Rational(0));
-        reader.text("note");
-        const toml::node* usable = reader.node("usable");
-        const toml::array* array = usable == nullptr ? nullptr : usable->as_array();
-        if (usable != nullptr && array == nullptr) {
-            if (const auto share = readNodeQuantity(*usable, reporter_, reader.pathOf("usable"), Unit::ratio)) {
-                battery.usable.emplace_back(25, *share);
-            }
-        }
-        for (std::size_t i = 0; array != nullptr && i < array->size(); ++i) {
-            const toml::array* pair = array->get(i)->as_array();
-            if (pair == nullptr || pair->size() != 2) {
-                reader.error("usable", nodeText(*array->get(i)), "a pair such as [\"25 C\", \"95 %\"]");
-                continue;
-            }
-            const auto celsius = readNodeQuantity(*pair->get(0), reporter_, reader.pathOf("usable"), Unit::celsius, Sign::any);
-            const auto share = readNodeQuantity(*pair->get(1), reporter_, reader.pathOf("usable"), Unit::ratio);
-            if (celsius && !battery.usable.empty() && *celsius <= battery.usable.back().first) {
-                reader.error("usable", "temperatures that do not rise", "each temperature above the one before");
-            } else if (celsius && share) {
-                battery.usable.emplace_back(*celsius, *share);
-            }
-        }
-        reader.finish();
-        plan_.board.battery = std::move(battery);
-    }
-
     void readPromises() {
         int count = 0;
         for (const toml::table* table : root_.tables("promise")) {
@@ -294,6 +268,10 @@ private:
                     readChoice(inner, id, take);
                 }
             }
+            if (const toml::table* modes = reader.table("modes")) {
+                TableReader inner(*modes, reporter_, reader.pathOf("modes"));
+                readModeChoices(inner, take);
+            }
             if (const toml::table* pinned = reader.table("pinned")) {
                 TableReader inner(*pinned, reporter_, reader.pathOf("pinned"));
                 readPinned(inner, take);
@@ -308,6 +286,35 @@ private:
         } else if (findTake(plan_, plan_.active) == nullptr) {
             checkName(root_, root_.place("active"), "take", plan_.active, takeNames());
         }
+    }
+
+    void readModeChoices(TableReader& reader, Take& take) {
+        for (const std::string& id : reader.keys()) {
+            const toml::table* table = reader.table(id);
+            if (table == nullptr) {
+                continue;
+            }
+            const auto mode = part_ == nullptr ? std::nullopt : part_->findMode(id);
+            if (part_ != nullptr && !mode) {
+                checkName(reader, reader.place(id), "mode", id, idsOf(part_->modes));
+            }
+            TableReader inner(*table, reporter_, reader.pathOf(id));
+            for (const std::string& option : inner.keys()) {
+                const std::string value = inner.text(option).value_or("");
+                if (mode) {
+                    const auto& options = part_->modes[*mode].options;
+                    checkName(inner, inner.place(option), "option of " + id, option, idsOf(options));
+                    for (const ModeOption& each : options) {
+                        if (each.id == option) {
+                            checkName(inner, inner.place(option), "value of '" + option + "'", value, idsOf(each.values));
+                        }
+                    }
+                }
+                take.modes.push_back({id, option, value});
+            }
+            inner.finish();
+        }
+        reader.finish();
     }
 
     std::vector<std::string> takeNames() const {
@@ -409,6 +416,55 @@ private:
         }
     }
 
+    /// How often it comes: one of every, about and after.
+    void readPace(TableReader& reader, Job& job) {
+        const int count = int(reader.has("every")) + int(reader.has("about")) + int(reader.has("after"));
+        if (count != 1) {
+            reporter_.error(reader.place(), count == 0 ? "no 'every', 'about' or 'after'" : "more than one of 'every', 'about' and 'after'",
+                            "one of them: a period, a mean interval, or the job that it follows");
+        }
+        const auto every = reader.quantity("every", Unit::second);
+        const auto about = reader.quantity("about", Unit::second);
+        job.after = reader.text("after").value_or("");
+        job.isRandom = about.has_value();
+        job.every = job.after.empty() ? every.value_or(about.value_or(Rational(1))) : Rational(0);
+        job.jitter = reader.quantity("jitter", Unit::second, Need::optional, Sign::notNegative).value_or(Rational(0));
+        if (!job.jitter.isZero() && !reader.has("every")) {
+            reader.error("jitter", "a jitter without a period", "it with 'every'");
+        } else if (job.jitter > job.every) {
+            reader.error("jitter", "a jitter of more than the period", "at most " + printQuantity(job.every, Unit::second));
+        }
+    }
+
+    /// Every job that follows another one follows one that comes by itself, in the end.
+    void checkFollowers() {
+        std::vector<std::string> names;
+        for (const Job& job : plan_.jobs) {
+            names.push_back(job.name);
+        }
+        const auto jobs = root_.tables("job");
+        for (std::size_t i = 0; i < plan_.jobs.size(); ++i) {
+            if (plan_.jobs[i].after.empty()) {
+                continue;
+            }
+            TableReader reader(*jobs[i], reporter_, "job." + plan_.jobs[i].name);
+            std::size_t steps = 0;
+            std::string at = plan_.jobs[i].name;
+            while (!at.empty() && steps <= plan_.jobs.size()) {
+                const auto found = std::find(names.begin(), names.end(), at);
+                if (found == names.end()) {
+                    checkName(reader, reader.place("after"), "job", at, names);
+                    break;
+                }
+                at = plan_.jobs[static_cast<std::size_t>(found - names.begin())].after;
+                ++steps;
+            }
+            if (steps > plan_.jobs.size()) {
+                reader.error("after", "jobs that follow each other in a ring", "one that comes by itself");
+            }
+        }
+    }
+
     void readJobs() {
         for (const toml::table* table : root_.tables("job")) {
             const std::string name = (*table)["name"].value_or(std::string("?"));
@@ -419,7 +475,7 @@ private:
             if (std::any_of(plan_.jobs.begin(), plan_.jobs.end(), sameName)) {
                 reader.error("name", "the job '" + job.name + "' again", "a name of its own");
             }
-            job.every = reader.quantity("every", Unit::second, Need::required).value_or(Rational(1));
+            readPace(reader, job);
             job.phase = reader.quantity("phase", Unit::second, Need::optional, Sign::notNegative).value_or(Rational(0));
             job.lasts = reader.quantity("lasts", Unit::second);
             job.cycles = reader.factor("cycles");
@@ -433,6 +489,11 @@ private:
                 checkName(reader, reader.place("take"), "take", job.take, takeNames());
             }
             job.draws = reader.quantity("draws", Unit::ampere, Need::optional, Sign::notNegative).value_or(Rational(0));
+            job.brings = reader.quantity("brings", Unit::ampere, Need::optional, Sign::notNegative).value_or(Rational(0));
+            job.mode = reader.text("mode").value_or("");
+            if (part_ != nullptr && !job.mode.empty()) {
+                checkName(reader, reader.place("mode"), "mode", job.mode, idsOf(part_->modes));
+            }
             job.uses = reader.texts("uses");
             for (const std::string& use : job.uses) {
                 if (part_ != nullptr) {
@@ -443,6 +504,7 @@ private:
             reader.finish();
             plan_.jobs.push_back(std::move(job));
         }
+        checkFollowers();
     }
 
     void checkNames() {

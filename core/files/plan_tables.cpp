@@ -131,6 +131,9 @@ private:
         if (board.battery) {
             addBattery(*board.battery);
         }
+        if (board.regulator) {
+            addRegulator(*board.regulator);
+        }
         addWords("options", board.options);
         addWords("signals", board.wiring);
     }
@@ -174,22 +177,52 @@ private:
         if (!battery.fades.isZero()) {
             addQuantity("fades", battery.fades, Unit::perYear);
         }
+        if (battery.inSeries != 1) {
+            add("in_series", std::to_string(battery.inSeries));
+        }
+        if (battery.inParallel != 1) {
+            add("in_parallel", std::to_string(battery.inParallel));
+        }
+        if (!battery.curve.empty()) {
+            std::string literal = "[";
+            for (const auto& [left, volt] : battery.curve) {
+                literal += (literal.size() > 1 ? ", [" : "[") + quantityLiteral(left, Unit::ratio) + ", " +
+                           quantityLiteral(volt, Unit::volt) + "]";
+            }
+            add("curve", literal + "]");
+        }
+        addQuantity("ends_at", battery.endsAt, Unit::volt);
+    }
+
+    void addRegulator(const Regulator& regulator) {
+        begin("board.regulator", "[board.regulator]");
+        addQuantity("efficiency", regulator.efficiency, Unit::ratio);
+        addQuantity("draws", regulator.draws, Unit::ampere);
     }
 
     void addJob(const Job& job, std::size_t index) {
         begin(fmt::format("job#{}", index), "[[job]]", job.name);
         add("name", stringLiteral(job.name));
-        addQuantity("every", job.every, Unit::second);
-        if (!job.phase.isZero()) {
-            addQuantity("phase", job.phase, Unit::second);
+        if (!job.after.empty()) {
+            add("after", stringLiteral(job.after));
+        } else {
+            addQuantity(job.isRandom ? "about" : "every", job.every, Unit::second);
+        }
+        for (const auto& [key, time] : {std::pair("phase", job.phase), std::pair("jitter", job.jitter)}) {
+            if (!time.isZero()) {
+                addQuantity(key, time, Unit::second);
+            }
         }
         addQuantity("lasts", job.lasts, Unit::second);
         if (job.cycles) {
             add("cycles", factorLiteral(*job.cycles));
         }
         addText("take", job.take);
-        if (!job.draws.isZero()) {
-            addQuantity("draws", job.draws, Unit::ampere);
+        addText("mode", job.mode);
+        for (const auto& [key, ampere] : {std::pair("draws", job.draws), std::pair("brings", job.brings)}) {
+            if (!ampere.isZero()) {
+                addQuantity(key, ampere, Unit::ampere);
+            }
         }
         if (!job.uses.empty()) {
             add("uses", listLiteral(job.uses));
@@ -217,6 +250,13 @@ private:
             if (choice.on) {
                 add("on", *choice.on ? "true" : "false");
             }
+        }
+        for (std::size_t i = 0; i < take.modes.size(); ++i) {
+            const std::string& mode = take.modes[i].mode;
+            if (i == 0 || take.modes[i - 1].mode != mode) {
+                begin(path + ".modes." + mode, "[take.modes." + keyLiteral(mode) + "]");
+            }
+            add(keyLiteral(take.modes[i].option), stringLiteral(take.modes[i].value));
         }
         for (const PinnedWay& pinned : take.pinned) {
             begin(path + ".pinned." + pinned.promise, "[take.pinned." + keyLiteral(pinned.promise) + "]");

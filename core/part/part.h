@@ -193,6 +193,20 @@ struct OrderStep {
     std::string when;
 };
 
+/// A choice inside a mode: what is kept, or how.
+struct ModeOption {
+    struct Value {
+        std::string id;
+        Rational draws;                 ///< A, that this value adds; less than 0 where it saves
+        std::optional<WakeStage> stage; ///< that it adds to the wake-up
+        std::vector<std::string> loses; ///< ids of the mode's memory that this value does not keep
+    };
+
+    std::string id;
+    std::vector<Value> values;
+    std::size_t reset = 0;
+};
+
 struct Mode {
     std::string id;
     std::string name;
@@ -208,6 +222,8 @@ struct Mode {
     std::vector<WakeStage> stages;
     std::vector<OrderStep> before;
     std::vector<OrderStep> after;
+    std::vector<ModeOption> options;
+    std::optional<bool> keepsDebug; ///< the debugger stays connected; none: it is not told
     std::string ref;
 };
 

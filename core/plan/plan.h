@@ -57,7 +57,19 @@ struct Battery {
     std::optional<Rational> resistance;
     std::vector<std::pair<Rational, Rational>> usable; ///< °C → share, ascending; empty: all of it
     Rational fades;                                    ///< share per second
+    std::int64_t inSeries = 1;                         ///< cells of this kind: their voltages and resistances add up
+    std::int64_t inParallel = 1;                       ///< their capacities add up
+    /// Share of the charge that is left → V of a cell at rest, ascending; empty: its voltage stays.
+    std::vector<std::pair<Rational, Rational>> curve = {};
+    std::optional<Rational> endsAt = {}; ///< V of the whole battery under its peak load; none: the part's least supply
     bool operator==(const Battery&) const = default;
+};
+
+/// What makes the supply of the battery's voltage.
+struct Regulator {
+    std::optional<Rational> efficiency; ///< a share; none: it passes the current on and burns the difference
+    Rational draws;                     ///< A, by itself
+    bool operator==(const Regulator&) const = default;
 };
 
 struct Board {
@@ -67,6 +79,7 @@ struct Board {
     std::vector<Fitted> fitted;
     std::vector<Measured> measured;
     std::optional<Battery> battery;
+    std::optional<Regulator> regulator = {}; ///< none: the battery feeds the part itself
     std::vector<std::pair<std::string, std::string>> options = {}; ///< option word → value
     std::vector<std::pair<std::string, std::string>> wiring = {};  ///< what the user wires → pin
     bool operator==(const Board&) const = default;
@@ -82,13 +95,18 @@ struct Promise {
 /// Something the firmware does now and then.
 struct Job {
     std::string name;
-    Rational every;                 ///< s
+    Rational every;                 ///< s, the period; the mean interval of a random one; 0 of one that follows another
     Rational phase;                 ///< s
     std::optional<Rational> lasts;  ///< s; either this or
     std::optional<Rational> cycles; ///< core cycles
     std::string take;               ///< empty: the active take
     Rational draws;                 ///< A, outside the part, while it runs
     std::vector<std::string> uses;  ///< peripherals
+    bool isRandom = false;          ///< it comes by chance, on average so often
+    Rational jitter;                ///< s, by how much a periodic one can come late
+    std::string after = {};         ///< the job that it follows, each time
+    std::string mode = {};          ///< in which the core is while it goes on; empty: run
+    Rational brings;                ///< A, that it gives to the battery; such a job needs no core
     bool operator==(const Job&) const = default;
 };
 
@@ -110,6 +128,14 @@ struct PinnedWay {
     bool operator==(const PinnedWay&) const = default;
 };
 
+/// An option inside a sleep mode: "flash" of "deep" set to "off".
+struct ModeChoice {
+    std::string mode;
+    std::string option;
+    std::string value;
+    bool operator==(const ModeChoice&) const = default;
+};
+
 /// One set of choices.
 struct Take {
     std::string name;
@@ -118,6 +144,7 @@ struct Take {
     std::vector<std::string> locks;
     std::vector<Choice> choices;
     std::vector<PinnedWay> pinned;
+    std::vector<ModeChoice> modes = {};
     bool operator==(const Take&) const = default;
 };
 

@@ -1,7 +1,8 @@
 #include "rhythm/play.h"
 
 #include "quantity/quantity_print.h"
-#include "rhythm/timeline.h"
+#include "rhythm/battery.h"
+#include "rhythm/rest_cost.h"
 
 #include <algorithm>
 
@@ -30,12 +31,18 @@ struct Charge {
     }
 };
 
-/// One thing that draws for some of the span.
-struct Item {
+/// One thing that can go on, and what it draws, over the grid of temperatures.
+struct Slot {
     std::string name;
     std::string target;
-    Rational time; ///< s, typical
-    Charge charge;
+    Doing doing = Doing::resting;
+    std::size_t which = 0;
+    std::vector<Rational> typ;              ///< A
+    std::vector<Rational> max;              ///< A
+    const CurrentFigure* current = nullptr; ///< what it is made up of, beside the outside draw; nullptr: of stages
+    Rational outside;                       ///< A
+    Rational timeTyp = {};                  ///< s, in the span
+    Rational timeMax = {};
 };
 
 /// Works out one play: two timelines, the charge of each of their items, and what follows.
@@ -48,6 +55,11 @@ public:
         for (const auto& [name, figures] : derived) {
             if (name != take) {
                 takes_.push_back(&figures);
+            }
+        }
+        for (const Job& job : plan.jobs) {
+            if (job.brings.isZero()) {
+                lanes_.push_back(&job);
             }
         }
         restsIn_ = part.findMode(findTake(plan, take)->restsIn);
@@ -66,13 +78,28 @@ public:
         if (restsIn_) {
             addUnknown(base_.modes[*restsIn_].current.unknown);
         }
-        if (plan_.jobs.empty()) {
+        if (lanes_.empty()) {
             playNothing();
         } else if (!playJobs()) {
             return std::move(figure_);
         }
         sumUp();
         return std::move(figure_);
+    }
+
+    std::optional<ChancePlay> chance() {
+        const auto isEmpty = [](const Figures* figures) { return figures->modes.empty(); };
+        const auto jobs =
+            lanes_.empty() || std::any_of(takes_.begin(), takes_.end(), isEmpty) ? std::nullopt : timelineJobs(Corner::typical);
+        if (!jobs) {
+            return std::nullopt;
+        }
+        ChancePlay play{Timeline(*jobs, timelineTakes(Corner::typical), restsIn_.has_value()), {}};
+        addSlots();
+        for (const Slot& slot : slots_) {
+            play.amperes.push_back(slot.typ[base_.grid.nominal].toDouble());
+        }
+        return play;
     }
 
 private:
@@ -92,7 +119,10 @@ private:
     /// Without jobs it rests for ever, or runs for ever where no rest is chosen.
     void playNothing() {
         figure_.span = 1;
-        addItem(restsIn_ ? "rest in " + rest().id : "running", "mode/" + rest().id, 1, 1, rest().current, 0);
+        addSlots();
+        Slot& only = restsIn_ ? slots_.front() : slotOf(Doing::waiting, 0);
+        only.timeTyp = only.timeMax = 1;
+        figure_.trace = traceOf({{only.doing, 0, 0, 1}});
     }
 
     std::size_t takeIndex(const Job& job) const {
@@ -119,13 +149,19 @@ private:
 
     std::optional<std::vector<TimelineJob>> timelineJobs(Corner corner) {
         std::vector<TimelineJob> jobs;
-        for (const Job& job : plan_.jobs) {
-            const auto lasts = lasting(job, corner);
+        for (const Job* job : lanes_) {
+            const auto lasts = lasting(*job, corner);
             if (!lasts) {
-                addUnknown("unknown: how long job '" + job.name + "' takes, its take has no core rate");
+                addUnknown("unknown: how long job '" + job->name + "' takes, its take has no core rate");
                 return std::nullopt;
             }
-            jobs.push_back({job.every, job.phase, *lasts, takeIndex(job)});
+            TimelineJob timed{job->every, job->phase, *lasts, takeIndex(*job), job->jitter, job->isRandom, std::nullopt};
+            for (std::size_t i = 0; i < lanes_.size() && !job->after.empty(); ++i) {
+                if (lanes_[i]->name == job->after) {
+                    timed.after = i;
+                }
+            }
+            jobs.push_back(std::move(timed));
         }
         return jobs;
     }
@@ -143,29 +179,68 @@ private:
         return corner == Corner::typical ? change.restored.nominal : change.restored.max;
     }
 
-    void addItem(const std::string& name, const std::string& target, const Rational& timeTyp, const Rational& timeMax,
-                 const CurrentFigure& current, const Rational& outside) {
-        Charge charge(base_.grid.celsius.size());
-        charge.add(timeTyp, current.typ, timeMax, current.max);
-        const std::vector<Rational> constant(charge.typ.size(), outside);
-        charge.add(timeTyp, constant, timeMax, constant);
-        items_.push_back({name, target, timeTyp, std::move(charge)});
+    void addSlot(std::string name, std::string target, Doing doing, std::size_t which, const CurrentFigure& current,
+                 const Rational& outside = {}) {
+        Slot slot{std::move(name), std::move(target), doing, which, current.typ, current.max, &current, outside};
+        for (auto* list : {&slot.typ, &slot.max}) {
+            for (Rational& ampere : *list) {
+                ampere += outside;
+            }
+        }
+        slots_.push_back(std::move(slot));
     }
 
-    /// Charge of the stages of so many wake-ups into a take: their own draws on top of the resting mode's.
-    Charge stageCharge(std::size_t take, const Rational& countTyp, const Rational& countMax) const {
-        Charge charge(base_.grid.celsius.size());
-        const Mode& mode = part_.modes[*restsIn_];
-        const WakeUpFigure& wake = *takes_[take]->modes[*restsIn_].wakeUp;
-        charge.add(countTyp * wake.firstInstruction.nominal, rest().current.typ, countMax * wake.firstInstruction.max,
-                   rest().current.max);
-        for (std::size_t i = 0; i < mode.stages.size(); ++i) {
-            const Contribution draw =
-                contributionOf(mode.stages[i].say, "mode/" + mode.id, mode.stages[i].draws, Bounds::exactly(0), base_.grid);
-            charge.add(countTyp * (wake.pieces[i].endTyp - wake.pieces[i].startTyp), draw.typ,
-                       countMax * (wake.pieces[i].endMax - wake.pieces[i].startMax), draw.max.empty() ? draw.typ : draw.max);
+    /// Everything that can go on: rest, then by take stages, start-ups and waiting, then the jobs.
+    void addSlots() {
+        addSlot("rest in " + rest().id, "mode/" + rest().id, Doing::resting, 0, rest().current);
+        const auto named = [&](const char* what, std::size_t take) {
+            return what + (takes_.size() > 1 ? " of take " + takes_[take]->take : std::string());
+        };
+        for (std::size_t i = 0; i < takes_.size(); ++i) {
+            Slot stages{named("stages of waking", i), "mode/" + rest().id, Doing::stages, i, {}, {}, nullptr, {}};
+            stages.typ.assign(base_.grid.celsius.size(), Rational(0));
+            stages.max = stages.typ;
+            if (restsIn_) {
+                const WakeUpFigure& wake = *takes_[i]->modes[*restsIn_].wakeUp;
+                const StageCharge charge = stageCharge(base_.grid, rest(), takes_[i]->modes[*restsIn_]);
+                for (std::size_t point = 0; point < stages.typ.size(); ++point) {
+                    if (wake.firstInstruction.nominal.sign() > 0) {
+                        stages.typ[point] = charge.typ[point] / wake.firstInstruction.nominal;
+                    }
+                    if (wake.firstInstruction.max.sign() > 0) {
+                        stages.max[point] = charge.max[point] / wake.firstInstruction.max;
+                    }
+                }
+            }
+            slots_.push_back(std::move(stages));
         }
-        return charge;
+        for (const auto& [doing, what] : {std::pair(Doing::restoring, "start-ups"), std::pair(Doing::waiting, "waiting awake")}) {
+            for (std::size_t i = 0; i < takes_.size(); ++i) {
+                const bool isOnly = doing == Doing::waiting && lanes_.empty() && i == 0;
+                addSlot(isOnly ? "running" : named(what, i), isOnly ? "mode/" + rest().id : "take/" + takes_[i]->take, doing, i,
+                        run(*takes_[i]).current);
+            }
+        }
+        for (std::size_t i = 0; i < lanes_.size(); ++i) {
+            const Job& job = *lanes_[i];
+            const auto mode = job.mode.empty() ? std::optional(part_.runMode()) : part_.findMode(job.mode);
+            const Figures& figures = *takes_[takeIndex(job)];
+            addSlot("job " + job.name, "job/" + job.name, Doing::job, i, figures.modes[mode.value_or(part_.runMode())].current,
+                    job.draws);
+        }
+    }
+
+    Slot& slotOf(Doing doing, std::size_t which) {
+        return *std::find_if(slots_.begin(), slots_.end(),
+                             [&](const Slot& slot) { return slot.doing == doing && slot.which == which; });
+    }
+
+    std::shared_ptr<const Trace> traceOf(const std::vector<Stretch>& stretches) const {
+        std::vector<TraceState> states;
+        for (const Slot& slot : slots_) {
+            states.push_back({slot.name, slot.target, slot.doing, slot.which, slot.typ[base_.grid.nominal].toDouble()});
+        }
+        return std::make_shared<const Trace>(std::move(states), stretches, figure_.span.toDouble());
     }
 
     std::vector<TimelineTake> timelineTakes(Corner corner) {
@@ -190,20 +265,24 @@ private:
 
     /// The gap that a rest must exceed: the wake-up's own length, and the break-even against waiting awake.
     Rational leastRest(std::size_t take) const {
-        const WakeUpFigure& wake = *takes_[take]->modes[*restsIn_].wakeUp;
-        const std::size_t nominal = base_.grid.nominal;
-        const Rational restore = wake.restored.nominal - wake.firstInstruction.nominal;
-        const Rational charge = restore * run(*takes_[take]).current.typ[nominal] + stageCharge(take, 1, 1).typ[nominal];
-        const Rational saved = run(*takes_[take]).current.typ[nominal] - rest().current.typ[nominal];
-        const Rational& length = wake.restored.nominal;
-        return saved.sign() <= 0 ? length : std::max(length, charge / saved);
+        const RestCost awake = restCost(base_.grid, run(*takes_[take]), run(*takes_[take]), run(*takes_[take]));
+        const RestCost asleep = restCost(base_.grid, rest(), takes_[take]->modes[*restsIn_], run(*takes_[take]));
+        const auto even = breakEven(awake, asleep);
+        return even ? std::max(*even, asleep.length) : asleep.length;
     }
 
-    /// The hyperperiod, or as much of it as kMostRuns job runs fill.
-    Rational spanOf(const std::vector<TimelineJob>& jobs) {
+    /// The hyperperiod, or as much of it as kMostRuns job runs fill; where jobs come by chance what kChanceRuns fill.
+    Rational spanOf(const std::vector<TimelineJob>& jobs, bool hasChance) {
         Rational perSecond = 0;
         for (const TimelineJob& job : jobs) {
-            perSecond += 1 / job.every;
+            const TimelineJob* first = &job;
+            while (first->after) {
+                first = &jobs[*first->after];
+            }
+            perSecond += 1 / first->every;
+        }
+        if (hasChance) {
+            return Rational(kChanceRuns) / perSecond;
         }
         const auto whole = hyperperiod(jobs);
         if (whole && *whole * perSecond <= kMostRuns) {
@@ -221,74 +300,75 @@ private:
         if (!typical || !longest) {
             return false;
         }
-        figure_.span = spanOf(*typical);
-        const TimelineTotals typ = Timeline(*typical, timelineTakes(Corner::typical), restsIn_.has_value()).play(figure_.span);
-        const TimelineTotals max = Timeline(*longest, timelineTakes(Corner::longest), restsIn_.has_value()).play(figure_.span);
+        const Timeline typicalLine(*typical, timelineTakes(Corner::typical), restsIn_.has_value());
+        const Timeline longestLine(*longest, timelineTakes(Corner::longest), restsIn_.has_value());
+        figure_.isByChance = typicalLine.hasChance();
+        figure_.span = spanOf(*typical, figure_.isByChance);
+        const TimelineTotals typ = typicalLine.play(figure_.span);
+        const TimelineTotals max = longestLine.play(figure_.span);
         figure_.wakeUps = typ.wakeUps;
         figure_.events = typ.runs;
         if (restsIn_) {
             figure_.longestRest = std::max(typ.longestRest, max.longestRest);
         }
         checkLoad(*longest);
-        addItems(typ, max);
+        addSlots();
+        for (Slot& slot : slots_) {
+            slot.timeTyp = timeOf(typ, slot);
+            slot.timeMax = timeOf(max, slot);
+        }
+        checkKnown();
+        figure_.trace = traceOf(typicalLine.stretches(figure_.span));
         return true;
     }
 
-    void checkLoad(const std::vector<TimelineJob>& jobs) {
-        Rational load = 0;
-        for (const TimelineJob& job : jobs) {
-            load += job.lasts / job.every;
+    static Rational timeOf(const TimelineTotals& totals, const Slot& slot) {
+        switch (slot.doing) {
+        case Doing::resting: return totals.resting;
+        case Doing::stages: return totals.stages[slot.which];
+        case Doing::restoring: return totals.restoring[slot.which];
+        case Doing::waiting: return totals.waiting[slot.which];
+        case Doing::job: return totals.jobs[slot.which];
         }
-        if (load > 1) {
-            find(Severity::error, "rhythm", "the jobs don't fit: they need " + printQuantity(load, Unit::ratio) + " of the time",
+        return {};
+    }
+
+    void checkLoad(const std::vector<TimelineJob>& jobs) {
+        for (const TimelineJob& job : jobs) {
+            const TimelineJob* first = &job;
+            while (first->after) {
+                first = &jobs[*first->after];
+            }
+            figure_.load += job.lasts / first->every;
+        }
+        if (figure_.load > 1) {
+            find(Severity::error, "rhythm",
+                 "the jobs don't fit: they need " + printQuantity(figure_.load, Unit::ratio) + " of the time",
                  "at most 100 %, wake-ups included");
         }
     }
 
-    void addItems(const TimelineTotals& typ, const TimelineTotals& max) {
-        if (restsIn_) {
-            addItem("rest in " + rest().id, "mode/" + rest().id, typ.resting, max.resting, rest().current, 0);
-        }
-        for (std::size_t i = 0; i < takes_.size(); ++i) {
-            const CurrentFigure& awake = run(*takes_[i]).current;
-            const std::string suffix = takes_.size() > 1 ? " of take " + takes_[i]->take : "";
-            const std::string target = "take/" + takes_[i]->take;
-            addUnknown(typ.restoring[i].isZero() && typ.waiting[i].isZero() ? "" : awake.unknown);
-            if (typ.stages[i].sign() > 0) {
-                addStages(i, suffix, typ.stages[i], max.stages[i]);
-            }
-            addItem("start-ups" + suffix, target, typ.restoring[i], max.restoring[i], awake, 0);
-            addItem("waiting awake" + suffix, target, typ.waiting[i], max.waiting[i], awake, 0);
-        }
-        for (std::size_t i = 0; i < plan_.jobs.size(); ++i) {
-            const Job& job = plan_.jobs[i];
-            const CurrentFigure& awake = run(*takes_[takeIndex(job)]).current;
-            addUnknown(awake.unknown);
-            addItem("job " + job.name, "job/" + job.name, typ.jobs[i], max.jobs[i], awake, job.draws);
-        }
-    }
-
-    void addStages(std::size_t take, const std::string& suffix, const Rational& timeTyp, const Rational& timeMax) {
-        const WakeUpFigure& wake = *takes_[take]->modes[*restsIn_].wakeUp;
-        for (const WakeStage& stage : part_.modes[*restsIn_].stages) {
-            if (!stage.draws) {
-                addUnknown("unknown: draw of stage " + stage.say);
+    /// What is unknown of all that goes on.
+    void checkKnown() {
+        for (const Slot& slot : slots_) {
+            if (slot.doing == Doing::stages && slot.timeTyp.sign() > 0) {
+                for (const Contribution& stage : rest().stageDraws) {
+                    addUnknown(stage.typ.empty() ? "unknown: draw of stage " + stage.name : "");
+                }
+            } else if (slot.doing != Doing::resting && (slot.doing == Doing::job || slot.timeTyp.sign() > 0)) {
+                addUnknown(slot.current == nullptr ? "" : slot.current->unknown);
             }
         }
-        items_.push_back({"stages of waking" + suffix, "mode/" + rest().id, timeTyp,
-                          stageCharge(take, timeTyp / wake.firstInstruction.nominal, timeMax / wake.firstInstruction.max)});
     }
 
     void sumUp() {
         const std::size_t points = base_.grid.celsius.size();
-        std::vector<Rational> typ(points, Rational(0));
-        std::vector<Rational> max(points, Rational(0));
-        for (const Item& item : items_) {
-            for (std::size_t i = 0; i < points; ++i) {
-                typ[i] += item.charge.typ[i];
-                max[i] += item.charge.max[i];
-            }
+        Charge charge(points);
+        for (const Slot& slot : slots_) {
+            charge.add(slot.timeTyp, slot.typ, slot.timeMax, slot.max);
         }
+        std::vector<Rational>& typ = charge.typ;
+        std::vector<Rational>& max = charge.max;
         for (std::size_t i = 0; i < points; ++i) {
             typ[i] /= figure_.span;
             max[i] = std::max(max[i] / figure_.span, typ[i]);
@@ -296,23 +376,87 @@ private:
         const std::size_t nominal = base_.grid.nominal;
         figure_.average =
             Bounds{*std::min_element(typ.begin(), typ.end()), typ[nominal], *std::max_element(max.begin(), max.end())};
+        findPeak();
         addShares(typ[nominal]);
         addAverageWorkings(max);
+        addHarvest();
         if (plan_.board.battery) {
-            addLife(*plan_.board.battery, typ, max);
+            addLife(part_, plan_.board, base_.grid, {typ, max, *figure_.peak, figure_.brings.value_or(Rational(0))}, figure_,
+                    findings_);
+        }
+    }
+
+    /// The largest current that goes on for any time.
+    void findPeak() {
+        Bounds peak = Bounds::exactly(0);
+        for (const Slot& slot : slots_) {
+            if (slot.timeTyp.sign() > 0 || slot.timeMax.sign() > 0) {
+                peak.nominal = std::max(peak.nominal, slot.typ[base_.grid.nominal]);
+                peak.min = std::max(peak.min, *std::min_element(slot.typ.begin(), slot.typ.end()));
+                peak.max = std::max({peak.max, *std::max_element(slot.max.begin(), slot.max.end()),
+                                     *std::max_element(slot.typ.begin(), slot.typ.end())});
+            }
+        }
+        figure_.peak = peak;
+    }
+
+    /// What the jobs bring that need no core, on average.
+    void addHarvest() {
+        Rational brings;
+        for (const Job& job : plan_.jobs) {
+            const auto lasts = job.brings.isZero() ? std::nullopt : lasting(job, Corner::typical);
+            if (!lasts || job.every.isZero()) {
+                continue;
+            }
+            const Rational share = std::min(*lasts / job.every, Rational(1));
+            brings += job.brings * share;
+            figure_.lifeWorkings.push_back(
+                {job.name + " brings",
+                 "current \u00d7 share of the time",
+                 printQuantity(job.brings, Unit::ampere) + " \u00d7 " + printQuantity(*lasts, Unit::second) + " \u00f7 " +
+                     printQuantity(job.every, Unit::second),
+                 printQuantity(job.brings * share, Unit::ampere),
+                 {{job.name, {}, "job/" + job.name, {}}}});
+        }
+        if (brings.sign() > 0) {
+            figure_.brings = brings;
         }
     }
 
     void addShares(const Rational& average) {
-        for (const Item& item : items_) {
-            const Rational& charge = item.charge.typ[base_.grid.nominal];
-            if (charge.sign() > 0 && average.sign() > 0) {
-                figure_.shares.push_back(
-                    {item.name, item.target, item.time / figure_.span, charge / (average * figure_.span), charge / figure_.span});
+        for (const Slot& slot : slots_) {
+            const Rational charge = slot.timeTyp * slot.typ[base_.grid.nominal];
+            if (charge.sign() <= 0 || average.sign() <= 0) {
+                continue;
             }
+            figure_.shares.push_back({slot.name,
+                                      slot.target,
+                                      slot.timeTyp / figure_.span,
+                                      charge / (average * figure_.span),
+                                      charge / figure_.span,
+                                      piecesOf(slot),
+                                      slot.doing == Doing::resting});
         }
         std::stable_sort(figure_.shares.begin(), figure_.shares.end(),
                          [](const auto& a, const auto& b) { return a.ampere > b.ampere; });
+    }
+
+    std::vector<RhythmFigure::Share::Piece> piecesOf(const Slot& slot) const {
+        std::vector<RhythmFigure::Share::Piece> pieces;
+        const Rational share = slot.timeTyp / figure_.span;
+        const auto add = [&](const std::string& name, const std::string& target, const Rational& ampere) {
+            if (ampere.sign() > 0) {
+                pieces.push_back({name, target, ampere * share});
+            }
+        };
+        for (const Contribution& each : slot.current == nullptr ? std::vector<Contribution>() : slot.current->contributions) {
+            if (!each.typ.empty()) {
+                add(each.name, each.target, each.typ[base_.grid.nominal]);
+            }
+        }
+        add("outside, while it runs", slot.target, slot.outside);
+        std::stable_sort(pieces.begin(), pieces.end(), [](const auto& a, const auto& b) { return a.ampere > b.ampere; });
+        return pieces;
     }
 
     /// The span is that of the jobs' periods.
@@ -348,59 +492,14 @@ private:
                                            {{"temperature", {}, "plan/board.temperature", {}}}});
     }
 
-    void addLife(const Battery& battery, const std::vector<Rational>& typ, const std::vector<Rational>& max) {
-        const Rational fade = battery.capacity * battery.fades;
-        const auto lifeAt = [&](std::size_t point, const Rational& average) -> Rational {
-            return battery.capacity * usableAt(battery, base_.grid.celsius[point]) / (average + fade);
-        };
-        if (std::any_of(typ.begin(), typ.end(), [&](const Rational& average) { return (average + fade).sign() <= 0; })) {
-            addUnknown("unknown: life, as nothing is known to draw");
-            return;
-        }
-        const std::size_t nominal = base_.grid.nominal;
-        const Rational middle = lifeAt(nominal, typ[nominal]);
-        Bounds life = Bounds::exactly(middle);
-        std::size_t worst = nominal;
-        for (std::size_t i = 0; i < typ.size(); ++i) {
-            const Rational shortest = lifeAt(i, max[i]);
-            if (shortest < life.min) {
-                life.min = shortest;
-                worst = i;
-            }
-            life.max = std::max(life.max, lifeAt(i, typ[i]));
-        }
-        figure_.life = life;
-        if (!battery.usable.empty() && battery.usable.size() > 1 &&
-            (base_.grid.celsius.front() < battery.usable.front().first ||
-             base_.grid.celsius.back() > battery.usable.back().first)) {
-            find(Severity::warning, "board.battery.usable", "the board's temperatures go beyond the battery's table",
-                 "its end value is taken there");
-        }
-        addLifeStep(battery, "life", nominal, typ[nominal], middle);
-        addLifeStep(battery, "at the worst single temperature", worst, max[worst], life.min);
-    }
-
-    void addLifeStep(const Battery& battery, const std::string& what, std::size_t point, const Rational& average,
-                     const Rational& life) {
-        const Rational& celsius = base_.grid.celsius[point];
-        figure_.lifeWorkings.push_back(
-            {what,
-             "capacity \u00d7 usable \u00f7 (average + fading)",
-             printQuantity(battery.capacity, Unit::coulomb) + " \u00d7 " +
-                 printQuantity(usableAt(battery, celsius), Unit::ratio) + " \u00f7 (" + printQuantity(average, Unit::ampere) +
-                 " + " + printQuantity(battery.capacity * battery.fades, Unit::ampere) + ") at " +
-                 printQuantity(celsius, Unit::celsius),
-             printQuantity(life, Unit::second),
-             {{"capacity", {}, "plan/board.battery.capacity", {}}, {"average", {}, "rhythm/average", {}}}});
-    }
-
     const Part& part_;
     const Plan& plan_;
     const Figures& base_;
     Diagnostics& findings_;
     std::vector<const Figures*> takes_; ///< the one that is meant first
     std::optional<std::size_t> restsIn_;
-    std::vector<Item> items_;
+    std::vector<const Job*> lanes_; ///< the jobs that need the core
+    std::vector<Slot> slots_;
     RhythmFigure figure_;
 };
 
@@ -411,21 +510,10 @@ RhythmFigure play(const Part& part, const Plan& plan, const std::string& take, c
     return Play(part, plan, take, derived, findings).work();
 }
 
-Rational usableAt(const Battery& battery, const Rational& celsius) {
-    const auto& points = battery.usable;
-    if (points.empty()) {
-        return 1;
-    }
-    if (celsius <= points.front().first) {
-        return points.front().second;
-    }
-    for (std::size_t i = 1; i < points.size(); ++i) {
-        if (celsius <= points[i].first) {
-            const Rational share = (celsius - points[i - 1].first) / (points[i].first - points[i - 1].first);
-            return points[i - 1].second + share * (points[i].second - points[i - 1].second);
-        }
-    }
-    return points.back().second;
+std::optional<ChancePlay> chancePlayOf(const Part& part, const Plan& plan, const std::string& take,
+                                       const std::map<std::string, Figures>& derived) {
+    Diagnostics ignored;
+    return Play(part, plan, take, derived, ignored).chance();
 }
 
 } // namespace wisetick

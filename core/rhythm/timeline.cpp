@@ -1,125 +1,436 @@
 #include "rhythm/timeline.h"
 
 #include <algorithm>
+#include <cmath>
+#include <functional>
+#include <queue>
+#include <random>
 
 namespace wisetick {
 
 namespace {
 
 using Integer = Rational::Integer;
+__extension__ using Wide = __int128;
 
-/// Adds the part of [from, to) that lies in the measured window.
-class Window {
-public:
-    Window(const Rational& start, const Rational& end) : start_(start), end_(end) {}
-
-    bool contains(const Rational& time) const { return time >= start_ && time < end_; }
-    const Rational& end() const { return end_; }
-
-    void add(Rational& total, const Rational& from, const Rational& to) const {
-        const Rational& low = std::max(from, start_);
-        const Rational& high = std::min(to, end_);
-        if (low < high) {
-            total += high - low;
-        }
-    }
-
-private:
-    Rational start_;
-    Rational end_;
+/// A job and a take in ticks.
+template <class Time>
+struct TickJob {
+    Time every{};
+    Time phase{};
+    Time lasts{};
+    Time jitter{};
+    std::size_t take = 0;
+    bool isRandom = false;
+    bool isFollower = false;
+    std::vector<std::size_t> followers = {};
 };
 
-/// The state of one play.
+template <class Time>
+struct TickTake {
+    Time stages{};
+    Time restore{};
+    std::vector<Time> changeFrom = {};
+    Time leastRest{};
+};
+
+template <class Time>
+double asDouble(const Time& time) {
+    if constexpr (std::is_same_v<Time, Rational>) {
+        return time.toDouble();
+    } else {
+        return static_cast<double>(time);
+    }
+}
+
+/// The state of one play. What goes on is told to the sink: doing, which, from, to.
+template <class Time, class Sink>
 class Player {
 public:
-    Player(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, bool mayRest, const Window& window)
-        : jobs_(jobs), takes_(takes), mayRest_(mayRest), window_(window) {
-        totals_.jobs.resize(jobs.size());
-        totals_.stages.resize(takes.size());
-        totals_.restoring.resize(takes.size());
-        totals_.waiting.resize(takes.size());
-        for (const TimelineJob& job : jobs) {
-            next_.push_back(job.phase - (job.phase / job.every).floor() * job.every);
+    Player(const std::vector<TickJob<Time>>& jobs, const std::vector<TickTake<Time>>& takes, bool mayRest, std::uint64_t seed,
+           Sink& sink)
+        : jobs_(jobs), takes_(takes), mayRest_(mayRest), chance_(seed), sink_(sink) {
+        for (std::size_t i = 0; i < jobs.size(); ++i) {
+            if (!jobs[i].isFollower) {
+                nominal_.push_back(jobs[i].isRandom ? interval(jobs[i]) : jobs[i].phase);
+                due_.push({late(i), i});
+            } else {
+                nominal_.push_back(Time{});
+            }
         }
     }
 
-    TimelineTotals play() {
-        while (now_ < window_.end()) {
-            const std::size_t job = nextJob();
-            const Rational release = next_[job];
+    void playTo(const Time& end) {
+        while (now_ < end && !due_.empty()) {
+            const auto [release, job] = due_.top();
+            due_.pop();
             if (release > now_) {
                 pass(release, jobs_[job].take);
             }
             run(job);
         }
-        return totals_;
+        if (now_ < end) { // no job is left to come
+            spend(mayRest_ ? Doing::resting : Doing::waiting, mayRest_ ? 0 : take_, end - now_);
+        }
+    }
+
+    bool playOne() {
+        const auto [release, job] = due_.top();
+        due_.pop();
+        if (release > now_) {
+            pass(release, jobs_[job].take);
+        }
+        run(job);
+        return !due_.empty();
     }
 
 private:
-    std::size_t nextJob() const {
-        std::size_t best = 0;
-        for (std::size_t i = 1; i < next_.size(); ++i) {
-            if (next_[i] < next_[best]) {
-                best = i;
-            }
+    using Due = std::pair<Time, std::size_t>;
+
+    double share() { return (static_cast<double>(chance_() >> 11) + 0.5) * 0x1p-53; }
+
+    Time interval(const TickJob<Time>& job) {
+        if constexpr (std::is_same_v<Time, Rational>) {
+            return job.every; // what comes by chance is never played in fractions
+        } else {
+            return static_cast<Time>(-std::log(share()) * static_cast<double>(job.every));
         }
-        return best;
     }
 
-    void spend(Rational& total, const Rational& time) {
-        window_.add(total, now_, now_ + time);
+    /// The release of a job as late as chance makes it.
+    Time late(std::size_t index) {
+        const TickJob<Time>& job = jobs_[index];
+        if constexpr (!std::is_same_v<Time, Rational>) {
+            if (job.jitter > 0) {
+                return nominal_[index] + static_cast<Time>(share() * static_cast<double>(job.jitter));
+            }
+        }
+        return nominal_[index];
+    }
+
+    void spend(Doing doing, std::size_t which, const Time& time) {
+        sink_.spent(doing, which, now_, now_ + time);
         now_ += time;
     }
 
     /// The gap until a release, at rest or waiting; then the wake-up into the job's take.
-    void pass(const Rational& release, std::size_t take) {
-        const Rational gap = release - now_;
+    void pass(const Time& release, std::size_t take) {
+        const Time gap = release - now_;
         if (!mayRest_ || gap <= takes_[take].leastRest) {
-            spend(totals_.waiting[take_], gap);
+            spend(Doing::waiting, take_, gap);
             return;
         }
-        if (window_.contains(release)) {
-            ++totals_.wakeUps;
-        }
-        if (window_.contains(now_)) { // one that began before may still show how the play began
-            totals_.longestRest = std::max(totals_.longestRest, gap);
-        }
-        spend(totals_.resting, gap);
-        spend(totals_.stages[take], takes_[take].stages);
-        spend(totals_.restoring[take], takes_[take].restore);
+        sink_.rested(now_, release);
+        spend(Doing::resting, 0, gap);
+        spend(Doing::stages, take, takes_[take].stages);
+        spend(Doing::restoring, take, takes_[take].restore);
         take_ = take;
     }
 
-    void run(std::size_t job) {
-        const std::size_t take = jobs_[job].take;
-        if (take != take_) {
-            spend(totals_.restoring[take], takes_[take].changeFrom[take_]);
-            take_ = take;
+    void run(std::size_t index) {
+        const TickJob<Time>& job = jobs_[index];
+        if (job.take != take_) {
+            spend(Doing::restoring, job.take, takes_[job.take].changeFrom[take_]);
+            take_ = job.take;
         }
-        if (window_.contains(now_)) {
-            ++totals_.runs;
+        sink_.began(now_);
+        spend(Doing::job, index, job.lasts);
+        if (!job.isFollower) {
+            nominal_[index] += interval(job, job.isRandom);
+            due_.push({late(index), index});
         }
-        spend(totals_.jobs[job], jobs_[job].lasts);
-        next_[job] += jobs_[job].every;
+        for (const std::size_t follower : job.followers) {
+            due_.push({now_, follower});
+        }
     }
 
-    const std::vector<TimelineJob>& jobs_;
-    const std::vector<TimelineTake>& takes_;
+    Time interval(const TickJob<Time>& job, bool isRandom) { return isRandom ? interval(job) : job.every; }
+
+    const std::vector<TickJob<Time>>& jobs_;
+    const std::vector<TickTake<Time>>& takes_;
     bool mayRest_;
-    Window window_;
-    TimelineTotals totals_;
-    std::vector<Rational> next_;
-    Rational now_;
+    std::mt19937_64 chance_;
+    Sink& sink_;
+    std::vector<Time> nominal_;
+    std::priority_queue<Due, std::vector<Due>, std::greater<>> due_;
+    Time now_{};
     std::size_t take_ = 0;
 };
+
+/// Adds up what lies in a window.
+template <class Time>
+struct TotalsSink {
+    Time start;
+    Time end;
+    std::vector<Time> jobs;
+    std::vector<Time> stages;
+    std::vector<Time> restoring;
+    std::vector<Time> waiting;
+    Time resting{};
+    Time longestRest{};
+    std::int64_t wakeUps = 0;
+    std::int64_t runs = 0;
+
+    bool contains(const Time& time) const { return time >= start && time < end; }
+
+    Time& total(Doing doing, std::size_t which) {
+        switch (doing) {
+        case Doing::stages: return stages[which];
+        case Doing::restoring: return restoring[which];
+        case Doing::waiting: return waiting[which];
+        case Doing::job: return jobs[which];
+        case Doing::resting: break;
+        }
+        return resting;
+    }
+
+    void spent(Doing doing, std::size_t which, const Time& from, const Time& to) {
+        const Time& low = std::max(from, start);
+        const Time& high = std::min(to, end);
+        if (low < high) {
+            total(doing, which) += high - low;
+        }
+    }
+    void rested(const Time& from, const Time& to) {
+        wakeUps += contains(to) ? 1 : 0;
+        if (contains(from)) { // one that began before may still show how the play began
+            longestRest = std::max(longestRest, Time(to - from));
+        }
+    }
+    void began(const Time& at) { runs += contains(at) ? 1 : 0; }
+};
+
+/// Writes down what lies in a window.
+template <class Time>
+struct StretchSink {
+    Time start;
+    Time end;
+    double ticks;
+    std::vector<Stretch> stretches = {};
+
+    void spent(Doing doing, std::size_t which, const Time& from, const Time& to) {
+        const Time& low = std::max(from, start);
+        const Time& high = std::min(to, end);
+        if (low < high) {
+            stretches.push_back({doing, static_cast<std::uint16_t>(which), asDouble<Time>(low - start) / ticks,
+                                 asDouble<Time>(high - start) / ticks});
+        }
+    }
+    void rested(const Time&, const Time&) {}
+    void began(const Time&) {}
+};
+
+/// Adds up all times by slot.
+struct SlotSink {
+    std::size_t takes;
+    std::vector<std::int64_t> slots;
+
+    void spent(Doing doing, std::size_t which, std::int64_t from, std::int64_t to) {
+        const std::size_t slot = doing == Doing::resting ? 0
+                                 : doing == Doing::job   ? 1 + 3 * takes + which
+                                                         : 1 + (static_cast<std::size_t>(doing) - 1) * takes + which;
+        slots[slot] += to - from;
+        slots.back() += to - from;
+    }
+    void rested(std::int64_t, std::int64_t) {}
+    void began(std::int64_t) {}
+};
+
+/// All times of a play as whole ticks, `perSecond` of them a second.
+template <class Time>
+struct Ticked {
+    std::vector<TickJob<Time>> jobs;
+    std::vector<TickTake<Time>> takes;
+    Rational perSecond = 1;
+
+    Time ticks(const Rational& seconds) const {
+        if constexpr (std::is_same_v<Time, Rational>) {
+            return seconds;
+        } else {
+            const Integer whole = (seconds * perSecond).rounded().numerator();
+            return static_cast<Time>(whole);
+        }
+    }
+    /// A gap is longer than the time if and only if it is longer than so many ticks.
+    Time ticksBelow(const Rational& seconds) const {
+        if constexpr (std::is_same_v<Time, Rational>) {
+            return seconds;
+        } else {
+            const Rational most = Rational(std::int64_t{1} << 62);
+            return static_cast<Time>(std::min((seconds * perSecond).floor(), most).numerator());
+        }
+    }
+    Rational seconds(const Time& time) const {
+        if constexpr (std::is_same_v<Time, Rational>) {
+            return time;
+        } else {
+            return Rational::ratio(Integer(time), Integer(1)) / perSecond;
+        }
+    }
+
+    Ticked(const std::vector<TimelineJob>& list, const std::vector<TimelineTake>& takeList, const Rational& rate)
+        : perSecond(rate) {
+        for (const TimelineJob& job : list) {
+            TickJob<Time> ticked;
+            ticked.isFollower = job.after.has_value();
+            ticked.every = ticks(job.every);
+            if constexpr (!std::is_same_v<Time, Rational>) {
+                ticked.every = std::max(ticked.every, Time(1));
+            }
+            ticked.phase = ticked.isFollower ? Time{} : ticks(job.phase - (job.phase / job.every).floor() * job.every);
+            ticked.lasts = ticks(job.lasts);
+            ticked.jitter = ticks(job.jitter);
+            ticked.take = job.take;
+            ticked.isRandom = job.isRandom;
+            jobs.push_back(std::move(ticked));
+        }
+        for (std::size_t i = 0; i < list.size(); ++i) {
+            if (list[i].after) {
+                jobs[*list[i].after].followers.push_back(i);
+            }
+        }
+        for (const TimelineTake& take : takeList) {
+            TickTake<Time> ticked{ticks(take.stages), ticks(take.restore), {}, ticksBelow(take.leastRest)};
+            for (const Rational& change : take.changeFrom) {
+                ticked.changeFrom.push_back(ticks(change));
+            }
+            takes.push_back(std::move(ticked));
+        }
+    }
+};
+
+/// The least number of ticks a second in which all times of an exact play are whole.
+std::optional<Integer> commonTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes,
+                                   const Rational& span) {
+    try {
+        Integer common = span.denominator();
+        const auto add = [&](const Rational& time) { common = boost::multiprecision::lcm(common, time.denominator()); };
+        for (const TimelineJob& job : jobs) {
+            add(job.every);
+            add(job.phase);
+            add(job.lasts);
+        }
+        for (const TimelineTake& take : takes) {
+            add(take.stages);
+            add(take.restore);
+            for (const Rational& change : take.changeFrom) {
+                add(change);
+            }
+        }
+        return common;
+    } catch (const std::exception&) {
+        return std::nullopt;
+    }
+}
+
+/// The longest time that a play over the span can come to: its end and one more of everything.
+Rational horizonOf(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span) {
+    Rational longest = span * 2;
+    for (const TimelineJob& job : jobs) {
+        longest += job.every + job.lasts + job.jitter;
+    }
+    for (const TimelineTake& take : takes) {
+        longest += take.stages + take.restore;
+        for (const Rational& change : take.changeFrom) {
+            longest += change;
+        }
+    }
+    return longest;
+}
+
+/// Plays exactly in the narrowest numbers that hold every time, or by chance in nanoseconds, and hands the ticked play to `use`.
+template <class Use>
+void withTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span,
+               bool hasChance, Use use) {
+    const Rational horizon = horizonOf(jobs, takes, span);
+    const Rational narrow = Rational(std::int64_t{1} << 62);
+    if (hasChance) {
+        Rational rate = powerOfTen(9);
+        while (horizon * rate >= narrow) {
+            rate /= 10;
+        }
+        use(Ticked<std::int64_t>(jobs, takes, rate));
+        return;
+    }
+    const auto common = commonTicks(jobs, takes, span);
+    const Integer ticks = common ? Integer(horizon.ceil().numerator()) * *common : Integer(-1);
+    if (common && ticks < narrow.numerator()) {
+        use(Ticked<std::int64_t>(jobs, takes, Rational::ratio(*common, 1)));
+    } else if (common && ticks < (Integer(1) << 124)) {
+        use(Ticked<Wide>(jobs, takes, Rational::ratio(*common, 1)));
+    } else {
+        use(Ticked<Rational>(jobs, takes, 1));
+    }
+}
 
 } // namespace
 
 Timeline::Timeline(std::vector<TimelineJob> jobs, std::vector<TimelineTake> takes, bool mayRest)
     : jobs_(std::move(jobs)), takes_(std::move(takes)), mayRest_(mayRest) {}
 
-TimelineTotals Timeline::play(const Rational& span) const {
-    return Player(jobs_, takes_, mayRest_, Window(span, span * 2)).play();
+bool Timeline::hasChance() const {
+    return std::any_of(jobs_.begin(), jobs_.end(), [](const TimelineJob& job) { return job.isRandom || !job.jitter.isZero(); });
+}
+
+TimelineTotals Timeline::play(const Rational& span, std::uint64_t seed) const {
+    TimelineTotals totals;
+    withTicks(jobs_, takes_, span, hasChance(), [&]<class Time>(const Ticked<Time>& ticked) {
+        const Time width = ticked.ticks(span);
+        const std::vector<Time> perTake(takes_.size(), Time{});
+        TotalsSink<Time> sink{width,   Time(width + width), std::vector<Time>(jobs_.size(), Time{}),
+                              perTake, perTake,             perTake,
+                              {},      {},                  0,
+                              0};
+        Player<Time, TotalsSink<Time>>(ticked.jobs, ticked.takes, mayRest_, seed, sink).playTo(sink.end);
+        const auto seconds = [&](const std::vector<Time>& times) {
+            std::vector<Rational> list;
+            for (const Time& time : times) {
+                list.push_back(ticked.seconds(time));
+            }
+            return list;
+        };
+        totals = {seconds(sink.jobs),
+                  seconds(sink.stages),
+                  seconds(sink.restoring),
+                  seconds(sink.waiting),
+                  ticked.seconds(sink.resting),
+                  ticked.seconds(sink.longestRest),
+                  sink.wakeUps,
+                  sink.runs};
+    });
+    return totals;
+}
+
+std::vector<Stretch> Timeline::stretches(const Rational& span, std::uint64_t seed) const {
+    std::vector<Stretch> list;
+    withTicks(jobs_, takes_, span, hasChance(), [&]<class Time>(const Ticked<Time>& ticked) {
+        const Time width = ticked.ticks(span);
+        const double perSecond = std::is_same_v<Time, Rational> ? 1 : ticked.perSecond.toDouble();
+        StretchSink<Time> sink{width, Time(width + width), perSecond};
+        Player<Time, StretchSink<Time>>(ticked.jobs, ticked.takes, mayRest_, seed, sink).playTo(sink.end);
+        list = std::move(sink.stretches);
+    });
+    return list;
+}
+
+std::vector<double> Timeline::chanceTotals(std::int64_t runs, std::uint64_t seed) const {
+    Rational slowest = 1;
+    for (const TimelineJob& job : jobs_) {
+        slowest = std::max(slowest, job.every);
+    }
+    std::vector<double> seconds;
+    withTicks(jobs_, takes_, slowest * runs, true, [&]<class Time>(const Ticked<Time>& ticked) {
+        if constexpr (std::is_same_v<Time, std::int64_t>) {
+            SlotSink sink{takes_.size(), std::vector<std::int64_t>(2 + 3 * takes_.size() + jobs_.size())};
+            Player<Time, SlotSink> player(ticked.jobs, ticked.takes, mayRest_, seed, sink);
+            for (std::int64_t i = 0; i < runs && player.playOne(); ++i) {
+            }
+            for (const std::int64_t time : sink.slots) {
+                seconds.push_back(static_cast<double>(time) / ticked.perSecond.toDouble());
+            }
+        }
+    });
+    return seconds;
 }
 
 std::optional<Rational> hyperperiod(const std::vector<TimelineJob>& jobs) {
@@ -128,8 +439,10 @@ std::optional<Rational> hyperperiod(const std::vector<TimelineJob>& jobs) {
         Integer numerator = 1;
         Integer denominator = 0;
         for (const TimelineJob& job : jobs) {
-            numerator = boost::multiprecision::lcm(numerator, job.every.numerator());
-            denominator = boost::multiprecision::gcd(denominator, job.every.denominator());
+            if (!job.after) {
+                numerator = boost::multiprecision::lcm(numerator, job.every.numerator());
+                denominator = boost::multiprecision::gcd(denominator, job.every.denominator());
+            }
         }
         return denominator == 0 ? std::nullopt : std::optional(Rational::ratio(numerator, denominator));
     } catch (const std::exception&) {

@@ -8,12 +8,15 @@
 
 namespace wisetick {
 
-/// One periodic job as the timeline sees it. Times in s.
+/// One job as the timeline sees it. Times in s.
 struct TimelineJob {
-    Rational every;
+    Rational every; ///< period, or mean interval of a random one; of no meaning to one that follows
     Rational phase;
     Rational lasts;
-    std::size_t take = 0; ///< index of the take that it runs in
+    std::size_t take = 0;                   ///< index of the take that it runs in
+    Rational jitter = {};                   ///< each release comes late by up to so much
+    bool isRandom = false;                  ///< its releases come by chance, each independent of the others
+    std::optional<std::size_t> after = {}; ///< it is released whenever this job ends
 };
 
 /// How one take wakes: its stages to the first instruction, then its start-ups. Times in s.
@@ -36,14 +39,35 @@ struct TimelineTotals {
     std::int64_t runs = 0; ///< job runs that began in the span
 };
 
-/// Plays periodic jobs: due jobs run back to back in order of release (of equals the first in the list); between them the
-/// core rests if the gap is longer than leastRest, else it waits. The event ends the rest; then stages, start-ups
-/// and the job follow. Measured over [span, 2 × span), by when the pattern has settled if the jobs fit. Requires
-/// every > 0. Exact; cost O(runs × jobs).
+/// What goes on at a time.
+enum class Doing { resting, stages, restoring, waiting, job };
+
+/// A stretch of time in which one thing goes on: of a take, or of a job. Times in s from the start of the span.
+struct Stretch {
+    Doing doing = Doing::resting;
+    std::uint16_t which = 0; ///< index of the take or job; 0 of a rest
+    double from = 0;
+    double to = 0;
+    bool operator==(const Stretch&) const = default;
+};
+
+/// Plays jobs: due jobs run back to back in order of release (of equals the first in the list); between them the core rests if
+/// the gap is longer than leastRest, else it waits. The event ends the rest; then stages, start-ups and the job follow. Measured
+/// over [span, 2 × span), by when the pattern has settled if the jobs fit. Requires every > 0 of all that do not follow.
+/// Without chance it is exact, counted in ticks of the times' common denominator; cost O(runs × log jobs).
 class Timeline {
 public:
     Timeline(std::vector<TimelineJob> jobs, std::vector<TimelineTake> takes, bool mayRest);
-    TimelineTotals play(const Rational& span) const;
+
+    /// Whether a job comes by chance or late: then plays of different seeds differ.
+    bool hasChance() const;
+    /// With chance the times are whole nanoseconds, or whatever else lets the span fit 62 bits.
+    TimelineTotals play(const Rational& span, std::uint64_t seed = 1) const;
+    /// The same play as stretches from 0 to span.
+    std::vector<Stretch> stretches(const Rational& span, std::uint64_t seed = 1) const;
+    /// A play by chance over so many job runs, as the time in s of each slot: rest, then by take stages, restoring and waiting, then
+    /// by job. The last one is the whole.
+    std::vector<double> chanceTotals(std::int64_t runs, std::uint64_t seed) const;
 
 private:
     std::vector<TimelineJob> jobs_;

@@ -1,0 +1,223 @@
+#include "rhythm/battery.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// A value between points that rise, linear; held at the ends.
+Rational between(const std::vector<std::pair<Rational, Rational>>& points, const Rational& at) {
+    if (at <= points.front().first) {
+        return points.front().second;
+    }
+    for (std::size_t i = 1; i < points.size(); ++i) {
+        if (at <= points[i].first) {
+            const Rational share = (at - points[i - 1].first) / (points[i].first - points[i - 1].first);
+            return points[i - 1].second + share * (points[i].second - points[i - 1].second);
+        }
+    }
+    return points.back().second;
+}
+
+/// Works out one life.
+class Life {
+public:
+    Life(const Part& part, const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure,
+         Diagnostics& findings)
+        : part_(part), board_(board), battery_(*board.battery), grid_(grid), drain_(drain), figure_(figure),
+          findings_(findings), fade_(capacityOf(battery_) * battery_.fades) {}
+
+    void add() {
+        checkSag();
+        if (!batteryCurrent(board_, 0)) {
+            addUnknown("unknown: life, as the regulator needs the voltages of supply and battery");
+            return;
+        }
+        const auto drains = [&](const Rational& average) { return drawnOf(average).sign() > 0; };
+        if (drain_.brings.isZero() && !std::all_of(drain_.typ.begin(), drain_.typ.end(), drains)) {
+            addUnknown("unknown: life, as nothing is known to draw");
+            return;
+        }
+        const std::size_t nominal = grid_.nominal;
+        const Rational middle = lifeAt(nominal, drain_.typ[nominal], drain_.peak.nominal);
+        Bounds life = Bounds::exactly(middle);
+        std::size_t worst = nominal;
+        for (std::size_t i = 0; i < drain_.typ.size(); ++i) {
+            const Rational shortest = lifeAt(i, drain_.max[i], drain_.peak.max);
+            if (shortest < life.min) {
+                life.min = shortest;
+                worst = i;
+            }
+            life.max = std::max(life.max, lifeAt(i, drain_.typ[i], drain_.peak.nominal));
+        }
+        figure_.life = life;
+        if (battery_.usable.size() > 1 && (grid_.celsius.front() < battery_.usable.front().first ||
+                                           grid_.celsius.back() > battery_.usable.back().first)) {
+            find(Severity::warning, "board.battery.usable", "the board's temperatures go beyond the battery's table",
+                 "its end value is taken there");
+        }
+        addRegulatorStep();
+        addStep("life", nominal, drain_.typ[nominal], drain_.peak.nominal, middle);
+        addStep("at the worst single temperature", worst, drain_.max[worst], drain_.peak.max, life.min);
+    }
+
+private:
+    void addUnknown(const std::string& unknown) {
+        if (figure_.unknown.find(unknown) == std::string::npos) {
+            figure_.unknown += (figure_.unknown.empty() ? "" : "; ") + unknown;
+        }
+    }
+
+    void find(Severity severity, const std::string& path, const std::string& found, const std::string& expected) {
+        findings_.push_back({severity, {{}, 0, 0, path}, found, expected, {}});
+    }
+
+    /// The voltage below which the board does not work: as given, else the part's least supply where nothing stands between.
+    std::optional<Rational> endVoltage() const {
+        return battery_.endsAt || board_.regulator ? battery_.endsAt : part_.supplyMin;
+    }
+
+    Rational drawnOf(const Rational& average) const { return *batteryCurrent(board_, average) + fade_ - drain_.brings; }
+
+    Rational usable(std::size_t point, const Rational& peak) const {
+        const Rational byTemperature = usableAt(battery_, grid_.celsius[point]);
+        const auto end = endVoltage();
+        const Rational byVoltage = end ? 1 - leftAtEnd(battery_, *end, *batteryCurrent(board_, peak)) : Rational(1);
+        return std::max(std::min(byTemperature, byVoltage), Rational(0));
+    }
+
+    Rational lifeAt(std::size_t point, const Rational& average, const Rational& peak) const {
+        const Rational drawn = drawnOf(average);
+        if (drawn.sign() <= 0) {
+            return kLongestLife;
+        }
+        return std::min(capacityOf(battery_) * usable(point, peak) / drawn, kLongestLife);
+    }
+
+    /// The voltage under the peak: at the worst with the peak's corner, and fresh without any.
+    void checkSag() {
+        const auto fresh = restVoltage(battery_, 1);
+        const auto resistance = resistanceOf(battery_);
+        if (!fresh || !resistance || !batteryCurrent(board_, 0)) {
+            return;
+        }
+        const auto under = [&](const Rational& peak) { return *fresh - *batteryCurrent(board_, peak) * *resistance; };
+        figure_.atPeak = Bounds{under(drain_.peak.max), under(drain_.peak.nominal), *fresh};
+        const auto end = endVoltage();
+        if (end && figure_.atPeak->min < *end) {
+            find(figure_.atPeak->nominal < *end ? Severity::error : Severity::warning, "board.battery.resistance",
+                 "at the peak of " + printQuantity(drain_.peak.max, Unit::ampere) + " the fresh battery falls to " +
+                     printQuantity(figure_.atPeak->min, Unit::volt),
+                 "at least " + printQuantity(*end, Unit::volt) + ": a smaller peak, a larger cell or a capacitor beside it");
+        }
+    }
+
+    void addRegulatorStep() {
+        if (!board_.regulator) {
+            return;
+        }
+        const Rational& average = drain_.typ[grid_.nominal];
+        const auto& efficiency = board_.regulator->efficiency;
+        figure_.lifeWorkings.push_back(
+            {"from the battery",
+             efficiency ? "average \u00d7 supply \u00f7 (battery \u00d7 efficiency) + the regulator's own"
+                        : "average + the regulator's own",
+             efficiency ? printQuantity(average, Unit::ampere) + " \u00d7 " + printQuantity(board_.supply->nominal, Unit::volt) +
+                              " \u00f7 (" + printQuantity(*voltageOf(battery_), Unit::volt) + " \u00d7 " +
+                              printQuantity(*efficiency, Unit::ratio) + ") + " +
+                              printQuantity(board_.regulator->draws, Unit::ampere)
+                        : printQuantity(average, Unit::ampere) + " + " + printQuantity(board_.regulator->draws, Unit::ampere),
+             printQuantity(*batteryCurrent(board_, average), Unit::ampere),
+             {{"average", {}, "rhythm/average", {}}, {"regulator", {}, "plan/board.regulator", {}}}});
+    }
+
+    void addStep(const std::string& what, std::size_t point, const Rational& average, const Rational& peak,
+                 const Rational& life) {
+        const Rational& celsius = grid_.celsius[point];
+        const std::string brought =
+            drain_.brings.isZero() ? "" : " \u2212 " + printQuantity(drain_.brings, Unit::ampere) + " brought";
+        figure_.lifeWorkings.push_back(
+            {what,
+             std::string("capacity \u00d7 usable \u00f7 (average + fading") + (brought.empty() ? ")" : " \u2212 brought)"),
+             printQuantity(capacityOf(battery_), Unit::coulomb) + " \u00d7 " +
+                 printQuantity(usable(point, peak), Unit::ratio) + " \u00f7 (" +
+                 printQuantity(*batteryCurrent(board_, average), Unit::ampere) + " + " + printQuantity(fade_, Unit::ampere) +
+                 brought + ") at " + printQuantity(celsius, Unit::celsius),
+             life == kLongestLife ? "more than a thousand years" : printQuantity(life, Unit::second),
+             {{"capacity", {}, "plan/board.battery.capacity", {}}, {"average", {}, "rhythm/average", {}}}});
+    }
+
+    const Part& part_;
+    const Board& board_;
+    const Battery& battery_;
+    const TemperatureGrid& grid_;
+    const Drain& drain_;
+    RhythmFigure& figure_;
+    Diagnostics& findings_;
+    Rational fade_;
+};
+
+} // namespace
+
+Rational usableAt(const Battery& battery, const Rational& celsius) {
+    return battery.usable.empty() ? Rational(1) : between(battery.usable, celsius);
+}
+
+Rational capacityOf(const Battery& battery) {
+    return battery.capacity * battery.inParallel;
+}
+
+std::optional<Rational> voltageOf(const Battery& battery) {
+    return battery.voltage ? std::optional(*battery.voltage * battery.inSeries) : std::nullopt;
+}
+
+std::optional<Rational> resistanceOf(const Battery& battery) {
+    return battery.resistance ? std::optional(*battery.resistance * Rational(battery.inSeries, battery.inParallel))
+                              : std::nullopt;
+}
+
+std::optional<Rational> restVoltage(const Battery& battery, const Rational& left) {
+    return battery.curve.empty() ? voltageOf(battery) : std::optional(between(battery.curve, left) * battery.inSeries);
+}
+
+Rational leftAtEnd(const Battery& battery, const Rational& end, const Rational& peak) {
+    if (battery.curve.empty()) {
+        return 0;
+    }
+    const Rational wanted = (end + peak * resistanceOf(battery).value_or(Rational(0))) / battery.inSeries; // of a cell at rest
+    const auto& points = battery.curve;
+    if (wanted <= points.front().second) {
+        return 0;
+    }
+    for (std::size_t i = 1; i < points.size(); ++i) {
+        if (wanted <= points[i].second) {
+            const Rational share = (wanted - points[i - 1].second) / (points[i].second - points[i - 1].second);
+            return points[i - 1].first + share * (points[i].first - points[i - 1].first);
+        }
+    }
+    return 1;
+}
+
+std::optional<Rational> batteryCurrent(const Board& board, const Rational& ampere) {
+    if (!board.regulator) {
+        return ampere;
+    }
+    if (!board.regulator->efficiency) {
+        return ampere + board.regulator->draws;
+    }
+    const auto voltage = board.battery ? voltageOf(*board.battery) : std::nullopt;
+    if (!voltage || !board.supply) {
+        return std::nullopt;
+    }
+    return ampere * board.supply->nominal / (*voltage * *board.regulator->efficiency) + board.regulator->draws;
+}
+
+void addLife(const Part& part, const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure,
+             Diagnostics& findings) {
+    Life(part, board, grid, drain, figure, findings).add();
+}
+
+} // namespace wisetick
