@@ -16,6 +16,7 @@
 #include "handover/figures_json.h"
 #include "part/lint.h"
 #include "promise/can_filter.h"
+#include "sleep_report.h"
 
 #include <algorithm>
 
@@ -204,6 +205,49 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
         }
     }
     return promise.state == State::broken ? kBroken : kHolds;
+}
+
+int runSleep(const Console& console, const PlanOptions& options, const std::string& mode) {
+    const auto loaded = load(console, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    const Figures figures = evaluated(*loaded);
+    if (!mode.empty() && !loaded->part.findMode(mode)) {
+        const std::vector<std::string> known = idsOf(loaded->part.modes);
+        console.err << "no mode '" << mode << "'; expected " << listNames(known) << "\n";
+        return kBadInput;
+    }
+    console.out << (mode.empty() ? modesReport(loaded->part, loaded->plan, figures, console.style)
+                                 : sleepReport(loaded->part, loaded->plan, figures, mode, console.style));
+    return kHolds;
+}
+
+int runRhythm(const Console& console, const PlanOptions& options, bool hasChance, const std::string& race) {
+    const auto loaded = load(console, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    const Figures figures = evaluated(*loaded);
+    const auto isJob = [&](const Job& job) { return job.name == race; };
+    if (!race.empty() && std::none_of(loaded->plan.jobs.begin(), loaded->plan.jobs.end(), isJob)) {
+        console.err << "no job '" << race << "' in this plan\n";
+        return kBadInput;
+    }
+    const auto goOn = [] { return true; };
+    const std::vector<BatteryMove> moves = batteryMoves(loaded->part, loaded->plan, figures, goOn);
+    std::optional<ChanceFigure> chance;
+    if (hasChance) {
+        const auto ready = chancePlayOf(loaded->part, loaded->plan, figures.take, derivedTakes(loaded->part, loaded->plan, figures));
+        if (ready) {
+            chance = playByChance(*ready, loaded->part, loaded->plan, figures, {}, [](std::int64_t) { return true; });
+        }
+    }
+    console.out << rhythmReport(loaded->part, figures, moves, chance, console.style);
+    if (!race.empty()) {
+        console.out << raceReport(raceToSleep(loaded->part, loaded->plan, figures, race), race, console.style);
+    }
+    return kHolds;
 }
 
 int runBoard(const Console& console, const PlanOptions& options) {

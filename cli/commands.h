@@ -42,6 +42,12 @@ int runNewPart(const Console& console, const std::string& id);
 int runLint(const Console& console, const std::vector<std::string>& parts, bool isJson);
 
 /// One line tried on a plan, in place of the promise of the same name or beside all others.
+/// One sleep mode in full, or where none is named the modes beside one another.
+int runSleep(const Console& console, const PlanOptions& options, const std::string& mode);
+
+/// The rhythm of the jobs; with `hasChance` the bands of a thousand plays, with a job the charge it takes by the core's rate.
+int runRhythm(const Console& console, const PlanOptions& options, bool hasChance, const std::string& race);
+
 /// With `wantsRates` also the rates of its clock with which the promise could be kept.
 int runPromise(const Console& console, const PlanOptions& options, const std::string& line, bool wantsRates);
 

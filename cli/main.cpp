@@ -93,6 +93,16 @@ int run(int argc, char** argv) {
     addPlanOptions(way);
     std::string from;
     way->add_option("--from", from, "the take that is left; else reset");
+    CLI::App* sleep = app.add_subcommand("sleep", "The sleep modes, or one of them: what it keeps, draws, and how it wakes");
+    addPlanOptions(sleep);
+    std::string mode;
+    sleep->add_option("MODE", mode, "a sleep mode of the part");
+    CLI::App* rhythm = app.add_subcommand("rhythm", "The jobs: where the charge goes, and what would move the battery most");
+    addPlanOptions(rhythm);
+    bool hasChance = false;
+    rhythm->add_flag("--chance", hasChance, "play a thousand times and show how far average and life differ");
+    std::string race;
+    rhythm->add_option("--race", race, "a job: the charge that it takes by the core's rate");
     CLI::App* emit = app.add_subcommand("emit", "The register fields of a take: constants, functions in order, or a table");
     addPlanOptions(emit);
     std::string form = "header";
@@ -141,6 +151,12 @@ int run(int argc, char** argv) {
     }
     if (*promise) {
         return cli::runPromise(console, options, line, wantsRates);
+    }
+    if (*sleep) {
+        return cli::runSleep(console, options, mode);
+    }
+    if (*rhythm) {
+        return cli::runRhythm(console, options, hasChance, race);
     }
     if (*board) {
         return cli::runBoard(console, options);

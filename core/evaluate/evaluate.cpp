@@ -1,5 +1,6 @@
 #include "evaluate/evaluate.h"
 
+#include "evaluate/sleep_order.h"
 #include "promise/limits.h"
 #include "rhythm/play.h"
 
@@ -9,21 +10,9 @@ namespace wisetick {
 
 namespace {
 
-/// The figures of the take and of every other take that a job runs in.
-std::map<std::string, Figures> deriveTakes(const Part& part, const Plan& plan, const Figures& figures) {
-    std::map<std::string, Figures> derived{{figures.take, figures}};
-    for (const Job& job : plan.jobs) {
-        const std::string& name = job.take.empty() ? plan.active : job.take;
-        if (!derived.contains(name) && findTake(plan, name) != nullptr) {
-            derived.emplace(name, derive(part, plan, name));
-        }
-    }
-    return derived;
-}
-
 RhythmFigure playNamed(const Part& part, const Plan& plan, const Figures& figures, Diagnostics& findings) {
     try {
-        return play(part, plan, figures.take, deriveTakes(part, plan, figures), findings);
+        return play(part, plan, figures.take, derivedTakes(part, plan, figures), findings);
     } catch (const RationalOverflow&) {
         RhythmFigure rhythm;
         rhythm.unknown = "unknown: the average current needs more than 256 bits";
@@ -60,6 +49,17 @@ bool hasWatchdog(const Plan& plan) {
 
 } // namespace
 
+std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, const Figures& figures) {
+    std::map<std::string, Figures> derived{{figures.take, figures}};
+    for (const Job& job : plan.jobs) {
+        const std::string& name = job.take.empty() ? plan.active : job.take;
+        if (!derived.contains(name) && findTake(plan, name) != nullptr) {
+            derived.emplace(name, derive(part, plan, name));
+        }
+    }
+    return derived;
+}
+
 Figures evaluate(const Part& part, const Plan& plan, const std::string& take) {
     Figures figures = derive(part, plan, take);
     Diagnostics findings;
@@ -70,6 +70,8 @@ Figures evaluate(const Part& part, const Plan& plan, const std::string& take) {
     figures.rhythm = std::move(rhythm);
     figures.findings.insert(figures.findings.end(), findings.begin(), findings.end());
     judgePlayed(plan, figures);
+    const Diagnostics overlooked = sleepFindings(part, plan, figures);
+    figures.findings.insert(figures.findings.end(), overlooked.begin(), overlooked.end());
     figures.vitals = vitalsOf(part, figures);
     return figures;
 }

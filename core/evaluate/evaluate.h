@@ -2,11 +2,16 @@
 
 #include "derive/derive.h"
 
+#include <map>
+
 namespace wisetick {
 
 /// derive and play together: everything that follows from part, plan and take, with the promises on averages and
 /// lives judged, and watchdogs judged against the rests that were played. Throws std::invalid_argument if the plan
 /// has no take of that name.
 Figures evaluate(const Part& part, const Plan& plan, const std::string& take);
+
+/// The figures of the take, and of every other take that a job runs in, by name: what play needs.
+std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, const Figures& figures);
 
 } // namespace wisetick

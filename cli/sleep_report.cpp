@@ -1,0 +1,203 @@
+#include "sleep_report.h"
+
+#include "base/nearest_name.h"
+#include "quantity/quantity_print.h"
+#include "text_table.h"
+
+#include <algorithm>
+
+namespace wisetick::cli {
+
+namespace {
+
+std::string section(const Style& style, const std::string& title, const std::string& body) {
+    return body.empty() ? "" : "\n" + style.heading(title) + "\n" + body;
+}
+
+std::string time(const Rational& value) {
+    return printQuantity(value, Unit::second);
+}
+
+std::string ampere(const Rational& value) {
+    return printQuantity(value, Unit::ampere);
+}
+
+std::string listOr(const std::vector<std::string>& names, const std::string& none) {
+    std::string text;
+    for (const std::string& name : names) {
+        text += (text.empty() ? "" : ", ") + name;
+    }
+    return text.empty() ? none : text;
+}
+
+std::string stepsText(const std::vector<SleepStep>& steps, const Style& style) {
+    TextTable table({Align::right, Align::left, Align::left, Align::left});
+    for (std::size_t i = 0; i < steps.size(); ++i) {
+        std::string fields;
+        for (const FieldValue& field : steps[i].fields) {
+            fields += (fields.empty() ? "" : ", ") + fieldText(field.field) + " = " + hexText(field);
+        }
+        table.add({std::to_string(i + 1), (steps[i].isTrouble ? "! " : "") + steps[i].say, fields, style.muted(steps[i].why)});
+    }
+    return table.text();
+}
+
+std::string bestText(const std::vector<BestRest>& best) {
+    std::string text;
+    for (const BestRest& each : best) {
+        text += (text.empty() ? "  " : ", ") + each.mode + (each.from.isZero() ? "" : " from " + time(each.from) + " on");
+    }
+    return text + "\n";
+}
+
+} // namespace
+
+std::string modesReport(const Part& part, const Plan& plan, const Figures& figures, const Style& style) {
+    TextTable table({Align::left, Align::right, Align::right, Align::right, Align::right, Align::left});
+    table.add({"mode", "draws", "at most", "first instruction", "restored", "promises without a clock"});
+    for (const ModeFigure& mode : figures.modes) {
+        table.add({mode.id, ampere(mode.ampere.nominal), ampere(mode.ampere.max),
+                   mode.wakeUp ? time(mode.wakeUp->firstInstruction.max) : "", mode.wakeUp ? time(mode.wakeUp->restored.max) : "",
+                   listOr(mode.withoutClock, "none")});
+    }
+    const std::vector<RestCost> costs = restCosts(part, figures);
+    const std::vector<BestRest> best = bestRests(costs);
+    TextTable jobs({Align::left, Align::right, Align::left});
+    for (const JobRest& rest : jobRests(part, plan, figures, best)) {
+        jobs.add({rest.job, time(rest.rest), rest.mode});
+    }
+    return style.heading("Modes") + "\n" + table.text() + section(style, "Which mode takes the least, by the length of a rest", bestText(best)) +
+           section(style, "Between two runs of a job, if it were alone", jobs.text());
+}
+
+std::string sleepReport(const Part& part, const Plan& plan, const Figures& figures, const std::string& id, const Style& style) {
+    const auto index = *part.findMode(id);
+    const Mode& mode = part.modes[index];
+    const ModeFigure& figure = figures.modes[index];
+    TextTable keeps({Align::left, Align::left});
+    keeps.add({"sources", listOr(figure.sources, "none")});
+    keeps.add({"lines", listOr(figure.lines, "none")});
+    keeps.add({"peripherals", listOr(figure.peripherals, "none")});
+    keeps.add({"memory", listOr(figure.memory, "none")});
+    keeps.add({"pins", mode.keepsPins ? "hold" : "are let go"});
+    keeps.add({"debugger", mode.keepsDebug ? (*mode.keepsDebug ? "stays" : "is lost") : "not told"});
+    keeps.add({"woken by", listOr(mode.wakesBy, "nothing")});
+    for (const auto& [option, value] : figure.options) {
+        keeps.add({option, value});
+    }
+    keeps.add({"without a clock", listOr(figure.withoutClock, "none")});
+    std::string text = style.heading(id) + "\n" + keeps.text();
+    if (figure.wakeUp) {
+        TextTable wake({Align::left, Align::right, Align::right, Align::right});
+        wake.add({"", "begins", "typically over", "at the latest"});
+        for (const WakePiece& piece : figure.wakeUp->pieces) {
+            wake.add({(piece.isStage ? "" : "start ") + piece.say, time(piece.startTyp), time(piece.endTyp), time(piece.endMax)});
+        }
+        wake.add({"first instruction", "", time(figure.wakeUp->firstInstruction.nominal), time(figure.wakeUp->firstInstruction.max)});
+        wake.add({"all promises hold", "", time(figure.wakeUp->restored.nominal), time(figure.wakeUp->restored.max)});
+        text += section(style, "Waking", wake.text());
+    }
+    TextTable draws({Align::left, Align::right, Align::right, Align::left});
+    for (const Contribution& each : figure.current.contributions) {
+        draws.add({each.name, each.typ.empty() ? "unknown" : ampere(each.typ[figures.grid.nominal]),
+                   each.max.empty() ? "unknown" : "up to " + ampere(*std::max_element(each.max.begin(), each.max.end())),
+                   style.muted(each.formula)});
+    }
+    draws.add({"all", ampere(figure.ampere.nominal), "up to " + ampere(figure.ampere.max)});
+    text += section(style, "Draws", draws.text());
+    const SleepOrder order = sleepOrder(part, plan, figures, id);
+    text += section(style, "Before it rests", stepsText(order.before, style));
+    text += section(style, "After it wakes", stepsText(order.after, style));
+    for (const Promise& promise : plan.promises) {
+        const auto* wakes = std::get_if<WakesAsk>(&promise.line.ask);
+        if (wakes == nullptr || wakes->mode != id || !wakes->every) {
+            continue;
+        }
+        TextTable timers({Align::left, Align::left, Align::left, Align::right, Align::left, Align::left});
+        for (const WakeTimer& timer : wakeTimers(part, plan, figures, id, *wakes->every)) {
+            std::string settings;
+            for (const Setting& setting : timer.settings) {
+                settings += (settings.empty() ? "" : ", ") + setting.name + " " + printFactor(setting.value);
+            }
+            timers.add({timer.peripheral, "on " + timer.clock, settings, time(timer.got.nominal), printError(timer.error.nominal),
+                        style.muted(timer.why)});
+        }
+        text += section(style, "Woken every " + time(*wakes->every), timers.text());
+    }
+    return text;
+}
+
+std::string rhythmReport(const Part& part, const Figures& figures, const std::vector<BatteryMove>& moves,
+                         const std::optional<ChanceFigure>& chance, const Style& style) {
+    const RhythmFigure& rhythm = *figures.rhythm;
+    TextTable table({Align::left, Align::right, Align::left});
+    const auto add = [&](const std::string& what, const std::optional<Bounds>& bounds, Unit unit, const std::string& more) {
+        if (bounds) {
+            table.add({what, printQuantity(bounds->nominal, unit), more});
+        }
+    };
+    add("average", rhythm.average, Unit::ampere, rhythm.average ? "up to " + ampere(rhythm.average->max) : "");
+    add("peak", rhythm.peak, Unit::ampere, rhythm.peak ? "up to " + ampere(rhythm.peak->max) : "");
+    add("battery at the peak", rhythm.atPeak, Unit::volt,
+        rhythm.atPeak ? "down to " + printQuantity(rhythm.atPeak->min, Unit::volt) : "");
+    if (rhythm.brings) {
+        table.add({"brought", ampere(*rhythm.brings), "on average"});
+    }
+    add("life", rhythm.life, Unit::second, rhythm.life ? "at worst " + time(rhythm.life->min) : "");
+    table.add({"jobs", printQuantity(rhythm.load, Unit::ratio), "of the time at the slowest core"});
+    table.add({"played", time(rhythm.span), std::to_string(rhythm.events) + " runs, " + std::to_string(rhythm.wakeUps) + " wake-ups" +
+                                                (rhythm.isByChance ? ", one play of many" : "")});
+    if (rhythm.longestRest) {
+        table.add({"longest rest", time(*rhythm.longestRest), ""});
+    }
+    if (!rhythm.unknown.empty()) {
+        table.add({"unknown", "", rhythm.unknown});
+    }
+    std::string text = style.heading("Rhythm") + "\n" + table.text();
+    TextTable shares({Align::left, Align::right, Align::right, Align::left});
+    for (const RhythmFigure::Share& share : rhythm.shares) {
+        std::string pieces;
+        for (std::size_t i = 0; i < std::min<std::size_t>(share.pieces.size(), 4); ++i) {
+            pieces += (pieces.empty() ? "" : ", ") + share.pieces[i].name + " " + ampere(share.pieces[i].ampere);
+        }
+        shares.add({share.name, printQuantity(share.chargeShare, Unit::ratio, 4), ampere(share.ampere), style.muted(pieces)});
+    }
+    text += section(style, "Where the charge goes", shares.text());
+    TextTable far({Align::left, Align::right, Align::left, Align::right});
+    for (std::size_t i = 0; i < std::min<std::size_t>(moves.size(), 12); ++i) {
+        const BatteryMove& move = moves[i];
+        const auto print = [&](const Rational& value) { return move.life ? time(value) : ampere(value); };
+        const Bounds ends = move.life ? *move.life : Bounds{move.average.max, move.average.nominal, move.average.min};
+        far.add({move.say, print(ends.min), "\u2026", print(ends.max)});
+    }
+    text += section(style, std::string("A tenth worse \u2026 a tenth better: ") + (rhythm.life ? "the life" : "the average"), far.text());
+    if (chance) {
+        const auto picoampere = [](double value) { return ampere(quantised(value, powerOfTen(-12))); };
+        TextTable band({Align::left, Align::right, Align::right, Align::right});
+        band.add({"", "5 % below", "middle", "5 % above"});
+        band.add({"average", picoampere(chance->average.low), picoampere(chance->average.middle), picoampere(chance->average.high)});
+        if (chance->life) {
+            const auto seconds = [](double value) { return time(quantised(value, 8640)); };
+            band.add({"life", seconds(chance->life->low), seconds(chance->life->middle), seconds(chance->life->high)});
+        }
+        text += section(style, std::to_string(chance->seeds) + " plays of " + std::to_string(chance->runs) + " runs", band.text());
+    }
+    const std::vector<BestRest> best = bestRests(restCosts(part, figures));
+    return text + section(style, "Which mode takes the least, by the length of a rest", bestText(best));
+}
+
+std::string raceReport(const std::vector<RacePoint>& race, const std::string& job, const Style& style) {
+    if (race.empty()) {
+        return "\nThe job '" + job + "' has no cycles of its own, so the core's rate does not change what it takes.\n";
+    }
+    const auto least = std::min_element(race.begin(), race.end(),
+                                        [](const RacePoint& a, const RacePoint& b) { return a.coulomb < b.coulomb; });
+    TextTable table({Align::right, Align::right, Align::left});
+    for (std::size_t i = 0; i < race.size(); i += 12) {
+        table.add({printQuantity(race[i].hertz, Unit::hertz, 4), printQuantity(race[i].coulomb, Unit::coulomb, 4), ""});
+    }
+    table.add({printQuantity(least->hertz, Unit::hertz, 4), printQuantity(least->coulomb, Unit::coulomb, 4), "the least"});
+    return section(style, "Charge of each period of '" + job + "' by the core's rate", table.text());
+}
+
+} // namespace wisetick::cli

@@ -1,0 +1,342 @@
+#include "evaluate/sleep_order.h"
+
+#include "base/nearest_name.h"
+#include "derive/demand.h"
+#include "derive/field_values.h"
+#include "derive/way_there.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+#include <stdexcept>
+
+namespace wisetick {
+
+namespace {
+
+constexpr const char* kTickIsOn = "tick is on";
+
+/// Builds the order of one mode.
+class OrderWork {
+public:
+    OrderWork(const Part& part, const Plan& plan, const Figures& figures, std::size_t mode)
+        : part_(part), plan_(plan), figures_(figures), take_(*findTake(plan, figures.take)), mode_(part.modes[mode]),
+          figure_(figures.modes[mode]) {
+        Diagnostics ignored;
+        controls_ = resolveControls(part, take_, ignored);
+    }
+
+    SleepOrder work() {
+        addTicks();
+        addTransfers();
+        addGiven(mode_.before, order_.before);
+        addOptions();
+        addMemory();
+        addWatchdogs();
+        addWaker();
+        order_.before.push_back({"choose " + mode_.id + ", then wait for " + (wakesByAny() ? "an interrupt" : "an event"),
+                                 wakesByAny() ? "any interrupt ends it" : "only " + listNames(wakers()) + " ends it"});
+        addAwake();
+        addWayBack();
+        addRest();
+        return std::move(order_);
+    }
+
+    /// The timers whose interrupt would end the rest at once.
+    std::vector<std::size_t> ticks() const {
+        std::vector<std::size_t> list;
+        for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
+            const PromiseLine& line = plan_.promises[i].line;
+            const auto* fires = std::get_if<FiresAsk>(&line.ask);
+            const auto peripheral = part_.findPeripheral(line.subject);
+            if (fires != nullptr && peripheral && std::holds_alternative<TimerKind>(part_.peripherals[*peripheral].kind) &&
+                peripheralLivesIn(part_, controls_, mode_, *peripheral) && wakesBy(line.subject)) {
+                list.push_back(i);
+            }
+        }
+        return list;
+    }
+
+    bool wakesByAny() const { return std::find(mode_.wakesBy.begin(), mode_.wakesBy.end(), "any") != mode_.wakesBy.end(); }
+
+    bool wakesBy(const std::string& id) const {
+        const auto peripheral = part_.findPeripheral(id);
+        return wakesByAny() || std::find(mode_.wakesBy.begin(), mode_.wakesBy.end(), id) != mode_.wakesBy.end() ||
+               (peripheral && part_.peripherals[*peripheral].wakesFrom.contains(mode_.id));
+    }
+
+    std::vector<std::string> wakers() const {
+        std::vector<std::string> list = mode_.wakesBy;
+        for (const Peripheral& peripheral : part_.peripherals) {
+            const bool isNamed = std::find(list.begin(), list.end(), peripheral.id) != list.end();
+            if (peripheral.wakesFrom.contains(mode_.id) && !isNamed) {
+                list.push_back(peripheral.id);
+            }
+        }
+        return list;
+    }
+
+private:
+    const PromiseFigure& promise(std::size_t index) const { return figures_.promises[index]; }
+
+    void addTicks() {
+        for (const std::size_t tick : ticks()) {
+            order_.before.push_back({"hold " + plan_.promises[tick].line.subject + ": its interrupt would wake the core at once",
+                                     promise(tick).text,
+                                     {},
+                                     true});
+        }
+    }
+
+    void addTransfers() {
+        std::vector<std::string> ids;
+        for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
+            const std::string id = peripheralOf(plan_.promises[i].line.subject);
+            const auto peripheral = part_.findPeripheral(id);
+            const bool isLost = std::find(figure_.withoutClock.begin(), figure_.withoutClock.end(), promise(i).name) !=
+                                figure_.withoutClock.end();
+            if (peripheral && isLost && moves(part_.peripherals[*peripheral]) &&
+                std::find(ids.begin(), ids.end(), id) == ids.end()) {
+                ids.push_back(id);
+            }
+        }
+        if (!ids.empty()) {
+            std::string list;
+            for (std::size_t i = 0; i < ids.size(); ++i) {
+                list += (i == 0 ? "" : (i + 1 == ids.size() ? " and " : ", ")) + ids[i];
+            }
+            order_.before.push_back({"finish what " + list + (ids.size() == 1 ? " transfers" : " transfer"),
+                                     (ids.size() == 1 ? "it loses its clock in " : "they lose their clock in ") + mode_.id});
+        }
+    }
+
+    static bool moves(const Peripheral& peripheral) {
+        return std::holds_alternative<UartKind>(peripheral.kind) || std::holds_alternative<SpiKind>(peripheral.kind) ||
+               std::holds_alternative<I2cKind>(peripheral.kind) || std::holds_alternative<CanKind>(peripheral.kind) ||
+               std::holds_alternative<AdcKind>(peripheral.kind);
+    }
+
+    /// The part's own steps; those about the tick only where there is one, and it is not said already.
+    void addGiven(const std::vector<OrderStep>& steps, std::vector<SleepStep>& list) const {
+        for (const OrderStep& step : steps) {
+            if (step.when != kTickIsOn) {
+                list.push_back({step.say, step.when.empty() ? "" : "where " + step.when});
+            } else if (ticks().empty() && hasTick()) {
+                list.push_back({step.say, "it stands still in " + mode_.id + " and would come late"});
+            }
+        }
+    }
+
+    bool hasTick() const {
+        return std::any_of(plan_.promises.begin(), plan_.promises.end(), [&](const Promise& each) {
+            const auto peripheral = part_.findPeripheral(each.line.subject);
+            return std::holds_alternative<FiresAsk>(each.line.ask) && peripheral &&
+                   std::holds_alternative<TimerKind>(part_.peripherals[*peripheral].kind);
+        });
+    }
+
+    void addOptions() {
+        for (const auto& [option, value] : figure_.options) {
+            order_.before.push_back({"set " + option + " of " + mode_.id + " to " + value, "as the take chooses"});
+        }
+    }
+
+    void addMemory() {
+        std::vector<std::string> lost;
+        for (const std::string& each : figures_.modes[part_.runMode()].memory) {
+            if (std::find(figure_.memory.begin(), figure_.memory.end(), each) == figure_.memory.end()) {
+                lost.push_back(each);
+            }
+        }
+        if (!lost.empty()) {
+            order_.before.push_back({"save what is needed of " + listNames(lost), "its contents are lost in " + mode_.id});
+        }
+    }
+
+    void addWatchdogs() {
+        const auto longest = figures_.rhythm ? figures_.rhythm->longestRest : std::nullopt;
+        for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
+            const auto peripheral = part_.findPeripheral(plan_.promises[i].line.subject);
+            const PromiseFigure& figure = promise(i);
+            if (!std::holds_alternative<BitesAsk>(plan_.promises[i].line.ask) || !peripheral || !figure.got) {
+                continue;
+            }
+            const std::string& id = part_.peripherals[*peripheral].id;
+            if (!peripheralLivesIn(part_, controls_, mode_, *peripheral)) {
+                order_.before.push_back({id + " stands still in " + mode_.id, "it has no clock there; it goes on after the wake-up"});
+                continue;
+            }
+            const std::string bite = printQuantity(figure.got->min, Unit::second);
+            const bool bitesInRest = take_.restsIn == mode_.id && longest && *longest >= figure.got->min;
+            order_.before.push_back({"feed " + id + ", it goes on: it bites after " + bite + " at the fastest",
+                                     bitesInRest ? "the longest rest is " + printQuantity(*longest, Unit::second) +
+                                                       ": wake by a timer before, or feed it more often"
+                                                 : "so no rest may be as long",
+                                     {},
+                                     bitesInRest});
+        }
+    }
+
+    void addWaker() {
+        for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
+            const auto* wakes = std::get_if<WakesAsk>(&plan_.promises[i].line.ask);
+            if (wakes == nullptr || wakes->mode != mode_.id || wakes->by.empty()) {
+                continue;
+            }
+            order_.before.push_back({"clear the flag of " + wakes->by, "a flag that is still set would end the rest at once"});
+            if (wakes->every) {
+                order_.before.push_back({"set the wake-up counter of " + wakes->by + " to " +
+                                             printQuantity(*wakes->every, Unit::second) + " and let it interrupt",
+                                         promise(i).text, promise(i).fields});
+            }
+        }
+    }
+
+    void addAwake() {
+        if (mode_.wakesOn) {
+            const LineFigure& source = figures_.lines[*mode_.wakesOn];
+            const bool isCore = figures_.lines[part_.core].parent == *mode_.wakesOn || part_.core == *mode_.wakesOn;
+            order_.after.push_back(
+                {"the core comes back on " + source.id +
+                     (source.hertz ? " at " + printQuantity(source.hertz->nominal, Unit::hertz) : std::string()),
+                 isCore ? "" : "not on its clock of the take"});
+        }
+        if (!figure_.wrongUntilRestored.empty()) {
+            order_.after.push_back({"until the clocks are back these do not hold: " + listNames(figure_.wrongUntilRestored), ""});
+        }
+    }
+
+    void addWayBack() {
+        const auto woken = wokenTake(part_, take_, mode_);
+        if (!woken) {
+            addGiven(mode_.after, order_.after);
+            return;
+        }
+        Plan plan = plan_;
+        plan.takes.push_back(*woken);
+        const WayThere way = wayThere(part_, plan, woken->name, take_.name);
+        for (const ClockWrite& write : way.steps) {
+            std::string why;
+            if (write.wait) {
+                why = write.wait->max ? "at most " + printQuantity(*write.wait->max, Unit::second)
+                                      : (write.wait->typ ? "typically " + printQuantity(*write.wait->typ, Unit::second)
+                                                         : std::string("unknown: how long"));
+            }
+            order_.after.push_back({write.say, why, write.fields});
+        }
+        if (!way.trouble.empty()) {
+            order_.after.push_back({"the clocks can't be brought back: " + way.trouble, "", {}, true});
+        }
+    }
+
+    void addRest() {
+        if (!ticks().empty() || hasTick()) {
+            order_.after.push_back({"let the tick go on", "it was held"});
+        }
+        for (const Promise& each : plan_.promises) {
+            const auto* wakes = std::get_if<WakesAsk>(&each.line.ask);
+            if (wakes != nullptr && wakes->mode == mode_.id && !wakes->by.empty()) {
+                order_.after.push_back({"clear the flag of " + wakes->by, "else the next rest ends at once"});
+                if (wakes->every) {
+                    order_.after.push_back({"switch the wake-up counter of " + wakes->by + " off if it was for once", ""});
+                }
+            }
+        }
+        if (take_.restsIn == mode_.id) {
+            order_.after.push_back({"rest again when the handler returns", "the plan rests in " + mode_.id});
+        }
+    }
+
+    const Part& part_;
+    const Plan& plan_;
+    const Figures& figures_;
+    const Take& take_;
+    const Mode& mode_;
+    const ModeFigure& figure_;
+    Controls controls_;
+    SleepOrder order_;
+};
+
+} // namespace
+
+std::optional<Take> wokenTake(const Part& part, const Take& take, const Mode& mode) {
+    if (!mode.wakesOn) {
+        return std::nullopt;
+    }
+    Diagnostics ignored;
+    const Controls controls = resolveControls(part, take, ignored);
+    // for every node the input through which it is fed from there without anything that must be started; its own one first
+    std::vector<std::optional<std::size_t>> from(part.nodeCount());
+    std::vector<bool> isFed(part.nodeCount());
+    isFed[*mode.wakesOn] = true;
+    for (const std::size_t line : part.order) {
+        const NodeIndex node = part.nodeOfLine(line);
+        if (takesTimeToStart(part, node) && !livesIn(part, controls, mode, node)) {
+            continue;
+        }
+        const std::vector<NodeIndex>& inputs = part.lines[line].from;
+        const auto feed = [&](std::size_t input) {
+            if (!from[node] && isFed[inputs[input]]) {
+                from[node] = input;
+                isFed[node] = true;
+            }
+        };
+        feed(controls.lines[line].from);
+        for (std::size_t input = 0; input < inputs.size(); ++input) {
+            feed(input);
+        }
+    }
+    if (!isFed[part.core]) {
+        return std::nullopt;
+    }
+    Take woken = take;
+    woken.name += " woken from " + mode.id;
+    for (NodeIndex node = part.core; !part.isSource(node);) {
+        const std::size_t input = from[node].value_or(0);
+        const Line& line = part.lineAt(node);
+        if (line.from.size() > 1) {
+            choiceOf(woken, line.id).from = part.nodeId(line.from[input]);
+        }
+        node = line.from[input];
+    }
+    for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
+        if (takesTimeToStart(part, node) && !livesIn(part, controls, mode, node) && node != *mode.wakesOn) {
+            choiceOf(woken, part.nodeId(node)).on = false;
+        }
+    }
+    return woken;
+}
+
+SleepOrder sleepOrder(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode) {
+    const auto index = part.findMode(mode);
+    if (!index) {
+        throw std::out_of_range("no mode '" + mode + "'");
+    }
+    if (part.modes[*index].runs || figures.modes.empty()) {
+        return {};
+    }
+    return OrderWork(part, plan, figures, *index).work();
+}
+
+Diagnostics sleepFindings(const Part& part, const Plan& plan, const Figures& figures) {
+    Diagnostics findings;
+    const Take* take = findTake(plan, figures.take);
+    const auto mode = take == nullptr ? std::nullopt : part.findMode(take->restsIn);
+    if (!mode || part.modes[*mode].runs || figures.modes.empty() || plan.jobs.empty()) {
+        return findings;
+    }
+    const OrderWork work(part, plan, figures, *mode);
+    const auto find = [&](const std::string& found, const std::string& expected) {
+        findings.push_back({Severity::warning, {{}, 0, 0, "take." + take->name + ".rests_in"}, found, expected, {}});
+    };
+    for (const std::size_t tick : work.ticks()) {
+        const std::string& subject = plan.promises[tick].line.subject;
+        find("the interrupt of " + subject + " stays on in " + take->restsIn + ": it wakes the core at once",
+             "it held before each rest, or a deeper mode");
+    }
+    if (!work.wakesByAny() && work.wakers().empty()) {
+        find("nothing can end a rest in " + take->restsIn, "a mode that is woken by something");
+    }
+    return findings;
+}
+
+} // namespace wisetick
