@@ -4,6 +4,8 @@
 #include "board/shelf_view.h"
 #include "clocks/clocks_view.h"
 #include "desk/desk_view.h"
+#include "rhythm/rhythm_view.h"
+#include "sleep/sleep_view.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
@@ -85,17 +87,21 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     trailBoard_ = new TrailButton(tr("Board"));
     trailClocks_ = new TrailButton(tr("Clocks"));
     trailPromises_ = new TrailButton(tr("Promises"));
+    trailSleep_ = new TrailButton(tr("Sleep"));
+    trailRhythm_ = new TrailButton(tr("Rhythm"));
     trailKeys_ = new QLabel(tr("Ctrl+Shift+P all commands"));
     trail_ = new QWidget;
     trail_->setAutoFillBackground(true);
     auto* trailLayout = new QHBoxLayout(trail_);
     trailLayout->setContentsMargins(12, 4, 12, 4);
-    for (TrailButton* step : {trailBoard_, trailClocks_, trailPromises_}) {
+    for (TrailButton* step : {trailBoard_, trailClocks_, trailPromises_, trailSleep_, trailRhythm_}) {
         trailLayout->addWidget(step);
     }
     connect(trailBoard_, &QPushButton::clicked, this, [this] { showView("board"); });
     connect(trailClocks_, &QPushButton::clicked, this, [this] { showView("clocks"); });
     connect(trailPromises_, &QPushButton::clicked, this, [this] { showView("promises"); });
+    connect(trailSleep_, &QPushButton::clicked, this, [this] { showView("sleep"); });
+    connect(trailRhythm_, &QPushButton::clicked, this, [this] { showView("rhythm"); });
     trailLayout->addStretch();
     trailLayout->addWidget(trailKeys_);
     promises_ = new PromisesColumn(document_);
@@ -171,55 +177,6 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     }
 }
 
-/// The view of that name, made where it was not shown yet.
-QWidget* MainWindow::viewNamed(const QString& name) {
-    if (name == "board" && board_ == nullptr) {
-        board_ = new BoardView(document_);
-        board_->setTheme(theme_);
-        views_->addWidget(board_);
-    }
-    if (name == "promises" && desk_ == nullptr) {
-        desk_ = new DeskView(document_);
-        desk_->setTheme(theme_);
-        desk_->show(promises_->cards()->selected());
-        views_->addWidget(desk_);
-    }
-    if (name == "shelf" && shelfView_ == nullptr) {
-        shelfView_ = new ShelfView(shelf_, examples_.toStdString());
-        shelfView_->setTheme(theme_);
-        views_->addWidget(shelfView_);
-        connect(shelfView_, &ShelfView::beginWanted, this, &MainWindow::beginPlan);
-        connect(shelfView_, &ShelfView::openWanted, this, [this](const QString& path) {
-            if (mayLeave() && openPlan(path)) {
-                showView("clocks");
-            }
-        });
-        connect(shelfView_, &ShelfView::left, this, [this] { showView(document_.isOpen() ? "board" : "clocks"); });
-    }
-    const std::map<QString, QWidget*> views{{"board", board_}, {"shelf", shelfView_}, {"promises", desk_}};
-    const auto view = views.find(name);
-    return view == views.end() ? clocks_ : view->second;
-}
-
-bool MainWindow::isShown(const QWidget* view) const {
-    return view != nullptr && views_->currentWidget() == view;
-}
-
-void MainWindow::showView(const QString& name) {
-    QWidget* view = viewNamed(name);
-    if (view == shelfView_ && !isShown(view)) {
-        shelfView_->readAgain();
-    }
-    views_->setCurrentWidget(view);
-    view->setFocus();
-    const std::map<QWidget*, QString> titles{{board_, tr("Board")}, {shelfView_, tr("Parts shelf")}, {desk_, tr("Promises")}};
-    const auto title = titles.find(view);
-    viewTitle_->setText(title == titles.end() ? tr("Clocks") : title->second);
-    find_->setVisible(isShown(clocks_));
-    sayView();
-    styleTitles();
-}
-
 void MainWindow::beginPlan(const QString& partId) {
     if (mayLeave()) {
         const Diagnostics diagnostics = document_.begin(partId);
@@ -228,33 +185,6 @@ void MainWindow::beginPlan(const QString& partId) {
             showView("board"); // first comes what is fitted
         }
     }
-}
-
-void MainWindow::sayView() {
-    if (isShown(board_)) {
-        viewHint_->setText(tr("what stands there, and what follows; Enter edits a row"));
-        return;
-    }
-    if (isShown(shelfView_)) {
-        viewHint_->setText(tr("type what is needed; Enter begins a plan on the selected part"));
-        return;
-    }
-    if (isShown(desk_)) {
-        viewHint_->setText(tr("the desk of the selected promise: what its setting does, and every other way"));
-        return;
-    }
-    QStringList said;
-    if (clocks_->hidesOff()) {
-        said << tr("what is off is hidden");
-    }
-    if (showsFeeding_) {
-        said << tr("only what feeds %1").arg(promises_->cards()->selected());
-    }
-    if (!clocks_->ghost().isEmpty()) {
-        said << tr("hollow: take %1").arg(clocks_->ghost());
-    }
-    viewHint_->setText(said.isEmpty() ? tr("the needle stands at its rate, the rail is where it may stand")
-                                      : said.join(QString::fromUtf8(" \u00b7 ")));
 }
 
 bool MainWindow::openPlan(const QString& path) {
@@ -342,6 +272,12 @@ QString MainWindow::helpPage() const {
     if (isShown(shelfView_)) {
         return "shelf.md";
     }
+    if (isShown(sleep_)) {
+        return "sleep.md";
+    }
+    if (isShown(rhythm_)) {
+        return "rhythm.md";
+    }
     return focus == workings_ || isShown(desk_) ? "calculations.md" : "window.md";
 }
 
@@ -360,7 +296,36 @@ void MainWindow::goTo(const QString& target) {
             return;
         }
     }
+    if (target.startsWith("mode/") && document_.isOpen()) {
+        if (!isShown(sleep_)) {
+            showView("sleep");
+        }
+        sleep_->select(name);
+    } else if (target.startsWith("rhythm/") || target.startsWith("job/")) {
+        if (!isShown(rhythm_)) {
+            showView("rhythm");
+        }
+        const auto& jobs = document_.isOpen() ? document_.plan().jobs : std::vector<Job>();
+        for (std::size_t i = 0; i < jobs.size(); ++i) {
+            if (target == "job/" + text(jobs[i].name)) {
+                rhythm_->selectLane(i);
+            }
+        }
+    }
     workings_->show(target);
+}
+
+/// The worst state of the promises of one kind.
+template <class A>
+State MainWindow::stateOf() const {
+    State worst = State::kept;
+    const auto& promises = document_.isOpen() ? document_.plan().promises : std::vector<Promise>();
+    for (std::size_t i = 0; i < promises.size() && i < document_.figures().promises.size(); ++i) {
+        if (std::holds_alternative<A>(promises[i].line.ask)) {
+            worst = worseState(worst, document_.figures().promises[i].state);
+        }
+    }
+    return worst;
 }
 
 void MainWindow::refresh() {
@@ -379,6 +344,8 @@ void MainWindow::refresh() {
         promises = worseState(promises, promise.state);
     }
     trailPromises_->setState(promises);
+    trailSleep_->setState(stateOf<WakesAsk>());
+    trailRhythm_->setState(worseState(stateOf<AverageAsk>(), stateOf<LastsAsk>()));
     undo_->setEnabled(document_.canUndo());
     redo_->setEnabled(document_.canRedo());
     keep_->setEnabled(!document_.moved().empty());
@@ -419,6 +386,8 @@ void MainWindow::setTheme(const Theme& theme) {
     trailBoard_->setTheme(theme);
     trailClocks_->setTheme(theme);
     trailPromises_->setTheme(theme);
+    trailSleep_->setTheme(theme);
+    trailRhythm_->setTheme(theme);
     clocks_->setTheme(theme);
     if (board_ != nullptr) {
         board_->setTheme(theme);
@@ -428,6 +397,12 @@ void MainWindow::setTheme(const Theme& theme) {
     }
     if (shelfView_ != nullptr) {
         shelfView_->setTheme(theme);
+    }
+    if (sleep_ != nullptr) {
+        sleep_->setTheme(theme);
+    }
+    if (rhythm_ != nullptr) {
+        rhythm_->setTheme(theme);
     }
     ripple_->setTheme(theme);
     workings_->setTheme(theme);
@@ -441,6 +416,8 @@ void MainWindow::styleTitles() {
     }
     trailBoard_->setCurrent(isShown(board_) || isShown(shelfView_));
     trailPromises_->setCurrent(isShown(desk_));
+    trailSleep_->setCurrent(isShown(sleep_));
+    trailRhythm_->setCurrent(isShown(rhythm_));
     trailClocks_->setCurrent(isShown(clocks_));
     for (QLabel* hint : {viewHint_, trailKeys_}) {
         hint->setFont(faceFont(Face::small));

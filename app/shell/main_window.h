@@ -19,8 +19,10 @@ class Head;
 class PromisesColumn;
 class Notice;
 class PartEditor;
+class RhythmView;
 class RipplePanel;
 class ShelfView;
+class SleepView;
 class TrailButton;
 class WorkingsPanel;
 
@@ -38,7 +40,8 @@ public:
     /// Selects "line/bus_a", "promise/modem", … wherever it is shown.
     void goTo(const QString& target);
 
-    /// Shows a view in the middle: "board", "shelf" (the parts shelf), "clocks" or "promises".
+    /// Shows a view in the middle: "board", "shelf" (the parts shelf), "clocks", "promises",
+    /// "sleep" or "rhythm".
     void showView(const QString& name);
 
     Document& document() { return document_; }
@@ -47,6 +50,10 @@ public:
     BoardView* board() const { return board_; }
     /// Made when it is first shown; nullptr until then.
     DeskView* desk() const { return desk_; }
+    /// Made when it is first shown; nullptr until then.
+    SleepView* sleep() const { return sleep_; }
+    /// Made when it is first shown; nullptr until then.
+    RhythmView* rhythm() const { return rhythm_; }
     /// Made when it is first shown; nullptr until then.
     ShelfView* shelfView() const { return shelfView_; }
     PromisesColumn* promises() const { return promises_; }
@@ -95,6 +102,8 @@ private:
     bool saveAs();
     /// Asks about unsaved changes; false if the user wants to stay.
     bool mayLeave();
+    template <class A>
+    State stateOf() const;
     void refresh();
     void styleTitles();
     void addClockCommands();
@@ -114,6 +123,8 @@ private:
     TrailButton* trailBoard_;
     TrailButton* trailClocks_;
     TrailButton* trailPromises_;
+    TrailButton* trailSleep_;
+    TrailButton* trailRhythm_;
     QLabel* trailKeys_;
     QLabel* viewTitle_;
     QLabel* viewHint_;
@@ -125,6 +136,8 @@ private:
     BoardView* board_ = nullptr;
     DeskView* desk_ = nullptr;
     ShelfView* shelfView_ = nullptr;
+    SleepView* sleep_ = nullptr;
+    RhythmView* rhythm_ = nullptr;
     PartEditor* partEditor_ = nullptr;
     RipplePanel* ripple_;
     WorkingsPanel* workings_;

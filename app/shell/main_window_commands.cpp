@@ -3,6 +3,7 @@
 #include "board/shelf_view.h"
 #include "clocks/clocks_view.h"
 #include "desk/desk_view.h"
+#include "rhythm/rhythm_view.h"
 #include "part_editor/part_editor.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
@@ -67,6 +68,12 @@ void MainWindow::addCommands() {
     addCommand(tr("Go to Board"), QKeySequence("Alt+1"), [this] { showView("board"); });
     addCommand(tr("Go to Clocks"), QKeySequence("Alt+2"), [this] { showView("clocks"); });
     addCommand(tr("Go to Promises: the desk"), QKeySequence("Alt+3"), [this] { showView("promises"); });
+    addCommand(tr("Go to Sleep"), QKeySequence("Alt+4"), [this] { showView("sleep"); });
+    addCommand(tr("Go to Rhythm"), QKeySequence("Alt+5"), [this] { showView("rhythm"); });
+    addCommand(tr("New job"), QKeySequence("Ctrl+J"), [this] {
+        showView("rhythm");
+        rhythm_->editLine(true);
+    });
     addCommand(tr("Pin the selected way, or free it"), QKeySequence("Ctrl+P"), [this] {
         showView("promises");
         desk_->pinOrFree();

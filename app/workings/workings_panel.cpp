@@ -6,10 +6,13 @@
 #include "evaluate/evaluate.h"
 #include "evaluate/nearest_allowed.h"
 #include "evaluate/ripple.h"
+#include "evaluate/sleep_order.h"
+#include "evaluate/wake_timers.h"
 #include "evaluate/ways_out.h"
 #include "evaluate/what_if.h"
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "plan/job_line.h"
 #include "quantity/quantity_print.h"
 #include "workings/number_links.h"
 
@@ -156,7 +159,7 @@ void WorkingsPanel::goToOrigin(std::size_t step, const std::string& target) {
     const auto& origins = steps_[step].origins;
     const auto origin = std::find_if(origins.begin(), origins.end(), [&](const Origin& each) { return each.target == target; });
     const QString kind = text(target.substr(0, target.find('/')));
-    if (QStringList{"line", "promise", "mode", "rhythm", "peripheral"}.contains(kind) && text(target) != target_) {
+    if (QStringList{"line", "promise", "mode", "rhythm", "peripheral", "job"}.contains(kind) && text(target) != target_) {
         emit targetWanted(text(target));
         return;
     }
@@ -367,7 +370,80 @@ QString WorkingsPanel::modeHtml(const ModeFigure& mode) {
                 {piece.say, "to its end, typical and longest", {}, printRange(piece.endTyp, piece.endMax, Unit::second), {}});
         }
     }
-    return html + stepsHtml(steps);
+    return html + stepsHtml(steps) + orderHtml(mode);
+}
+
+/// What has to be done around a rest in the mode.
+QString WorkingsPanel::orderHtml(const ModeFigure& mode) {
+    const SleepOrder order = sleepOrder(document_.part(), document_.plan(), document_.figures(), mode.id);
+    QString html;
+    const auto list = [&](const QString& title, const std::vector<SleepStep>& steps) {
+        if (steps.empty()) {
+            return;
+        }
+        html += "<p style='margin:10px 0 4px 0'><b>" + title + "</b></p>";
+        int number = 0;
+        for (const SleepStep& step : steps) {
+            html += QString("<p style='margin:0 0 1px 0%1'>%2 %3</p>")
+                        .arg(step.isTrouble ? "; color:" + theme_.broken.name() : QString())
+                        .arg(++number)
+                        .arg(escaped(step.say));
+            QString below = escaped(step.why);
+            for (const FieldValue& field : step.fields) {
+                below += (below.isEmpty() ? "" : "<br>") + escaped(fieldText(field.field) + " = " + hexText(field));
+            }
+            html += below.isEmpty() ? QString() : "<p class='what'>" + below + "</p>";
+        }
+    };
+    list(tr("Before it rests"), order.before);
+    list(tr("After it wakes"), order.after);
+    return html;
+}
+
+/// The timers that could end the rest that a promise asks for, on all their clocks.
+QString WorkingsPanel::wakeTimersHtml(const PromiseFigure& promise) {
+    QString html;
+    const auto& promises = document_.figures().promises;
+    for (std::size_t i = 0; i < promises.size(); ++i) {
+        const auto* wakes = std::get_if<WakesAsk>(&document_.plan().promises[i].line.ask);
+        if (promises[i].name != promise.name || wakes == nullptr || !wakes->every || !document_.part().findMode(wakes->mode)) {
+            continue;
+        }
+        Workings steps;
+        for (const WakeTimer& timer : wakeTimers(document_.part(), document_.plan(), document_.figures(), wakes->mode, *wakes->every)) {
+            std::string settings;
+            for (const Setting& setting : timer.settings) {
+                settings += (settings.empty() ? "" : " \u00d7 ") + printFactor(setting.value);
+            }
+            steps.push_back({timer.peripheral + " on " + timer.clock,
+                             timer.why.empty() ? printRange(timer.error.min, timer.error.max, Unit::ratio) + " in the worst case" : timer.why,
+                             settings + " periods",
+                             printQuantity(timer.got.nominal, Unit::second) + ", " + printError(timer.error.nominal),
+                             {{timer.clock, {}, "line/" + timer.clock, {}}}});
+        }
+        html = "<p style='margin:10px 0 4px 0'><b>" + tr("What could wake it then") + "</b></p>" + stepsHtml(steps);
+    }
+    return html;
+}
+
+/// A job: what it says, and what draws in its share of the charge.
+QString WorkingsPanel::jobHtml(const Job& job) {
+    QString html = QString("<p style='margin:0 0 8px 0'><b>%1</b></p><p class='small'>%2</p>")
+                       .arg(escaped(job.name), escaped(printJobClauses(job)));
+    const auto& rhythm = document_.figures().rhythm;
+    for (const RhythmFigure::Share& share : rhythm ? rhythm->shares : std::vector<RhythmFigure::Share>()) {
+        if (share.target != "job/" + job.name) {
+            continue;
+        }
+        Workings steps{{"share of the time", {}, {}, printQuantity(share.timeShare, Unit::ratio, 4), {}},
+                       {"share of the charge", {}, {}, printQuantity(share.chargeShare, Unit::ratio, 4), {}}};
+        for (const auto& piece : share.pieces) {
+            steps.push_back({piece.name, "its part of the average", {}, printQuantity(piece.ampere, Unit::ampere), {{piece.name, {}, piece.target, {}}}});
+        }
+        steps.push_back({"all", "of the average", {}, printQuantity(share.ampere, Unit::ampere), {}});
+        html += stepsHtml(steps);
+    }
+    return html;
 }
 
 /// Looked for only when the window has been still for a moment: it takes a hundred derivations.
@@ -437,10 +513,15 @@ QString WorkingsPanel::targetHtml() {
         return failsHtml(name);
     }
     if (target_.startsWith("promise/") && figures.findPromise(name) != nullptr) {
-        return promiseHtml(*figures.findPromise(name));
+        return promiseHtml(*figures.findPromise(name)) + wakeTimersHtml(*figures.findPromise(name));
     }
     if (target_.startsWith("mode/") && mode && !figures.modes.empty()) {
         return modeHtml(figures.modes[*mode]);
+    }
+    for (const Job& job : document_.plan().jobs) {
+        if (target_ == "job/" + text(job.name)) {
+            return jobHtml(job);
+        }
     }
     if (target_ == "rhythm/average" && figures.rhythm) {
         return "<p><b>" + tr("Average current") + "</b></p>" + stepsHtml(figures.rhythm->averageWorkings);

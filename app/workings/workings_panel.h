@@ -53,6 +53,9 @@ private:
     QString failsHtml(const std::string& source) const;
     QString waysThereHtml() const;
     QString modeHtml(const ModeFigure& mode);
+    QString orderHtml(const ModeFigure& mode);
+    QString wakeTimersHtml(const PromiseFigure& promise);
+    QString jobHtml(const Job& job);
 
     Document& document_;
     Theme theme_ = lightTheme();

@@ -2,6 +2,7 @@
 
 #include "base/nearest_name.h"
 #include "derive/demand.h"
+#include "derive/desk.h"
 #include "derive/field_values.h"
 #include "derive/way_there.h"
 #include "quantity/quantity_print.h"
@@ -36,6 +37,7 @@ public:
         order_.before.push_back({"choose " + mode_.id + ", then wait for " + (wakesByAny() ? "an interrupt" : "an event"),
                                  wakesByAny() ? "any interrupt ends it" : "only " + listNames(wakers()) + " ends it"});
         addAwake();
+        addFirstBytes();
         addWayBack();
         addRest();
         return std::move(order_);
@@ -205,6 +207,39 @@ private:
         }
     }
 
+    /// Whether what wakes it over a port is received whole.
+    void addFirstBytes() {
+        for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
+            const PromiseLine& line = plan_.promises[i].line;
+            const auto peripheral = part_.findPeripheral(line.subject);
+            const auto* talks = std::get_if<TalksAsk>(&line.ask);
+            const auto* can = std::get_if<CanAsk>(&line.ask);
+            if (!peripheral || (talks == nullptr && can == nullptr && !std::holds_alternative<BusAsk>(line.ask))) {
+                continue;
+            }
+            for (const WakingRate& rate : wakingRates(part_, plan_, figures_, *peripheral)) {
+                if (rate.mode != mode_.id) {
+                    continue;
+                }
+                const std::string runs =
+                    rate.within && rate.within->sign() > 0
+                        ? "its clock runs after " + printQuantity(*rate.within, Unit::second) + " at the longest"
+                        : "its clock goes on";
+                if (talks == nullptr && can == nullptr) {
+                    order_.after.push_back({line.subject + " holds the bus until it can answer: no byte is lost", runs});
+                    continue;
+                }
+                const Rational bit = 1 / (talks != nullptr ? talks->bitsPerSecond : can->bitsPerSecond);
+                const bool isLost = rate.within && *rate.within > bit;
+                order_.after.push_back({std::string("the first ") + (talks != nullptr ? "byte" : "frame") + " that wakes it over " +
+                                            line.subject + (isLost ? " is lost" : " is received"),
+                                        runs + ", a bit lasts " + printQuantity(bit, Unit::second, 4),
+                                        {},
+                                        isLost});
+            }
+        }
+    }
+
     void addWayBack() {
         const auto woken = wokenTake(part_, take_, mode_);
         if (!woken) {
@@ -221,7 +256,7 @@ private:
                                       : (write.wait->typ ? "typically " + printQuantity(*write.wait->typ, Unit::second)
                                                          : std::string("unknown: how long"));
             }
-            order_.after.push_back({write.say, why, write.fields});
+            order_.after.push_back({write.say, why, write.fields, false, write.wait});
         }
         if (!way.trouble.empty()) {
             order_.after.push_back({"the clocks can't be brought back: " + way.trouble, "", {}, true});

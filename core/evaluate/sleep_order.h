@@ -11,6 +11,7 @@ struct SleepStep {
     std::string why;                     ///< the reason; empty where the part gives the step without one
     std::vector<FieldValue> fields = {}; ///< what is written
     bool isTrouble = false;              ///< something that the plan overlooks
+    std::optional<Duration> wait = {};   ///< until the next step; none: no wait
 };
 
 /// What has to be done around a rest in a mode.

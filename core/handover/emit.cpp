@@ -2,6 +2,7 @@
 
 #include "derive/bring_up.h"
 #include "derive/way_there.h"
+#include "evaluate/sleep_order.h"
 #include "quantity/quantity_print.h"
 
 #include <fmt/format.h>
@@ -169,6 +170,7 @@ public:
                 calls += "    " + function + "();\n";
             }
         }
+        rests();
         body_ += "\nvoid wisetick_all(void) {\n" + calls + "}\n";
         return head() + body_;
     }
@@ -220,16 +222,46 @@ private:
             for (const FieldValue& value : step.fields) {
                 write(value, step.say);
             }
-            if (step.wait) {
-                const auto most = step.wait->max ? step.wait->max : step.wait->typ;
-                line(most ? fmt::format("WISETICK_WAIT_NS({});", (*most * powerOfTen(9)).ceil().toString())
-                          : std::string("/* how long that takes is unknown: wait for its ready flag */"));
-            }
+            wait(step.wait);
         }
         if (!way.trouble.empty()) {
             line("#error \"" + commentText(way.trouble) + "\"");
         }
         body_ += "}\n";
+    }
+
+    void wait(const std::optional<Duration>& duration) {
+        if (duration) {
+            const auto most = duration->max ? duration->max : duration->typ;
+            line(most ? fmt::format("WISETICK_WAIT_NS({});", (*most * powerOfTen(9)).ceil().toString())
+                      : std::string("/* how long that takes is unknown: wait for its ready flag */"));
+        }
+    }
+
+    /// What is to be done around a rest in the mode that the take rests in.
+    void rests() {
+        const Take* take = findTake(plan_, figures_.take);
+        const auto mode = take == nullptr ? std::nullopt : part_.findMode(take->restsIn);
+        if (!mode || part_.modes[*mode].runs || figures_.modes.empty()) {
+            return;
+        }
+        const SleepOrder order = sleepOrder(part_, plan_, figures_, take->restsIn);
+        const auto steps = [&](const std::string& function, const std::string& about, const std::vector<SleepStep>& list) {
+            body_ += "\n/* " + commentText(about) + " */\nvoid " + function + "(void) {\n";
+            for (const SleepStep& step : list) {
+                const std::string say = step.say + (step.why.empty() ? "" : ": " + step.why);
+                if (step.fields.empty()) {
+                    line("/* " + commentText(say) + " */");
+                }
+                for (const FieldValue& value : step.fields) {
+                    write(value, step.say);
+                }
+                wait(step.wait);
+            }
+            body_ += "}\n";
+        };
+        steps("wisetick_before_rest", "before a rest in " + take->restsIn, order.before);
+        steps("wisetick_after_rest", "after waking from " + take->restsIn, order.after);
     }
 
     void promise(const std::string& function, const PromiseFigure& figure, const std::vector<BringUpAction>& actions) {
@@ -280,7 +312,7 @@ private:
     const Plan& plan_;
     const Figures& figures_;
     std::string body_;
-    std::set<std::string> functions_{"wisetick_all", "wisetick_clocks"};
+    std::set<std::string> functions_{"wisetick_all", "wisetick_clocks", "wisetick_before_rest", "wisetick_after_rest"};
     std::map<std::string, int> registers_; ///< to the highest bit that is written
 };
 

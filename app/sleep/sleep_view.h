@@ -1,0 +1,86 @@
+#pragma once
+
+#include "shell/document.h"
+#include "sleep/mode_matrix.h"
+#include "sleep/sleep_pictures.h"
+
+#include <QAbstractScrollArea>
+
+namespace wisetick::app {
+
+/// The modes beside one another, and of the selected one how it wakes, from which rest on it pays and what draws in it. Left and right
+/// select a mode, up and down a row; Enter rests in the mode, or changes the option in the row.
+class SleepView : public QAbstractScrollArea {
+    Q_OBJECT
+
+public:
+    explicit SleepView(Document& document, QWidget* parent = nullptr);
+    void setTheme(const Theme& theme);
+
+    /// Selects a mode; unknown ones are ignored.
+    void select(const QString& mode);
+    QString selected();
+    std::size_t selectedRow() const { return row_; }
+    const ModeMatrix& matrix();
+    /// Where the cell of a mode in a row stands, in the viewport.
+    QRectF cellRect(std::size_t row, std::size_t mode);
+    QRectF headRect(std::size_t mode);
+    /// Where a picture is drawn, in the viewport: waking (not of run), rest lengths, draws.
+    QRectF pictureRect(std::size_t picture);
+    const std::vector<DeskPicture>& pictures();
+    /// From which rest on which mode pays; a click on its band selects the mode, a double click rests there.
+    const std::vector<BestRest>& bands() const { return bands_; }
+    const std::vector<JobRest>& jobs() const { return jobs_; }
+    /// What is left out of the draws to see what that saves.
+    const std::vector<std::string>& without() const { return without_; }
+
+    /// Makes the take rest in the selected mode; in the run mode it does not rest.
+    void restHere();
+    /// The next value of the option in the selected row.
+    void changeOption();
+
+signals:
+    /// "mode/deep", "line/xtm" or "promise/modem": whose arithmetic is wanted.
+    void targetWanted(const QString& target);
+
+protected:
+    void paintEvent(QPaintEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
+    void mousePressEvent(QMouseEvent* event) override;
+    void mouseDoubleClickEvent(QMouseEvent* event) override;
+    void changeEvent(QEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+
+private:
+    void make();
+    void layOut();
+    qreal rowHeight() const;
+    qreal headHeight() const;
+    qreal nameWidth() const { return nameWidth_; }
+    qreal rowTop(std::size_t row) const;
+    void selectCell(std::size_t row, std::size_t mode);
+    void showSelected();
+    void paintMatrix(QPainter& painter);
+    void paintCell(QPainter& painter, const QRectF& rect, const ModeCell& cell) const;
+    void paintColumn(QPainter& painter);
+    void paintHeads(QPainter& painter);
+
+    Document& document_;
+    Theme theme_ = lightTheme();
+    bool isStale_ = true;
+    ModeMatrix matrix_;
+    std::vector<DeskPicture> pictures_;
+    std::vector<BestRest> bands_;
+    std::vector<JobRest> jobs_;
+    std::vector<std::string> without_;
+    std::size_t mode_ = 0;
+    std::size_t row_ = 0; ///< 0 is the first row, a title is never selected
+    bool wasShown_ = false;
+    qreal nameWidth_ = 0;
+    qreal columnWidth_ = 80;
+    qreal matrixHeight_ = 0;
+};
+
+} // namespace wisetick::app
