@@ -177,7 +177,7 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
         band.add({"", "5 % below", "middle", "5 % above"});
         band.add({"average", picoampere(chance->average.low), picoampere(chance->average.middle), picoampere(chance->average.high)});
         if (chance->life) {
-            const auto seconds = [](double value) { return time(quantised(value, 8640)); };
+            const auto seconds = [](double value) { return time(quantised(value, 86400)); };
             band.add({"life", seconds(chance->life->low), seconds(chance->life->middle), seconds(chance->life->high)});
         }
         text += section(style, std::to_string(chance->seeds) + " plays of " + std::to_string(chance->runs) + " runs", band.text());

@@ -151,6 +151,8 @@ private slots:
         QTest::addColumn<std::string>("strained");
         QTest::newRow("orchard") << std::string("orchard-sprayer") << std::string("modem") << std::string("feed");
         QTest::newRow("hive") << std::string("hive-scale") << std::string("radio") << std::string("lift");
+        QTest::newRow("door") << std::string("door-sensor") << std::string("radio") << std::string("gap");
+        QTest::newRow("tractor") << std::string("field-tractor") << std::string("service") << std::string("parking");
         QTest::newRow("river") << std::string("river-gauge") << std::string("echo") << std::string("sensor");
         QTest::newRow("spindle") << std::string("spindle-balancer") << std::string("laser") << std::string("feed");
     }

@@ -305,7 +305,7 @@ DeskPicture chancePicture(const std::optional<ChanceFigure>& chance, double done
         };
         band(area.top(), QObject::tr("average"), chance->average, Unit::ampere, powerOfTen(-12));
         if (chance->life) {
-            band(area.top() + rowHeight(), QObject::tr("life"), *chance->life, Unit::second, Rational(8640));
+            band(area.top() + rowHeight(), QObject::tr("life"), *chance->life, Unit::second, Rational(86400));
         }
     };
     return picture;

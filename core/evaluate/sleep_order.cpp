@@ -14,6 +14,9 @@ namespace wisetick {
 
 namespace {
 
+/// What fires faster, and does not say what handles it, paces other hardware rather than the core.
+const Rational kFastestTick(1, 1000);
+
 constexpr const char* kTickIsOn = "tick is on";
 
 /// Builds the order of one mode.
@@ -364,9 +367,17 @@ Diagnostics sleepFindings(const Part& part, const Plan& plan, const Figures& fig
         findings.push_back({Severity::warning, {{}, 0, 0, "take." + take->name + ".rests_in"}, found, expected, {}});
     };
     for (const std::size_t tick : work.ticks()) {
-        const std::string& subject = plan.promises[tick].line.subject;
-        find("the interrupt of " + subject + " stays on in " + take->restsIn + ": it wakes the core at once",
-             "it held before each rest, or a deeper mode");
+        const PromiseLine& line = plan.promises[tick].line;
+        const auto& fires = std::get<FiresAsk>(line.ask);
+        const auto comesAsOften = [&](const Job& job) { return job.after.empty() && job.every <= fires.period; };
+        const bool isPlayed = std::any_of(plan.jobs.begin(), plan.jobs.end(), comesAsOften);
+        const bool interrupts = fires.handled || fires.period >= kFastestTick;
+        const bool isInRest = figures.rhythm && figures.rhythm->longestRest && *figures.rhythm->longestRest > fires.period;
+        if (!isPlayed && interrupts && isInRest) {
+            find("the interrupt of " + line.subject + " stays on in " + take->restsIn + ": it wakes the core every " +
+                     printQuantity(fires.period, Unit::second) + ", and no job says so",
+                 "it held before each rest, a deeper mode, or a job that comes as often");
+        }
     }
     if (!work.wakesByAny() && work.wakers().empty()) {
         find("nothing can end a rest in " + take->restsIn, "a mode that is woken by something");

@@ -49,10 +49,12 @@ class Player {
 public:
     Player(const std::vector<TickJob<Time>>& jobs, const std::vector<TickTake<Time>>& takes, bool mayRest, std::uint64_t seed,
            Sink& sink)
-        : jobs_(jobs), takes_(takes), mayRest_(mayRest), chance_(seed), sink_(sink) {
+        : jobs_(jobs), takes_(takes), mayRest_(mayRest), sink_(sink) {
         for (std::size_t i = 0; i < jobs.size(); ++i) {
+            // each job has its own chance, so that what one does leaves the others as they were
+            chance_.emplace_back(seed * 0x9E3779B97F4A7C15ull + i);
             if (!jobs[i].isFollower) {
-                nominal_.push_back(jobs[i].isRandom ? interval(jobs[i]) : jobs[i].phase);
+                nominal_.push_back(jobs[i].isRandom ? interval(i) : jobs[i].phase);
                 due_.push({late(i), i});
             } else {
                 nominal_.push_back(Time{});
@@ -87,14 +89,16 @@ public:
 private:
     using Due = std::pair<Time, std::size_t>;
 
-    double share() { return (static_cast<double>(chance_() >> 11) + 0.5) * 0x1p-53; }
+    double share(std::size_t job) { return (static_cast<double>(chance_[job]() >> 11) + 0.5) * 0x1p-53; }
 
-    Time interval(const TickJob<Time>& job) {
-        if constexpr (std::is_same_v<Time, Rational>) {
-            return job.every; // what comes by chance is never played in fractions
-        } else {
-            return static_cast<Time>(-std::log(share()) * static_cast<double>(job.every));
+    Time interval(std::size_t index) {
+        const TickJob<Time>& job = jobs_[index];
+        if constexpr (!std::is_same_v<Time, Rational>) {
+            if (job.isRandom) {
+                return static_cast<Time>(-std::log(share(index)) * static_cast<double>(job.every));
+            }
         }
+        return job.every; // what comes by chance is never played in fractions
     }
 
     /// The release of a job as late as chance makes it.
@@ -102,7 +106,7 @@ private:
         const TickJob<Time>& job = jobs_[index];
         if constexpr (!std::is_same_v<Time, Rational>) {
             if (job.jitter > 0) {
-                return nominal_[index] + static_cast<Time>(share() * static_cast<double>(job.jitter));
+                return nominal_[index] + static_cast<Time>(share(index) * static_cast<double>(job.jitter));
             }
         }
         return nominal_[index];
@@ -136,7 +140,7 @@ private:
         sink_.began(now_);
         spend(Doing::job, index, job.lasts);
         if (!job.isFollower) {
-            nominal_[index] += interval(job, job.isRandom);
+            nominal_[index] += interval(index);
             due_.push({late(index), index});
         }
         for (const std::size_t follower : job.followers) {
@@ -144,12 +148,10 @@ private:
         }
     }
 
-    Time interval(const TickJob<Time>& job, bool isRandom) { return isRandom ? interval(job) : job.every; }
-
     const std::vector<TickJob<Time>>& jobs_;
     const std::vector<TickTake<Time>>& takes_;
     bool mayRest_;
-    std::mt19937_64 chance_;
+    std::vector<std::mt19937_64> chance_; ///< by job
     Sink& sink_;
     std::vector<Time> nominal_;
     std::priority_queue<Due, std::vector<Due>, std::greater<>> due_;
