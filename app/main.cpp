@@ -1,6 +1,7 @@
 #include "clocks/clocks_view.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
+#include "rhythm/rhythm_view.h"
 #include "shell/main_window.h"
 
 #include <QApplication>
@@ -101,7 +102,8 @@ int main(int argc, char** argv) {
         // until the jobs are played and the ways out are found
         QElapsedTimer timer;
         timer.start();
-        while (timer.elapsed() < 800) {
+        const auto isPlaying = [&] { return window.rhythm() != nullptr && window.rhythm()->isBusy(); };
+        while (timer.elapsed() < 800 || (isPlaying() && timer.elapsed() < 20000)) {
             QApplication::processEvents(QEventLoop::AllEvents, 50);
         }
         QWidget* shown = window.partEditor() != nullptr ? static_cast<QWidget*>(window.partEditor()) : &window;

@@ -24,8 +24,22 @@ constexpr qreal kEdge = 6; // pixels, how near the end of a run is held
 
 } // namespace
 
+bool RhythmView::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == line_ && event->type() == QEvent::KeyPress) {
+        const int key = static_cast<QKeyEvent*>(event)->key();
+        if (key == Qt::Key_Return || key == Qt::Key_Enter) {
+            sendLine();
+            return true;
+        }
+    }
+    return QAbstractScrollArea::eventFilter(watched, event);
+}
+
 void RhythmView::keyPressEvent(QKeyEvent* event) {
     make();
+    if (line_->hasFocus() && event->key() != Qt::Key_Escape) {
+        return; // what the line does not take itself is not for the lanes
+    }
     const double length = axis_.length();
     switch (event->key()) {
     case Qt::Key_Up: selectLane(lane_ == 0 ? 0 : lane_ - 1); break;
@@ -61,8 +75,9 @@ void RhythmView::keyPressEvent(QKeyEvent* event) {
             line_->hide();
             lineFault_->hide();
             setFocus();
-        } else if (background_.isBusy()) {
+        } else if (isBusy()) {
             background_.stop();
+            chanceBackground_.stop();
             isStale_ = true;
             viewport()->update();
         } else {

@@ -43,12 +43,14 @@ RhythmView::RhythmView(Document& document, QWidget* parent) : QAbstractScrollAre
     lineFault_->setAutoFillBackground(true);
     lineFault_->setMargin(4);
     lineFault_->hide();
-    connect(line_, &QLineEdit::returnPressed, this, &RhythmView::sendLine);
+    line_->installEventFilter(this);
     connect(line_, &QLineEdit::textEdited, lineFault_, &QLabel::hide);
-    connect(&background_, &Background::done, this, [this] {
-        isStale_ = true;
-        viewport()->update();
-    });
+    for (Background* work : {&background_, &chanceBackground_}) {
+        connect(work, &Background::done, this, [this] {
+            isStale_ = true;
+            viewport()->update();
+        });
+    }
     connect(&document_, &Document::changed, this, [this] {
         isStale_ = true;
         viewport()->update();
@@ -120,9 +122,29 @@ void RhythmView::workAside() {
     if (!(workedOn_ == document_.plan())) {
         chance_.reset();
         chanceDone_ = 0;
+        playChance();
     }
     workedOn_ = document_.plan();
     workedFor_ = swept;
+    background_.start([this, part = document_.part(), plan = document_.plan(), figures = document_.figures(),
+                       swept](const std::stop_token& token) -> std::function<void()> {
+        auto result = std::make_shared<RhythmWork>(workOut(part, plan, figures, swept.toStdString(), token));
+        return [this, result] {
+            moves_ = std::move(result->moves);
+            takes_ = std::move(result->takes);
+            interval_ = std::move(result->interval);
+            temperature_ = std::move(result->temperature);
+            race_ = std::move(result->race);
+        };
+    });
+}
+
+/// Plays a thousand times where jobs come by chance, and says how far it is.
+void RhythmView::playChance() {
+    if (!rhythm_.isByChance) {
+        chanceBackground_.stop();
+        return;
+    }
     const auto progress = [this](double done) {
         QMetaObject::invokeMethod(
             this,
@@ -133,17 +155,10 @@ void RhythmView::workAside() {
             },
             Qt::QueuedConnection);
     };
-    background_.start([this, part = document_.part(), plan = document_.plan(), figures = document_.figures(), swept,
-                       chance = chance_, progress](const std::stop_token& token) -> std::function<void()> {
-        auto result = std::make_shared<RhythmWork>(workOut(part, plan, figures, swept.toStdString(), chance, token, progress));
-        return [this, result] {
-            moves_ = std::move(result->moves);
-            takes_ = std::move(result->takes);
-            interval_ = std::move(result->interval);
-            temperature_ = std::move(result->temperature);
-            race_ = std::move(result->race);
-            chance_ = result->chance;
-        };
+    chanceBackground_.start([this, part = document_.part(), plan = document_.plan(), figures = document_.figures(),
+                             progress](const std::stop_token& token) -> std::function<void()> {
+        auto result = std::make_shared<std::optional<ChanceFigure>>(workOutChance(part, plan, figures, token, progress));
+        return [this, result] { chance_ = *result; };
     });
 }
 
@@ -186,6 +201,7 @@ void RhythmView::clampAxis() {
 }
 
 void RhythmView::showTime(double from, double to) {
+    make(); // where it was never shown it begins with all
     axis_.from = from;
     axis_.to = std::max(to, from + kShortestView);
     clampAxis();

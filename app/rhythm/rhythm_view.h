@@ -45,8 +45,8 @@ public:
     const std::vector<DeskPicture>& pictures();
     QRectF pictureRect(std::size_t picture);
     std::size_t openShare() const { return share_; }
-    /// What is worked out beside the interface: moves, sweeps, takes, chance.
-    Background& background() { return background_; }
+    /// Whether something is still worked out beside the interface.
+    bool isBusy() const { return background_.isBusy() || chanceBackground_.isBusy(); }
     const std::vector<BatteryMove>& moves() const { return moves_; }
     const std::optional<ChanceFigure>& chance() const { return chance_; }
 
@@ -58,6 +58,8 @@ protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     void scrollContentsBy(int dx, int dy) override;
+    /// Return in the line sends it, and goes no further.
+    bool eventFilter(QObject* watched, QEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
@@ -83,6 +85,7 @@ private:
     void layOut();
     void takeFigures();
     void workAside();
+    void playChance();
     void placeLine();
     void sendLine();
     void clampAxis();
@@ -107,7 +110,8 @@ private:
     RhythmFigure rhythm_; ///< the last one that was played
     bool isPlayed_ = false;
     std::vector<DeskPicture> pictures_;
-    Background background_;
+    Background background_;       ///< moves, sweeps, takes
+    Background chanceBackground_; ///< a thousand plays
     Plan workedOn_;      ///< what moves and sweeps belong to
     QString workedFor_;  ///< and the job that was swept
     std::vector<BatteryMove> moves_;

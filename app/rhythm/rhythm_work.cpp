@@ -93,8 +93,7 @@ std::vector<TakeBeside> takesBeside(const Part& part, const Plan& plan, const Fi
 } // namespace
 
 RhythmWork workOut(const Part& part, const Plan& plan, const Figures& figures, const std::string& job,
-                   const std::optional<ChanceFigure>& chance, const std::stop_token& token,
-                   const std::function<void(double)>& progress) {
+                   const std::stop_token& token) {
     RhythmWork work;
     const auto goOn = [&token] { return !token.stop_requested(); };
     work.moves = batteryMoves(part, plan, figures, goOn);
@@ -102,22 +101,24 @@ RhythmWork workOut(const Part& part, const Plan& plan, const Figures& figures, c
     work.interval = intervalSweep(part, plan, figures, job, goOn);
     work.temperature = temperatureSweep(part, plan, figures, goOn);
     work.race = raceSweep(part, plan, figures, job);
-    work.chance = chance;
-    if (figures.rhythm->isByChance && !chance && goOn()) {
-        const auto ready = chancePlayOf(part, plan, figures.take, derivedTakes(part, plan, figures));
-        const ChanceSize size;
-        std::int64_t told = 0;
-        if (ready) {
-            work.chance = playByChance(*ready, part, plan, figures, size, [&](std::int64_t done) {
-                if (done - told >= size.seeds / 50) {
-                    told = done;
-                    progress(static_cast<double>(done) / static_cast<double>(size.seeds));
-                }
-                return goOn();
-            });
-        }
-    }
     return work;
+}
+
+std::optional<ChanceFigure> workOutChance(const Part& part, const Plan& plan, const Figures& figures, const std::stop_token& token,
+                                          const std::function<void(double)>& progress) {
+    const auto ready = chancePlayOf(part, plan, figures.take, derivedTakes(part, plan, figures));
+    if (!ready || !ready->timeline.hasChance()) {
+        return std::nullopt;
+    }
+    const ChanceSize size;
+    std::int64_t told = 0;
+    return playByChance(*ready, part, plan, figures, size, [&](std::int64_t done) {
+        if (done - told >= size.seeds / 50) {
+            told = done;
+            progress(static_cast<double>(done) / static_cast<double>(size.seeds));
+        }
+        return !token.stop_requested();
+    });
 }
 
 } // namespace wisetick::app

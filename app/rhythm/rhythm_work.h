@@ -14,13 +14,14 @@ struct RhythmWork {
     Sweep interval;
     Sweep temperature;
     Sweep race;
-    std::optional<ChanceFigure> chance;
 };
 
-/// Plays whatever the pictures need. `chance` is what is known already; else, where jobs come by chance, they are played and
-/// `progress` hears the share that is done. What was not reached when the token stops is empty.
-RhythmWork workOut(const Part& part, const Plan& plan, const Figures& figures, const std::string& job,
-                   const std::optional<ChanceFigure>& chance, const std::stop_token& token,
-                   const std::function<void(double)>& progress);
+/// Plays whatever the pictures need. What was not reached when the token stops is empty.
+RhythmWork workOut(const Part& part, const Plan& plan, const Figures& figures, const std::string& job, const std::stop_token& token);
+
+/// Plays a thousand times on two threads; `progress` hears the share that is done, from one of them. Nothing where nothing comes by
+/// chance, or where the token stops.
+std::optional<ChanceFigure> workOutChance(const Part& part, const Plan& plan, const Figures& figures, const std::stop_token& token,
+                                          const std::function<void(double)>& progress);
 
 } // namespace wisetick::app

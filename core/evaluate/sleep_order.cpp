@@ -147,9 +147,14 @@ private:
 
     void addMemory() {
         std::vector<std::string> lost;
-        for (const std::string& each : figures_.modes[part_.runMode()].memory) {
-            if (std::find(figure_.memory.begin(), figure_.memory.end(), each) == figure_.memory.end()) {
-                lost.push_back(each);
+        const auto isIn = [](const std::vector<std::string>& list, const std::string& id) {
+            return std::find(list.begin(), list.end(), id) != list.end();
+        };
+        for (const Mode& mode : part_.modes) {
+            for (const std::string& each : mode.memory) {
+                if (!isIn(figure_.memory, each) && !isIn(lost, each)) {
+                    lost.push_back(each);
+                }
             }
         }
         if (!lost.empty()) {

@@ -84,7 +84,7 @@ private:
             return false;
         }
         const std::size_t end = at_ + words.size();
-        if (end < text_.size() && text_[end] != ' ') {
+        if (end < text_.size() && text_[end] != ' ' && text_[end] != ',') {
             return false;
         }
         at_ = end;

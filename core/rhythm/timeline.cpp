@@ -258,8 +258,8 @@ struct Ticked {
         if constexpr (std::is_same_v<Time, Rational>) {
             return seconds;
         } else {
-            const Rational most = Rational(std::int64_t{1} << 62);
-            return static_cast<Time>(std::min((seconds * perSecond).floor(), most).numerator());
+            const Integer most = Integer(1) << (sizeof(Time) * 8 - 3); // longer than any gap of a play
+            return static_cast<Time>(std::min((seconds * perSecond).floor().numerator(), most));
         }
     }
     Rational seconds(const Time& time) const {
