@@ -6,6 +6,8 @@
 #include "promise/pwm.h"
 #include "promise/timer.h"
 #include "promise/uart.h"
+#include "rhythm/chance.h"
+#include "rhythm/trace.h"
 
 #include <benchmark/benchmark.h>
 
@@ -149,6 +151,62 @@ CanKind canPort() {
     can.nodeDelay = Rational(200, 1000000000);
     return can;
 }
+
+/// Twenty periodic jobs, a hyperperiod of nearly a hundred thousand runs: exact totals at both corners, average, life and the trace.
+Plan manyJobs() {
+    Plan plan = *orchard().plan;
+    plan.jobs.clear();
+    for (int i = 0; i < 20; ++i) {
+        Job job;
+        job.name = "job" + std::to_string(i);
+        job.every = Rational(std::vector<int>{1, 2, 4, 5, 8, 10, 16, 20, 25, 40}[static_cast<std::size_t>(i % 10)]);
+        job.phase = Rational(i, 100);
+        if (i % 3 == 0) {
+            job.cycles = 1000 + 37 * i;
+        } else {
+            job.lasts = Rational(1 + i, 10000);
+        }
+        job.draws = Rational(i, 10000);
+        plan.jobs.push_back(std::move(job));
+    }
+    plan.jobs.back().every = 20000; // to make the hyperperiod long
+    return plan;
+}
+
+void playTwentyJobs(benchmark::State& state) {
+    const Plan plan = manyJobs();
+    const Figures figures = derive(*orchard().part, plan, "A");
+    const auto derived = derivedTakes(*orchard().part, plan, figures);
+    Diagnostics findings;
+    std::int64_t runs = 0;
+    for (auto _ : state) {
+        runs = play(*orchard().part, plan, "A", derived, findings).events;
+    }
+    state.counters["runs"] = static_cast<double>(runs);
+}
+BENCHMARK(playTwentyJobs)->Unit(benchmark::kMillisecond);
+
+/// A thousand plays of ten thousand runs, on two threads.
+void playByChanceFull(benchmark::State& state) {
+    static const LoadedPlan door = loadPlan(kSource + "/examples/door-sensor.plan.toml", {kSource + "/parts"});
+    const Figures figures = evaluate(*door.part, *door.plan, "A");
+    const auto ready = chancePlayOf(*door.part, *door.plan, "A", derivedTakes(*door.part, *door.plan, figures));
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(playByChance(*ready, *door.part, *door.plan, figures, {}, [](std::int64_t) { return true; }));
+    }
+}
+BENCHMARK(playByChanceFull)->Unit(benchmark::kMillisecond)->UseRealTime();
+
+/// A year of that play in the columns of a window.
+void drawAYear(benchmark::State& state) {
+    const Plan plan = manyJobs();
+    const Figures figures = evaluate(*orchard().part, plan, "A");
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(figures.rhythm->trace->columns(0, 366.0 * 86400, 1000));
+        benchmark::DoNotOptimize(figures.rhythm->trace->columns(0, 600, 1000));
+    }
+}
+BENCHMARK(drawAYear)->Unit(benchmark::kMicrosecond);
 
 /// All pairs of bits of CAN FD, ranked: rates that many divisions come near to.
 void canAllWays(benchmark::State& state) {

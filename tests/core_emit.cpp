@@ -154,6 +154,10 @@ private slots:
             write(folder.filePath("start.c"), code);
             std::string prints = "#define WISETICK_ON_HOST\n#include <stdio.h>\n#include \"start.c\"\n#include \"fields.h\"\n"
                                  "int main(void) {\n wisetick_all();\n";
+            const auto mode = loaded.part->findMode(take.restsIn);
+            const bool rests = mode && !loaded.part->modes[*mode].runs;
+            QCOMPARE(code.find("void wisetick_after_rest(void)") != std::string::npos, rests);
+            prints += rests ? " wisetick_before_rest();\n wisetick_after_rest();\n" : ""; // all stands as the take wants it again
             std::vector<EmittedField> expected;
             for (const EmittedField& field : emittedFields(*loaded.part, *loaded.plan, figures)) {
                 const std::string reg = field.value.field.reg;

@@ -102,6 +102,11 @@ Json modeJson(const ModeFigure& mode) {
     json["lines"] = mode.lines;
     json["peripherals"] = mode.peripherals;
     json["without_clock"] = mode.withoutClock;
+    json["memory"] = mode.memory;
+    json["options"] = Json::object();
+    for (const auto& [option, value] : mode.options) {
+        json["options"][option] = value;
+    }
     json["ampere"] = boundsJson(mode.ampere);
     json["unknown"] = textOrNull(mode.current.unknown);
     Json contributors = Json::array();
@@ -132,18 +137,28 @@ Json modeJson(const ModeFigure& mode) {
 Json rhythmJson(const RhythmFigure& rhythm) {
     Json shares = Json::array();
     for (const RhythmFigure::Share& share : rhythm.shares) {
+        Json pieces = Json::array();
+        for (const auto& piece : share.pieces) {
+            pieces.push_back({{"name", piece.name}, {"target", piece.target}, {"ampere", piece.ampere.toString()}});
+        }
         shares.push_back({{"name", share.name},
                           {"target", share.target},
                           {"time_share", share.timeShare.toString()},
                           {"charge_share", share.chargeShare.toString()},
-                          {"ampere", share.ampere.toString()}});
+                          {"ampere", share.ampere.toString()},
+                          {"pieces", std::move(pieces)}});
     }
     return {{"span", rhythm.span.toString()},
             {"whole", rhythm.isWhole},
+            {"by_chance", rhythm.isByChance},
+            {"load", rhythm.load.toString()},
             {"runs", rhythm.events},
             {"wake_ups", rhythm.wakeUps},
             {"longest_rest", exact(rhythm.longestRest)},
             {"average", boundsJson(rhythm.average)},
+            {"peak", boundsJson(rhythm.peak)},
+            {"battery_at_peak", boundsJson(rhythm.atPeak)},
+            {"brings", exact(rhythm.brings)},
             {"life", boundsJson(rhythm.life)},
             {"unknown", textOrNull(rhythm.unknown)},
             {"shares", std::move(shares)}};
