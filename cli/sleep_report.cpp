@@ -113,14 +113,14 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
         if (wakes == nullptr || wakes->mode != id || !wakes->every) {
             continue;
         }
-        TextTable timers({Align::left, Align::left, Align::left, Align::right, Align::left, Align::left});
+        TextTable timers({Align::left, Align::left, Align::left, Align::right, Align::left, Align::left, Align::left});
         for (const WakeTimer& timer : wakeTimers(part, plan, figures, id, *wakes->every)) {
             std::string settings;
             for (const Setting& setting : timer.settings) {
                 settings += (settings.empty() ? "" : ", ") + setting.name + " " + printFactor(setting.value);
             }
             timers.add({timer.peripheral, "on " + timer.clock, settings, time(timer.got.nominal), printError(timer.error.nominal),
-                        style.muted(timer.why)});
+                        printError(timer.error.min) + " \u2026 " + printError(timer.error.max), style.muted(timer.why)});
         }
         text += section(style, "Woken every " + time(*wakes->every), timers.text());
     }

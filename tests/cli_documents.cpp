@@ -1,4 +1,5 @@
 #include "files/part_reader.h"
+#include "plan/job_line.h"
 #include "plan/promise_line.h"
 #include "support.h"
 
@@ -30,7 +31,7 @@ class CliDocuments : public QObject {
 private slots:
     void examples_data() {
         QTest::addColumn<QString>("block");
-        QStringList names{"README.md", "docs/calculations.md", "docs/shelf.md"};
+        QStringList names{"README.md", "docs/calculations.md", "docs/shelf.md", "docs/sleep.md", "docs/rhythm.md"};
         for (const QString& page : QDir(QString::fromStdString(sourceDir()) + "/docs/promises").entryList({"*.md"})) {
             names << "docs/promises/" + page;
         }
@@ -63,6 +64,20 @@ private slots:
             from = at + 1;
         }
         QVERIFY(!shown.isEmpty());
+    }
+
+    void jobLinesAreRead() {
+        const QRegularExpression row("^\\| `([^`]+)` \\|", QRegularExpression::MultilineOption);
+        int count = 0;
+        auto rows = row.globalMatch(document("docs/rhythm.md"));
+        while (rows.hasNext()) {
+            const std::string line = rows.next().captured(1).toStdString();
+            const auto job = readJobLine(line);
+            QVERIFY2(job.has_value(), line.c_str());
+            QVERIFY(readJobLine(printJobLine(*job)) == *job);
+            ++count;
+        }
+        QVERIFY(count >= 8);
     }
 
     void promiseLinesOfTheGrammarAreRead() {

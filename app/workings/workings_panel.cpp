@@ -416,7 +416,7 @@ QString WorkingsPanel::wakeTimersHtml(const PromiseFigure& promise) {
                 settings += (settings.empty() ? "" : " \u00d7 ") + printFactor(setting.value);
             }
             steps.push_back({timer.peripheral + " on " + timer.clock,
-                             timer.why.empty() ? printRange(timer.error.min, timer.error.max, Unit::ratio) + " in the worst case" : timer.why,
+                             timer.why.empty() ? printError(timer.error.min) + " \u2026 " + printError(timer.error.max) + " at the corners" : timer.why,
                              settings + " periods",
                              printQuantity(timer.got.nominal, Unit::second) + ", " + printError(timer.error.nominal),
                              {{timer.clock, {}, "line/" + timer.clock, {}}}});

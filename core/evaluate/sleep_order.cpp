@@ -211,7 +211,11 @@ private:
                  isCore ? "" : "not on its clock of the take"});
         }
         if (!figure_.wrongUntilRestored.empty()) {
-            order_.after.push_back({"until the clocks are back these do not hold: " + listNames(figure_.wrongUntilRestored), ""});
+            std::string list;
+            for (const std::string& name : figure_.wrongUntilRestored) {
+                list += (list.empty() ? "" : ", ") + name;
+            }
+            order_.after.push_back({"until the clocks are back these do not hold: " + list, ""});
         }
     }
 

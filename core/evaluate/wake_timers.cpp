@@ -73,8 +73,8 @@ std::vector<WakeTimer> wakeTimers(const Part& part, const Plan& plan, const Figu
         if (a.why.empty() != b.why.empty()) {
             return a.why.empty();
         }
-        const Rational offA = abs(a.error.nominal);
-        const Rational offB = abs(b.error.nominal);
+        const Rational offA = largestMagnitude(a.error);
+        const Rational offB = largestMagnitude(b.error);
         return offA != offB ? offA < offB : figures.findLine(a.clock)->hertz->nominal < figures.findLine(b.clock)->hertz->nominal;
     });
     return timers;

@@ -18,7 +18,7 @@ struct WakeTimer {
 };
 
 /// Everything that can wake the mode after `every` seconds, on every clock that it could have there and that goes on in the mode: those
-/// that can first, then the least error, then the slowest clock. Throws std::out_of_range if there is no such mode.
+/// that can first, then the least error in the worst case, then the slowest clock. Throws std::out_of_range if there is no such mode.
 std::vector<WakeTimer> wakeTimers(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode,
                                   const Rational& every);
 
