@@ -152,7 +152,8 @@ CanKind canPort() {
     return can;
 }
 
-/// Twenty periodic jobs, a hyperperiod of nearly a hundred thousand runs: exact totals at both corners, average, life and the trace.
+/// Twenty periodic jobs, a hyperperiod of nearly a hundred thousand runs: exact totals at both corners, average, life and the
+/// trace.
 Plan manyJobs() {
     Plan plan = *orchard().plan;
     plan.jobs.clear();

@@ -127,6 +127,37 @@ void editOfTheExample(benchmark::State& state) {
     }
 }
 
+/// An edit of a lane until it is painted, with twenty jobs that take long to be played; the play follows beside it.
+void laneEditToPainted(benchmark::State& state) {
+    const std::string source = WISETICK_SOURCE_DIR;
+    static MainWindow& shown = *new MainWindow(wisetick::Shelf{source + "/parts"}); // outlives the application
+    shown.resize(1280, 800);
+    shown.show();
+    shown.openPlan(QString::fromStdString(source + "/examples/orchard-sprayer.plan.toml"));
+    shown.document().edit("twenty jobs", [](wisetick::Plan& plan) {
+        plan.jobs.clear();
+        for (int i = 0; i < 20; ++i) {
+            wisetick::Job job;
+            job.name = "job" + std::to_string(i);
+            job.every = i == 19 ? 20000 : std::vector<int>{1, 2, 4, 5, 8, 10, 16, 20, 25, 40}[static_cast<std::size_t>(i % 10)];
+            job.lasts = wisetick::Rational(1 + i, 10000);
+            plan.jobs.push_back(std::move(job));
+        }
+    });
+    shown.showView("rhythm");
+    while (!shown.document().figures().rhythm) {
+        QApplication::processEvents();
+    }
+    shown.repaint();
+    int phase = 1;
+    for (auto _ : state) {
+        phase = 3 - phase;
+        shown.document().edit("phase", [phase](wisetick::Plan& plan) { plan.jobs[3].phase = phase; });
+        shown.repaint();
+    }
+}
+
+BENCHMARK(laneEditToPainted)->Unit(benchmark::kMillisecond);
 BENCHMARK(editOfTheExample)->Unit(benchmark::kMillisecond);
 BENCHMARK(paintClocks)->Unit(benchmark::kMillisecond);
 BENCHMARK(scrollPromises)->Unit(benchmark::kMillisecond);

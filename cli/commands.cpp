@@ -238,7 +238,8 @@ int runRhythm(const Console& console, const PlanOptions& options, bool hasChance
     const std::vector<BatteryMove> moves = batteryMoves(loaded->part, loaded->plan, figures, goOn);
     std::optional<ChanceFigure> chance;
     if (hasChance) {
-        const auto ready = chancePlayOf(loaded->part, loaded->plan, figures.take, derivedTakes(loaded->part, loaded->plan, figures));
+        const auto ready =
+            chancePlayOf(loaded->part, loaded->plan, figures.take, derivedTakes(loaded->part, loaded->plan, figures));
         if (ready) {
             chance = playByChance(*ready, loaded->part, loaded->plan, figures, {}, [](std::int64_t) { return true; });
         }

@@ -66,7 +66,8 @@ std::string modesReport(const Part& part, const Plan& plan, const Figures& figur
     for (const JobRest& rest : jobRests(part, plan, figures, best)) {
         jobs.add({rest.job, time(rest.rest), rest.mode});
     }
-    return style.heading("Modes") + "\n" + table.text() + section(style, "Which mode takes the least, by the length of a rest", bestText(best)) +
+    return style.heading("Modes") + "\n" + table.text() +
+           section(style, "Which mode takes the least, by the length of a rest", bestText(best)) +
            section(style, "Between two runs of a job, if it were alone", jobs.text());
 }
 
@@ -93,10 +94,16 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
         for (const WakePiece& piece : figure.wakeUp->pieces) {
             wake.add({(piece.isStage ? "" : "start ") + piece.say, time(piece.startTyp), time(piece.endTyp), time(piece.endMax)});
         }
-        wake.add({"first instruction", "", time(figure.wakeUp->firstInstruction.nominal), time(figure.wakeUp->firstInstruction.max)});
+        wake.add(
+            {"first instruction", "", time(figure.wakeUp->firstInstruction.nominal), time(figure.wakeUp->firstInstruction.max)});
         wake.add({"all promises hold", "", time(figure.wakeUp->restored.nominal), time(figure.wakeUp->restored.max)});
         text += section(style, "Waking", wake.text());
     }
+    TextTable sooner({Align::left, Align::left, Align::left});
+    for (const WayOut& way : waysToWakeSooner(part, plan, figures.take, index)) {
+        sooner.add({way.say, way.got, style.muted(way.breaks.empty() ? "breaks nothing" : "breaks " + listOr(way.breaks, ""))});
+    }
+    text += section(style, "Waking sooner", sooner.text());
     TextTable draws({Align::left, Align::right, Align::right, Align::left});
     for (const Contribution& each : figure.current.contributions) {
         draws.add({each.name, each.typ.empty() ? "unknown" : ampere(each.typ[figures.grid.nominal]),
@@ -145,8 +152,9 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
     }
     add("life", rhythm.life, Unit::second, rhythm.life ? "at worst " + time(rhythm.life->min) : "");
     table.add({"jobs", printQuantity(rhythm.load, Unit::ratio), "of the time at the slowest core"});
-    table.add({"played", time(rhythm.span), std::to_string(rhythm.events) + " runs, " + std::to_string(rhythm.wakeUps) + " wake-ups" +
-                                                (rhythm.isByChance ? ", one play of many" : "")});
+    table.add({"played", time(rhythm.span),
+               std::to_string(rhythm.events) + " runs, " + std::to_string(rhythm.wakeUps) + " wake-ups" +
+                   (rhythm.isByChance ? ", one play of many" : "")});
     if (rhythm.longestRest) {
         table.add({"longest rest", time(*rhythm.longestRest), ""});
     }
@@ -170,17 +178,20 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
         const Bounds ends = move.life ? *move.life : Bounds{move.average.max, move.average.nominal, move.average.min};
         far.add({move.say, print(ends.min), "\u2026", print(ends.max)});
     }
-    text += section(style, std::string("A tenth worse \u2026 a tenth better: ") + (rhythm.life ? "the life" : "the average"), far.text());
+    text += section(style, std::string("A tenth worse \u2026 a tenth better: ") + (rhythm.life ? "the life" : "the average"),
+                    far.text());
     if (chance) {
         const auto picoampere = [](double value) { return ampere(quantised(value, powerOfTen(-12))); };
         TextTable band({Align::left, Align::right, Align::right, Align::right});
         band.add({"", "5 % below", "middle", "5 % above"});
-        band.add({"average", picoampere(chance->average.low), picoampere(chance->average.middle), picoampere(chance->average.high)});
+        band.add(
+            {"average", picoampere(chance->average.low), picoampere(chance->average.middle), picoampere(chance->average.high)});
         if (chance->life) {
             const auto seconds = [](double value) { return time(quantised(value, 86400)); };
             band.add({"life", seconds(chance->life->low), seconds(chance->life->middle), seconds(chance->life->high)});
         }
-        text += section(style, std::to_string(chance->seeds) + " plays of " + std::to_string(chance->runs) + " runs", band.text());
+        text +=
+            section(style, std::to_string(chance->seeds) + " plays of " + std::to_string(chance->runs) + " runs", band.text());
     }
     const std::vector<BestRest> best = bestRests(restCosts(part, figures));
     return text + section(style, "Which mode takes the least, by the length of a rest", bestText(best));
@@ -190,8 +201,8 @@ std::string raceReport(const std::vector<RacePoint>& race, const std::string& jo
     if (race.empty()) {
         return "\nThe job '" + job + "' has no cycles of its own, so the core's rate does not change what it takes.\n";
     }
-    const auto least = std::min_element(race.begin(), race.end(),
-                                        [](const RacePoint& a, const RacePoint& b) { return a.coulomb < b.coulomb; });
+    const auto least =
+        std::min_element(race.begin(), race.end(), [](const RacePoint& a, const RacePoint& b) { return a.coulomb < b.coulomb; });
     TextTable table({Align::right, Align::right, Align::left});
     for (std::size_t i = 0; i < race.size(); i += 12) {
         table.add({printQuantity(race[i].hertz, Unit::hertz, 4), printQuantity(race[i].coulomb, Unit::coulomb, 4), ""});

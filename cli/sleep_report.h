@@ -3,6 +3,7 @@
 #include "evaluate/battery_moves.h"
 #include "evaluate/sleep_order.h"
 #include "evaluate/wake_timers.h"
+#include "evaluate/ways_out.h"
 #include "rhythm/chance.h"
 #include "rhythm/rest_cost.h"
 #include "text_report.h"

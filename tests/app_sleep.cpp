@@ -1,8 +1,8 @@
 #include "promises/promises_column.h"
 #include "rhythm/rhythm_view.h"
 #include "sleep/sleep_view.h"
-#include "workings/workings_panel.h"
 #include "window_fixture.h"
+#include "workings/workings_panel.h"
 
 #include <QLineEdit>
 #include <QScrollBar>
@@ -87,6 +87,58 @@ private slots:
         QVERIFY(view->accessibleDescription().startsWith("snooze, xtm"));
     }
 
+    /// The workings of a mode offer what would wake it sooner; trying it is an edit.
+    void sooner() {
+        settle();
+        sleep();
+        WorkingsPanel* workings = window_->workings();
+        QTRY_VERIFY_WITH_TIMEOUT(workings->toPlainText().contains("Ways to wake sooner"), 5000);
+        QVERIFY(workings->toPlainText().contains("all holds again after"));
+        const QString html = workings->toHtml();
+        QVERIFY(html.contains("try/0"));
+        emit workings->anchorClicked(QUrl("try/0"));
+        QVERIFY(document().canUndo());
+        QVERIFY(document().figures().vitals.worstWakeUp->max < exact("3.115e-3"));
+    }
+
+    /// Twelve modes and forty rows: the names and heads stay, the rest scrolls.
+    void manyModesScroll() {
+        std::string part = marramText();
+        const std::size_t first = part.find("[[mode]]\nid = \"snooze\"");
+        const std::size_t next = part.find("[[mode]]", first + 8);
+        const std::string mode = part.substr(first, next - first);
+        for (int i = 0; i < 7; ++i) {
+            part.insert(next, replaced(mode, "id = \"snooze\"", "id = \"snooze" + std::to_string(i) + "\""));
+        }
+        const PartFile read = readPart(part, "part");
+        QVERIFY2(read.part.has_value(), lines(read.diagnostics).c_str());
+        Plan plan = document().plan();
+        for (int i = 0; i < 30; ++i) {
+            const std::string line = "p" + std::to_string(i) + ": uart2 talks " + std::to_string(9600 + i);
+            plan.promises.push_back({line, readPromiseLine(line, &*read.part).value()});
+        }
+        document().show(*read.part, plan);
+        SleepView* view = sleep();
+        window_->resize(1280, 800);
+        QApplication::processEvents();
+        QCOMPARE(view->matrix().modes.size(), std::size_t{12});
+        QVERIFY(view->matrix().rows.size() >= 40);
+        QVERIFY(view->horizontalScrollBar()->maximum() > 0);
+        for (int i = 0; i < 12; ++i) {
+            QTest::keyClick(view, Qt::Key_Right);
+        }
+        QCOMPARE(view->selected(), QString("off"));
+        QVERIFY(view->headRect(11).right() <= view->viewport()->width() + 1);
+        QVERIFY(view->headRect(0).right() < 200); // moved out to the left, under the names
+        for (int i = 0; i < 50; ++i) {
+            QTest::keyClick(view, Qt::Key_Down);
+        }
+        const QRectF cell = view->cellRect(view->selectedRow(), 11);
+        QVERIFY(cell.top() >= view->headRect(0).height() - 1 && cell.bottom() <= view->viewport()->height() + 1);
+        view->grab();
+        document().keep();
+    }
+
     void restingByMouse() {
         settle();
         SleepView* view = sleep();
@@ -114,7 +166,9 @@ private slots:
         settle();
         SleepView* view = sleep();
         view->verticalScrollBar()->setValue(view->verticalScrollBar()->maximum());
-        const auto bar = [&](std::size_t index) { return middle(drawBarRect(view->pictureRect(view->pictures().size() - 1), index)); };
+        const auto bar = [&](std::size_t index) {
+            return middle(drawBarRect(view->pictureRect(view->pictures().size() - 1), index));
+        };
         QTest::mouseClick(view->viewport(), Qt::LeftButton, {}, bar(0));
         QCOMPARE(view->without(), std::vector<std::string>{"base of deep"});
         QVERIFY2(view->pictures().back().hint.contains(QString::fromUtf8("13 \u00b5A less: 5.87 \u00b5A")),
@@ -227,7 +281,9 @@ private slots:
         RhythmView* view = rhythm();
         view->showTime(0, 60);
         QApplication::processEvents();
-        const auto at = [&](double time) { return QPoint(static_cast<int>(view->axis().at(time)), static_cast<int>(view->laneRect(0).center().y())); };
+        const auto at = [&](double time) {
+            return QPoint(static_cast<int>(view->axis().at(time)), static_cast<int>(view->laneRect(0).center().y()));
+        };
         const auto drag = [&](const QPoint& from, const QPoint& to, Qt::KeyboardModifiers keys = {}) {
             QTest::mousePress(view->viewport(), Qt::LeftButton, keys, from);
             QTest::mouseMove(view->viewport(), (from + to) / 2);
@@ -299,7 +355,7 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(!view->moves().empty() && !view->isBusy(), 20000);
         QCOMPARE(view->moves().front().life->nominal, document().figures().rhythm->life->nominal);
         QVERIFY(view->pictures().size() >= 5); // charge, moves, two sweeps, takes
-        view->selectLane(1); // with cycles: what a megahertz costs
+        view->selectLane(1);                   // with cycles: what a megahertz costs
         QTRY_VERIFY_WITH_TIMEOUT(!view->isBusy() && view->pictures().size() >= 6, 20000);
         document().edit("more", [](Plan& plan) { plan.jobs[0].draws *= 2; });
         settle();

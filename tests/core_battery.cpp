@@ -55,7 +55,7 @@ private slots:
         QCOMPARE(leftAtEnd(cell, exact("2.22"), exact("1e-2")), Rational(1, 10));
         QCOMPARE(leftAtEnd(cell, 2, 0), Rational(0));
         QCOMPARE(leftAtEnd(cell, Rational(9, 4), 0), Rational(1, 20));
-        QCOMPARE(leftAtEnd(cell, 3, 1), Rational(1)); // never
+        QCOMPARE(leftAtEnd(cell, 3, 1), Rational(1));      // never
         QCOMPARE(leftAtEnd(Battery{}, 3, 1), Rational(0)); // its curve is not known
         Random random;
         for (int i = 0; i < 500; ++i) { // where it ends, the voltage under the peak is the end
@@ -169,15 +169,16 @@ private slots:
         QCOMPARE(warm.front().typ, evaluated(edited.part, cold).rhythm->life->nominal);
     }
 
-    /// At the core's own rate the race is the charge of one period, by hand: 180000 cycles at 160 MHz are 1.125 ms at 16.13587 mA, the
-    /// rest of 20 s in deep at 18.87 µA, and the charge of a wake-up.
+    /// At the core's own rate the race is the charge of one period, by hand: 180000 cycles at 160 MHz are 1.125 ms at 16.13587
+    /// mA, the rest of 20 s in deep at 18.87 µA, and the charge of a wake-up.
     void theRaceByHand() {
         const Edited edited = editedOrchard();
         const Figures figures = evaluated(edited.part, edited.plan);
         const std::vector<RacePoint> race = raceToSleep(edited.part, edited.plan, figures, "moisture");
         QCOMPARE(race.back().hertz, Rational(160000000));
-        const Rational wake = exact("1.2e-3") * exact("9e-6") + exact("0.4e-3") * exact("6e-6") + exact("2e-3") * exact("1.5e-6") +
-                              exact("18.87e-6") * exact("10.5e-6") + exact("1.24e-3") * exact("16.13587e-3");
+        const Rational wake = exact("1.2e-3") * exact("9e-6") + exact("0.4e-3") * exact("6e-6") +
+                              exact("2e-3") * exact("1.5e-6") + exact("18.87e-6") * exact("10.5e-6") +
+                              exact("1.24e-3") * exact("16.13587e-3");
         const Rational awake = exact("1.125e-3");
         QCOMPARE(race.back().coulomb,
                  awake * exact("16.13587e-3") + wake + (20 - awake - exact("1.2505e-3")) * exact("18.87e-6"));

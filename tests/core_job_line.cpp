@@ -13,7 +13,8 @@ private slots:
         Random random;
         for (int i = 0; i < 1000; ++i) {
             const auto time = [&] {
-                return Rational(random.whole(1, 1000000), random.whole(1, 1000)) * powerOfTen(static_cast<int>(random.whole(-6, 2)));
+                return Rational(random.whole(1, 1000000), random.whole(1, 1000)) *
+                       powerOfTen(static_cast<int>(random.whole(-6, 2)));
             };
             Job job;
             job.name = "job " + std::to_string(i);
@@ -80,7 +81,8 @@ private slots:
     }
 
     void everyPrefixIsReadOrRefused() {
-        const std::string line = "report: every 10 min for 180000 cycles, from 5 s, late up to 2 s, draws 21 mA, in take A, uses uart1";
+        const std::string line =
+            "report: every 10 min for 180000 cycles, from 5 s, late up to 2 s, draws 21 mA, in take A, uses uart1";
         for (std::size_t length = 0; length <= line.size(); ++length) {
             const auto read = readJobLine(line.substr(0, length));
             QVERIFY(read || read.error().position <= length);

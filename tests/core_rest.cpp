@@ -1,6 +1,7 @@
 #include "evaluate/evaluate.h"
 #include "evaluate/sleep_order.h"
 #include "evaluate/wake_timers.h"
+#include "evaluate/ways_out.h"
 #include "rhythm/rest_cost.h"
 #include "support.h"
 
@@ -56,8 +57,11 @@ private slots:
         for (int round = 0; round < 300; ++round) {
             std::vector<RestCost> costs{costOf("run", "1", "0", "0")};
             for (std::int64_t i = random.whole(0, 6); i > 0; --i) {
-                costs.push_back({"m" + std::to_string(i), Rational(random.whole(1, 1200), 1000), Rational(random.whole(0, 3000), 1000),
-                                 Rational(random.whole(0, 1000), 1000), {}});
+                costs.push_back({"m" + std::to_string(i),
+                                 Rational(random.whole(1, 1200), 1000),
+                                 Rational(random.whole(0, 3000), 1000),
+                                 Rational(random.whole(0, 1000), 1000),
+                                 {}});
             }
             const std::vector<BestRest> best = bestRests(costs);
             QVERIFY(!best.empty() && best.front().from.isZero());
@@ -68,7 +72,8 @@ private slots:
                     mode = each.from <= rest ? each.mode : mode;
                 }
                 const auto chargeIn = [&](const RestCost& cost) { return cost.charge + cost.ampere * rest; };
-                const auto taken = std::find_if(costs.begin(), costs.end(), [&](const RestCost& cost) { return cost.mode == mode; });
+                const auto taken =
+                    std::find_if(costs.begin(), costs.end(), [&](const RestCost& cost) { return cost.mode == mode; });
                 QVERIFY(taken->length <= rest);
                 for (const RestCost& other : costs) {
                     QVERIFY2(other.length > rest || chargeIn(*taken) <= chargeIn(other),
@@ -78,15 +83,15 @@ private slots:
         }
     }
 
-    /// Of the example: the stages of deep draw 1.2 mA for 9 µs, 0.4 mA for 6 µs and 2 mA for 1.5 µs on top of 18.87 µA for 10.5 µs,
-    /// then start-ups run for 1.24 ms at 16.13587 mA.
+    /// Of the example: the stages of deep draw 1.2 mA for 9 µs, 0.4 mA for 6 µs and 2 mA for 1.5 µs on top of 18.87 µA for 10.5
+    /// µs, then start-ups run for 1.24 ms at 16.13587 mA.
     void costsOfTheExample() {
         const Edited edited = editedOrchard();
         const Figures figures = evaluated(edited);
         const std::vector<RestCost> costs = restCosts(edited.part, figures);
         QCOMPARE(costs[0].charge, Rational(0));
-        const Rational stages = exact("1.2e-3") * exact("9e-6") + exact("0.4e-3") * exact("6e-6") + exact("2e-3") * exact("1.5e-6") +
-                                exact("18.87e-6") * exact("10.5e-6");
+        const Rational stages = exact("1.2e-3") * exact("9e-6") + exact("0.4e-3") * exact("6e-6") +
+                                exact("2e-3") * exact("1.5e-6") + exact("18.87e-6") * exact("10.5e-6");
         QCOMPARE(costs[3].mode, std::string("deep"));
         QCOMPARE(costs[3].charge, stages + exact("1.24e-3") * exact("16.13587e-3"));
         QCOMPARE(costs[3].length, exact("1.2505e-3"));
@@ -108,8 +113,9 @@ private slots:
                                                       "set the wake-up counter of rtc to 20 s and let it interrupt\n"
                                                       "choose deep, then wait for an event\n"));
         const std::string after = stepsText(order.after);
-        for (const char* step : {"the core comes back on rcf at 10 MHz", "start xtm", "start vco and wait until it is locked",
-                                 "core from pll_a", "let the tick go on", "clear the flag of rtc", "rest again when the handler returns"}) {
+        for (const char* step :
+             {"the core comes back on rcf at 10 MHz", "start xtm", "start vco and wait until it is locked", "core from pll_a",
+              "let the tick go on", "clear the flag of rtc", "rest again when the handler returns"}) {
             QVERIFY2(after.find(step) != std::string::npos, (std::string(step) + " in\n" + after).c_str());
         }
         QVERIFY(after.find("start xtm") < after.find("core from pll_a"));
@@ -132,9 +138,10 @@ private slots:
     void aTickThatWakesIsFound() {
         const Edited idle = restingIn("idle");
         const std::string found = lines(evaluated(idle).findings);
-        QVERIFY2(found.find("take.A.rests_in: warning: the interrupt of timer1 stays on in idle: it wakes the core every 1 ms, and no "
-                            "job says so") != std::string::npos,
-                 found.c_str());
+        QVERIFY2(
+            found.find("take.A.rests_in: warning: the interrupt of timer1 stays on in idle: it wakes the core every 1 ms, and no "
+                       "job says so") != std::string::npos,
+            found.c_str());
         QVERIFY(lines(evaluated(editedOrchard()).findings).find("stays on") == std::string::npos);
         Edited played = restingIn("idle");
         played.plan.jobs[2].every = Rational(1, 1000);
@@ -158,6 +165,33 @@ private slots:
         Mode odd = deep;
         odd.wakesOn.reset();
         QVERIFY(!wokenTake(edited.part, edited.plan.takes[0], odd).has_value());
+    }
+
+    /// On the RC that it wakes on, the multiplier needs no crystal: it locks 100 µs after the first instruction at the latest.
+    /// That makes other rates, which is said.
+    void wakingSooner() {
+        const Edited edited = editedOrchard();
+        const std::size_t deep = *edited.part.findMode("deep");
+        const std::vector<WayOut> ways = waysToWakeSooner(edited.part, edited.plan, "A", deep, 10);
+        QVERIFY(!ways.empty());
+        const Figures now = derive(edited.part, edited.plan, "A");
+        for (const WayOut& way : ways) {
+            Plan plan = edited.plan;
+            takeWayOut(plan, "A", way);
+            const Figures after = derive(edited.part, plan, "A");
+            QVERIFY2(after.modes[deep].wakeUp->restored.max < now.modes[deep].wakeUp->restored.max, way.say.c_str());
+        }
+        const auto byReference =
+            std::find_if(ways.begin(), ways.end(), [](const WayOut& way) { return way.say == "ref from rcf"; });
+        QVERIFY(byReference != ways.end());
+        QCOMPARE(byReference->got, std::string("all holds again after 115 \u00b5s at the latest"));
+        QVERIFY(std::find(byReference->breaks.begin(), byReference->breaks.end(), "core") != byReference->breaks.end());
+        QVERIFY(waysToWakeSooner(edited.part, edited.plan, "A", edited.part.runMode()).empty());
+        Edited locked = editedOrchard();
+        for (const Line& line : locked.part.lines) {
+            locked.plan.takes[0].locks.push_back(line.id);
+        }
+        QVERIFY(waysToWakeSooner(locked.part, locked.plan, "A", deep).empty());
     }
 
     /// Against every prescaler and count of every clock that goes on.
@@ -193,7 +227,8 @@ private slots:
         const Figures on = derive(*loaded.part, plan, "A");
         QCOMPARE(on.modes[doze].ampere.nominal - off.modes[doze].ampere.nominal, exact("180e-9"));
         QCOMPARE(on.modes[doze].wakeUp->pieces.size() + 1, off.modes[doze].wakeUp->pieces.size());
-        QCOMPARE(off.modes[doze].wakeUp->firstInstruction.nominal - on.modes[doze].wakeUp->firstInstruction.nominal, exact("9e-6"));
+        QCOMPARE(off.modes[doze].wakeUp->firstInstruction.nominal - on.modes[doze].wakeUp->firstInstruction.nominal,
+                 exact("9e-6"));
         QCOMPARE(off.modes[doze].options.front().second, std::string("off"));
         plan.takes[0].modes = {{"deep", "back_memory", "off"}};
         const std::size_t deep = *loaded.part->findMode("deep");
@@ -216,8 +251,9 @@ private slots:
         QVERIFY(faults("after = \"opened\"", "after = \"nothing\"").find("no job 'nothing'") != std::string::npos);
         QVERIFY(faults("jitter = \"5 min\"", "jitter = \"7 h\"").find("a jitter of more than the period") != std::string::npos);
         QVERIFY(faults("about = \"4 min\"", "about = \"4 min\"\nevery = \"1 s\"").find("more than one of") != std::string::npos);
-        QVERIFY(faults("curve = [[\"0 %\", \"2 V\"], [\"10 %\", \"2.5 V\"]", "curve = [[\"0 %\", \"2.6 V\"], [\"10 %\", \"2.5 V\"]")
-                    .find("a curve that does not rise") != std::string::npos);
+        QVERIFY(
+            faults("curve = [[\"0 %\", \"2 V\"], [\"10 %\", \"2.5 V\"]", "curve = [[\"0 %\", \"2.6 V\"], [\"10 %\", \"2.5 V\"]")
+                .find("a curve that does not rise") != std::string::npos);
     }
 };
 

@@ -17,8 +17,8 @@ using Run = std::pair<double, double>;
 /// How long a job takes, s, at the core rate of the take that it runs in; 0 where that is unknown.
 double lengthOf(const Job& job, const Plan& plan, const Part& part, const Figures& figures);
 
-/// The runs of a job that overlap a stretch of time, at most `most`: as they were played where a trace is given, else as the job itself
-/// says. Nothing where there would be more.
+/// The runs of a job that overlap a stretch of time, at most `most`: as they were played where a trace is given, else as the job
+/// itself says. Nothing where there would be more.
 std::vector<Run> runsIn(const Plan& plan, std::size_t job, double length, const Trace* trace, double from, double to,
                         std::size_t most);
 

@@ -90,7 +90,8 @@ void RhythmView::keyPressEvent(QKeyEvent* event) {
 
 void RhythmView::wheelEvent(QWheelEvent* event) {
     if (event->modifiers() & Qt::ControlModifier) {
-        zoom(std::pow(0.8, event->angleDelta().y() / 120.0), axis_.timeAt(std::clamp(event->position().x(), axis_.left, axis_.right)));
+        zoom(std::pow(0.8, event->angleDelta().y() / 120.0),
+             axis_.timeAt(std::clamp(event->position().x(), axis_.left, axis_.right)));
         event->accept();
         return;
     }
@@ -285,7 +286,8 @@ void RhythmView::sendLine() {
     if (!checked.plan) {
         const auto wrong = std::find_if(checked.diagnostics.begin(), checked.diagnostics.end(),
                                         [](const Diagnostic& each) { return each.severity == Severity::error; });
-        refuse(wrong == checked.diagnostics.end() ? tr("that can't be saved") : text(wrong->found + "; expected " + wrong->expected));
+        refuse(wrong == checked.diagnostics.end() ? tr("that can't be saved")
+                                                  : text(wrong->found + "; expected " + wrong->expected));
         return;
     }
     line_->hide();
@@ -312,9 +314,8 @@ void RhythmView::removeJob() {
         lineFault_->show();
         return;
     }
-    document_.edit(tr("without job %1").arg(text(name)), [&](Plan& plan) {
-        std::erase_if(plan.jobs, [&](const Job& job) { return job.name == name; });
-    });
+    document_.edit(tr("without job %1").arg(text(name)),
+                   [&](Plan& plan) { std::erase_if(plan.jobs, [&](const Job& job) { return job.name == name; }); });
 }
 
 } // namespace wisetick::app

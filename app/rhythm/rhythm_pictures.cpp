@@ -49,8 +49,10 @@ QRectF shareRect(const RhythmFigure& rhythm, const QRectF& area, std::size_t sha
 DeskPicture chargePicture(const RhythmFigure& rhythm, std::size_t open) {
     DeskPicture picture;
     picture.title = QObject::tr("Where the charge goes");
-    picture.hint = rhythm.average ? QObject::tr("%1 on average; Shift with left and right opens a share").arg(ampere(rhythm.average->nominal))
-                                  : text(rhythm.unknown);
+    picture.hint =
+        rhythm.average
+            ? QObject::tr("%1 on average; Shift with left and right opens a share").arg(ampere(rhythm.average->nominal))
+            : text(rhythm.unknown);
     const std::size_t inside = rhythm.shares.empty() ? 0 : std::min(open, rhythm.shares.size() - 1);
     picture.height = kBar + 2 * lineHeight(Face::small) + 12;
     picture.paint = [rhythm, inside](QPainter& painter, const QRectF& area, const Theme& theme) {
@@ -61,7 +63,7 @@ DeskPicture chargePicture(const RhythmFigure& rhythm, std::size_t open) {
             const QString name = text(share.name);
             const QString percent = percentText(share.chargeShare);
             const QString whole = name + " " + percent;
-            const QString said = textWidth(Face::small, whole) + 12 < piece.width() ? whole
+            const QString said = textWidth(Face::small, whole) + 12 < piece.width()  ? whole
                                  : textWidth(Face::small, name) + 12 < piece.width() ? name
                                                                                      : QString();
             drawText(painter, piece, Qt::AlignHCenter, said, Face::small, share.isResting ? theme.ink : theme.paper);
@@ -74,9 +76,8 @@ DeskPicture chargePicture(const RhythmFigure& rhythm, std::size_t open) {
         }
         const RhythmFigure::Share& share = rhythm.shares[inside];
         QString pieces;
-        const QString start = QObject::tr("%1, %2, %3 of the time: ")
-                                  .arg(text(share.name), ampere(share.ampere),
-                                       percentText(share.timeShare));
+        const QString start =
+            QObject::tr("%1, %2, %3 of the time: ").arg(text(share.name), ampere(share.ampere), percentText(share.timeShare));
         qreal room = 2 * area.width() - textWidth(Face::small, start) - 60;
         for (const auto& piece : share.pieces) {
             const QString said = text(piece.name) + " " + ampere(piece.ampere);
@@ -99,7 +100,8 @@ DeskPicture movesPicture(const std::vector<BatteryMove>& moves, bool isWorking) 
     const std::size_t count = std::min(moves.size(), kMostMoves);
     const bool isLife = count > 0 && moves.front().life.has_value();
     DeskPicture picture;
-    picture.title = isLife || count == 0 ? QObject::tr("What would move the battery most") : QObject::tr("What would move the average most");
+    picture.title =
+        isLife || count == 0 ? QObject::tr("What would move the battery most") : QObject::tr("What would move the average most");
     picture.hint = isWorking ? QObject::tr("being played \u2026") : QObject::tr("if one figure were a tenth worse or better");
     picture.height = rowHeight() * static_cast<qreal>(std::max<std::size_t>(count, 1));
     picture.paint = [shown = std::vector<BatteryMove>(moves.begin(), moves.begin() + static_cast<std::ptrdiff_t>(count)),
@@ -142,7 +144,8 @@ DeskPicture movesPicture(const std::vector<BatteryMove>& moves, bool isWorking) 
         }
         if (!shown.empty()) {
             painter.setPen(QPen(theme.ink, 1));
-            painter.drawLine(QPointF(middle, area.top()), QPointF(middle, area.top() + rowHeight() * static_cast<qreal>(shown.size())));
+            painter.drawLine(QPointF(middle, area.top()),
+                             QPointF(middle, area.top() + rowHeight() * static_cast<qreal>(shown.size())));
         }
     };
     return picture;
@@ -242,8 +245,8 @@ DeskPicture takesPicture(const std::vector<TakeBeside>& takes, bool isWorking) {
         double longest = 0;
         qreal names = 0;
         for (const TakeBeside& take : takes) {
-            longest = std::max(longest, take.life ? take.life->nominal.toDouble()
-                                                  : (take.average ? take.average->nominal.toDouble() : 0));
+            longest = std::max(longest,
+                               take.life ? take.life->nominal.toDouble() : (take.average ? take.average->nominal.toDouble() : 0));
             names = std::max(names, textWidth(Face::bold, take.name) + textWidth(Face::small, take.hint) + 8);
         }
         for (std::size_t i = 0; i < takes.size(); ++i) {
@@ -256,12 +259,13 @@ DeskPicture takesPicture(const std::vector<TakeBeside>& takes, bool isWorking) {
                      theme.muted);
             const qreal left = area.left() + names + 16;
             const qreal right = area.right() - 200;
-            const double value = take.life ? take.life->nominal.toDouble() : (take.average ? take.average->nominal.toDouble() : 0);
+            const double value =
+                take.life ? take.life->nominal.toDouble() : (take.average ? take.average->nominal.toDouble() : 0);
             painter.setPen(Qt::NoPen);
             painter.setBrush(take.isActive ? theme.kept : theme.railEdge);
             if (longest > 0 && right > left) {
-                painter.drawRoundedRect(QRectF(left, y + 5, std::max<qreal>((right - left) * value / longest, 2), rowHeight() - 10),
-                                        3, 3);
+                painter.drawRoundedRect(
+                    QRectF(left, y + 5, std::max<qreal>((right - left) * value / longest, 2), rowHeight() - 10), 3, 3);
             }
             const QString said = (take.average ? ampere(take.average->nominal) : QObject::tr("unknown")) +
                                  (take.life ? ", " + timeText(take.life->nominal) : QString());

@@ -22,7 +22,7 @@ struct Sweep {
     Unit over = Unit::second; ///< of what is swept
     Unit gives = Unit::second;
     std::optional<Rational> now;
-    bool isLog = true;  ///< both axes
+    bool isLog = true; ///< both axes
     bool hasWorst = true;
     bool marksLeast = false;
 };

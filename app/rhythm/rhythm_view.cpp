@@ -1,9 +1,9 @@
 #include "rhythm/rhythm_view.h"
 
 #include "desk/picture_text.h"
-#include "plan/job_line.h"
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "plan/job_line.h"
 #include "rhythm/rhythm_work.h"
 
 #include <QLabel>
@@ -266,7 +266,8 @@ void RhythmView::selectLane(std::size_t lane) {
     const std::size_t before = lane_;
     lane_ = std::min(lane, document_.plan().jobs.size() - 1);
     const Job& job = document_.plan().jobs[lane_];
-    setAccessibleDescription(tr("job %1 of %2: %3").arg(lane_ + 1).arg(document_.plan().jobs.size()).arg(text(printJobLine(job))));
+    setAccessibleDescription(
+        tr("job %1 of %2: %3").arg(lane_ + 1).arg(document_.plan().jobs.size()).arg(text(printJobLine(job))));
     for (std::size_t i = 0; i < rhythm_.shares.size(); ++i) {
         if (rhythm_.shares[i].target == "job/" + job.name) {
             share_ = i;
@@ -396,7 +397,8 @@ void RhythmView::paintEvent(QPaintEvent* event) {
     }
     const std::size_t lanes = document_.plan().jobs.size();
     const qreal axisTop = lanesTop() - lineHeight(Face::small) - 6;
-    axis_.draw(painter, QRectF(axis_.left, axisTop, axis_.right - axis_.left, traceTop() + kGoesOn + 12 + kDraws - axisTop), theme_);
+    axis_.draw(painter, QRectF(axis_.left, axisTop, axis_.right - axis_.left, traceTop() + kGoesOn + 12 + kDraws - axisTop),
+               theme_);
     for (std::size_t lane = 0; lane < lanes; ++lane) {
         paintLane(painter, lane);
     }

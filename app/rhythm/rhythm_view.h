@@ -75,10 +75,10 @@ private:
     struct Drag {
         Grip grip = Grip::none;
         QPointF from;
-        double fromTime = 0;   ///< of the axis when it began
-        double runStart = 0;   ///< of the run that is held
-        std::int64_t run = 0;  ///< its number from 0
-        double by = 0;         ///< s, that it was dragged
+        double fromTime = 0;  ///< of the axis when it began
+        double runStart = 0;  ///< of the run that is held
+        std::int64_t run = 0; ///< its number from 0
+        double by = 0;        ///< s, that it was dragged
     };
 
     void make();
@@ -112,8 +112,8 @@ private:
     std::vector<DeskPicture> pictures_;
     Background background_;       ///< moves, sweeps, takes
     Background chanceBackground_; ///< a thousand plays
-    Plan workedOn_;      ///< what moves and sweeps belong to
-    QString workedFor_;  ///< and the job that was swept
+    Plan workedOn_;               ///< what moves and sweeps belong to
+    QString workedFor_;           ///< and the job that was swept
     std::vector<BatteryMove> moves_;
     std::vector<TakeBeside> takes_;
     Sweep interval_;

@@ -104,8 +104,8 @@ RhythmWork workOut(const Part& part, const Plan& plan, const Figures& figures, c
     return work;
 }
 
-std::optional<ChanceFigure> workOutChance(const Part& part, const Plan& plan, const Figures& figures, const std::stop_token& token,
-                                          const std::function<void(double)>& progress) {
+std::optional<ChanceFigure> workOutChance(const Part& part, const Plan& plan, const Figures& figures,
+                                          const std::stop_token& token, const std::function<void(double)>& progress) {
     const auto ready = chancePlayOf(part, plan, figures.take, derivedTakes(part, plan, figures));
     if (!ready || !ready->timeline.hasChance()) {
         return std::nullopt;

@@ -24,8 +24,8 @@ void Background::start(Work work) {
     run.number = number;
     run.thread = std::jthread([this, number, work = std::move(work)](const std::stop_token& token) {
         std::function<void()> result = work(token);
-        QMetaObject::invokeMethod(this, [this, number, result = std::move(result)] { finish(number, result); },
-                                  Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this, [this, number, result = std::move(result)] { finish(number, result); }, Qt::QueuedConnection);
     });
 }
 

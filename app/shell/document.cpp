@@ -194,6 +194,7 @@ void Document::preview(const std::function<void(Plan&)>& change) {
     change(next);
     isPreviewing_ = true;
     soon_->stop();
+    playing_.stop();
     figures_ = derive(part_, next, next.active);
     moved_ = ripple(baseline_, figures_);
     emit changed();
@@ -231,6 +232,7 @@ void Document::keep() {
 }
 
 void Document::work() {
+    playing_.stop();
     figures_ = derive(part_, plan(), plan().active);
     moved_ = ripple(baseline_, figures_);
     emit changed();
@@ -242,10 +244,25 @@ void Document::playSoon() {
     soon_->start();
 }
 
+/// Plays beside the interface; what is changed meanwhile makes it of no use.
 void Document::play() {
-    figures_ = evaluate(part_, plan(), plan().active);
-    if (baselinePlan_) { // it was taken before its jobs were played
-        baseline_ = *baselinePlan_ == plan() ? figures_ : evaluate(part_, *baselinePlan_, baselinePlan_->active);
+    playing_.start([this, part = part_, plan = plan(), kept = baselinePlan_](const std::stop_token&) -> std::function<void()> {
+        auto figures = std::make_shared<Figures>(evaluate(part, plan, plan.active));
+        std::shared_ptr<Figures> baseline;
+        if (kept) { // it was taken before its jobs were played
+            baseline = *kept == plan ? figures : std::make_shared<Figures>(evaluate(part, *kept, kept->active));
+        }
+        return [this, figures, baseline, kept] { takePlayed(*figures, baseline.get(), kept); };
+    });
+}
+
+void Document::takePlayed(const Figures& figures, const Figures* baseline, const std::optional<Plan>& kept) {
+    figures_ = figures;
+    if (baselinePlan_ && *baselinePlan_ == plan()) {
+        baseline_ = figures_;
+        baselinePlan_.reset();
+    } else if (baselinePlan_ && baseline != nullptr && baselinePlan_ == kept) {
+        baseline_ = *baseline;
         baselinePlan_.reset();
     }
     moved_ = ripple(baseline_, figures_);

@@ -5,6 +5,7 @@
 #include "evaluate/ripple.h"
 #include "files/shelf.h"
 #include "plan/plan.h"
+#include "shell/background.h"
 
 #include <QObject>
 #include <QString>
@@ -95,6 +96,7 @@ private:
     void work();
     void playSoon();
     void play();
+    void takePlayed(const Figures& figures, const Figures* baseline, const std::optional<Plan>& kept);
 
     Shelf shelf_;
     bool isOpen_ = false;
@@ -112,6 +114,7 @@ private:
     std::vector<Moved> moved_;
     QFileSystemWatcher* watcher_;
     QTimer* soon_;
+    Background playing_;
 };
 
 } // namespace wisetick::app

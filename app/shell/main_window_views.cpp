@@ -62,8 +62,8 @@ QWidget* MainWindow::viewNamed(const QString& name) {
         views_->addWidget(rhythm_);
         connect(rhythm_, &RhythmView::targetWanted, workings_, &WorkingsPanel::show);
     }
-    const std::map<QString, QWidget*> views{{"board", board_},   {"shelf", shelfView_}, {"promises", desk_},
-                                            {"sleep", sleep_}, {"rhythm", rhythm_}};
+    const std::map<QString, QWidget*> views{
+        {"board", board_}, {"shelf", shelfView_}, {"promises", desk_}, {"sleep", sleep_}, {"rhythm", rhythm_}};
     const auto view = views.find(name);
     return view == views.end() ? clocks_ : view->second;
 }
@@ -79,8 +79,11 @@ void MainWindow::showView(const QString& name) {
     }
     views_->setCurrentWidget(view);
     view->setFocus();
-    const std::map<QWidget*, QString> titles{{board_, tr("Board")}, {shelfView_, tr("Parts shelf")}, {desk_, tr("Promises")},
-                                             {sleep_, tr("Sleep")}, {rhythm_, tr("Rhythm")}};
+    const std::map<QWidget*, QString> titles{{board_, tr("Board")},
+                                             {shelfView_, tr("Parts shelf")},
+                                             {desk_, tr("Promises")},
+                                             {sleep_, tr("Sleep")},
+                                             {rhythm_, tr("Rhythm")}};
     const auto title = titles.find(view);
     viewTitle_->setText(title == titles.end() ? tr("Clocks") : title->second);
     find_->setVisible(isShown(clocks_));
@@ -107,7 +110,8 @@ void MainWindow::sayView() {
         return;
     }
     if (isShown(sleep_)) {
-        viewHint_->setText(tr("what goes on in each mode, what may wake it and what that costs; Enter rests in the selected one"));
+        viewHint_->setText(
+            tr("what goes on in each mode, what may wake it and what that costs; Enter rests in the selected one"));
         return;
     }
     if (isShown(rhythm_)) {

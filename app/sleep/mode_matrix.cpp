@@ -64,7 +64,8 @@ private:
             if (!source.hertz && !isUsed) {
                 continue; // not fitted
             }
-            row(text(source.id), source.hertz ? text(printQuantity(source.hertz->nominal, Unit::hertz, 4)) : QString(),
+            row(
+                text(source.id), source.hertz ? text(printQuantity(source.hertz->nominal, Unit::hertz, 4)) : QString(),
                 [&](const Mode& mode, const ModeFigure& figure) {
                     return pill(has(figure.sources, source.id), mode.sources.contains(i));
                 },
@@ -75,13 +76,14 @@ private:
     void addKept() {
         title(QObject::tr("Goes on"));
         const std::string& core = part_.nodeId(part_.core);
-        row(QObject::tr("core"), {}, [&](const Mode& mode, const ModeFigure&) { return pill(mode.runs); }, "line/" + text(core));
+        row(
+            QObject::tr("core"), {}, [&](const Mode& mode, const ModeFigure&) { return pill(mode.runs); }, "line/" + text(core));
         for (std::size_t i = 0; i < part_.lines.size(); ++i) {
             const Line& line = part_.lines[i];
             const bool isMultiplier = !line.multiply.empty();
             if (isMultiplier && figures_.lines[part_.nodeOfLine(i)].isOn) {
-                row(text(line.id), {},
-                    [&](const Mode&, const ModeFigure& figure) { return pill(has(figure.lines, line.id)); },
+                row(
+                    text(line.id), {}, [&](const Mode&, const ModeFigure& figure) { return pill(has(figure.lines, line.id)); },
                     "line/" + text(line.id));
             }
         }
@@ -94,9 +96,8 @@ private:
             }
         }
         for (const std::string& memory : memories) {
-            row(text(memory), QObject::tr("memory"), [&](const Mode& mode, const ModeFigure& figure) {
-                return pill(mode.runs || has(figure.memory, memory));
-            });
+            row(text(memory), QObject::tr("memory"),
+                [&](const Mode& mode, const ModeFigure& figure) { return pill(mode.runs || has(figure.memory, memory)); });
         }
         row(QObject::tr("pins"), QObject::tr("hold their levels"),
             [](const Mode& mode, const ModeFigure&) { return pill(mode.runs || mode.keepsPins); });
@@ -117,7 +118,8 @@ private:
                 continue;
             }
             const PromiseFigure& figure = figures_.promises[i];
-            row(text(figure.name), text(line.subject),
+            row(
+                text(figure.name), text(line.subject),
                 [&](const Mode& mode, const ModeFigure& each) {
                     if (!has(each.withoutClock, figure.name)) {
                         return pill(true);

@@ -63,8 +63,9 @@ DeskPicture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure
     const WakeUpFigure wake = *mode.wakeUp;
     DeskPicture picture;
     picture.title = QObject::tr("Waking from %1").arg(text(mode.id));
-    picture.hint = QObject::tr("first instruction %1, all holds again %2 (at the latest %3)")
-                       .arg(timeText(wake.firstInstruction.nominal), timeText(wake.restored.nominal), timeText(wake.restored.max));
+    picture.hint =
+        QObject::tr("first instruction %1, all holds again %2 (at the latest %3)")
+            .arg(timeText(wake.firstInstruction.nominal), timeText(wake.restored.nominal), timeText(wake.restored.max));
     const qreal row = barHeight();
     picture.height = row * static_cast<qreal>(wake.pieces.size()) + 2 * lineHeight(Face::small) + 16;
     picture.paint = [wake, limits, row](QPainter& painter, const QRectF& area, const Theme& theme) {
@@ -142,7 +143,8 @@ DeskPicture restLengths(const std::vector<BestRest>& best, const std::vector<Job
         }
         const LogAxis axis = restAxis(area, best, jobs);
         const qreal top = area.top() + lineHeight(Face::small) + 4;
-        axis.draw(painter, QRectF(axis.left(), area.top(), axis.right() - axis.left(), top + row - area.top()), Unit::second, theme);
+        axis.draw(painter, QRectF(axis.left(), area.top(), axis.right() - axis.left(), top + row - area.top()), Unit::second,
+                  theme);
         for (std::size_t i = 0; i < best.size(); ++i) {
             const QRectF band = restBandRect(area, best, jobs, i);
             const qreal from = band.left();
@@ -213,11 +215,11 @@ DeskPicture drawBars(const Figures& figures, const ModeFigure& mode, const std::
     const auto ampere = [](const Rational& value) { return text(printQuantity(value, Unit::ampere, 4)); };
     DeskPicture picture;
     picture.title = QObject::tr("What draws in %1").arg(text(mode.id));
-    picture.hint = without.empty()
-                       ? QObject::tr("%1 typically, %2 at most; click one to see what its absence saves")
-                             .arg(ampere(mode.ampere.nominal), ampere(mode.ampere.max))
-                       : QObject::tr("without what is struck out %1 less: %2")
-                             .arg(ampere(saved), ampere(mode.ampere.nominal - saved));
+    picture.hint =
+        without.empty()
+            ? QObject::tr("%1 typically, %2 at most; click one to see what its absence saves")
+                  .arg(ampere(mode.ampere.nominal), ampere(mode.ampere.max))
+            : QObject::tr("without what is struck out %1 less: %2").arg(ampere(saved), ampere(mode.ampere.nominal - saved));
     picture.height = barHeight() * static_cast<qreal>(list.size());
     picture.paint = [list, nominal, most, without, ampere](QPainter& painter, const QRectF& area, const Theme& theme) {
         qreal names = 0;
@@ -244,9 +246,9 @@ DeskPicture drawBars(const Figures& figures, const ModeFigure& mode, const std::
                      each.typ.empty() ? theme.strained : theme.muted);
             if (isOut) {
                 painter.setPen(QPen(theme.muted, 1));
-                painter.drawLine(QPointF(area.left() + kLeft, row.center().y()),
-                                 QPointF(area.left() + kLeft + std::min(names, textWidth(Face::small, text(each.name))),
-                                         row.center().y()));
+                painter.drawLine(
+                    QPointF(area.left() + kLeft, row.center().y()),
+                    QPointF(area.left() + kLeft + std::min(names, textWidth(Face::small, text(each.name))), row.center().y()));
             }
         }
     };

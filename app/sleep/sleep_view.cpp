@@ -80,8 +80,8 @@ void SleepView::make() {
 void SleepView::layOut() {
     nameWidth_ = 0;
     for (const ModeMatrix::Row& row : matrix_.rows) {
-        nameWidth_ = std::max(nameWidth_, textWidth(Face::small, row.name) +
-                                              (row.hint.isEmpty() ? 0 : 8 + textWidth(Face::small, row.hint)));
+        nameWidth_ = std::max(nameWidth_,
+                              textWidth(Face::small, row.name) + (row.hint.isEmpty() ? 0 : 8 + textWidth(Face::small, row.hint)));
     }
     nameWidth_ = std::min<qreal>(kLeft + nameWidth_ + 20, viewport()->width() * 0.4);
     const qreal room = viewport()->width() - nameWidth_ - 8;
@@ -237,9 +237,8 @@ void SleepView::changeOption() {
                 if (take.name != plan.active) {
                     continue;
                 }
-                std::erase_if(take.modes, [&](const ModeChoice& choice) {
-                    return choice.mode == mode.id && choice.option == option;
-                });
+                std::erase_if(take.modes,
+                              [&](const ModeChoice& choice) { return choice.mode == mode.id && choice.option == option; });
                 if (next != each.reset) {
                     take.modes.push_back({mode.id, option, value});
                 }

@@ -8,8 +8,8 @@
 
 namespace wisetick::app {
 
-/// The modes beside one another, and of the selected one how it wakes, from which rest on it pays and what draws in it. Left and right
-/// select a mode, up and down a row; Enter rests in the mode, or changes the option in the row.
+/// The modes beside one another, and of the selected one how it wakes, from which rest on it pays and what draws in it. Left and
+/// right select a mode, up and down a row; Enter rests in the mode, or changes the option in the row.
 class SleepView : public QAbstractScrollArea {
     Q_OBJECT
 

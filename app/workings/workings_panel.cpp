@@ -256,22 +256,25 @@ QString WorkingsPanel::bringUpHtml(const PromiseFigure& promise, std::size_t ind
 
 QString WorkingsPanel::waysOutHtml() {
     QString html;
+    const bool isMode = target_.startsWith("mode/"); // it is no promise, and has no state
     for (std::size_t i = 0; i < ways_.size(); ++i) {
         const WayOut& way = ways_[i];
         QString breaks;
         for (const std::string& name : way.breaks) {
             breaks += (breaks.isEmpty() ? tr(", breaks ") : ", ") + text(name);
         }
-        html += QString("<p style='margin:0 0 6px 0'>%1 <a href='try/%2'>%3</a><br><span class='small' style='color:%4'>%5</span>"
-                        "<span class='small' style='color:%6'>%7</span></p>")
-                    .arg(escaped(way.say))
-                    .arg(i)
-                    .arg(tr("try"), theme_.of(way.state).name(), escaped(stateName(way.state) + ": " + way.got),
-                         theme_.broken.name(), breaks.toHtmlEscaped());
+        html +=
+            QString("<p style='margin:0 0 6px 0'>%1 <a href='try/%2'>%3</a><br><span class='small' style='color:%4'>%5</span>"
+                    "<span class='small' style='color:%6'>%7</span></p>")
+                .arg(escaped(way.say))
+                .arg(i)
+                .arg(tr("try"), theme_.of(way.state).name(), escaped(isMode ? way.got : stateName(way.state) + ": " + way.got),
+                     theme_.broken.name(), breaks.toHtmlEscaped());
     }
     return html.isEmpty()
                ? html
-               : QString("<p style='margin:4px 0 4px 0'><b>%1</b></p>").arg(tr("Ways out")) + html + "<p style='margin:0'></p>";
+               : QString("<p style='margin:4px 0 4px 0'><b>%1</b></p>").arg(isMode ? tr("Ways to wake sooner") : tr("Ways out")) +
+                     html + "<p style='margin:0'></p>";
 }
 
 /// Links to the ways to this take, below the core's arithmetic.
@@ -370,7 +373,7 @@ QString WorkingsPanel::modeHtml(const ModeFigure& mode) {
                 {piece.say, "to its end, typical and longest", {}, printRange(piece.endTyp, piece.endMax, Unit::second), {}});
         }
     }
-    return html + stepsHtml(steps) + orderHtml(mode);
+    return html + waysOutHtml() + stepsHtml(steps) + orderHtml(mode);
 }
 
 /// What has to be done around a rest in the mode.
@@ -410,13 +413,16 @@ QString WorkingsPanel::wakeTimersHtml(const PromiseFigure& promise) {
             continue;
         }
         Workings steps;
-        for (const WakeTimer& timer : wakeTimers(document_.part(), document_.plan(), document_.figures(), wakes->mode, *wakes->every)) {
+        for (const WakeTimer& timer :
+             wakeTimers(document_.part(), document_.plan(), document_.figures(), wakes->mode, *wakes->every)) {
             std::string settings;
             for (const Setting& setting : timer.settings) {
                 settings += (settings.empty() ? "" : " \u00d7 ") + printFactor(setting.value);
             }
             steps.push_back({timer.peripheral + " on " + timer.clock,
-                             timer.why.empty() ? printError(timer.error.min) + " \u2026 " + printError(timer.error.max) + " at the corners" : timer.why,
+                             timer.why.empty()
+                                 ? printError(timer.error.min) + " \u2026 " + printError(timer.error.max) + " at the corners"
+                                 : timer.why,
                              settings + " periods",
                              printQuantity(timer.got.nominal, Unit::second) + ", " + printError(timer.error.nominal),
                              {{timer.clock, {}, "line/" + timer.clock, {}}}});
@@ -438,7 +444,11 @@ QString WorkingsPanel::jobHtml(const Job& job) {
         Workings steps{{"share of the time", {}, {}, printQuantity(share.timeShare, Unit::ratio, 4), {}},
                        {"share of the charge", {}, {}, printQuantity(share.chargeShare, Unit::ratio, 4), {}}};
         for (const auto& piece : share.pieces) {
-            steps.push_back({piece.name, "its part of the average", {}, printQuantity(piece.ampere, Unit::ampere), {{piece.name, {}, piece.target, {}}}});
+            steps.push_back({piece.name,
+                             "its part of the average",
+                             {},
+                             printQuantity(piece.ampere, Unit::ampere),
+                             {{piece.name, {}, piece.target, {}}}});
         }
         steps.push_back({"all", "of the average", {}, printQuantity(share.ampere, Unit::ampere), {}});
         html += stepsHtml(steps);
@@ -455,6 +465,12 @@ void WorkingsPanel::findWaysOut() {
         if (isMeant && (promises[i].state == State::broken || promises[i].state == State::strained)) {
             ways_ = waysOut(document_.part(), document_.plan(), document_.plan().active, i, 4);
         }
+    }
+    const auto mode = target_.startsWith("mode/") && document_.isOpen()
+                          ? document_.part().findMode(target_.section('/', 1).toStdString())
+                          : std::nullopt;
+    if (mode) {
+        ways_ = waysToWakeSooner(document_.part(), document_.plan(), document_.plan().active, *mode);
     }
     const auto node = target_.startsWith("line/") && document_.isOpen()
                           ? document_.part().findNode(target_.section('/', 1).toStdString())

@@ -16,7 +16,6 @@ namespace wisetick {
 
 class Trace;
 
-
 /// One source or line: where it stands, and where it may stand.
 struct LineFigure {
     std::string id;
@@ -93,9 +92,9 @@ struct ModeFigure {
     std::vector<std::string> wrongUntilRestored; ///< promises that do not hold between first instruction and restored
     std::optional<WakeUpFigure> wakeUp;          ///< none for the run mode
     CurrentFigure current;
-    Bounds ampere;                        ///< current.bounds
-    std::vector<Contribution> stageDraws; ///< what each stage of its wake-up draws, in order
-    std::vector<std::string> memory;      ///< what keeps its contents, with the options as chosen
+    Bounds ampere;                                            ///< current.bounds
+    std::vector<Contribution> stageDraws;                     ///< what each stage of its wake-up draws, in order
+    std::vector<std::string> memory;                          ///< what keeps its contents, with the options as chosen
     std::vector<std::pair<std::string, std::string>> options; ///< id and value, as chosen or at reset
 };
 
@@ -126,11 +125,11 @@ struct RhythmFigure {
     std::vector<Share> shares;
     Workings averageWorkings;
     Workings lifeWorkings;
-    bool isByChance = false;         ///< jobs come at random or late: this is one play of many
-    Rational load;                   ///< share of the time that the jobs take, at the slowest core
-    std::optional<Bounds> peak;      ///< A, the largest current that lasts
-    std::optional<Rational> brings;  ///< A, what jobs give to the battery on average
-    std::optional<Bounds> atPeak;    ///< V, of the battery under the peak, from its worst to fresh at rest
+    bool isByChance = false;            ///< jobs come at random or late: this is one play of many
+    Rational load;                      ///< share of the time that the jobs take, at the slowest core
+    std::optional<Bounds> peak;         ///< A, the largest current that lasts
+    std::optional<Rational> brings;     ///< A, what jobs give to the battery on average
+    std::optional<Bounds> atPeak;       ///< V, of the battery under the peak, from its worst to fresh at rest
     std::shared_ptr<const Trace> trace; ///< of the typical play; none where nothing was played
 };
 

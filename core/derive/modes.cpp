@@ -160,7 +160,8 @@ private:
     }
 
     void findWakeUp() {
-        const bool hasStages = std::any_of(options_.begin(), options_.end(), [](const auto* value) { return value->stage.has_value(); });
+        const bool hasStages =
+            std::any_of(options_.begin(), options_.end(), [](const auto* value) { return value->stage.has_value(); });
         if (!hasStages) {
             addStageDraws(mode_);
             figure_.wakeUp = wakeUp(mode_, startUps());
@@ -178,8 +179,7 @@ private:
 
     void addStageDraws(const Mode& mode) {
         for (const WakeStage& stage : mode.stages) {
-            figure_.stageDraws.push_back(
-                contributionOf(stage.say, "mode/" + mode.id, stage.draws, Bounds::exactly(0), grid_));
+            figure_.stageDraws.push_back(contributionOf(stage.say, "mode/" + mode.id, stage.draws, Bounds::exactly(0), grid_));
         }
     }
 

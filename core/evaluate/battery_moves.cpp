@@ -73,18 +73,19 @@ std::vector<Knob> knobsOf(const Part& part, const Plan& plan, const Figures& fig
                          [rest, take = figures.take](Plan&, Derived& derived, const Rational& by) {
                              scaleCurrent(derived.at(take).modes[*rest], by);
                          }});
-        knobs.push_back({"waking from " + id + " takes", "mode/" + id, false, [rest](Plan&, Derived& derived, const Rational& by) {
-                             for (auto& [name, each] : derived) {
-                                 WakeUpFigure& wake = *each.modes[*rest].wakeUp;
-                                 wake.firstInstruction = wake.firstInstruction * by;
-                                 wake.restored = wake.restored * by;
-                                 for (WakePiece& piece : wake.pieces) {
-                                     for (Rational* time : {&piece.startTyp, &piece.endTyp, &piece.startMax, &piece.endMax}) {
-                                         *time *= by;
-                                     }
-                                 }
-                             }
-                         }});
+        knobs.push_back(
+            {"waking from " + id + " takes", "mode/" + id, false, [rest](Plan&, Derived& derived, const Rational& by) {
+                 for (auto& [name, each] : derived) {
+                     WakeUpFigure& wake = *each.modes[*rest].wakeUp;
+                     wake.firstInstruction = wake.firstInstruction * by;
+                     wake.restored = wake.restored * by;
+                     for (WakePiece& piece : wake.pieces) {
+                         for (Rational* time : {&piece.startTyp, &piece.endTyp, &piece.startMax, &piece.endMax}) {
+                             *time *= by;
+                         }
+                     }
+                 }
+             }});
     }
     knobs.push_back({"the running core draws", "mode/" + part.modes[part.runMode()].id, false,
                      [run = part.runMode()](Plan&, Derived& derived, const Rational& by) {
@@ -240,9 +241,10 @@ std::vector<RacePoint> raceToSleep(const Part& part, const Plan& plan, const Fig
     const auto rest = part.findMode(take.restsIn);
     const bool mayRest = rest && !part.modes[*rest].runs;
     const RestCost cost = mayRest ? restCost(figures.grid, figures.modes[*rest], figures.modes[*rest], run) : RestCost{};
-    const Rational most = part.isSource(part.core)
-                              ? core->nominal
-                              : limitSpan(part, plan.board, part.lineAt(part.core).limits, controls).max.value_or(core->nominal * 4);
+    const Rational most =
+        part.isSource(part.core)
+            ? core->nominal
+            : limitSpan(part, plan.board, part.lineAt(part.core).limits, controls).max.value_or(core->nominal * 4);
     const Rational least = std::max(most / 1000, *job->cycles / job->every);
     constexpr int kSteps = 96;
     const double ratio = std::log(most.toDouble() / least.toDouble());

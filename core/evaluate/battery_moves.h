@@ -9,15 +9,15 @@ namespace wisetick {
 
 /// What one figure, a tenth better or worse, would do to the average and the life.
 struct BatteryMove {
-    std::string say;    ///< "report draws", "rest in deep draws"
-    std::string target; ///< where it stands
-    Bounds average;     ///< A: a tenth better, as it is, a tenth worse; min and max are not sorted by size but by that
+    std::string say;            ///< "report draws", "rest in deep draws"
+    std::string target;         ///< where it stands
+    Bounds average;             ///< A: a tenth better, as it is, a tenth worse; min and max are not sorted by size but by that
     std::optional<Bounds> life; ///< s: a tenth worse, as it is, a tenth better
 };
 
-/// Every job's draw, time and interval, what rests, start-ups, outside, fading and capacity, each played a tenth better and a tenth
-/// worse, the one that moves the most first. `goOn` is asked before each play; nothing comes of it where it says no. The figures must
-/// have been played.
+/// Every job's draw, time and interval, what rests, start-ups, outside, fading and capacity, each played a tenth better and a
+/// tenth worse, the one that moves the most first. `goOn` is asked before each play; nothing comes of it where it says no. The
+/// figures must have been played.
 std::vector<BatteryMove> batteryMoves(const Part& part, const Plan& plan, const Figures& figures,
                                       const std::function<bool()>& goOn);
 
@@ -28,7 +28,8 @@ struct SweepPoint {
     Rational worst;
 };
 
-/// Over the interval of a job, from an eighth to eight times what it is, in octaves of four steps. Empty where there is no such job.
+/// Over the interval of a job, from an eighth to eight times what it is, in octaves of four steps. Empty where there is no such
+/// job.
 std::vector<SweepPoint> sweepInterval(const Part& part, const Plan& plan, const Figures& figures, const std::string& job,
                                       const std::function<bool()>& goOn);
 
@@ -42,9 +43,9 @@ struct RacePoint {
     Rational coulomb; ///< C, for one run and the rest until the next one, typical at the nominal temperature
 };
 
-/// The charge of each period of a job with cycles over the core's rate: a faster core draws more and rests longer. What hangs on the
-/// core's clock is scaled with it, everything else stays; the rest is that of the take. Empty for other jobs. Rates from where the job
-/// just fits, or a thousandth of the largest that the core's limits allow, to that largest one.
+/// The charge of each period of a job with cycles over the core's rate: a faster core draws more and rests longer. What hangs on
+/// the core's clock is scaled with it, everything else stays; the rest is that of the take. Empty for other jobs. Rates from
+/// where the job just fits, or a thousandth of the largest that the core's limits allow, to that largest one.
 std::vector<RacePoint> raceToSleep(const Part& part, const Plan& plan, const Figures& figures, const std::string& job);
 
 } // namespace wisetick

@@ -172,7 +172,8 @@ private:
             }
             const std::string& id = part_.peripherals[*peripheral].id;
             if (!peripheralLivesIn(part_, controls_, mode_, *peripheral)) {
-                order_.before.push_back({id + " stands still in " + mode_.id, "it has no clock there; it goes on after the wake-up"});
+                order_.before.push_back(
+                    {id + " stands still in " + mode_.id, "it has no clock there; it goes on after the wake-up"});
                 continue;
             }
             const std::string bite = printQuantity(figure.got->min, Unit::second);
@@ -243,8 +244,8 @@ private:
                 }
                 const Rational bit = 1 / (talks != nullptr ? talks->bitsPerSecond : can->bitsPerSecond);
                 const bool isLost = rate.within && *rate.within > bit;
-                order_.after.push_back({std::string("the first ") + (talks != nullptr ? "byte" : "frame") + " that wakes it over " +
-                                            line.subject + (isLost ? " is lost" : " is received"),
+                order_.after.push_back({std::string("the first ") + (talks != nullptr ? "byte" : "frame") +
+                                            " that wakes it over " + line.subject + (isLost ? " is lost" : " is received"),
                                         runs + ", a bit lasts " + printQuantity(bit, Unit::second, 4),
                                         {},
                                         isLost});

@@ -14,11 +14,12 @@ struct WakeTimer {
     Bounds error;                  ///< got ÷ asked − 1
     Rational shortest;             ///< s, that it can count on this clock
     Rational longest;
-    std::string why;               ///< why it can't; empty where it can
+    std::string why; ///< why it can't; empty where it can
 };
 
-/// Everything that can wake the mode after `every` seconds, on every clock that it could have there and that goes on in the mode: those
-/// that can first, then the least error in the worst case, then the slowest clock. Throws std::out_of_range if there is no such mode.
+/// Everything that can wake the mode after `every` seconds, on every clock that it could have there and that goes on in the mode:
+/// those that can first, then the least error in the worst case, then the slowest clock. Throws std::out_of_range if there is no
+/// such mode.
 std::vector<WakeTimer> wakeTimers(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode,
                                   const Rational& every);
 

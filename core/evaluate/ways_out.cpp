@@ -75,6 +75,29 @@ public:
                 tryRates(part_.sources[each]);
             }
         }
+        return best(most);
+    }
+
+    /// Tries the other inputs of every mux that is on.
+    std::vector<WayOut> findAmongInputs(std::size_t most) {
+        const auto now = stand_(before_);
+        present_ = now ? now->state : State::broken;
+        for (std::size_t i = 0; i < part_.lines.size(); ++i) {
+            const Line& line = part_.lines[i];
+            if (before_.lines[part_.nodeOfLine(i)].isOn && line.from.size() > 1 && !isLocked(take_, line.id, "from")) {
+                tryInputs(line.id, line.from);
+            }
+        }
+        return best(most);
+    }
+
+private:
+    struct Found {
+        WayOut way;
+        Rational worst;
+    };
+
+    std::vector<WayOut> best(std::size_t most) {
         std::stable_sort(found_.begin(), found_.end(), [](const Found& a, const Found& b) {
             if (rank(a.way.state) != rank(b.way.state)) {
                 return rank(a.way.state) < rank(b.way.state);
@@ -87,12 +110,6 @@ public:
         }
         return ways;
     }
-
-private:
-    struct Found {
-        WayOut way;
-        Rational worst;
-    };
 
     Choice present(const std::string& id) const {
         const Choice* choice = findChoice(take_, id);
@@ -215,6 +232,23 @@ std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std
                                    std::size_t most) {
     const auto stand = [node](const Figures& figures) { return standingOf(figures.lines[node]); };
     return Finder(part, plan, take, stand).find(part.nodeId(node), most);
+}
+
+std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const std::string& take, std::size_t mode,
+                                     std::size_t most) {
+    const Figures now = derive(part, plan, take);
+    if (mode >= now.modes.size() || !now.modes[mode].wakeUp) {
+        return {};
+    }
+    // what is sooner stands better than what is there
+    const Rational present = now.modes[mode].wakeUp->restored.max;
+    const auto stand = [mode, present](const Figures& figures) -> std::optional<Standing> {
+        const WakeUpFigure& wake = *figures.modes[mode].wakeUp;
+        return Standing{wake.restored.max < present ? State::kept : State::strained,
+                        "all holds again after " + printQuantity(wake.restored.max, Unit::second) + " at the latest",
+                        wake.restored.max};
+    };
+    return Finder(part, plan, take, stand).findAmongInputs(most);
 }
 
 void takeWayOut(Plan& plan, const std::string& take, const WayOut& way) {

@@ -29,6 +29,11 @@ std::vector<WayOut> waysOut(const Part& part, const Plan& plan, const std::strin
 std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std::string& take, NodeIndex node,
                                    std::size_t most = 6);
 
+/// Single inputs of muxes chosen otherwise that let all promises hold again sooner after waking from a mode, as from an
+/// oscillator that needs no time to start: fewest broken by it, then the soonest. `got` says how soon. Empty for the run mode.
+std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const std::string& take, std::size_t mode,
+                                     std::size_t most = 4);
+
 /// The plan with the way taken: a plain edit of the take's choices.
 void takeWayOut(Plan& plan, const std::string& take, const WayOut& way);
 

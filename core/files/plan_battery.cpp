@@ -18,7 +18,8 @@ void readCurve(TableReader& reader, Battery& battery) {
             reader.error("curve", nodeText(*array->get(i)), "a pair such as [\"20 %\", \"2.9 V\"]");
             continue;
         }
-        const auto left = readNodeQuantity(*pair->get(0), reader.reporter(), reader.pathOf("curve"), Unit::ratio, Sign::notNegative);
+        const auto left =
+            readNodeQuantity(*pair->get(0), reader.reporter(), reader.pathOf("curve"), Unit::ratio, Sign::notNegative);
         const auto volt = readNodeQuantity(*pair->get(1), reader.reporter(), reader.pathOf("curve"), Unit::volt);
         const bool isRising = battery.curve.empty() || !left || !volt ||
                               (*left > battery.curve.back().first && *volt >= battery.curve.back().second);
@@ -52,7 +53,8 @@ Battery readBattery(TableReader& reader) {
             reader.error("usable", nodeText(*array->get(i)), "a pair such as [\"25 C\", \"95 %\"]");
             continue;
         }
-        const auto celsius = readNodeQuantity(*pair->get(0), reader.reporter(), reader.pathOf("usable"), Unit::celsius, Sign::any);
+        const auto celsius =
+            readNodeQuantity(*pair->get(0), reader.reporter(), reader.pathOf("usable"), Unit::celsius, Sign::any);
         const auto share = readNodeQuantity(*pair->get(1), reader.reporter(), reader.pathOf("usable"), Unit::ratio);
         if (celsius && !battery.usable.empty() && *celsius <= battery.usable.back().first) {
             reader.error("usable", "temperatures that do not rise", "each temperature above the one before");

@@ -420,7 +420,8 @@ private:
     void readPace(TableReader& reader, Job& job) {
         const int count = int(reader.has("every")) + int(reader.has("about")) + int(reader.has("after"));
         if (count != 1) {
-            reporter_.error(reader.place(), count == 0 ? "no 'every', 'about' or 'after'" : "more than one of 'every', 'about' and 'after'",
+            reporter_.error(reader.place(),
+                            count == 0 ? "no 'every', 'about' or 'after'" : "more than one of 'every', 'about' and 'after'",
                             "one of them: a period, a mean interval, or the job that it follows");
         }
         const auto every = reader.quantity("every", Unit::second);

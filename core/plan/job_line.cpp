@@ -17,7 +17,8 @@ public:
     tl::expected<Job, TextError> read() {
         const std::size_t colon = text_.find(':');
         if (colon == std::string_view::npos || trimmed(text_.substr(0, colon)).empty()) {
-            return tl::unexpected(TextError{0, std::min(text_.size(), text_.find(' ')), "no name", "a name and a colon, 'report: every 10 min for 4 s'", {}});
+            return tl::unexpected(TextError{
+                0, std::min(text_.size(), text_.find(' ')), "no name", "a name and a colon, 'report: every 10 min for 4 s'", {}});
         }
         job_.name = std::string(trimmed(text_.substr(0, colon)));
         at_ = colon + 1;
@@ -52,8 +53,11 @@ private:
     }
 
     TextError here(std::string found, std::string expected) const {
-        return {at_, std::min<std::size_t>(wordLength(), text_.size() - std::min(at_, text_.size())), std::move(found),
-                std::move(expected), {}};
+        return {at_,
+                std::min<std::size_t>(wordLength(), text_.size() - std::min(at_, text_.size())),
+                std::move(found),
+                std::move(expected),
+                {}};
     }
 
     bool skipTo() {
@@ -95,7 +99,8 @@ private:
         skipTo();
         const std::size_t length = at_ < text_.size() ? quantityLength(text_.substr(at_)) : 0;
         if (length == 0) {
-            error_ = here(at_ < text_.size() ? "'" + std::string(text_.substr(at_, wordLength())) + "'" : "the end of the line", example);
+            error_ = here(at_ < text_.size() ? "'" + std::string(text_.substr(at_, wordLength())) + "'" : "the end of the line",
+                          example);
             return {};
         }
         const auto value = readQuantity(text_.substr(at_, length), unit);

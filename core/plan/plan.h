@@ -79,7 +79,7 @@ struct Board {
     std::vector<Fitted> fitted;
     std::vector<Measured> measured;
     std::optional<Battery> battery;
-    std::optional<Regulator> regulator = {}; ///< none: the battery feeds the part itself
+    std::optional<Regulator> regulator = {};                       ///< none: the battery feeds the part itself
     std::vector<std::pair<std::string, std::string>> options = {}; ///< option word → value
     std::vector<std::pair<std::string, std::string>> wiring = {};  ///< what the user wires → pin
     bool operator==(const Board&) const = default;

@@ -27,8 +27,8 @@ class Life {
 public:
     Life(const Part& part, const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure,
          Diagnostics& findings)
-        : part_(part), board_(board), battery_(*board.battery), grid_(grid), drain_(drain), figure_(figure),
-          findings_(findings), fade_(capacityOf(battery_) * battery_.fades) {}
+        : part_(part), board_(board), battery_(*board.battery), grid_(grid), drain_(drain), figure_(figure), findings_(findings),
+          fade_(capacityOf(battery_) * battery_.fades) {}
 
     void add() {
         checkSag();
@@ -54,8 +54,8 @@ public:
             life.max = std::max(life.max, lifeAt(i, drain_.typ[i], drain_.peak.nominal));
         }
         figure_.life = life;
-        if (battery_.usable.size() > 1 && (grid_.celsius.front() < battery_.usable.front().first ||
-                                           grid_.celsius.back() > battery_.usable.back().first)) {
+        if (battery_.usable.size() > 1 &&
+            (grid_.celsius.front() < battery_.usable.front().first || grid_.celsius.back() > battery_.usable.back().first)) {
             find(Severity::warning, "board.battery.usable", "the board's temperatures go beyond the battery's table",
                  "its end value is taken there");
         }
@@ -76,9 +76,7 @@ private:
     }
 
     /// The voltage below which the board does not work: as given, else the part's least supply where nothing stands between.
-    std::optional<Rational> endVoltage() const {
-        return battery_.endsAt || board_.regulator ? battery_.endsAt : part_.supplyMin;
-    }
+    std::optional<Rational> endVoltage() const { return battery_.endsAt || board_.regulator ? battery_.endsAt : part_.supplyMin; }
 
     Rational drawnOf(const Rational& average) const { return *batteryCurrent(board_, average) + fade_ - drain_.brings; }
 
@@ -125,11 +123,11 @@ private:
             {"from the battery",
              efficiency ? "average \u00d7 supply \u00f7 (battery \u00d7 efficiency) + the regulator's own"
                         : "average + the regulator's own",
-             efficiency ? printQuantity(average, Unit::ampere) + " \u00d7 " + printQuantity(board_.supply->nominal, Unit::volt) +
-                              " \u00f7 (" + printQuantity(*voltageOf(battery_), Unit::volt) + " \u00d7 " +
-                              printQuantity(*efficiency, Unit::ratio) + ") + " +
-                              printQuantity(board_.regulator->draws, Unit::ampere)
-                        : printQuantity(average, Unit::ampere) + " + " + printQuantity(board_.regulator->draws, Unit::ampere),
+             efficiency
+                 ? printQuantity(average, Unit::ampere) + " \u00d7 " + printQuantity(board_.supply->nominal, Unit::volt) +
+                       " \u00f7 (" + printQuantity(*voltageOf(battery_), Unit::volt) + " \u00d7 " +
+                       printQuantity(*efficiency, Unit::ratio) + ") + " + printQuantity(board_.regulator->draws, Unit::ampere)
+                 : printQuantity(average, Unit::ampere) + " + " + printQuantity(board_.regulator->draws, Unit::ampere),
              printQuantity(*batteryCurrent(board_, average), Unit::ampere),
              {{"average", {}, "rhythm/average", {}}, {"regulator", {}, "plan/board.regulator", {}}}});
     }
@@ -142,10 +140,9 @@ private:
         figure_.lifeWorkings.push_back(
             {what,
              std::string("capacity \u00d7 usable \u00f7 (average + fading") + (brought.empty() ? ")" : " \u2212 brought)"),
-             printQuantity(capacityOf(battery_), Unit::coulomb) + " \u00d7 " +
-                 printQuantity(usable(point, peak), Unit::ratio) + " \u00f7 (" +
-                 printQuantity(*batteryCurrent(board_, average), Unit::ampere) + " + " + printQuantity(fade_, Unit::ampere) +
-                 brought + ") at " + printQuantity(celsius, Unit::celsius),
+             printQuantity(capacityOf(battery_), Unit::coulomb) + " \u00d7 " + printQuantity(usable(point, peak), Unit::ratio) +
+                 " \u00f7 (" + printQuantity(*batteryCurrent(board_, average), Unit::ampere) + " + " +
+                 printQuantity(fade_, Unit::ampere) + brought + ") at " + printQuantity(celsius, Unit::celsius),
              life == kLongestLife ? "more than a thousand years" : printQuantity(life, Unit::second),
              {{"capacity", {}, "plan/board.battery.capacity", {}}, {"average", {}, "rhythm/average", {}}}});
     }

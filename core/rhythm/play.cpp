@@ -410,13 +410,13 @@ private:
             }
             const Rational share = std::min(*lasts / job.every, Rational(1));
             brings += job.brings * share;
-            figure_.lifeWorkings.push_back(
-                {job.name + " brings",
-                 "current \u00d7 share of the time",
-                 printQuantity(job.brings, Unit::ampere) + " \u00d7 " + printQuantity(*lasts, Unit::second) + " \u00f7 " +
-                     printQuantity(job.every, Unit::second),
-                 printQuantity(job.brings * share, Unit::ampere),
-                 {{job.name, {}, "job/" + job.name, {}}}});
+            figure_.lifeWorkings.push_back({job.name + " brings",
+                                            "current \u00d7 share of the time",
+                                            printQuantity(job.brings, Unit::ampere) + " \u00d7 " +
+                                                printQuantity(*lasts, Unit::second) + " \u00f7 " +
+                                                printQuantity(job.every, Unit::second),
+                                            printQuantity(job.brings * share, Unit::ampere),
+                                            {{job.name, {}, "job/" + job.name, {}}}});
         }
         if (brings.sign() > 0) {
             figure_.brings = brings;
@@ -429,13 +429,8 @@ private:
             if (charge.sign() <= 0 || average.sign() <= 0) {
                 continue;
             }
-            figure_.shares.push_back({slot.name,
-                                      slot.target,
-                                      slot.timeTyp / figure_.span,
-                                      charge / (average * figure_.span),
-                                      charge / figure_.span,
-                                      piecesOf(slot),
-                                      slot.doing == Doing::resting});
+            figure_.shares.push_back({slot.name, slot.target, slot.timeTyp / figure_.span, charge / (average * figure_.span),
+                                      charge / figure_.span, piecesOf(slot), slot.doing == Doing::resting});
         }
         std::stable_sort(figure_.shares.begin(), figure_.shares.end(),
                          [](const auto& a, const auto& b) { return a.ampere > b.ampere; });

@@ -20,9 +20,9 @@ inline constexpr std::int64_t kChanceRuns = 20000;
 ///
 /// Twice: with typical wake-ups and the nominal core rate, and with the longest wake-ups and the slowest core. The
 /// charge is the sum of time × current over rest, stages (on top of the resting mode's current), start-ups and waiting
-/// (at the take's run current) and jobs (run current, or that of the job's mode, plus their outside draw), at every temperature of
-/// the grid. The life: addLife. The worst is the worst single temperature. Adds findings (jobs that do not fit, a play that was
-/// cut). Jobs that come by chance are played once, with one seed: playByChance says how far plays differ.
+/// (at the take's run current) and jobs (run current, or that of the job's mode, plus their outside draw), at every temperature
+/// of the grid. The life: addLife. The worst is the worst single temperature. Adds findings (jobs that do not fit, a play that
+/// was cut). Jobs that come by chance are played once, with one seed: playByChance says how far plays differ.
 RhythmFigure play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived,
                   Diagnostics& findings);
 

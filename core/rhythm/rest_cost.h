@@ -28,12 +28,12 @@ RestCost restCost(const TemperatureGrid& grid, const ModeFigure& rest, const Mod
 /// Of every mode of the figures' take, in the part's order.
 std::vector<RestCost> restCosts(const Part& part, const Figures& figures);
 
-/// How long a rest must be for `deep` to take less charge than `shallow`: (Q_deep − Q_shallow) ÷ (I_shallow − I_deep), at least 0.
-/// None where it never does.
+/// How long a rest must be for `deep` to take less charge than `shallow`: (Q_deep − Q_shallow) ÷ (I_shallow − I_deep), at least
+/// 0. None where it never does.
 std::optional<Rational> breakEven(const RestCost& shallow, const RestCost& deep);
 
-/// From which length of a rest on which mode takes the least charge, ascending, beginning at 0. A mode whose wake-up is longer than
-/// the rest is not taken.
+/// From which length of a rest on which mode takes the least charge, ascending, beginning at 0. A mode whose wake-up is longer
+/// than the rest is not taken.
 struct BestRest {
     Rational from; ///< s
     std::string mode;

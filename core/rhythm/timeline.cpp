@@ -342,8 +342,8 @@ Rational horizonOf(const std::vector<TimelineJob>& jobs, const std::vector<Timel
 
 /// Plays exactly in the narrowest numbers that hold every time, or by chance in nanoseconds, and hands the ticked play to `use`.
 template <class Use>
-void withTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span,
-               bool hasChance, Use use) {
+void withTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span, bool hasChance,
+               Use use) {
     const Rational horizon = horizonOf(jobs, takes, span);
     const Rational narrow = Rational(std::int64_t{1} << 62);
     if (hasChance) {
@@ -379,10 +379,8 @@ TimelineTotals Timeline::play(const Rational& span, std::uint64_t seed) const {
     withTicks(jobs_, takes_, span, hasChance(), [&]<class Time>(const Ticked<Time>& ticked) {
         const Time width = ticked.ticks(span);
         const std::vector<Time> perTake(takes_.size(), Time{});
-        TotalsSink<Time> sink{width,   Time(width + width), std::vector<Time>(jobs_.size(), Time{}),
-                              perTake, perTake,             perTake,
-                              {},      {},                  0,
-                              0};
+        TotalsSink<Time> sink{
+            width, Time(width + width), std::vector<Time>(jobs_.size(), Time{}), perTake, perTake, perTake, {}, {}, 0, 0};
         Player<Time, TotalsSink<Time>>(ticked.jobs, ticked.takes, mayRest_, seed, sink).playTo(sink.end);
         const auto seconds = [&](const std::vector<Time>& times) {
             std::vector<Rational> list;

@@ -13,9 +13,9 @@ struct TimelineJob {
     Rational every; ///< period, or mean interval of a random one; of no meaning to one that follows
     Rational phase;
     Rational lasts;
-    std::size_t take = 0;                   ///< index of the take that it runs in
-    Rational jitter = {};                   ///< each release comes late by up to so much
-    bool isRandom = false;                  ///< its releases come by chance, each independent of the others
+    std::size_t take = 0;                  ///< index of the take that it runs in
+    Rational jitter = {};                  ///< each release comes late by up to so much
+    bool isRandom = false;                 ///< its releases come by chance, each independent of the others
     std::optional<std::size_t> after = {}; ///< it is released whenever this job ends
 };
 
@@ -65,8 +65,8 @@ public:
     TimelineTotals play(const Rational& span, std::uint64_t seed = 1) const;
     /// The same play as stretches from 0 to span.
     std::vector<Stretch> stretches(const Rational& span, std::uint64_t seed = 1) const;
-    /// A play by chance over so many job runs, as the time in s of each slot: rest, then by take stages, restoring and waiting, then
-    /// by job. The last one is the whole.
+    /// A play by chance over so many job runs, as the time in s of each slot: rest, then by take stages, restoring and waiting,
+    /// then by job. The last one is the whole.
     std::vector<double> chanceTotals(std::int64_t runs, std::uint64_t seed) const;
 
 private:

@@ -45,9 +45,9 @@ private:
     double chargeTo(double time) const;
 
     std::vector<TraceState> states_;
-    std::vector<double> ends_;         ///< of the stretches
-    std::vector<std::uint16_t> state_; ///< of the stretches
-    std::vector<double> charge_;       ///< C, from 0 to the end of each
+    std::vector<double> ends_;                                 ///< of the stretches
+    std::vector<std::uint16_t> state_;                         ///< of the stretches
+    std::vector<double> charge_;                               ///< C, from 0 to the end of each
     std::vector<std::vector<std::pair<float, float>>> levels_; ///< least and most of 2^level neighbours
     double span_ = 0;
 };
