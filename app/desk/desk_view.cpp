@@ -354,16 +354,9 @@ void DeskView::paintEvent(QPaintEvent* event) {
         top += headHeight();
         const qreal width = viewport()->width();
         for (const DeskPicture& picture : pictures_) {
-            const qreal line = lineHeight(Face::bold);
-            const qreal title = textWidth(Face::bold, picture.title);
-            drawText(painter, QRectF(kLeft, top, title + 2, line), Qt::AlignLeft, picture.title, Face::bold, theme_.ink);
-            drawText(painter, QRectF(kLeft + title + 12, top, width - 2 * kLeft - title - 12, line), Qt::AlignLeft, picture.hint,
-                     Face::small, theme_.muted);
-            top += line + 8;
-            if (top < viewport()->height() && top + picture.height > 0) {
-                painter.save();
-                picture.paint(painter, QRectF(8, top, width - 16, picture.height), theme_);
-                painter.restore();
+            top += lineHeight(Face::bold) + 8;
+            if (top - lineHeight(Face::bold) - 8 < viewport()->height() && top + picture.height > 0) {
+                paintPicture(painter, picture, QRectF(kLeft, top, width - 2 * kLeft, picture.height), theme_, kLeft / 2);
             }
             top += picture.height + 12;
         }

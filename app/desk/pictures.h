@@ -18,6 +18,9 @@ struct DeskPicture {
     std::function<void(QPainter& painter, const QRectF& area, const Theme& theme)> paint;
 };
 
+/// Paints a picture into an area, its title and hint above it; the picture itself reaches out by so much to both sides.
+void paintPicture(QPainter& painter, const DeskPicture& picture, const QRectF& area, const Theme& theme, qreal outdent = 0);
+
 /// What the pictures of a desk are made from.
 struct DeskScene {
     const Part& part;

@@ -475,18 +475,10 @@ void SleepView::paintEvent(QPaintEvent* event) {
     paintMatrix(painter);
     for (std::size_t i = 0; i < pictures_.size(); ++i) {
         const QRectF area = pictureRect(i);
-        const qreal line = lineHeight(Face::bold);
-        const qreal title = area.top() - line - 8;
-        if (title > viewport()->height() || area.bottom() < headHeight()) {
+        if (area.top() - lineHeight(Face::bold) - 8 > viewport()->height() || area.bottom() < headHeight()) {
             continue;
         }
-        const qreal width = textWidth(Face::bold, pictures_[i].title);
-        drawText(painter, QRectF(kLeft, title, width + 2, line), Qt::AlignLeft, pictures_[i].title, Face::bold, theme_.ink);
-        drawText(painter, QRectF(kLeft + width + 12, title, viewport()->width() - 2 * kLeft - width - 12, line), Qt::AlignLeft,
-                 pictures_[i].hint, Face::small, theme_.muted);
-        painter.save();
-        pictures_[i].paint(painter, area, theme_);
-        painter.restore();
+        paintPicture(painter, pictures_[i], area, theme_);
     }
     // over what has moved up; the selected column shows through its own head
     paintHeads(painter);
