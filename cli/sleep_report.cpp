@@ -187,7 +187,7 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
         band.add(
             {"average", picoampere(chance->average.low), picoampere(chance->average.middle), picoampere(chance->average.high)});
         if (chance->life) {
-            const auto seconds = [](double value) { return time(quantised(value, 86400)); };
+            const auto seconds = [](double value) { return time(quantised(value, powerOfTen(-3))); };
             band.add({"life", seconds(chance->life->low), seconds(chance->life->middle), seconds(chance->life->high)});
         }
         text +=

@@ -49,10 +49,9 @@ QRectF shareRect(const RhythmFigure& rhythm, const QRectF& area, std::size_t sha
 DeskPicture chargePicture(const RhythmFigure& rhythm, std::size_t open) {
     DeskPicture picture;
     picture.title = QObject::tr("Where the charge goes");
-    picture.hint =
-        rhythm.average
-            ? QObject::tr("%1 on average; Shift with left and right opens a share").arg(ampere(rhythm.average->nominal))
-            : text(rhythm.unknown);
+    picture.hint = rhythm.average
+                       ? QObject::tr("%1 on average; Shift and an arrow open a share").arg(ampere(rhythm.average->nominal))
+                       : text(rhythm.unknown);
     const std::size_t inside = rhythm.shares.empty() ? 0 : std::min(open, rhythm.shares.size() - 1);
     picture.height = kBar + 2 * lineHeight(Face::small) + 12;
     picture.paint = [rhythm, inside](QPainter& painter, const QRectF& area, const Theme& theme) {
@@ -309,7 +308,7 @@ DeskPicture chancePicture(const std::optional<ChanceFigure>& chance, double done
         };
         band(area.top(), QObject::tr("average"), chance->average, Unit::ampere, powerOfTen(-12));
         if (chance->life) {
-            band(area.top() + rowHeight(), QObject::tr("life"), *chance->life, Unit::second, Rational(86400));
+            band(area.top() + rowHeight(), QObject::tr("life"), *chance->life, Unit::second, powerOfTen(-3));
         }
     };
     return picture;

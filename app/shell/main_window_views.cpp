@@ -110,12 +110,11 @@ void MainWindow::sayView() {
         return;
     }
     if (isShown(sleep_)) {
-        viewHint_->setText(
-            tr("what goes on in each mode, what may wake it and what that costs; Enter rests in the selected one"));
+        viewHint_->setText(tr("what goes on in each mode, and what may wake it; Enter rests there"));
         return;
     }
     if (isShown(rhythm_)) {
-        viewHint_->setText(tr("each lane a job; what goes on and what it draws is played below; + and \u2212 zoom"));
+        viewHint_->setText(tr("each lane a job; what it draws is played below; + and \u2212 zoom"));
         return;
     }
     QStringList said;

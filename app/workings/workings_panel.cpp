@@ -373,7 +373,8 @@ QString WorkingsPanel::modeHtml(const ModeFigure& mode) {
                 {piece.say, "to its end, typical and longest", {}, printRange(piece.endTyp, piece.endMax, Unit::second), {}});
         }
     }
-    return html + waysOutHtml() + stepsHtml(steps) + orderHtml(mode);
+    return html + waysOutHtml() + orderHtml(mode) + "<p style='margin:10px 0 4px 0'><b>" + tr("What it draws and how it wakes") +
+           "</b></p>" + stepsHtml(steps);
 }
 
 /// What has to be done around a rest in the mode.

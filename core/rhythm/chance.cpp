@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <atomic>
+#include <cmath>
 #include <thread>
 
 namespace wisetick {
@@ -13,7 +14,7 @@ namespace {
 ChanceBand bandOf(std::vector<double> values) {
     std::sort(values.begin(), values.end());
     const auto at = [&](double share) {
-        return values[static_cast<std::size_t>(share * static_cast<double>(values.size() - 1) + 0.5)];
+        return values[static_cast<std::size_t>(std::lround(share * static_cast<double>(values.size() - 1)))];
     };
     return {at(0.05), at(0.5), at(0.95)};
 }
