@@ -161,6 +161,18 @@ private slots:
         QCOMPARE(restsIn(), QString("off"));
     }
 
+    /// Of a sleep mode four pictures: waking, temperature, rest lengths, draws; of run, which is not woken from, three.
+    void picturesOfAMode() {
+        settle();
+        SleepView* view = sleep();
+        QCOMPARE(view->pictures().size(), std::size_t{4});
+        QCOMPARE(view->pictures()[0].title, QString("Waking from deep"));
+        QCOMPARE(view->pictures()[1].title, QString("What deep draws over temperature"));
+        view->select("run");
+        QCOMPARE(view->pictures().size(), std::size_t{3});
+        view->grab();
+    }
+
     /// A click on what draws strikes it out, a second one brings it back.
     void whatIsLeftOutSaves() {
         settle();

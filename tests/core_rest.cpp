@@ -233,6 +233,10 @@ private slots:
         plan.takes[0].modes = {{"deep", "back_memory", "off"}};
         const std::size_t deep = *loaded.part->findMode("deep");
         QVERIFY(derive(*loaded.part, plan, "A").modes[deep].memory.empty());
+        // deep loses the debugger, doze does not
+        const std::string order = stepsText(sleepOrder(*loaded.part, plan, evaluate(*loaded.part, plan, "A"), "deep").before);
+        QVERIFY2(order.find("the debugger loses the part in deep") != std::string::npos, order.c_str());
+        QVERIFY(stepsText(sleepOrder(*loaded.part, plan, on, "doze").before).find("debugger") == std::string::npos);
         QCOMPARE(on.modes[deep].memory, std::vector<std::string>{"back"});
         plan.takes[0].modes = {{"deep", "back_memory", "perhaps"}};
         QVERIFY(lines(derive(*loaded.part, plan, "A").findings).find("no value 'perhaps'") != std::string::npos);

@@ -3,6 +3,7 @@
 #include "desk/picture_text.h"
 #include "paint/log_axis.h"
 #include "paint/text.h"
+#include "rhythm/rhythm_pictures.h"
 
 #include <QObject>
 
@@ -94,21 +95,6 @@ DeskPicture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure
         // a log axis, as stages of microseconds and crystals of milliseconds stand side by side
         const LogAxis axis(std::max(shortest / 2, longest * 1e-6), longest, left, right);
         axis.draw(painter, QRectF(left, area.top(), right - left, bottom - area.top()), Unit::second, theme);
-        for (std::size_t i = 0; i < wake.pieces.size(); ++i) {
-            const WakePiece& piece = wake.pieces[i];
-            const qreal y = top + row * static_cast<qreal>(i);
-            drawText(painter, QRectF(area.left() + kLeft, y, names + 4, row), Qt::AlignRight, text(piece.say), Face::small,
-                     theme.ink);
-            const qreal from = piece.startTyp.sign() > 0 ? axis.at(piece.startTyp.toDouble()) : left;
-            const qreal to = axis.at(piece.endTyp.toDouble());
-            const qreal late = axis.at(piece.endMax.toDouble());
-            painter.setPen(Qt::NoPen);
-            painter.setBrush(piece.isStage ? theme.kept : theme.railEdge);
-            painter.drawRoundedRect(QRectF(QPointF(from, y + 4), QPointF(std::max(to, from + 3), y + row - 4)), 3, 3);
-            painter.setPen(QPen(piece.isStage ? theme.kept : theme.railEdge, 2));
-            painter.drawLine(QPointF(to, y + row / 2), QPointF(late, y + row / 2));
-            drawText(painter, QRectF(late + 6, y, 90, row), Qt::AlignLeft, timeText(piece.endMax), Face::small, theme.muted);
-        }
         const auto mark = [&](const Rational& at, const QString& said, const QColor& colour, Qt::PenStyle style, qreal y) {
             const qreal x = axis.at(at.toDouble());
             painter.setPen(QPen(colour, 1.5, style));
@@ -122,8 +108,40 @@ DeskPicture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure
         for (const Limit& limit : limits) {
             mark(limit.limit, limit.name + " " + timeText(limit.limit), theme.of(limit.state), Qt::SolidLine, bottom + 4);
         }
+        for (std::size_t i = 0; i < wake.pieces.size(); ++i) {
+            const WakePiece& piece = wake.pieces[i];
+            const qreal y = top + row * static_cast<qreal>(i);
+            drawText(painter, QRectF(area.left() + kLeft, y, names + 4, row), Qt::AlignRight, text(piece.say), Face::small,
+                     theme.ink);
+            const qreal from = piece.startTyp.sign() > 0 ? axis.at(piece.startTyp.toDouble()) : left;
+            const qreal to = axis.at(piece.endTyp.toDouble());
+            const qreal late = axis.at(piece.endMax.toDouble());
+            painter.setPen(Qt::NoPen);
+            painter.setBrush(piece.isStage ? theme.kept : theme.railEdge);
+            painter.drawRoundedRect(QRectF(QPointF(from, y + 4), QPointF(std::max(to, from + 3), y + row - 4)), 3, 3);
+            painter.setPen(QPen(piece.isStage ? theme.kept : theme.railEdge, 2));
+            painter.drawLine(QPointF(to, y + row / 2), QPointF(late, y + row / 2));
+            const QString latest = timeText(piece.endMax);
+            const QRectF label(late + 5, y + 2, textWidth(Face::small, latest) + 3, row - 4);
+            painter.fillRect(label, theme.paper); // a limit may stand behind it
+            drawText(painter, label, Qt::AlignLeft, latest, Face::small, theme.muted);
+        }
     };
     return picture;
+}
+
+DeskPicture currentOverTemperature(const Figures& figures, const ModeFigure& mode) {
+    Sweep sweep;
+    sweep.title = QObject::tr("What %1 draws over temperature").arg(text(mode.id));
+    sweep.hint = QObject::tr("dashed: at most");
+    sweep.over = Unit::celsius;
+    sweep.gives = Unit::ampere;
+    sweep.isLog = false;
+    for (std::size_t i = 0; i < figures.grid.celsius.size(); ++i) {
+        sweep.points.push_back({figures.grid.celsius[i], mode.current.typ[i], mode.current.max[i]});
+    }
+    sweep.now = figures.grid.celsius[figures.grid.nominal];
+    return sweepPicture(sweep);
 }
 
 DeskPicture restLengths(const std::vector<BestRest>& best, const std::vector<JobRest>& jobs, const std::string& meant) {

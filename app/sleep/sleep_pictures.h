@@ -8,6 +8,9 @@ namespace wisetick::app {
 /// The stages of waking from a mode on a time axis, with the limits that promises ask of it.
 DeskPicture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure& mode);
 
+/// What a mode draws over the board's temperatures, typically and at most. Needs more than one temperature.
+DeskPicture currentOverTemperature(const Figures& figures, const ModeFigure& mode);
+
 /// From which length of a rest on which mode takes the least charge, and how long the jobs let it rest.
 DeskPicture restLengths(const std::vector<BestRest>& best, const std::vector<JobRest>& jobs, const std::string& meant);
 

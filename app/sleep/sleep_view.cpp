@@ -69,6 +69,9 @@ void SleepView::make() {
         if (mode.wakeUp) {
             pictures_.push_back(wakeStrip(document_.plan(), figures, mode));
         }
+        if (figures.grid.celsius.size() > 1) {
+            pictures_.push_back(currentOverTemperature(figures, mode));
+        }
         bands_ = bestRests(restCosts(part, figures));
         jobs_ = jobRests(part, document_.plan(), figures, bands_);
         pictures_.push_back(restLengths(bands_, jobs_, document_.take().restsIn));

@@ -35,6 +35,7 @@ public:
         addGiven(mode_.before, order_.before);
         addOptions();
         addMemory();
+        addDebugger();
         addWatchdogs();
         addWaker();
         order_.before.push_back({"choose " + mode_.id + ", then wait for " + (wakesByAny() ? "an interrupt" : "an event"),
@@ -159,6 +160,13 @@ private:
         }
         if (!lost.empty()) {
             order_.before.push_back({"save what is needed of " + listNames(lost), "its contents are lost in " + mode_.id});
+        }
+    }
+
+    void addDebugger() {
+        if (mode_.keepsDebug == false) {
+            order_.before.push_back(
+                {"the debugger loses the part in " + mode_.id, "leave a way to stay awake while it is looked for"});
         }
     }
 
