@@ -171,6 +171,10 @@ private slots:
         view->select("run");
         QCOMPARE(view->pictures().size(), std::size_t{3});
         view->grab();
+        QVERIFY(window_->openPlan(QString::fromStdString(sourceDir()) + "/examples/door-sensor.plan.toml"));
+        settle();
+        view->select("doze");
+        QCOMPARE(view->pictures()[2].title, QString("What doze draws over the supply"));
     }
 
     /// A click on what draws strikes it out, a second one brings it back.

@@ -91,7 +91,7 @@ private slots:
         board.battery->curve.clear();
         board.battery->usable = {{25, Rational(95, 100)}};
         board.battery->fades = Rational(1, 100) / kYear;
-        const TemperatureGrid grid{{25}, 0, true};
+        const TemperatureGrid grid{{25}, 0, true, {}};
         const Rational ten = exact("1e-5");
         const auto life = [&](const Drain& drain) {
             RhythmFigure figure;

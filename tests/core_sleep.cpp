@@ -1,4 +1,5 @@
 #include "derive/derive.h"
+#include "evaluate/battery_moves.h"
 #include "files/plan_reader.h"
 #include "sleep/current.h"
 #include "sleep/wake_up.h"
@@ -85,6 +86,36 @@ private slots:
         const TemperatureCurve curve{{{0, 0}, {100, 10 * kMicro}}};
         bool extrapolated = false;
         QCOMPARE(currentAt(curve, 50, extrapolated), 5 * kMicro);
+    }
+
+    /// 2 mA at 3 V and 100 µA more for each volt: 2.03 mA at 3.3 V, at most 3.04 mA at 3.4 V.
+    void currentsFollowTheSupply() {
+        Draw draw;
+        draw.typ = TemperatureCurve{{{0, exact("2e-3")}}};
+        draw.max = TemperatureCurve{{{0, exact("3e-3")}}};
+        draw.perMegahertzTyp = 0;
+        draw.perMegahertzMax = 0;
+        draw.bySupply = Draw::BySupply{exact("1e-4"), 3};
+        TemperatureGrid grid{{25}, 0, true, Bounds{exact("3.2"), exact("3.3"), exact("3.4")}};
+        const Contribution more = contributionOf("it", "", draw, Bounds::exactly(0), grid);
+        QCOMPARE(more.typ[0], exact("2.03e-3"));
+        QCOMPARE(more.max[0], exact("3.04e-3"));
+        QCOMPARE(more.formula, std::string("2 mA + 100 \u00b5A/V \u00d7 300 mV"));
+        draw.bySupply->slope = -exact("1e-4"); // less at a higher supply: the largest is at the lowest
+        QCOMPARE(contributionOf("it", "", draw, Bounds::exactly(0), grid).max[0], exact("2.98e-3"));
+        draw.bySupply->slope = -1; // never below nothing
+        QCOMPARE(contributionOf("it", "", draw, Bounds::exactly(0), grid).typ[0], Rational(0));
+        grid.supply.reset();
+        QVERIFY(contributionOf("it", "", draw, Bounds::exactly(0), grid).typ.empty());
+        // the coin cell's part in doze, at 2 V and at 3.2 V
+        const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/door-sensor.plan.toml", {sourceDir() + "/parts"});
+        QVERIFY2(loaded.plan && loaded.part, lines(loaded.diagnostics).c_str());
+        const Figures figures = derive(*loaded.part, *loaded.plan, "A");
+        const std::vector<SweepPoint> points = sweepSupply(*loaded.part, *loaded.plan, figures, "doze");
+        QCOMPARE(points.size(), std::size_t{9});
+        QCOMPARE(points.front().at, Rational(2));
+        QCOMPARE(points.back().typ - points.front().typ, exact("140e-9") * exact("1.2"));
+        QVERIFY(sweepSupply(*loaded.part, *loaded.plan, figures, "nowhere").empty());
     }
 
     void theGridHoldsAllBreakpoints() {

@@ -144,6 +144,22 @@ DeskPicture currentOverTemperature(const Figures& figures, const ModeFigure& mod
     return sweepPicture(sweep);
 }
 
+std::optional<DeskPicture> currentOverSupply(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode) {
+    Sweep sweep;
+    sweep.points = sweepSupply(part, plan, figures, mode.id);
+    if (sweep.points.size() < 2 ||
+        (sweep.points.front().typ == sweep.points.back().typ && sweep.points.front().worst == sweep.points.back().worst)) {
+        return std::nullopt;
+    }
+    sweep.title = QObject::tr("What %1 draws over the supply").arg(text(mode.id));
+    sweep.hint = QObject::tr("dashed: at most");
+    sweep.over = Unit::volt;
+    sweep.gives = Unit::ampere;
+    sweep.isLog = false;
+    sweep.now = plan.board.supply->nominal;
+    return sweepPicture(sweep);
+}
+
 DeskPicture restLengths(const std::vector<BestRest>& best, const std::vector<JobRest>& jobs, const std::string& meant) {
     DeskPicture picture;
     picture.title = QObject::tr("Worth going deeper?");

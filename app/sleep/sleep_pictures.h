@@ -11,6 +11,9 @@ DeskPicture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure
 /// What a mode draws over the board's temperatures, typically and at most. Needs more than one temperature.
 DeskPicture currentOverTemperature(const Figures& figures, const ModeFigure& mode);
 
+/// What a mode draws over the board's supply; nothing where it does not depend on it.
+std::optional<DeskPicture> currentOverSupply(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode);
+
 /// From which length of a rest on which mode takes the least charge, and how long the jobs let it rest.
 DeskPicture restLengths(const std::vector<BestRest>& best, const std::vector<JobRest>& jobs, const std::string& meant);
 

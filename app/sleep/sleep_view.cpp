@@ -72,6 +72,9 @@ void SleepView::make() {
         if (figures.grid.celsius.size() > 1) {
             pictures_.push_back(currentOverTemperature(figures, mode));
         }
+        if (auto overSupply = currentOverSupply(part, document_.plan(), figures, mode)) {
+            pictures_.push_back(std::move(*overSupply));
+        }
         bands_ = bestRests(restCosts(part, figures));
         jobs_ = jobRests(part, document_.plan(), figures, bands_);
         pictures_.push_back(restLengths(bands_, jobs_, document_.take().restsIn));

@@ -198,6 +198,21 @@ std::vector<SweepPoint> sweepTemperature(const Part& part, const Plan& plan, con
     return points;
 }
 
+std::vector<SweepPoint> sweepSupply(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode) {
+    std::vector<SweepPoint> points;
+    const auto index = part.findMode(mode);
+    const auto& supply = plan.board.supply;
+    constexpr int kSteps = 8;
+    for (int step = 0; index && supply && supply->min < supply->max && step <= kSteps; ++step) {
+        const Rational volt = supply->min + (supply->max - supply->min) * Rational(step, kSteps);
+        Plan edited = plan;
+        edited.board.supply = Bounds::exactly(volt);
+        const Figures there = derive(part, edited, figures.take);
+        points.push_back({volt, there.modes[*index].ampere.nominal, there.modes[*index].ampere.max});
+    }
+    return points;
+}
+
 std::vector<RacePoint> raceToSleep(const Part& part, const Plan& plan, const Figures& figures, const std::string& name) {
     std::vector<RacePoint> points;
     const auto job = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.name == name; });

@@ -37,6 +37,10 @@ std::vector<SweepPoint> sweepInterval(const Part& part, const Plan& plan, const 
 std::vector<SweepPoint> sweepTemperature(const Part& part, const Plan& plan, const Figures& figures,
                                          const std::function<bool()>& goOn);
 
+/// What a mode draws, A, over the board's supply, V, in nine steps: at that one supply, typically and at most. Empty where the
+/// board's supply has no range.
+std::vector<SweepPoint> sweepSupply(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode);
+
 /// What a job of some cycles costs at a core rate.
 struct RacePoint {
     Rational hertz;   ///< of the core

@@ -207,6 +207,12 @@ std::optional<Draw> readDraw(TableReader& reader, const std::string& key) {
         draw.typ = base;
         draw.max = base;
     }
+    if (const toml::table* volts = inner.table("per_volt")) {
+        TableReader by(*volts, reader.reporter(), inner.pathOf("per_volt"));
+        draw.bySupply = Draw::BySupply{by.quantity("slope", Unit::ampere, Need::required, Sign::any).value_or(Rational(0)),
+                                       by.quantity("at", Unit::volt, Need::required).value_or(Rational(1))};
+        by.finish();
+    }
     if (const toml::node* slope = inner.node("per_mhz")) {
         if (const toml::table* slopes = slope->as_table()) {
             TableReader both(*slopes, reader.reporter(), inner.pathOf("per_mhz"));

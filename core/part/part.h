@@ -39,7 +39,14 @@ struct Draw {
     std::optional<TemperatureCurve> max;
     std::optional<Rational> perMegahertzTyp;
     std::optional<Rational> perMegahertzMax;
-    std::string ref;
+    /// A per V of supply, from the supply for which the base was measured; none: it does not depend on it, or is not told.
+    struct BySupply {
+        Rational slope; ///< A/V
+        Rational at;    ///< V
+        bool operator==(const BySupply&) const = default;
+    };
+    std::optional<BySupply> bySupply = {};
+    std::string ref = {};
     bool operator==(const Draw&) const = default;
 };
 

@@ -65,6 +65,27 @@ std::vector<Rational> overGrid(const std::optional<TemperatureCurve>& curve, con
     return currents;
 }
 
+void addBySupply(const Draw::BySupply& bySupply, const TemperatureGrid& grid, Contribution& result) {
+    if (!grid.supply) {
+        result.typ.clear();
+        result.max.clear();
+        return;
+    }
+    const auto add = [&](std::vector<Rational>& currents, const Rational& volt) {
+        for (Rational& current : currents) {
+            const Rational exact = current + bySupply.slope * (volt - bySupply.at);
+            current = std::max((exact / kPicoampere).rounded() * kPicoampere, Rational(0));
+        }
+    };
+    const bool isMore = bySupply.slope.sign() >= 0;
+    add(result.typ, grid.supply->nominal);
+    add(result.max, isMore ? grid.supply->max : grid.supply->min);
+    const Rational over = grid.supply->nominal - bySupply.at;
+    if (!over.isZero()) {
+        result.formula += " + " + printQuantity(bySupply.slope, Unit::ampere) + "/V \u00d7 " + printQuantity(over, Unit::volt);
+    }
+}
+
 void addTo(std::vector<Rational>& sum, const std::vector<Rational>& part) {
     for (std::size_t i = 0; i < part.size(); ++i) {
         sum[i] += part[i];
@@ -76,6 +97,7 @@ void addTo(std::vector<Rational>& sum, const std::vector<Rational>& part) {
 TemperatureGrid temperatureGrid(const Part& part, const Board& board) {
     TemperatureGrid grid;
     grid.isKnown = board.temperature.has_value();
+    grid.supply = board.supply;
     const Bounds range = board.temperature.value_or(Bounds::exactly(25));
     grid.celsius = {range.min, range.nominal, range.max};
     for (const Rational& celsius : breakpoints(part, board)) {
@@ -130,6 +152,9 @@ Contribution contributionOf(const std::string& name, const std::string& target, 
         bool ignored = false;
         const Rational base = currentAt(*draw->typ, grid.celsius[grid.nominal], ignored);
         result.formula = base.isZero() ? "" : printQuantity(base, Unit::ampere);
+    }
+    if (draw->bySupply) {
+        addBySupply(*draw->bySupply, grid, result);
     }
     if (draw->perMegahertzTyp && draw->perMegahertzTyp->sign() > 0) {
         result.formula += (result.formula.empty() ? "" : " + ") + printQuantity(*draw->perMegahertzTyp, Unit::ampere) +

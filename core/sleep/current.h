@@ -16,7 +16,8 @@ namespace wisetick {
 struct TemperatureGrid {
     std::vector<Rational> celsius; ///< ascending
     std::size_t nominal = 0;
-    bool isKnown = false; ///< false: the board gives no temperature; 25 °C alone is taken
+    bool isKnown = false;              ///< false: the board gives no temperature; 25 °C alone is taken
+    std::optional<Bounds> supply = {}; ///< V, of the board
 };
 TemperatureGrid temperatureGrid(const Part& part, const Board& board);
 
@@ -34,7 +35,8 @@ struct Contribution {
     std::string formula; ///< "110 µA/MHz × 160 MHz"
 };
 
-/// A draw worked out for a clock of `hertz` (typical at its nominal, largest at its max).
+/// A draw worked out for a clock of `hertz` (typical at its nominal, largest at its max), and where it depends on it for the
+/// board's supply likewise: + slope × (supply − the one it was measured at), never below 0; unknown where the board tells none.
 Contribution contributionOf(const std::string& name, const std::string& target, const std::optional<Draw>& draw,
                             const Bounds& hertz, const TemperatureGrid& grid);
 
