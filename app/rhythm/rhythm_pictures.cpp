@@ -180,18 +180,31 @@ DeskPicture sweepPicture(const Sweep& sweep) {
         };
         painter.setPen(QPen(theme.line, 1));
         painter.drawLine(plot.bottomLeft(), plot.bottomRight());
-        const auto label = [&](const SweepPoint& point, const Rational& value, Qt::Alignment side) {
+        std::vector<qreal> labelled; // what would stand on another label is left out
+        const auto label = [&](const SweepPoint& point, const Rational& value) {
             const QPointF place = at(point.at, value);
+            for (const qreal y : labelled) {
+                if (std::abs(y - place.y()) < lineHeight(Face::small)) {
+                    return;
+                }
+            }
+            labelled.push_back(place.y());
             painter.setPen(QPen(theme.line, 1, Qt::DotLine));
             painter.drawLine(QPointF(plot.left(), place.y()), QPointF(place.x(), place.y()));
-            drawText(painter, QRectF(area.left(), place.y() - lineHeight(Face::small) / 2, 78, lineHeight(Face::small)), side,
-                     text(printQuantity(value, sweep.gives, 3)), Face::small, theme.muted);
+            drawText(painter, QRectF(area.left(), place.y() - lineHeight(Face::small) / 2, 78, lineHeight(Face::small)),
+                     Qt::AlignRight, text(printQuantity(value, sweep.gives, 3)), Face::small, theme.muted);
         };
         const auto byTyp = [](const SweepPoint& a, const SweepPoint& b) { return a.typ < b.typ; };
+        const auto byWorst = [](const SweepPoint& a, const SweepPoint& b) { return a.worst < b.worst; };
         const auto least = std::min_element(sweep.points.begin(), sweep.points.end(), byTyp);
         const auto most = std::max_element(sweep.points.begin(), sweep.points.end(), byTyp);
-        label(*least, least->typ, Qt::AlignRight);
-        label(*most, most->typ, Qt::AlignRight);
+        label(*most, most->typ);
+        label(*least, least->typ);
+        if (sweep.hasWorst) {
+            const auto [lowest, highest] = std::minmax_element(sweep.points.begin(), sweep.points.end(), byWorst);
+            label(*lowest, lowest->worst);
+            label(*highest, highest->worst);
+        }
         for (const bool isWorst : {true, false}) {
             if (isWorst && !sweep.hasWorst) {
                 continue;
