@@ -218,6 +218,10 @@ int runSleep(const Console& console, const PlanOptions& options, const std::stri
         console.err << "no mode '" << mode << "'; expected " << listNames(known) << "\n";
         return kBadInput;
     }
+    if (options.isJson) {
+        console.out << sleepJson(loaded->part, loaded->plan, figures, mode).dump(2) << "\n";
+        return kHolds;
+    }
     console.out << (mode.empty() ? modesReport(loaded->part, loaded->plan, figures, console.style)
                                  : sleepReport(loaded->part, loaded->plan, figures, mode, console.style));
     return kHolds;
@@ -244,9 +248,15 @@ int runRhythm(const Console& console, const PlanOptions& options, bool hasChance
             chance = playByChance(*ready, loaded->part, loaded->plan, figures, {}, [](std::int64_t) { return true; });
         }
     }
+    const std::vector<RacePoint> points =
+        race.empty() ? std::vector<RacePoint>() : raceToSleep(loaded->part, loaded->plan, figures, race);
+    if (options.isJson) {
+        console.out << rhythmJson(figures, moves, chance, points).dump(2) << "\n";
+        return kHolds;
+    }
     console.out << rhythmReport(loaded->part, figures, moves, chance, console.style);
     if (!race.empty()) {
-        console.out << raceReport(raceToSleep(loaded->part, loaded->plan, figures, race), race, console.style);
+        console.out << raceReport(points, race, console.style);
     }
     return kHolds;
 }

@@ -1,6 +1,6 @@
 #include "sleep_report.h"
 
-#include "base/nearest_name.h"
+#include "handover/figures_json.h"
 #include "quantity/quantity_print.h"
 #include "text_table.h"
 
@@ -209,6 +209,58 @@ std::string raceReport(const std::vector<RacePoint>& race, const std::string& jo
     }
     table.add({printQuantity(least->hertz, Unit::hertz, 4), printQuantity(least->coulomb, Unit::coulomb, 4), "the least"});
     return section(style, "Charge of each period of '" + job + "' by the core's rate", table.text());
+}
+
+nlohmann::ordered_json sleepJson(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode) {
+    using Json = nlohmann::ordered_json;
+    Json json{{"modes", figuresJson(figures)["modes"]}, {"best_rests", Json::array()}, {"jobs", Json::array()}};
+    const std::vector<BestRest> best = bestRests(restCosts(part, figures));
+    for (const BestRest& each : best) {
+        json["best_rests"].push_back({{"from", each.from.toString()}, {"mode", each.mode}});
+    }
+    for (const JobRest& each : jobRests(part, plan, figures, best)) {
+        json["jobs"].push_back({{"job", each.job}, {"rest", each.rest.toString()}, {"mode", each.mode}});
+    }
+    if (mode.empty()) {
+        return json;
+    }
+    const SleepOrder order = sleepOrder(part, plan, figures, mode);
+    for (const auto& [key, steps] : {std::pair("before", &order.before), std::pair("after", &order.after)}) {
+        json[key] = Json::array();
+        for (const SleepStep& step : *steps) {
+            json[key].push_back({{"say", step.say}, {"why", step.why}, {"trouble", step.isTrouble}});
+        }
+    }
+    json["sooner"] = Json::array();
+    for (const WayOut& way : waysToWakeSooner(part, plan, figures.take, *part.findMode(mode))) {
+        json["sooner"].push_back({{"say", way.say}, {"got", way.got}, {"breaks", way.breaks}});
+    }
+    return json;
+}
+
+nlohmann::ordered_json rhythmJson(const Figures& figures, const std::vector<BatteryMove>& moves,
+                                  const std::optional<ChanceFigure>& chance, const std::vector<RacePoint>& race) {
+    using Json = nlohmann::ordered_json;
+    Json json{{"rhythm", figuresJson(figures)["rhythm"]}, {"moves", Json::array()}};
+    for (const BatteryMove& move : moves) {
+        Json each{{"say", move.say}, {"average", {move.average.max.toString(), move.average.min.toString()}}, {"life", nullptr}};
+        if (move.life) {
+            each["life"] = {move.life->min.toString(), move.life->max.toString()};
+        }
+        json["moves"].push_back(std::move(each));
+    }
+    if (chance) {
+        const auto band = [](const ChanceBand& values) { return Json{values.low, values.middle, values.high}; };
+        json["chance"] = {
+            {"seeds", chance->seeds}, {"runs", chance->runs}, {"average", band(chance->average)}, {"life", nullptr}};
+        if (chance->life) {
+            json["chance"]["life"] = band(*chance->life);
+        }
+    }
+    for (const RacePoint& point : race) {
+        json["race"].push_back({{"hertz", point.hertz.toString()}, {"coulomb", point.coulomb.toString()}});
+    }
+    return json;
 }
 
 } // namespace wisetick::cli

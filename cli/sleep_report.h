@@ -8,6 +8,8 @@
 #include "rhythm/rest_cost.h"
 #include "text_report.h"
 
+#include <nlohmann/json.hpp>
+
 namespace wisetick::cli {
 
 /// What a mode keeps and loses, how it wakes, what it draws by contributor, and the order around a rest in it.
@@ -22,5 +24,14 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
 
 /// The charge of a job over the core's rate.
 std::string raceReport(const std::vector<RacePoint>& race, const std::string& job, const Style& style);
+
+/// {"modes": as in the figures, "best_rests": [{"from", "mode"}], "jobs": [{"job", "rest", "mode"}]}; with a mode also "before"
+/// and "after": [{"say", "why", "trouble"}] and "sooner": [{"say", "got", "breaks"}].
+nlohmann::ordered_json sleepJson(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode);
+
+/// {"rhythm": as in the figures, "moves": [{"say", "average", "life"}]}, each from a tenth worse to a tenth better; where they
+/// were asked "chance": {"seeds", "runs", "average", "life"} and "race": [{"hertz", "coulomb"}].
+nlohmann::ordered_json rhythmJson(const Figures& figures, const std::vector<BatteryMove>& moves,
+                                  const std::optional<ChanceFigure>& chance, const std::vector<RacePoint>& race);
 
 } // namespace wisetick::cli

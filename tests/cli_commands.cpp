@@ -177,6 +177,39 @@ private slots:
         QCOMPARE(run({"emit", "nowhere.plan.toml"}).exitCode, 2);
     }
 
+    void sleepShowsModesAndOrder() {
+        const Run all = run({"sleep", kOrchard});
+        QCOMPARE(all.exitCode, 0);
+        QVERIFY(all.out.contains("run, idle from 150 ns on, deep from "));
+        const Run deep = run({"sleep", kOrchard, "deep"});
+        QCOMPARE(deep.exitCode, 0);
+        QVERIFY(deep.out.contains("! feed wdog, it goes on: it bites after 1.6 s at the fastest"));
+        QVERIFY(deep.out.contains("ref from rcf"));
+        const Run wrong = run({"sleep", kOrchard, "deeper"});
+        QCOMPARE(wrong.exitCode, 2);
+        QVERIFY(wrong.err.contains("no mode 'deeper'"));
+        const QJsonObject json = run({"sleep", kOrchard, "deep", "--json"}).json();
+        QCOMPARE(json["modes"].toObject().size(), 5);
+        QCOMPARE(json["best_rests"].toArray().size(), 4);
+        QCOMPARE(json["jobs"].toArray()[0].toObject()["rest"].toString(), QString("2978/5"));
+        QVERIFY(json["before"].toArray().size() == 7 && !json["after"].toArray().isEmpty());
+        QVERIFY(!json["sooner"].toArray().isEmpty());
+    }
+
+    void rhythmShowsWhereTheChargeGoes() {
+        const Run plain = run({"rhythm", kOrchard, "--race", "moisture"});
+        QCOMPARE(plain.exitCode, 0);
+        QVERIFY(plain.out.contains("the least"));
+        const Run wrong = run({"rhythm", kOrchard, "--race", "nobody"});
+        QCOMPARE(wrong.exitCode, 2);
+        QVERIFY(wrong.err.contains("no job 'nobody'"));
+        const QJsonObject json = run({"rhythm", kOrchard, "--chance", "--race", "moisture", "--json"}).json();
+        QVERIFY(json["moves"].toArray().size() >= 10);
+        QCOMPARE(json["race"].toArray().size(), 97);
+        QCOMPARE(json["chance"].toObject()["seeds"].toInt(), 1000);
+        QCOMPARE(json["rhythm"].toObject()["wake_ups"].toInt(), 1086);
+    }
+
     void filtersAreTriedOnIds() {
         const Run tried = run({"filter", "0x100..0x17f", "0x200&0x7f0", "--id", "0x123"});
         QCOMPARE(tried.exitCode, 0);
