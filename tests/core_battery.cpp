@@ -185,6 +185,14 @@ private slots:
         for (std::size_t i = 1; i < race.size(); ++i) {
             QVERIFY(race[i].hertz > race[i - 1].hertz);
         }
+        // at its own rate the life is as it was played; slower, the job takes more and the battery lasts less
+        const std::vector<SweepPoint> lives = sweepCoreRate(edited.part, edited.plan, figures, "moisture");
+        QCOMPARE(lives.size(), race.size());
+        QCOMPARE(lives.back().typ, figures.rhythm->life->nominal);
+        const Rational slower = figures.rhythm->average->nominal + (race.front().coulomb - race.back().coulomb) / 20;
+        QCOMPARE(lives.front().typ,
+                 Rational(18720) * Rational(95, 100) / (slower + Rational(18720) * edited.plan.board.battery->fades));
+        QVERIFY(sweepCoreRate(edited.part, edited.plan, figures, "report").empty());
         QVERIFY(raceToSleep(edited.part, edited.plan, figures, "report").empty()); // it has a time, no cycles
         QVERIFY(raceToSleep(edited.part, edited.plan, figures, "nobody").empty());
     }

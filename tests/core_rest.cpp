@@ -134,6 +134,22 @@ private slots:
         QVERIFY2(there.find("the first byte that wakes it over uart1 is received") != std::string::npos, there.c_str());
     }
 
+    /// A frame of CAN is over before its clock runs; the bus with clock and data is held until it does.
+    void framesAreLostAndBusesHeld() {
+        const std::string text =
+            replaced(replaced(marramText(), "id = \"can0\"\n", "id = \"can0\"\nwakes_from = { snooze = \"edge\" }\n"),
+                     "id = \"i2c1\"\n", "id = \"i2c1\"\nwakes_from = { snooze = \"address\" }\n");
+        const PartFile part = readPart(text, "part");
+        QVERIFY2(part.part.has_value(), lines(part.diagnostics).c_str());
+        Plan plan = editedOrchard().plan;
+        for (const std::string line : {"can0 talks 500 kbit/s", "i2c1 talks 100 kHz"}) {
+            plan.promises.push_back({line, readPromiseLine(line, &*part.part).value()});
+        }
+        const std::string after = stepsText(sleepOrder(*part.part, plan, evaluate(*part.part, plan, "A"), "snooze").after);
+        QVERIFY2(after.find("! the first frame that wakes it over can0 is lost") != std::string::npos, after.c_str());
+        QVERIFY2(after.find("i2c1 holds the bus until it can answer: no byte is lost") != std::string::npos, after.c_str());
+    }
+
     /// The tick goes on in idle and would wake the core every millisecond, between jobs that are seconds apart.
     void aTickThatWakesIsFound() {
         const Edited idle = restingIn("idle");

@@ -92,7 +92,7 @@ void RhythmView::make() {
         pictures_.push_back(chancePicture(chance_, chanceDone_));
     }
     pictures_.push_back(movesPicture(moves_, background_.isBusy()));
-    for (const Sweep* sweep : {&interval_, &temperature_, &race_}) {
+    for (const Sweep* sweep : {&interval_, &temperature_, &race_, &coreRate_}) {
         if (sweep->points.size() > 1) {
             pictures_.push_back(sweepPicture(*sweep));
         }
@@ -135,6 +135,7 @@ void RhythmView::workAside() {
             interval_ = std::move(result->interval);
             temperature_ = std::move(result->temperature);
             race_ = std::move(result->race);
+            coreRate_ = std::move(result->coreRate);
         };
     });
 }

@@ -119,6 +119,7 @@ private:
     Sweep interval_;
     Sweep temperature_;
     Sweep race_;
+    Sweep coreRate_;
     std::optional<ChanceFigure> chance_;
     double chanceDone_ = 0;
     QLineEdit* line_;

@@ -65,6 +65,19 @@ Sweep raceSweep(const Part& part, const Plan& plan, const Figures& figures, cons
     return sweep;
 }
 
+Sweep coreRateSweep(const Part& part, const Plan& plan, const Figures& figures, const std::string& job) {
+    Sweep sweep;
+    sweep.points = sweepCoreRate(part, plan, figures, job);
+    sweep.title = QObject::tr("Life over the core's rate of %1").arg(text(job));
+    sweep.hint = QObject::tr("all else as it is");
+    sweep.over = Unit::hertz;
+    sweep.hasWorst = false;
+    if (const auto& core = figures.lines[part.core].hertz) {
+        sweep.now = core->nominal;
+    }
+    return sweep;
+}
+
 std::vector<TakeBeside> takesBeside(const Part& part, const Plan& plan, const Figures& figures,
                                     const std::function<bool()>& goOn) {
     std::vector<TakeBeside> takes;
@@ -101,6 +114,7 @@ RhythmWork workOut(const Part& part, const Plan& plan, const Figures& figures, c
     work.interval = intervalSweep(part, plan, figures, job, goOn);
     work.temperature = temperatureSweep(part, plan, figures, goOn);
     work.race = raceSweep(part, plan, figures, job);
+    work.coreRate = coreRateSweep(part, plan, figures, job);
     return work;
 }
 

@@ -14,6 +14,7 @@ struct RhythmWork {
     Sweep interval;
     Sweep temperature;
     Sweep race;
+    Sweep coreRate;
 };
 
 /// Plays whatever the pictures need. What was not reached when the token stops is empty.

@@ -213,7 +213,11 @@ std::vector<SweepPoint> sweepSupply(const Part& part, const Plan& plan, const Fi
     return points;
 }
 
-std::vector<RacePoint> raceToSleep(const Part& part, const Plan& plan, const Figures& figures, const std::string& name) {
+namespace {
+
+/// The charge of a period at each of the rates, or where none are given at those from where the job just fits to the most.
+std::vector<RacePoint> raceAt(const Part& part, const Plan& plan, const Figures& figures, const std::string& name,
+                              std::vector<Rational> rates) {
     std::vector<RacePoint> points;
     const auto job = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.name == name; });
     const auto& core = figures.lines[part.core].hertz;
@@ -263,12 +267,40 @@ std::vector<RacePoint> raceToSleep(const Part& part, const Plan& plan, const Fig
     const Rational least = std::max(most / 1000, *job->cycles / job->every);
     constexpr int kSteps = 96;
     const double ratio = std::log(most.toDouble() / least.toDouble());
-    for (int step = 0; step <= kSteps && least < most; ++step) {
-        const Rational hertz = step == kSteps ? most : quantised(least.toDouble() * std::exp(ratio * step / kSteps), 1);
+    if (rates.empty() && least < most) {
+        for (int step = 0; step < kSteps; ++step) {
+            rates.push_back(quantised(least.toDouble() * std::exp(ratio * step / kSteps), 1));
+        }
+        rates.push_back(most);
+    }
+    for (const Rational& hertz : rates) {
         const Rational awake = *job->cycles / hertz;
         const Rational gap = std::max(job->every - awake - cost.length, Rational(0));
         const Rational idle = mayRest ? gap * cost.ampere + cost.charge : gap * runCurrent(hertz);
         points.push_back({hertz, awake * (runCurrent(hertz) + job->draws) + idle});
+    }
+    return points;
+}
+
+} // namespace
+
+std::vector<RacePoint> raceToSleep(const Part& part, const Plan& plan, const Figures& figures, const std::string& job) {
+    return raceAt(part, plan, figures, job, {});
+}
+
+std::vector<SweepPoint> sweepCoreRate(const Part& part, const Plan& plan, const Figures& figures, const std::string& job) {
+    std::vector<SweepPoint> points;
+    const auto found = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.name == job; });
+    const auto& core = figures.lines[part.core].hertz;
+    if (found == plan.jobs.end() || !core || !figures.rhythm || !figures.rhythm->average) {
+        return points;
+    }
+    const std::vector<RacePoint> now = raceAt(part, plan, figures, job, {core->nominal});
+    for (const RacePoint& point : now.empty() ? now : raceToSleep(part, plan, figures, job)) {
+        const Rational average = figures.rhythm->average->nominal + (point.coulomb - now.front().coulomb) / found->every;
+        if (const auto life = lifeFor(average, part, plan.board, figures)) {
+            points.push_back({point.hertz, *life, *life});
+        }
     }
     return points;
 }

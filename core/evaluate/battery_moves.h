@@ -52,4 +52,9 @@ struct RacePoint {
 /// where the job just fits, or a thousandth of the largest that the core's limits allow, to that largest one.
 std::vector<RacePoint> raceToSleep(const Part& part, const Plan& plan, const Figures& figures, const std::string& job);
 
+/// The life, s, typical, over the core rate at which a job of cycles runs: the average as it was played, and what that job takes
+/// more or less at another rate. Everything else stays. Empty where there is no life, or the job has no race; typ and worst are
+/// alike.
+std::vector<SweepPoint> sweepCoreRate(const Part& part, const Plan& plan, const Figures& figures, const std::string& job);
+
 } // namespace wisetick

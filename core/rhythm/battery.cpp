@@ -217,4 +217,17 @@ void addLife(const Part& part, const Board& board, const TemperatureGrid& grid, 
     Life(part, board, grid, drain, figure, findings).add();
 }
 
+std::optional<Rational> lifeFor(const Rational& average, const Part& part, const Board& board, const Figures& figures) {
+    if (!board.battery || !figures.rhythm) {
+        return std::nullopt;
+    }
+    RhythmFigure figure;
+    Diagnostics ignored;
+    const std::vector<Rational> amperes(figures.grid.celsius.size(), average);
+    const RhythmFigure& played = *figures.rhythm;
+    addLife(part, board, figures.grid,
+            {amperes, amperes, played.peak.value_or(Bounds::exactly(0)), played.brings.value_or(Rational(0))}, figure, ignored);
+    return figure.life ? std::optional(figure.life->nominal) : std::nullopt;
+}
+
 } // namespace wisetick

@@ -45,4 +45,8 @@ struct Drain {
 void addLife(const Part& part, const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure,
              Diagnostics& findings);
 
+/// The life, s, typical at the nominal temperature, if the average current were another one, A; peak and harvest as they were
+/// played. Nothing where there is no battery, or no life can be told.
+std::optional<Rational> lifeFor(const Rational& average, const Part& part, const Board& board, const Figures& figures);
+
 } // namespace wisetick

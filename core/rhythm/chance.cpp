@@ -19,22 +19,6 @@ ChanceBand bandOf(std::vector<double> values) {
     return {at(0.05), at(0.5), at(0.95)};
 }
 
-/// The life in s at the nominal temperature for an average current in A, as addLife has it.
-std::optional<double> lifeFor(double average, const Part& part, const Plan& plan, const Figures& figures) {
-    const auto& battery = plan.board.battery;
-    if (!battery) {
-        return std::nullopt;
-    }
-    RhythmFigure figure;
-    Diagnostics ignored;
-    const std::size_t points = figures.grid.celsius.size();
-    const std::vector<Rational> amperes(points, quantised(average, powerOfTen(-12)));
-    const RhythmFigure& played = *figures.rhythm;
-    addLife(part, plan.board, figures.grid,
-            {amperes, amperes, played.peak.value_or(Bounds::exactly(0)), played.brings.value_or(Rational(0))}, figure, ignored);
-    return figure.life ? std::optional(figure.life->nominal.toDouble()) : std::nullopt;
-}
-
 } // namespace
 
 std::optional<ChanceFigure> playByChance(const ChancePlay& play, const Part& part, const Plan& plan, const Figures& figures,
@@ -74,11 +58,14 @@ std::optional<ChanceFigure> playByChance(const ChancePlay& play, const Part& par
     }
     ChanceFigure figure{bandOf(averages), std::nullopt, size.seeds, size.runs};
     if (figures.rhythm && plan.board.battery) {
-        const auto shortest = lifeFor(figure.average.high, part, plan, figures);
-        const auto middle = lifeFor(figure.average.middle, part, plan, figures);
-        const auto longest = lifeFor(figure.average.low, part, plan, figures);
+        const auto lasts = [&](double average) {
+            return lifeFor(quantised(average, powerOfTen(-12)), part, plan.board, figures);
+        };
+        const auto shortest = lasts(figure.average.high);
+        const auto middle = lasts(figure.average.middle);
+        const auto longest = lasts(figure.average.low);
         if (shortest && middle && longest) {
-            figure.life = ChanceBand{*shortest, *middle, *longest};
+            figure.life = ChanceBand{shortest->toDouble(), middle->toDouble(), longest->toDouble()};
         }
     }
     return figure;
