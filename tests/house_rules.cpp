@@ -23,6 +23,7 @@ const std::map<std::string, std::set<std::string>>& mayInclude() {
         {"derive", {"base", "quantity", "part", "plan", "promise", "sleep"}},
         {"rhythm", {"base", "quantity", "part", "plan", "derive", "sleep"}},
         {"evaluate", {"base", "quantity", "part", "plan", "promise", "sleep", "derive", "rhythm"}},
+        {"seek", {"base", "quantity", "part", "plan", "promise", "sleep", "derive", "rhythm", "evaluate"}},
         {"handover", {"base", "quantity", "part", "plan", "derive", "promise", "sleep", "rhythm", "evaluate"}},
     };
     return rooms;

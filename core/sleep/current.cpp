@@ -163,6 +163,19 @@ Contribution contributionOf(const std::string& name, const std::string& target, 
     return result;
 }
 
+std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, const TemperatureGrid& grid) {
+    if (!draw.typ || !draw.perMegahertzTyp || (draw.bySupply && !grid.supply)) {
+        return std::nullopt;
+    }
+    bool ignored = false;
+    const auto rounded = [](const Rational& ampere) { return (ampere / kPicoampere).rounded() * kPicoampere; };
+    const Rational current =
+        currentAt(*draw.typ, grid.celsius[grid.nominal], ignored) + rounded(*draw.perMegahertzTyp * hertz / kMegahertz);
+    return draw.bySupply
+               ? std::max(rounded(current + draw.bySupply->slope * (grid.supply->nominal - draw.bySupply->at)), Rational(0))
+               : current;
+}
+
 Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere,
                                   const TemperatureGrid& grid) {
     const std::vector<Rational> all(grid.celsius.size(), ampere);

@@ -40,6 +40,10 @@ struct Contribution {
 Contribution contributionOf(const std::string& name, const std::string& target, const std::optional<Draw>& draw,
                             const Bounds& hertz, const TemperatureGrid& grid);
 
+/// The typical current of a draw at the grid's nominal temperature and supply, in A, as contributionOf gives it; nothing where it
+/// is unknown.
+std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, const TemperatureGrid& grid);
+
 /// A constant current.
 Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere,
                                   const TemperatureGrid& grid);

@@ -1,0 +1,72 @@
+#include "seek/draw.h"
+
+#include "sleep/wake_up.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+const Rational kPicoampere = powerOfTen(12);
+
+Rational picoampereOf(const std::optional<Draw>& draw, const Rational& hertz, const TemperatureGrid& grid) {
+    const auto ampere = draw ? typicalDraw(*draw, hertz, grid) : std::nullopt;
+    return ampere ? *ampere * kPicoampere : Rational(0);
+}
+
+/// The mode with the stages of its options as they are chosen.
+Mode withOptions(const Space& space, std::size_t index) {
+    Mode mode = space.part->modes[index];
+    for (std::size_t i = 0; i < mode.options.size(); ++i) {
+        const ModeOption::Value& value = mode.options[i].values[space.present.modeOptions[index][i]];
+        if (value.stage) {
+            mode.stages.push_back(*value.stage);
+        }
+    }
+    return mode;
+}
+
+} // namespace
+
+Rational drawInRun(const Space& space, std::size_t node, const Rational& hertz) {
+    const Part& part = *space.part;
+    const SpaceNode& each = space.nodes[node];
+    const Mode* run = nullptr;
+    for (const Mode& mode : part.modes) {
+        run = mode.runs ? &mode : run;
+    }
+    const Rational ofMode = node == space.core && run != nullptr ? picoampereOf(run->draws, hertz, space.grid) : Rational(0);
+    const auto& own =
+        each.source != nullptr ? each.source->draws : (each.line != nullptr ? each.line->draws : each.peripheral->draws);
+    return ofMode + picoampereOf(own, hertz, space.grid);
+}
+
+Rational wakeUpOf(const Space& space, const std::vector<std::optional<NodeIndex>>& parents, const std::vector<bool>& isOn) {
+    const Part& part = *space.part;
+    const std::string& rests = findTake(space.plan, space.take)->restsIn;
+    Rational slowest;
+    for (std::size_t i = 0; i < part.modes.size(); ++i) {
+        const Mode& mode = part.modes[i];
+        if (mode.runs || (!rests.empty() && mode.id != rests)) {
+            continue;
+        }
+        std::vector<bool> lives(part.nodeCount());
+        std::vector<bool> needed(part.nodeCount());
+        for (NodeIndex node = 0; node < part.sources.size(); ++node) {
+            lives[node] = mode.sources.contains(node);
+        }
+        for (const std::size_t line : part.order) {
+            const NodeIndex node = part.nodeOfLine(line);
+            lives[node] = mode.lines.contains(line) && lives[*parents[node]];
+        }
+        for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
+            needed[node] = isOn[node] && !lives[node] && mode.wakesOn != node && takesTimeToStart(part, node);
+        }
+        const std::vector<StartUp> startUps = startUpsOf(part, parents, needed);
+        slowest = std::max(slowest, wakeUp(mode.options.empty() ? mode : withOptions(space, i), startUps).restored.max);
+    }
+    return slowest;
+}
+
+} // namespace wisetick

@@ -1,0 +1,82 @@
+#include "seek/rate_spans.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// Whether the span ends before the rate begins.
+bool isBelow(const RateSpan& span, const Rational& hertz) {
+    return span.high && *span.high < hertz;
+}
+
+void halve(RateSpans& spans) {
+    std::size_t count = 0;
+    for (std::size_t i = 0; i < spans.size(); i += 2) {
+        spans[count++] = {spans[i].low, spans[std::min(i + 1, spans.size() - 1)].high};
+    }
+    spans.resize(count);
+}
+
+} // namespace
+
+RateSpans allRates() {
+    return {{Rational(0), std::nullopt}};
+}
+
+std::size_t firstSpanFrom(const RateSpans& spans, const Rational& hertz) {
+    const auto found =
+        std::partition_point(spans.begin(), spans.end(), [&](const RateSpan& span) { return isBelow(span, hertz); });
+    return static_cast<std::size_t>(found - spans.begin());
+}
+
+bool spansContain(const RateSpans& spans, const Rational& hertz) {
+    const std::size_t at = firstSpanFrom(spans, hertz);
+    return at < spans.size() && spans[at].low <= hertz;
+}
+
+RateSpans intersect(const RateSpans& a, const RateSpans& b) {
+    RateSpans both;
+    for (std::size_t i = 0, j = 0; i < a.size() && j < b.size();) {
+        const Rational& low = std::max(a[i].low, b[j].low);
+        const bool isFirstShorter = a[i].high && (!b[j].high || *a[i].high <= *b[j].high);
+        const std::optional<Rational>& high = isFirstShorter ? a[i].high : b[j].high;
+        if (!high || low <= *high) {
+            both.push_back({low, high});
+        }
+        ++(isFirstShorter ? i : j);
+    }
+    return both;
+}
+
+RateSpans united(RateSpans spans, std::size_t most) {
+    std::sort(spans.begin(), spans.end(), [](const RateSpan& a, const RateSpan& b) { return a.low < b.low; });
+    std::size_t count = 0;
+    for (std::size_t i = 0; i < spans.size(); ++i) {
+        if (count > 0 && !isBelow(spans[count - 1], spans[i].low)) {
+            auto& last = spans[count - 1].high;
+            if (last && (!spans[i].high || *spans[i].high > *last)) {
+                last = spans[i].high;
+            }
+        } else {
+            if (count != i) {
+                spans[count] = std::move(spans[i]);
+            }
+            ++count;
+        }
+    }
+    spans.resize(count);
+    while (spans.size() > most) {
+        halve(spans);
+    }
+    return spans;
+}
+
+void appendScaled(RateSpans& spans, const RateSpans& others, const Rational& factor) {
+    for (const RateSpan& span : others) {
+        spans.push_back({span.low * factor, span.high ? std::optional(*span.high * factor) : std::nullopt});
+    }
+}
+
+} // namespace wisetick

@@ -1,0 +1,50 @@
+#pragma once
+
+#include "quantity/rational.h"
+
+#include <compare>
+#include <optional>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace wisetick {
+
+/// What decides between takes that keep everything alike, in an order that the user chooses.
+enum class Preference {
+    changes,    ///< fewest controls that differ from the present take
+    current,    ///< least current in run, typical at the board's nominal temperature
+    core,       ///< highest rate of the core
+    oscillator, ///< lowest oscillators of multipliers: the highest of them first
+    wakeUp      ///< soonest after waking from the take's resting mode, at the latest
+};
+
+/// "changes", "current", "core", "oscillator", "wake-up".
+std::string preferenceName(Preference preference);
+std::optional<Preference> readPreference(std::string_view name);
+std::vector<std::string> preferenceNames();
+
+/// How good a take, or a piece of one, is; the less the better. Scores of pieces that have nothing in common add up, and adding
+/// the same to two scores never changes which is less: so the best of a whole is made of the best of its pieces.
+struct Score {
+    int broken = 0;                 ///< soft wishes and promises that are not kept
+    int strained = 0;               ///< wishes, promises and lines of which only the nominal holds
+    std::vector<Rational> extremes; ///< in the order of the wishes that ask for one; empty: all 0
+    std::vector<Rational> ratios;   ///< |error| ÷ tolerance, without zeros, greatest first
+    std::int64_t changes = 0;
+    Rational picoampere;               ///< the known part
+    Rational core;                     ///< −Hz
+    std::vector<Rational> oscillators; ///< Hz, greatest first
+    Rational wakeUp;                   ///< s
+
+    Score& operator+=(const Score& other);
+    bool operator==(const Score&) const = default;
+};
+
+/// Broken, strained, extremes, then the ratios from the greatest on: what must not depend on anyone's taste.
+std::strong_ordering compareKeeping(const Score& a, const Score& b);
+
+/// Then the preferences in their order.
+std::strong_ordering compareScores(const Score& a, const Score& b, const std::vector<Preference>& prefers);
+
+} // namespace wisetick

@@ -1,0 +1,316 @@
+#include "seek/seek.h"
+
+#include "evaluate/evaluate.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+#include <cmath>
+
+namespace wisetick {
+
+namespace {
+
+/// Passes allow these shares of the tolerances, one after the other, as long as there are too few takes.
+const std::vector<Rational>& shares() {
+    static const std::vector<Rational> list{0, Rational(1, 64), Rational(1, 8)};
+    return list;
+}
+
+/// The strained that no take can be without: a tolerance that every source oversteps by itself.
+int leastStrained(const Space& space, const InForce& inForce) {
+    std::optional<Rational> steadiest; // of all sources
+    for (const SpaceNode& node : space.nodes) {
+        if (node.source == nullptr || node.rates.empty()) {
+            continue;
+        }
+        const Rational off = node.isSpreadKnown ? std::max(1 - node.low, node.high - 1) : Rational(1);
+        steadiest = steadiest ? std::min(*steadiest, off) : off;
+    }
+    int count = 0;
+    for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
+        const Wish& wish = space.question.wishes[i];
+        const bool isTolerant = inForce.wishes[i] && !wish.isSoft && wish.kind == Wish::Kind::at && wish.tolerance.within;
+        if (isTolerant && steadiest) { // even with an error of the whole tolerance to the other side
+            const Rational& within = *wish.tolerance.within;
+            count += *steadiest * (1 - within) > 2 * within ? 1 : 0;
+        }
+    }
+    return count;
+}
+
+bool hasTolerances(const Space& space, const InForce& inForce) {
+    for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
+        if (inForce.wishes[i] && space.question.wishes[i].tolerance.within) {
+            return true;
+        }
+    }
+    for (std::size_t i = 0; i < space.question.promises.size(); ++i) {
+        const std::size_t index = space.question.promises[i].index;
+        if (inForce.promises[i] && toleranceOf(*space.part, space.plan.promises[index].line)) {
+            return true;
+        }
+    }
+    return false;
+}
+
+/// Whether no take of a later pass can be better than these: they keep all, strain what must be strained, and no wish for an
+/// extreme could be met better.
+bool areBest(const Space& space, const InForce& inForce, const std::vector<Whole>& takes, std::size_t most) {
+    if (takes.size() < most) {
+        return false;
+    }
+    const Score& last = takes.back().score;
+    if (last.broken > 0 || last.strained > leastStrained(space, inForce)) {
+        return false;
+    }
+    for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
+        const Wish& wish = space.question.wishes[i];
+        if (!inForce.wishes[i] || (wish.kind != Wish::Kind::highest && wish.kind != Wish::Kind::lowest)) {
+            continue;
+        }
+        const auto& end = wish.kind == Wish::Kind::highest ? wish.high : wish.low;
+        if (!end || last.extremes.size() <= space.extremeOf[i] || last.extremes[space.extremeOf[i]] != extremeOf(wish, *end)) {
+            return false;
+        }
+    }
+    return true;
+}
+
+std::string controlText(const Space& space, std::size_t node, const Whole::Settings& now, const Whole::Settings& found) {
+    const SpaceNode& each = space.nodes[node];
+    std::string text;
+    const auto add = [&](const std::string& piece) { text += (text.empty() ? "" : " ") + piece; };
+    if (each.source != nullptr) {
+        return "at " + printQuantity(each.rates[found.from], Unit::hertz);
+    }
+    if (now.from != found.from) {
+        add("from " + space.nodes[each.inputs[found.from]].id());
+    }
+    if (now.multiply != found.multiply) {
+        add("\u00d7 " + printFactor(found.multiply));
+    }
+    if (now.divide != found.divide) {
+        add("\u00f7 " + printFactor(found.divide));
+    }
+    return text;
+}
+
+double countOfSettings(const Space& space) {
+    const InForce all = allInForce(space);
+    double power = 0;
+    const auto add = [&](bool mayTurn, double count) { power += mayTurn && count > 1 ? std::log10(count) : 0; };
+    for (std::size_t node = 0; node < space.nodes.size(); ++node) {
+        const SpaceNode& each = space.nodes[node];
+        add(mayChange(space, all, node, "from"), static_cast<double>(each.inputs.size()));
+        add(mayChange(space, all, node, "divide"), each.divide.empty() ? 1 : each.divide.size().toDouble());
+        add(mayChange(space, all, node, "multiply"), each.multiply.empty() ? 1 : each.multiply.size().toDouble());
+        add(each.source != nullptr && mayChange(space, all, node, "rate"), static_cast<double>(each.rates.size()));
+    }
+    add(mayChangeTier(space, all), static_cast<double>(space.tiers.size()));
+    return power;
+}
+
+/// Promises that are judged on found takes only: whether the take keeps those of them that it must.
+bool keepsLate(const Space& space, const FoundTake& found) {
+    const bool hasHard = std::any_of(space.late.begin(), space.late.end(),
+                                     [&](std::size_t sought) { return !space.question.promises[sought].isSoft; });
+    if (!hasHard) {
+        return true;
+    }
+    const Figures figures = evaluate(*space.part, withFound(space.plan, found), space.take);
+    return std::none_of(space.late.begin(), space.late.end(), [&](std::size_t sought) {
+        const SoughtPromise& promise = space.question.promises[sought];
+        return !promise.isSoft && figures.promises[promise.index].state == State::broken;
+    });
+}
+
+std::vector<FoundTake> foundTakes(const Space& space, const std::vector<Whole>& wholes) {
+    std::vector<FoundTake> found;
+    for (const Whole& whole : wholes) {
+        found.push_back(foundTake(space, whole));
+    }
+    return found;
+}
+
+SeekResult search(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
+    const InForce inForce = allInForce(space);
+    Effort effort{0, control.mostSteps, control.goOn, false, false};
+    SeekResult result;
+    result.settings = countOfSettings(space);
+    // of promises that are judged on found takes more than are asked for may be wanted
+    constexpr std::size_t kMostLooked = 320;
+    for (std::size_t looked = most;; looked *= 4) {
+        const auto onFound = control.onFound && space.late.empty()
+                                 ? [&](const std::vector<Whole>& wholes) { control.onFound(foundTakes(space, wholes)); }
+                                 : std::function<void(const std::vector<Whole>&)>();
+        const std::vector<Whole> wholes = bestTakes(space, inForce, effort, isFolded, looked, onFound);
+        result.found.clear();
+        for (const Whole& whole : wholes) {
+            FoundTake found = foundTake(space, whole);
+            if (effort.goOn && !effort.goOn()) {
+                effort.isCancelled = true;
+                break;
+            }
+            if (keepsLate(space, found)) {
+                result.found.push_back(std::move(found));
+            }
+            if (result.found.size() == most) {
+                break;
+            }
+        }
+        if (result.found.size() >= most || wholes.size() < looked || effort.isOver()) {
+            break;
+        }
+        if (looked >= kMostLooked) {
+            result.cut = "of the " + std::to_string(looked) +
+                         " best takes these keep the promises that are judged on whole takes; there may be more";
+            break;
+        }
+    }
+    result.steps = effort.steps;
+    result.isCancelled = effort.isCancelled;
+    if (effort.isCut) {
+        result.cut = "after " + std::to_string(effort.steps) + " steps; let less change, or wish more";
+    }
+    return result;
+}
+
+} // namespace
+
+std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort& effort, bool isFolded, std::size_t most,
+                             const std::function<void(const std::vector<Whole>&)>& onFound) {
+    std::vector<Pass> passes;
+    if (isFolded && hasTolerances(space, inForce)) {
+        for (const Rational& share : shares()) {
+            passes.push_back({share, false, most, true, false});
+        }
+    }
+    passes.push_back({Rational(1), true, most, isFolded, false});
+    std::vector<Whole> takes;
+    for (const Pass& pass : passes) {
+        BestTakes best(most, isFolded, space.question.prefers);
+        for (const std::size_t tier : space.tiers) {
+            if (!mayChangeTier(space, inForce) && space.present.tier && *space.present.tier != tier) {
+                continue;
+            }
+            const auto report = [&] {
+                if (onFound) {
+                    onFound(best.takes());
+                }
+            };
+            RouteSearch(space, inForce, tier, pass, effort, best, report).run();
+        }
+        if (effort.isOver() && best.takes().empty()) {
+            break; // what an earlier pass found is better than nothing
+        }
+        takes = best.takes();
+        if (effort.isOver() || (!pass.isAll && areBest(space, inForce, takes, most))) {
+            break;
+        }
+    }
+    return takes;
+}
+
+bool canBeKept(const Space& space, const InForce& inForce, Effort& effort) {
+    const Pass pass{Rational(1), true, 1, true, true};
+    BestTakes best(1, true, space.question.prefers);
+    for (const std::size_t tier : space.tiers) {
+        const bool isOther = !mayChangeTier(space, inForce) && space.present.tier && *space.present.tier != tier;
+        if (!isOther && best.takes().empty()) {
+            RouteSearch(space, inForce, tier, pass, effort, best).run();
+        }
+    }
+    return !best.takes().empty();
+}
+
+FoundTake foundTake(const Space& space, const Whole& whole) {
+    FoundTake found;
+    found.score = whole.score;
+    found.take = *findTake(space.plan, space.take);
+    for (const auto& [node, hertz] : whole.rates) {
+        found.rates.emplace_back(space.nodes[node].id(), hertz);
+    }
+    if (!space.part->tiers.empty() && space.present.tier != whole.tier) {
+        found.take.tier = space.part->tiers[whole.tier].id;
+        found.changes.emplace_back("tier", found.take.tier);
+    }
+    const auto choiceAt = [&](const std::string& id) -> Choice& { return choiceOf(found.take, id); };
+    for (std::size_t node = 0; node < space.nodes.size(); ++node) {
+        const SpaceNode& each = space.nodes[node];
+        const Whole::Settings now{each.source != nullptr ? each.rateNow : each.from, each.divideNow, each.multiplyNow};
+        const Whole::Settings& settings = whole.settings[node];
+        if (!whole.isOn[node] || (settings == now && each.fault.empty())) {
+            continue;
+        }
+        if (settings != now) {
+            found.changes.emplace_back(each.id(), controlText(space, node, now, settings));
+        }
+        if (node == space.crystalNode) {
+            const Fitted* fitted = findFitted(space.plan.board, each.id());
+            found.crystal = fitted == nullptr ? Fitted{each.id(), {}, {}, false, {}, {}} : *fitted;
+            found.crystal->rate = each.rates[settings.from];
+        } else if (each.source != nullptr) {
+            choiceAt(each.id()).rate = each.rates[settings.from];
+        } else {
+            Choice& choice = choiceAt(each.id());
+            if (settings.from != now.from || !each.fault.empty()) {
+                choice.from = space.nodes[each.inputs[settings.from]].id();
+            }
+            if (settings.divide != now.divide) {
+                choice.divide = settings.divide;
+            }
+            if (settings.multiply != now.multiply) {
+                choice.multiply = settings.multiply;
+            }
+        }
+    }
+    return found;
+}
+
+SeekResult seek(const Part& part, const Plan& plan, const std::string& take, const Question& question,
+                const SeekControl& control) {
+    return search(spaceOf(part, plan, take, question), true, question.most, control);
+}
+
+SeekResult unfold(const Part& part, const Plan& plan, const std::string& take, const Question& question, const FoundTake& found,
+                  std::size_t most, const SeekControl& control) {
+    Question same = question;
+    same.most = most;
+    for (const auto& [id, hertz] : found.rates) {
+        if (part.findNode(id)) {
+            same.wishes.push_back({id, Wish::Kind::at, hertz, {true, std::nullopt}, {}, {}, false});
+        }
+    }
+    Space space = spaceOf(part, plan, take, same);
+    for (const auto& [id, hertz] : found.rates) {
+        if (const auto peripheral = part.findPeripheral(id)) {
+            space.pinnedAt[space.peripheralNode(*peripheral)] = hertz;
+        }
+    }
+    return search(space, false, most, control);
+}
+
+Plan withFound(const Plan& plan, const FoundTake& found, const std::string& newName) {
+    Plan changed = plan;
+    const auto same =
+        std::find_if(changed.takes.begin(), changed.takes.end(), [&](const Take& take) { return take.name == found.take.name; });
+    if (newName.empty() && same != changed.takes.end()) {
+        *same = found.take;
+    } else {
+        Take added = found.take;
+        added.name = newName.empty() ? found.take.name : newName;
+        changed.takes.insert(same == changed.takes.end() ? same : same + 1, std::move(added));
+    }
+    if (found.crystal) {
+        const auto fitted = std::find_if(changed.board.fitted.begin(), changed.board.fitted.end(),
+                                         [&](const Fitted& each) { return each.source == found.crystal->source; });
+        if (fitted == changed.board.fitted.end()) {
+            changed.board.fitted.push_back(*found.crystal);
+        } else {
+            *fitted = *found.crystal;
+        }
+    }
+    return changed;
+}
+
+} // namespace wisetick

@@ -1,0 +1,59 @@
+#pragma once
+
+#include "seek/route_search.h"
+
+namespace wisetick {
+
+/// One take that was found. Its figures are made on demand: derive or evaluate its plan.
+struct FoundTake {
+    Score score;
+    std::vector<std::pair<std::string, Rational>> rates; ///< Hz, of what matters: wished lines, the core, clocks of promises
+    Take take;                                           ///< with the name of the take that was asked about
+    std::optional<Fitted> crystal;                       ///< what is to be fitted, where that was asked
+    /// The controls that differ from the present take, in the part's order: {"vco", "× 96"}, {"tier", "fast"}.
+    std::vector<std::pair<std::string, std::string>> changes;
+    bool operator==(const FoundTake&) const = default;
+};
+
+/// What a search came to.
+struct SeekResult {
+    std::vector<FoundTake> found;
+    bool isCancelled = false;
+    std::string cut;        ///< where the search had to end early; empty: it went through everything
+    std::int64_t steps = 0; ///< settings of single controls that were looked at
+    double settings = 0;    ///< how many takes there are within what may change: a power of ten
+    bool isComplete() const { return !isCancelled && cut.empty(); }
+};
+
+/// How a search is watched and ended.
+struct SeekControl {
+    std::function<bool()> goOn;                                 ///< asked often; false cancels
+    std::function<void(const std::vector<FoundTake>&)> onFound; ///< the best so far, whenever they change
+    std::int64_t mostSteps = 50'000'000;                        ///< then it is cut
+};
+
+/// The best takes for a question, best first: fewest of the soft wishes and promises broken, then fewest strained, then what
+/// shall be as high or low as possible, then |error| ÷ tolerance from the greatest on, then the preferences, then the part's
+/// order. Every hard wish and promise, every limit of what is on and every rule is kept. Of takes with equal rates where it
+/// matters only the best is given. What is off stays as it stands. Throws std::invalid_argument if there is no such take.
+SeekResult seek(const Part& part, const Plan& plan, const std::string& take, const Question& question,
+                const SeekControl& control = {});
+
+/// The settings that give the same rates as one found take where it matters, best first, the found one itself among them.
+SeekResult unfold(const Part& part, const Plan& plan, const std::string& take, const Question& question, const FoundTake& found,
+                  std::size_t most, const SeekControl& control = {});
+
+/// The plan with the found take in place of the one that was asked about, or as a new one of that name after it.
+Plan withFound(const Plan& plan, const FoundTake& found, const std::string& newName = {});
+
+/// Whether any take keeps what is in force.
+bool canBeKept(const Space& space, const InForce& inForce, Effort& effort);
+
+/// The best takes of a space, found in passes that allow ever more of the tolerances.
+std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort& effort, bool isFolded, std::size_t most,
+                             const std::function<void(const std::vector<Whole>&)>& onFound = {});
+
+/// A whole as a take.
+FoundTake foundTake(const Space& space, const Whole& whole);
+
+} // namespace wisetick

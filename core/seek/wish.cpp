@@ -1,0 +1,262 @@
+#include "seek/wish.h"
+
+#include "base/nearest_name.h"
+#include "quantity/quantity_print.h"
+#include "quantity/quantity_read.h"
+
+#include <algorithm>
+#include <array>
+#include <cctype>
+
+namespace wisetick {
+
+namespace {
+
+const Rational kPartsPerMillion = 1000000;
+
+/// Reads a wish word by word.
+class WishReader {
+public:
+    WishReader(std::string_view text, const Part* part) : text_(text), part_(part) {}
+
+    tl::expected<Wish, TextError> read() {
+        Wish wish;
+        const std::size_t start = at_ = skipBlanks(0);
+        while (at_ < text_.size() && isWordCharacter(text_[at_])) {
+            ++at_;
+        }
+        wish.line = text_.substr(start, at_ - start);
+        if (wish.line.empty()) {
+            return fault(start, 0, text_.empty() ? "nothing" : "'" + std::string(text_.substr(start)) + "'", kForms);
+        }
+        if (part_ != nullptr && !part_->findNode(wish.line)) {
+            return unknownLine(start, wish.line);
+        }
+        if (!readWhat(wish)) {
+            return tl::unexpected(error_);
+        }
+        return finish(std::move(wish));
+    }
+
+private:
+    static constexpr const char* kForms =
+        "a wish such as 'core = 160 MHz', 'core at least 100 MHz' or 'core as high as possible'";
+
+    static bool isWordCharacter(char c) { return std::isalnum(static_cast<unsigned char>(c)) != 0 || c == '_'; }
+
+    std::size_t skipBlanks(std::size_t at) const {
+        while (at < text_.size() && (text_[at] == ' ' || text_[at] == '\t')) {
+            ++at;
+        }
+        return at;
+    }
+
+    tl::unexpected<TextError> fault(std::size_t position, std::size_t length, std::string found, std::string expected,
+                                    std::string mend = {}) {
+        error_ = {position, length, std::move(found), std::move(expected), std::move(mend)};
+        return tl::unexpected(error_);
+    }
+
+    tl::unexpected<TextError> unknownLine(std::size_t start, const std::string& id) {
+        const std::vector<std::string> known = nodeIds(*part_);
+        if (part_->findPeripheral(id)) {
+            return fault(start, id.size(), "'" + id + "' is a peripheral", "a source or line", "state a promise about it");
+        }
+        return fault(start, id.size(), "no source or line '" + id + "'", listNames(known), didYouMean(id, known));
+    }
+
+    /// Takes the words if they come next, whole.
+    bool take(std::string_view words) {
+        std::size_t at = skipBlanks(at_);
+        for (std::size_t i = 0; i < words.size(); ++i) {
+            if (words[i] == ' ') {
+                at = skipBlanks(at);
+            } else if (at >= text_.size() || text_[at] != words[i]) {
+                return false;
+            } else {
+                ++at;
+            }
+        }
+        if (isWordCharacter(words.back()) && at < text_.size() && isWordCharacter(text_[at])) {
+            return false;
+        }
+        at_ = at;
+        return true;
+    }
+
+    std::optional<Rational> takeQuantity(Unit unit) {
+        const std::size_t start = skipBlanks(at_);
+        const std::size_t length = quantityLength(text_.substr(start));
+        if (length == 0) {
+            const bool isEnd = start >= text_.size();
+            fault(start, text_.size() - start, isEnd ? "nothing more" : "'" + std::string(text_.substr(start)) + "'",
+                  unit == Unit::hertz ? "a rate, as '160 MHz'" : "a tolerance, as '1.5 %' or '30 ppm'");
+            return std::nullopt;
+        }
+        const auto value = readQuantity(text_.substr(start, length), unit);
+        if (!value) {
+            error_ = value.error();
+            error_.position += start;
+            return std::nullopt;
+        }
+        if (value->sign() <= 0) {
+            fault(start, length, "'" + std::string(text_.substr(start, length)) + "'",
+                  unit == Unit::hertz ? "a rate above 0" : "a tolerance above 0");
+            return std::nullopt;
+        }
+        at_ = start + length;
+        return *value;
+    }
+
+    bool takeHertz(std::optional<Rational>& into) {
+        into = takeQuantity(Unit::hertz);
+        return into.has_value();
+    }
+
+    bool readWhat(Wish& wish) {
+        if (take("=") || take("runs at")) {
+            const auto hertz = takeQuantity(Unit::hertz);
+            if (!hertz) {
+                return false;
+            }
+            wish.hertz = *hertz;
+            if (take("within")) {
+                take("\u00b1");
+                wish.tolerance.within = takeQuantity(Unit::ratio);
+                return wish.tolerance.within.has_value();
+            }
+            wish.tolerance.exactly = true;
+            take("exactly");
+            return true;
+        }
+        wish.kind = Wish::Kind::within;
+        if (take("between")) {
+            return takeHertz(wish.low) && takeAnd() && takeHertz(wish.high) && isRange(wish);
+        }
+        if (take("as high as possible")) {
+            wish.kind = Wish::Kind::highest;
+            return !take("up to") || takeHertz(wish.high);
+        }
+        if (take("as low as possible")) {
+            wish.kind = Wish::Kind::lowest;
+            return !take("down to") || takeHertz(wish.low);
+        }
+        for (const char* words : {"at least", "runs at least", ">=", "\u2265"}) {
+            if (take(words)) {
+                return takeHertz(wish.low);
+            }
+        }
+        for (const char* words : {"at most", "runs at most", "<=", "\u2264"}) {
+            if (take(words)) {
+                return takeHertz(wish.high);
+            }
+        }
+        const std::size_t start = skipBlanks(at_);
+        fault(start, text_.size() - start,
+              start >= text_.size() ? "nothing after '" + wish.line + "'" : "'" + std::string(text_.substr(start)) + "'",
+              "'= RATE', 'within', 'at least', 'at most', 'between', 'as high as possible' or 'as low as possible'");
+        return false;
+    }
+
+    bool takeAnd() {
+        if (take("and")) {
+            return true;
+        }
+        const std::size_t start = skipBlanks(at_);
+        fault(start, text_.size() - start, start >= text_.size() ? "nothing more" : "'" + std::string(text_.substr(start)) + "'",
+              "'and' and the higher rate");
+        return false;
+    }
+
+    bool isRange(const Wish& wish) {
+        if (*wish.low <= *wish.high) {
+            return true;
+        }
+        fault(0, text_.size(), printQuantity(*wish.low, Unit::hertz) + " is above " + printQuantity(*wish.high, Unit::hertz),
+              "the lower rate first");
+        return false;
+    }
+
+    tl::expected<Wish, TextError> finish(Wish wish) {
+        take(",");
+        wish.isSoft = take("if possible");
+        const std::size_t rest = skipBlanks(at_);
+        if (rest < text_.size()) {
+            return fault(rest, text_.size() - rest, "'" + std::string(text_.substr(rest)) + "'",
+                         "nothing more, or 'if possible'");
+        }
+        return wish;
+    }
+
+    std::string_view text_;
+    const Part* part_;
+    std::size_t at_ = 0;
+    TextError error_;
+};
+
+} // namespace
+
+tl::expected<Wish, TextError> readWish(std::string_view text, const Part* part) {
+    return WishReader(text, part).read();
+}
+
+std::string printWish(const Wish& wish) {
+    const auto hertz = [](const Rational& rate) { return printReadable(rate, Unit::hertz); };
+    std::string text = wish.line;
+    switch (wish.kind) {
+    case Wish::Kind::at:
+        text += " = " + hertz(wish.hertz);
+        text += wish.tolerance.within ? " within " + printReadable(*wish.tolerance.within, Unit::ratio) : "";
+        break;
+    case Wish::Kind::within:
+        if (wish.low && wish.high) {
+            text += " between " + hertz(*wish.low) + " and " + hertz(*wish.high);
+        } else {
+            text += wish.low ? " at least " + hertz(*wish.low) : " at most " + hertz(wish.high.value_or(Rational(0)));
+        }
+        break;
+    case Wish::Kind::highest: text += " as high as possible" + (wish.high ? " up to " + hertz(*wish.high) : ""); break;
+    case Wish::Kind::lowest: text += " as low as possible" + (wish.low ? " down to " + hertz(*wish.low) : ""); break;
+    }
+    return text + (wish.isSoft ? ", if possible" : "");
+}
+
+std::optional<PromiseLine> promiseOf(const Wish& wish) {
+    RunsAsk ask;
+    if (wish.kind == Wish::Kind::at) {
+        ask.hertz = wish.hertz;
+        ask.tolerance = wish.tolerance;
+    } else if (wish.kind == Wish::Kind::within && wish.low.has_value() != wish.high.has_value()) {
+        ask.bound = wish.low ? RunsAsk::Bound::atLeast : RunsAsk::Bound::atMost;
+        ask.hertz = wish.low ? *wish.low : *wish.high;
+    } else {
+        return std::nullopt;
+    }
+    return PromiseLine{{}, wish.line, ask, {}};
+}
+
+WishStanding standingOf(const Wish& wish, const Bounds& hertz, bool isWorstKnown, const Rational& slack) {
+    if (wish.kind == Wish::Kind::at) {
+        const Bounds error = relativeError(hertz, wish.hertz);
+        const Rational miss = abs(error.nominal);
+        const Rational ratio = wish.tolerance.within ? miss / *wish.tolerance.within : miss * kPartsPerMillion;
+        return {judgeTolerance(error, wish.tolerance, isWorstKnown).state, ratio};
+    }
+    WishStanding standing{State::kept, 0};
+    if (wish.low && hertz.nominal < *wish.low) {
+        return {State::broken, 1 - hertz.nominal / *wish.low};
+    }
+    if (wish.high && hertz.nominal > *wish.high) {
+        return {State::broken, hertz.nominal / *wish.high - 1};
+    }
+    const bool isUnder = wish.low && hertz.min < *wish.low * (1 - slack);
+    const bool isOver = wish.high && hertz.max > *wish.high * (1 + slack);
+    standing.state = isUnder || isOver ? State::strained : State::kept;
+    return standing;
+}
+
+Rational extremeOf(const Wish& wish, const Rational& hertz) {
+    return wish.kind == Wish::Kind::highest ? -hertz : (wish.kind == Wish::Kind::lowest ? hertz : Rational(0));
+}
+
+} // namespace wisetick
