@@ -20,6 +20,7 @@ struct TwinTake {
     std::string rates;
     int broken = 0;
     int strained = 0;
+    std::vector<Rational> strays; ///< greatest first
     std::vector<Rational> extremes;
     std::vector<Rational> ratios;                 ///< greatest first
     std::vector<std::vector<Rational>> preferred; ///< by preference, the less the better
@@ -85,6 +86,9 @@ public:
         }
         if (a.strained != b.strained) {
             return a.strained < b.strained;
+        }
+        if (a.strays != b.strays) {
+            return a.strays < b.strays;
         }
         if (a.extremes != b.extremes) {
             return a.extremes < b.extremes;
@@ -218,6 +222,7 @@ private:
         if (!judgeWishes(lines, found) || !judgeThePromises(plan, changed, controls, demand, lines, found)) {
             return;
         }
+        std::sort(found.strays.begin(), found.strays.end(), std::greater<>());
         std::sort(found.ratios.begin(), found.ratios.end(), [](const Rational& a, const Rational& b) { return a > b; });
         found.settings = settingsText(part_, plan, plan.active);
         found.controls = at;
@@ -253,6 +258,18 @@ private:
             }
             if (!count(state, wish.isSoft, ratio, found)) {
                 return false;
+            }
+            if (wish.kind == Wish::Kind::at && wish.tolerance.within) { // that every error within the tolerance strains
+                const Rational& within = *wish.tolerance.within;
+                const Rational low = line.hertz->min / hertz;
+                const Rational high = line.hertz->max / hertz;
+                const Rational off = std::max(1 - low, high - 1);
+                const bool isForced = within < 1 && off > 2 * within / (1 - within);
+                if (!line.unknown.empty()) {
+                    found.strays.emplace_back(1000000);
+                } else if (isForced) {
+                    found.strays.push_back(off / within);
+                }
             }
             if (wish.kind == Wish::Kind::highest) {
                 found.extremes.push_back(-hertz);

@@ -8,17 +8,31 @@
 
 namespace wisetick {
 
-/// A node and all that hangs on it while a route stands: everything that decides what can be made of it, but its parent's rate.
-struct Branch {
+/// What of the tolerances a search lets through for now: it begins with little, and takes more as long as it has found too few.
+struct Level {
+    Rational share = 1;                 ///< no more of a tolerance may be used up
+    bool isAll = true;                  ///< nothing is held back: soft wishes may be missed
+    std::optional<std::size_t> extreme; ///< the wish for an extreme that is held to its end
+    Rational off;                       ///< the share of the end by which it may be off
+    bool operator==(const Level&) const = default;
+};
+
+/// Where the rate of a shape may stand at one level.
+struct Window {
+    RateSpans own;   ///< a superset
+    RateSpans above; ///< parent rates from which it can be reached
+};
+
+/// A node and all that hangs on it while a route stands, as far as it decides which rates are possible at all.
+struct Shape {
     std::size_t node = 0;
     std::size_t from = 0; ///< position of its input
-    std::vector<Branch*> children;
-    Rational low = 1; ///< least rate ÷ nominal
-    Rational high = 1;
-    bool isSpreadKnown = true;
+    std::vector<Shape*> children;
     Rational factor = 1; ///< fixed and followed
     const FactorSet* divide = nullptr;
     const FactorSet* multiply = nullptr;
+    std::int64_t divides = 1; ///< how many values they have
+    std::int64_t multiplies = 1;
     std::optional<Rational> min; ///< Hz, of the limits that hold whatever its own controls are
     std::optional<Rational> max;
     std::optional<Rational> nominalMax; ///< that no worst case strains
@@ -26,13 +40,28 @@ struct Branch {
     bool isMaxTolerance = false;
     std::vector<const SpaceLimit*> ownLimits;                 ///< that hold with some of its own controls only
     std::vector<std::pair<std::size_t, std::size_t>> classes; ///< dependence on a control of it → class that it must be in
-    bool isOpen = false;                                      ///< a rule compares it with another node that is on
-    std::vector<std::size_t> openNodes;                       ///< nodes of the branch that are compared with any
-    std::vector<std::size_t> pending;                         ///< of these those that are compared with something outside
-    bool isDeep = false;                                      ///< its window does not tell all: a multiplier is somewhere in it
-    RateSpans window;                                         ///< of its own rate; a superset
-    std::map<Rational, Pieces> solved;                        ///< by the parent's rate
-    std::map<Rational, bool> fits;
+    bool isDeep = false;                                      ///< its window does not tell all: a multiplier is below it
+    std::map<std::size_t, Window> windows;                    ///< by level
+    std::map<std::pair<std::size_t, Rational>, bool> fits;    ///< by level and the parent's rate
+};
+
+/// A shape below a source that is known, and as a part of a whole route: everything that decides what is the best that can be
+/// made of it, but its parent's rate.
+struct Branch {
+    Shape* shape = nullptr;
+    std::vector<Branch*> children;
+    Rational low = 1; ///< least rate ÷ nominal
+    Rational high = 1;
+    bool isSpreadKnown = true;
+    bool isOpen = false;                ///< a rule compares it with another node that is on
+    std::vector<std::size_t> openNodes; ///< nodes of the branch that are compared with any
+    std::vector<std::size_t> pending;   ///< of these those that are compared with something outside
+    int leastStrained = 0;              ///< what every rate of it strains: by its spread alone
+    std::vector<Rational> strays;       ///< of its wishes' tolerances that its spread alone oversteps, greatest first
+    std::vector<std::size_t> wishes;    ///< in force at its nodes, into the question's
+    bool hasTolerances = false;         ///< of wishes or promises at its nodes
+    std::map<std::pair<std::size_t, Rational>, Pieces> solved; ///< by level and the parent's rate
+    std::map<Rational, const Pieces*> best;                    ///< by the parent's rate
 };
 
 } // namespace wisetick

@@ -63,13 +63,15 @@ const Rational* rateIn(const std::vector<RateAt>& rates, std::size_t node) {
 
 } // namespace
 
-BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size_t tier, const Pass& pass, Effort& effort)
-    : space_(space), inForce_(inForce), tier_(tier), pass_(pass), effort_(effort), judges_(space, inForce, tier, pass.share),
-      matters_(space.nodes.size()) {
+BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size_t tier, const Aim& aim, Effort& effort)
+    : space_(space), inForce_(inForce), tier_(tier), aim_(aim), effort_(effort), judges_(space, inForce, tier),
+      levels_(1), matters_(space.nodes.size()) {
     for (std::size_t node = 0; node < space.nodes.size(); ++node) {
         const SpaceNode& each = space.nodes[node];
         divide_.push_back(mayChange(space, inForce, node, "divide") ? each.divide : FactorSet::one(each.divideNow));
         multiply_.push_back(mayChange(space, inForce, node, "multiply") ? each.multiply : FactorSet::one(each.multiplyNow));
+        divides_.push_back(countOf(divide_.back()));
+        multiplies_.push_back(countOf(multiply_.back()));
         matters_[node] = node == space.core || node == space.crystalNode;
         for (const std::size_t wish : space.wishesAt[node]) {
             matters_[node] = matters_[node] || inForce.wishes[wish];
@@ -86,6 +88,15 @@ BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size
     for (const Preference preference : space.question.prefers) {
         wantsCurrent_ = wantsCurrent_ || preference == Preference::current;
         wantsOscillator_ = wantsOscillator_ || preference == Preference::oscillator;
+    }
+    leansOn_.resize(space.nodes.size());
+    for (std::size_t i = 0; i < space.dependences.size(); ++i) {
+        leansOn_[space.dependences[i].node].push_back(i);
+        for (const std::size_t user : space.dependences[i].users) {
+            if (user != space.dependences[i].node) {
+                leansOn_[user].push_back(i);
+            }
+        }
     }
     highest_.assign(space.nodes.size(), Rational(0));
     const auto highestInput = [&](const SpaceNode& node) {
@@ -122,18 +133,74 @@ BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size
     }
 }
 
-Branch* BranchSolver::branchOf(const Place& place, std::vector<Branch*> children,
-                               const std::vector<std::optional<std::size_t>>& classes) {
-    const auto spread = spreads_.emplace(std::pair(place.low, place.high), spreads_.size()).first->second;
-    std::vector<std::size_t> key{place.node, place.from, spread, place.isSpreadKnown ? 1U : 0U, place.isOpen ? 1U : 0U};
-    for (std::size_t i = 0; i < space_.dependences.size(); ++i) {
-        const Dependence& dependence = space_.dependences[i];
-        const bool isMeant = dependence.node == place.node ||
-                             std::find(dependence.users.begin(), dependence.users.end(), place.node) != dependence.users.end();
-        if (isMeant) {
-            key.push_back(classes[i] ? *classes[i] + 1 : 0);
+Shape* BranchSolver::shapeOf(std::size_t node, std::size_t from, std::vector<Shape*> children,
+                             const std::vector<std::optional<std::size_t>>& classes) {
+    std::vector<std::size_t> key{node, from};
+    for (const std::size_t i : leansOn_[node]) {
+        key.push_back(classes[i] ? *classes[i] + 1 : 0);
+    }
+    for (const Shape* child : children) {
+        key.push_back(reinterpret_cast<std::size_t>(child));
+    }
+    std::unique_ptr<Shape>& slot = shapes_[key];
+    if (slot) {
+        return slot.get();
+    }
+    slot = std::make_unique<Shape>();
+    Shape& shape = *slot;
+    shape.node = node;
+    shape.from = from;
+    shape.children = std::move(children);
+    shape.divide = &divide_[node];
+    shape.multiply = &multiply_[node];
+    shape.divides = divides_[node];
+    shape.multiplies = multiplies_[node];
+    const Line* line = space_.nodes[node].line;
+    shape.factor = line == nullptr ? Rational(1) : line->factor;
+    if (const auto& followed = space_.followed[node]) {
+        shape.factor *= followed->factors[classes[followed->dependence].value_or(0)];
+    }
+    for (const std::size_t i : leansOn_[node]) {
+        if (space_.dependences[i].node == node && classes[i]) {
+            shape.classes.emplace_back(i, *classes[i]);
         }
     }
+    setLimits(shape, classes);
+    shape.isDeep = std::any_of(shape.children.begin(), shape.children.end(),
+                               [](const Shape* child) { return child->isDeep || child->multiplies > 1; });
+    return &shape;
+}
+
+void BranchSolver::setLimits(Shape& shape, const std::vector<std::optional<std::size_t>>& classes) const {
+    for (const SpaceLimit& limit : space_.limits[shape.node]) {
+        if (!inForce_.limits[shape.node] || (limit.tier && *limit.tier != tier_)) {
+            continue;
+        }
+        if (limit.dependence && !limit.inClass[classes[*limit.dependence].value_or(0)]) {
+            continue;
+        }
+        if (limit.own != nullptr) {
+            shape.ownLimits.push_back(&limit);
+            continue;
+        }
+        if (limit.isNominal) {
+            shape.nominalMax = shape.nominalMax ? std::min(*shape.nominalMax, *limit.max) : *limit.max;
+            continue;
+        }
+        if (limit.min && (!shape.min || *limit.min > *shape.min)) {
+            shape.min = limit.min;
+            shape.isMinTolerance = limit.isTolerance;
+        }
+        if (limit.max && (!shape.max || *limit.max < *shape.max)) {
+            shape.max = limit.max;
+            shape.isMaxTolerance = limit.isTolerance;
+        }
+    }
+}
+
+Branch* BranchSolver::branchOf(Shape* shape, std::vector<Branch*> children, const Place& place) {
+    const auto spread = spreads_.emplace(std::pair(place.low, place.high), spreads_.size()).first->second;
+    std::vector<std::size_t> key{reinterpret_cast<std::size_t>(shape), spread, place.isSpreadKnown ? 1U : 0U, place.isOpen ? 1U : 0U};
     for (const Branch* child : children) {
         key.push_back(reinterpret_cast<std::size_t>(child));
     }
@@ -143,58 +210,56 @@ Branch* BranchSolver::branchOf(const Place& place, std::vector<Branch*> children
     }
     slot = std::make_unique<Branch>();
     Branch& branch = *slot;
-    branch.node = place.node;
-    branch.from = place.from;
+    branch.shape = shape;
     branch.children = std::move(children);
     branch.low = place.low;
     branch.high = place.high;
     branch.isSpreadKnown = place.isSpreadKnown;
     branch.isOpen = place.isOpen;
-    branch.divide = &divide_[place.node];
-    branch.multiply = &multiply_[place.node];
-    const SpaceNode& node = space_.nodes[place.node];
-    branch.factor = node.line == nullptr ? Rational(1) : node.line->factor;
-    if (const auto& followed = space_.followed[place.node]) {
-        branch.factor *= followed->factors[classes[followed->dependence].value_or(0)];
-    }
-    for (std::size_t i = 0; i < space_.dependences.size(); ++i) {
-        if (space_.dependences[i].node == place.node && classes[i]) {
-            branch.classes.emplace_back(i, *classes[i]);
-        }
-    }
-    for (const SpaceLimit& limit : space_.limits[place.node]) {
-        if (!inForce_.limits[place.node] || (limit.tier && *limit.tier != tier_)) {
-            continue;
-        }
-        if (limit.dependence && !limit.inClass[classes[*limit.dependence].value_or(0)]) {
-            continue;
-        }
-        if (limit.own != nullptr) {
-            branch.ownLimits.push_back(&limit);
-            continue;
-        }
-        if (limit.isNominal) {
-            branch.nominalMax = branch.nominalMax ? std::min(*branch.nominalMax, *limit.max) : *limit.max;
-            continue;
-        }
-        if (limit.min && (!branch.min || *limit.min > *branch.min)) {
-            branch.min = limit.min;
-            branch.isMinTolerance = limit.isTolerance;
-        }
-        if (limit.max && (!branch.max || *limit.max < *branch.max)) {
-            branch.max = limit.max;
-            branch.isMaxTolerance = limit.isTolerance;
-        }
-    }
     if (branch.isOpen) {
-        branch.openNodes.push_back(branch.node);
+        branch.openNodes.push_back(shape->node);
     }
     for (const Branch* child : branch.children) {
         branch.openNodes.insert(branch.openNodes.end(), child->openNodes.begin(), child->openNodes.end());
     }
     branch.pending = pendingOf(branch.openNodes);
-    setWindow(branch);
+    addAsked(branch);
     return &branch;
+}
+
+/// What is asked of the branch's nodes, and what its spread alone makes of that.
+void BranchSolver::addAsked(Branch& branch) const {
+    const Shape& shape = *branch.shape;
+    const Rational off = std::max(1 - branch.low, branch.high - 1);
+    for (const std::size_t index : space_.wishesAt[shape.node]) {
+        const Wish& wish = space_.question.wishes[index];
+        if (!inForce_.wishes[index]) {
+            continue;
+        }
+        branch.wishes.push_back(index);
+        branch.hasTolerances = branch.hasTolerances || (wish.kind == Wish::Kind::at && wish.tolerance.within);
+        if (const auto stray = strayOf(wish, off, branch.isSpreadKnown)) {
+            branch.strays.push_back(*stray);
+            branch.leastStrained += wish.isSoft ? 0 : 1; // a soft one may be broken instead
+        }
+    }
+    if (shape.min && shape.max) {
+        const auto slack = [&](bool isTolerance) { return isTolerance ? Rational(0) : space_.part->slack; };
+        const bool isTooWide = *shape.min * (1 - slack(shape.isMinTolerance)) / branch.low >
+                               *shape.max * (1 + slack(shape.isMaxTolerance)) / branch.high;
+        branch.leastStrained += isTooWide ? 1 : 0;
+    }
+    for (const std::size_t sought : space_.promisesAt[shape.node]) {
+        const PromiseLine& line = space_.plan.promises[space_.question.promises[sought].index].line;
+        branch.hasTolerances = branch.hasTolerances || (inForce_.promises[sought] && toleranceOf(*space_.part, line));
+    }
+    for (const Branch* child : branch.children) {
+        branch.leastStrained += child->leastStrained;
+        branch.strays.insert(branch.strays.end(), child->strays.begin(), child->strays.end());
+        branch.hasTolerances = branch.hasTolerances || child->hasTolerances;
+        branch.wishes.insert(branch.wishes.end(), child->wishes.begin(), child->wishes.end());
+    }
+    std::sort(branch.strays.begin(), branch.strays.end(), std::greater<>());
 }
 
 std::vector<std::size_t> BranchSolver::pendingOf(const std::vector<std::size_t>& openNodes) const {
@@ -214,71 +279,107 @@ std::vector<std::size_t> BranchSolver::pendingOf(const std::vector<std::size_t>&
     return pending;
 }
 
-RateSpans BranchSolver::ownWindow(const Branch& branch) const {
-    RateSpans window = {{branch.min.value_or(Rational(0)), branch.max}};
-    if (branch.min && branch.max && *branch.min > *branch.max) {
-        return {};
+std::size_t BranchSolver::levelOf(const Level& level) {
+    const auto found = std::find(levels_.begin(), levels_.end(), level);
+    if (found != levels_.end()) {
+        return static_cast<std::size_t>(found - levels_.begin());
     }
-    if (branch.nominalMax) {
-        window = intersect(window, {{Rational(0), branch.nominalMax}});
+    levels_.push_back(level);
+    return levels_.size() - 1;
+}
+
+/// Where a node may stand by itself: its limits that hold in any case, wishes and promises.
+const RateSpans& BranchSolver::nodeWindow(std::size_t node, std::size_t level) {
+    const auto known = nodeWindows_.find({node, level});
+    if (known != nodeWindows_.end()) {
+        return known->second;
     }
-    if (const auto& pinned = space_.pinnedAt[branch.node]) {
+    const Level& now = levels_[level];
+    RateSpans window = {{Rational(0), highest_[node]}};
+    if (inForce_.limits[node]) {
+        for (const SpaceLimit& limit : space_.limits[node]) {
+            if ((!limit.tier || *limit.tier == tier_) && limit.own == nullptr && !limit.dependence) {
+                window = intersect(window, {{limit.min.value_or(Rational(0)), limit.max}});
+            }
+        }
+    }
+    if (const auto& pinned = space_.pinnedAt[node]) {
         window = intersect(window, {{*pinned, *pinned}});
     }
-    for (const std::size_t index : space_.wishesAt[branch.node]) {
+    for (const std::size_t index : space_.wishesAt[node]) {
         const Wish& wish = space_.question.wishes[index];
-        if (!inForce_.wishes[index] || (wish.isSoft && pass_.isAll)) {
+        if (!inForce_.wishes[index] || (wish.isSoft && now.isAll)) {
             continue;
         }
         if (wish.kind == Wish::Kind::at) {
-            const Rational off = wish.tolerance.within ? *wish.tolerance.within * pass_.share : Rational(0);
+            const Rational off = wish.tolerance.within ? *wish.tolerance.within * now.share : Rational(0);
             window = intersect(window, {{std::max(Rational(0), wish.hertz * (1 - off)), wish.hertz * (1 + off)}});
         } else if (wish.low || wish.high) {
             window = intersect(window, {{wish.low.value_or(Rational(0)), wish.high}});
         }
+        if (now.extreme == index && wish.kind == Wish::Kind::highest) {
+            const Rational end = std::min(wish.high.value_or(highest_[node]), highest_[node]);
+            window = intersect(window, {{end * (1 - now.off), std::nullopt}});
+        } else if (now.extreme == index && wish.low) {
+            window = intersect(window, {{Rational(0), *wish.low * (1 + now.off)}});
+        }
     }
-    return intersect(window, judges_.windowAt(branch.node, highest_[branch.node]));
+    window = intersect(window, judges_.windowAt(node, highest_[node], now.share));
+    return nodeWindows_.emplace(std::pair(node, level), std::move(window)).first->second;
 }
 
-/// The parent's rates from which the branch's own window can be reached.
-RateSpans BranchSolver::parentWindow(const Branch& branch) const {
-    if (branch.window.empty()) {
+RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, std::size_t level) {
+    const std::vector<std::size_t>& inputs = space_.nodes[shape.node].inputs;
+    if (own.empty() || inputs.empty()) {
         return {};
     }
-    const std::int64_t divides = countOf(*branch.divide);
-    const std::int64_t multiplies = countOf(*branch.multiply);
-    const bool isFew = divides <= kMostProducts && multiplies <= kMostProducts && divides * multiplies <= kMostProducts &&
-                       divides * multiplies * static_cast<std::int64_t>(branch.window.size()) <= 8 * kMostProducts;
-    RateSpans window;
+    const RateSpans& within = nodeWindow(inputs[shape.from], level);
+    const bool isFew = shape.divides <= kMostProducts && shape.multiplies <= kMostProducts &&
+                       shape.divides * shape.multiplies <= kMostProducts;
     if (isFew) {
-        eachValue(*branch.divide, std::nullopt, std::nullopt, [&](const Rational& divide) {
-            return eachValue(*branch.multiply, std::nullopt, std::nullopt, [&](const Rational& multiply) {
-                appendScaled(window, branch.window, divide / (branch.factor * multiply));
+        RateSpans window;
+        eachValue(*shape.divide, std::nullopt, std::nullopt, [&](const Rational& divide) {
+            return eachValue(*shape.multiply, std::nullopt, std::nullopt, [&](const Rational& multiply) {
+                appendScaled(window, own, divide / (shape.factor * multiply), within);
                 return true;
             });
         });
         return united(std::move(window), kMostSpans);
     }
-    const auto& last = branch.window.back().high;
-    return {{branch.window.front().low * branch.divide->least() / (branch.factor * branch.multiply->most()),
-             last ? std::optional(*last * branch.divide->most() / (branch.factor * branch.multiply->least())) : std::nullopt}};
+    const auto& last = own.back().high;
+    return {{own.front().low * shape.divide->least() / (shape.factor * shape.multiply->most()),
+             last ? std::optional(*last * shape.divide->most() / (shape.factor * shape.multiply->least())) : std::nullopt}};
 }
 
-void BranchSolver::setWindow(Branch& branch) const {
-    try {
-        branch.window = ownWindow(branch);
-        for (const Branch* child : branch.children) {
-            branch.window = intersect(branch.window, parentWindow(*child));
-            branch.isDeep = branch.isDeep || child->isDeep || countOf(*child->multiply) > 1;
-        }
-    } catch (const RationalOverflow&) { // it can't be told: anything may fit
-        branch.window = allRates();
-        branch.isDeep = true;
+const Window& BranchSolver::windowOf(Shape& shape, std::size_t level) {
+    const auto known = shape.windows.find(level);
+    if (known != shape.windows.end()) {
+        return known->second;
     }
+    Window& window = shape.windows[level];
+    try {
+        std::vector<const RateSpans*> lists; // the shortest first: what it leaves is soon compared
+        for (Shape* child : shape.children) {
+            lists.push_back(&windowOf(*child, level).above);
+        }
+        std::sort(lists.begin(), lists.end(), [](const RateSpans* a, const RateSpans* b) { return a->size() < b->size(); });
+        window.own = nodeWindow(shape.node, level);
+        if (shape.min || shape.max) {
+            window.own = intersect(window.own, {{shape.min.value_or(Rational(0)), shape.max}});
+        }
+        for (const RateSpans* list : lists) {
+            window.own = intersect(window.own, *list);
+        }
+        window.above = parentWindow(shape, window.own, level);
+    } catch (const RationalOverflow&) { // it can't be told: anything may fit
+        window.own = window.above = allRates();
+        shape.isDeep = true;
+    }
+    return window;
 }
 
-bool BranchSolver::isAllowed(const Branch& branch, const Candidate& candidate) const {
-    for (const auto& [dependence, wanted] : branch.classes) {
+bool BranchSolver::isAllowed(const Shape& shape, const Candidate& candidate) const {
+    for (const auto& [dependence, wanted] : shape.classes) {
         const Dependence& on = space_.dependences[dependence];
         if (on.classOf(on.isMultiply ? candidate.multiply : candidate.divide) != wanted) {
             return false;
@@ -287,28 +388,29 @@ bool BranchSolver::isAllowed(const Branch& branch, const Candidate& candidate) c
     return true;
 }
 
-/// Visits every setting of the branch's own controls with which its rate is in the window.
+/// Visits every setting of the shape's own controls with which its rate is in the window.
 template <class Visit>
-void BranchSolver::eachCandidate(const Branch& branch, const Rational& parent, Visit visit) {
+void BranchSolver::eachCandidate(const Shape& shape, const RateSpans& window, const Rational& parent, Visit visit) {
     Candidate candidate;
-    candidate.from = branch.from;
-    if (space_.nodes[branch.node].source != nullptr) {
-        const SpaceNode& node = space_.nodes[branch.node];
-        const bool mayTurn = mayChange(space_, inForce_, branch.node, "rate");
+    candidate.from = shape.from;
+    if (space_.nodes[shape.node].source != nullptr) {
+        const SpaceNode& node = space_.nodes[shape.node];
+        const bool mayTurn = mayChange(space_, inForce_, shape.node, "rate");
         for (std::size_t i = 0; i < node.rates.size(); ++i) {
             candidate.from = i;
             candidate.hertz = node.rates[i];
-            const bool isPossible = (mayTurn || i == node.rateNow) && spansContain(branch.window, candidate.hertz);
+            const bool isPossible = (mayTurn || i == node.rateNow) && spansContain(window, candidate.hertz);
             if (isPossible && (!effort_.step() || !visit(candidate))) {
                 return;
             }
         }
         return;
     }
-    const Rational base = parent * branch.factor;
-    const bool isDivideInner = countOf(*branch.divide) >= countOf(*branch.multiply);
-    const FactorSet& outer = isDivideInner ? *branch.multiply : *branch.divide;
-    const FactorSet& inner = isDivideInner ? *branch.divide : *branch.multiply;
+    const Rational base = parent * shape.factor;
+    const bool isDivideInner = shape.divides >= shape.multiplies;
+    const FactorSet& outer = isDivideInner ? *shape.multiply : *shape.divide;
+    const FactorSet& inner = isDivideInner ? *shape.divide : *shape.multiply;
+    const bool isEachTried = std::max(shape.divides, shape.multiplies) <= 2 * static_cast<std::int64_t>(window.size());
     eachValue(outer, std::nullopt, std::nullopt, [&](const Rational& first) {
         const Rational scale = isDivideInner ? base * first : base / first;
         (isDivideInner ? candidate.multiply : candidate.divide) = first;
@@ -318,13 +420,13 @@ void BranchSolver::eachCandidate(const Branch& branch, const Rational& parent, V
             }
             candidate.hertz = isDivideInner ? scale / second : scale * second;
             (isDivideInner ? candidate.divide : candidate.multiply) = second;
-            const bool isIn = isChecked || spansContain(branch.window, candidate.hertz);
-            return !isIn || !isAllowed(branch, candidate) || visit(candidate);
+            const bool isIn = isChecked || spansContain(window, candidate.hertz);
+            return !isIn || !isAllowed(shape, candidate) || visit(candidate);
         };
-        if (countOf(inner) <= 2 * static_cast<std::int64_t>(branch.window.size())) {
+        if (isEachTried) {
             return eachValue(inner, std::nullopt, std::nullopt, [&](const Rational& second) { return take(second, false); });
         }
-        for (const RateSpan& span : branch.window) {
+        for (const RateSpan& span : window) {
             std::optional<Rational> low = span.low / scale;
             std::optional<Rational> high = span.high ? std::optional(*span.high / scale) : std::nullopt;
             if (isDivideInner) { // rate = scale ÷ divider
@@ -340,42 +442,85 @@ void BranchSolver::eachCandidate(const Branch& branch, const Rational& parent, V
     });
 }
 
-bool BranchSolver::fits(Branch& branch, const Rational& parent) {
-    const auto known = branch.fits.find(parent);
-    if (known != branch.fits.end()) {
+bool BranchSolver::fitsAt(Shape& shape, const Rational& parent, std::size_t level) {
+    const auto known = shape.fits.find({level, parent});
+    if (known != shape.fits.end()) {
         return known->second;
     }
     bool isFit = false;
-    if (!branch.window.empty()) {
-        eachCandidate(branch, parent, [&](const Candidate& candidate) {
-            isFit = !branch.isDeep || std::all_of(branch.children.begin(), branch.children.end(),
-                                                  [&](Branch* child) { return fits(*child, candidate.hertz); });
+    if (const RateSpans& window = windowOf(shape, level).own; !window.empty()) {
+        eachCandidate(shape, window, parent, [&](const Candidate& candidate) {
+            isFit = !shape.isDeep || std::all_of(shape.children.begin(), shape.children.end(),
+                                                 [&](Shape* child) { return fitsAt(*child, candidate.hertz, level); });
             return !isFit;
         });
     }
     if (!effort_.isOver()) {
-        branch.fits.emplace(parent, isFit);
+        shape.fits.emplace(std::pair(level, parent), isFit);
     }
     return isFit || effort_.isOver();
 }
 
-bool BranchSolver::addWishes(std::size_t node, const Bounds& hertz, bool isKnown, Score& score) const {
+/// What the rate of a wish for an extreme can't be beyond.
+std::optional<Rational> BranchSolver::endOf(const Wish& wish) const {
+    if (wish.kind == Wish::Kind::highest) {
+        const Rational& highest = highest_[*space_.part->findNode(wish.line)];
+        return std::min(wish.high.value_or(highest), highest);
+    }
+    return wish.kind == Wish::Kind::lowest ? wish.low : std::nullopt;
+}
+
+std::vector<Rational> BranchSolver::leastExtremes() const {
+    std::vector<Rational> least(space_.extremes);
+    for (std::size_t i = 0; i < space_.question.wishes.size(); ++i) {
+        const Wish& wish = space_.question.wishes[i];
+        if (wish.kind == Wish::Kind::highest) { // where a soft one is missed it may be beyond its own end
+            least[space_.extremeOf[i]] = -(wish.isSoft ? highest_[*space_.part->findNode(wish.line)] : *endOf(wish));
+        } else if (wish.kind == Wish::Kind::lowest && wish.low && !wish.isSoft) {
+            least[space_.extremeOf[i]] = *wish.low;
+        }
+    }
+    return least;
+}
+
+void BranchSolver::addBound(const Branch& branch, const Rational& parent, Bound& bound) {
+    bound.score.strained += branch.leastStrained;
+    Score strays;
+    strays.strays = branch.strays;
+    bound.score += strays;
+    for (const std::size_t index : branch.wishes) {
+        const Wish& wish = space_.question.wishes[index];
+        const bool isExtreme = wish.kind == Wish::Kind::highest || wish.kind == Wish::Kind::lowest;
+        if (isExtreme && !wish.isSoft && endOf(wish) &&
+            !fitsAt(*branch.shape, parent, levelOf({Rational(1), false, index, 0}))) {
+            bound.beyond.push_back(index);
+        }
+    }
+}
+
+bool BranchSolver::addWishes(std::size_t node, const Bounds& hertz, bool isKnown, const Level& level, Score& score) const {
     for (const std::size_t index : space_.wishesAt[node]) {
         if (!inForce_.wishes[index]) {
             continue;
         }
         const Wish& wish = space_.question.wishes[index];
         const WishStanding standing = standingOf(wish, hertz, isKnown, space_.part->slack);
-        if (standing.state == State::broken && (!wish.isSoft || !pass_.isAll)) {
+        if (standing.state == State::broken && (!wish.isSoft || !level.isAll)) {
             return false;
         }
-        if (standing.ratio > pass_.share && !pass_.isAll) {
+        if (!level.isAll && standing.ratio > level.share) {
             return false;
         }
         score.broken += standing.state == State::broken ? 1 : 0;
         score.strained += standing.state == State::strained ? 1 : 0;
+        const Rational off = std::max(1 - hertz.min / hertz.nominal, hertz.max / hertz.nominal - 1);
+        if (const auto stray = strayOf(wish, off, isKnown)) {
+            Score strays;
+            strays.strays = {*stray};
+            score += strays;
+        }
         if (!standing.ratio.isZero()) {
-            score += Score{0, 0, {}, {standing.ratio}, 0, {}, {}, {}, {}};
+            score += Score{0, 0, {}, {}, {standing.ratio}, 0, {}, {}, {}, {}};
         }
         if (wish.kind == Wish::Kind::highest || wish.kind == Wish::Kind::lowest) {
             score.extremes.resize(space_.extremes);
@@ -385,7 +530,7 @@ bool BranchSolver::addWishes(std::size_t node, const Bounds& hertz, bool isKnown
     return true;
 }
 
-bool BranchSolver::addPromises(std::size_t node, const Bounds& hertz, bool isKnown, Score& score) {
+bool BranchSolver::addPromises(std::size_t node, const Bounds& hertz, bool isKnown, const Level& level, Score& score) {
     if (space_.promisesAt[node].empty()) {
         return true;
     }
@@ -396,10 +541,11 @@ bool BranchSolver::addPromises(std::size_t node, const Bounds& hertz, bool isKno
     if (standing.isHardBroken) {
         return false;
     }
-    if (!pass_.isAll && (standing.broken > 0 || (!standing.ratios.empty() && standing.ratios.front() > pass_.share))) {
+    const bool isHeldBack = !standing.ratios.empty() && standing.ratios.front() > level.share;
+    if (!level.isAll && (standing.broken > 0 || isHeldBack)) {
         return false;
     }
-    score += Score{standing.broken, standing.strained, {}, standing.ratios, 0, {}, {}, {}, {}};
+    score += Score{standing.broken, standing.strained, {}, {}, standing.ratios, 0, {}, {}, {}, {}};
     return true;
 }
 
@@ -413,15 +559,16 @@ bool BranchSolver::isStrained(const Branch& branch, const Bounds& hertz, const s
 }
 
 /// What the node itself adds to a piece; false where it can't be so.
-bool BranchSolver::addOwn(const Branch& branch, const Candidate& candidate, Piece& piece) {
+bool BranchSolver::addOwn(const Branch& branch, const Candidate& candidate, const Level& level, Piece& piece) {
     const bool isPlain = branch.low == 1 && branch.high == 1;
     const Bounds hertz = isPlain ? Bounds::exactly(candidate.hertz)
                                  : Bounds{candidate.hertz * branch.low, candidate.hertz, candidate.hertz * branch.high};
-    std::optional<Rational> min = branch.min;
-    std::optional<Rational> max = branch.max;
-    bool isMinTolerance = branch.isMinTolerance;
-    bool isMaxTolerance = branch.isMaxTolerance;
-    for (const SpaceLimit* limit : branch.ownLimits) {
+    const Shape& shape = *branch.shape;
+    std::optional<Rational> min = shape.min;
+    std::optional<Rational> max = shape.max;
+    bool isMinTolerance = shape.isMinTolerance;
+    bool isMaxTolerance = shape.isMaxTolerance;
+    for (const SpaceLimit* limit : shape.ownLimits) {
         const Rational& value = limit->own->control == "multiply" ? candidate.multiply : candidate.divide;
         if (std::find(limit->own->is.begin(), limit->own->is.end(), value) == limit->own->is.end()) {
             continue;
@@ -436,30 +583,30 @@ bool BranchSolver::addOwn(const Branch& branch, const Candidate& candidate, Piec
         }
     }
     if ((min && candidate.hertz < *min) || (max && candidate.hertz > *max) ||
-        (branch.nominalMax && candidate.hertz > *branch.nominalMax)) {
+        (shape.nominalMax && candidate.hertz > *shape.nominalMax)) {
         return false;
     }
     piece.score.strained += isStrained(branch, hertz, min, isMinTolerance, max, isMaxTolerance) ? 1 : 0;
-    if (!addWishes(branch.node, hertz, branch.isSpreadKnown, piece.score) ||
-        !addPromises(branch.node, hertz, branch.isSpreadKnown, piece.score)) {
+    if (!addWishes(shape.node, hertz, branch.isSpreadKnown, level, piece.score) ||
+        !addPromises(shape.node, hertz, branch.isSpreadKnown, level, piece.score)) {
         return false;
     }
-    addCosts(branch, candidate, piece.score);
-    piece.node = branch.node;
+    addCosts(shape.node, candidate, piece.score);
+    piece.node = shape.node;
     piece.from = candidate.from;
     piece.divide = candidate.divide;
     piece.multiply = candidate.multiply;
-    if (matters_[branch.node]) {
-        addRate(piece.rates, branch.node, candidate.hertz);
+    if (matters_[shape.node]) {
+        addRate(piece.rates, shape.node, candidate.hertz);
     }
     if (branch.isOpen) {
-        addRate(piece.open, branch.node, candidate.hertz);
+        addRate(piece.open, shape.node, candidate.hertz);
     }
     return true;
 }
 
-void BranchSolver::addCosts(const Branch& branch, const Candidate& candidate, Score& score) const {
-    const SpaceNode& node = space_.nodes[branch.node];
+void BranchSolver::addCosts(std::size_t at, const Candidate& candidate, Score& score) const {
+    const SpaceNode& node = space_.nodes[at];
     if (node.source != nullptr) {
         score.changes += candidate.from != node.rateNow ? 1 : 0;
     } else {
@@ -468,9 +615,9 @@ void BranchSolver::addCosts(const Branch& branch, const Candidate& candidate, Sc
         score.changes += candidate.multiply != node.multiplyNow ? 1 : 0;
     }
     if (wantsCurrent_) {
-        score.picoampere += drawInRun(space_, branch.node, candidate.hertz);
+        score.picoampere += drawInRun(space_, at, candidate.hertz);
     }
-    if (branch.node == space_.core) {
+    if (at == space_.core) {
         score.core -= candidate.hertz;
     }
     if (wantsOscillator_ && node.line != nullptr && !node.line->multiply.empty()) {
@@ -512,7 +659,7 @@ void BranchSolver::settle(std::vector<Piece>& pieces) const {
     std::vector<Piece> kept;
     for (Piece* piece : order) {
         std::size_t& here = perOpen[piece->open];
-        if (here >= pass_.most || (pass_.isFolded && !seen.emplace(piece->open, piece->rates).second)) {
+        if (here >= aim_.most || (aim_.isFolded && !seen.emplace(piece->open, piece->rates).second)) {
             continue;
         }
         ++here;
@@ -536,7 +683,7 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
         std::vector<Piece> next;
         for (std::size_t i = 0; i < made.size(); ++i) {
             for (std::size_t j = 0; j < list->size(); ++j) {
-                if (!isOpen && (i + 1) * (j + 1) > pass_.most) {
+                if (!isOpen && (i + 1) * (j + 1) > aim_.most) {
                     break; // so many are better in both
                 }
                 const Piece& part = *(*list)[j];
@@ -561,37 +708,112 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
     return made;
 }
 
+/// The levels at which a branch is looked at, one after the other until there is enough: by the first extreme that is wished in
+/// it, else by the tolerances.
+std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch) {
+    static const std::vector<Rational> kShares{Rational(0),      Rational(1, 65536), Rational(1, 16384), Rational(1, 4096),
+                                               Rational(1, 1024), Rational(1, 256),   Rational(1, 64),    Rational(1, 32),
+                                               Rational(1, 16),   Rational(1, 8),     Rational(1, 4),     Rational(1, 2)};
+    std::optional<std::size_t> extreme;
+    for (const std::size_t index : branch.wishes) {
+        const Wish& wish = space_.question.wishes[index];
+        const bool isExtreme = wish.kind == Wish::Kind::highest || wish.kind == Wish::Kind::lowest;
+        if (isExtreme && (!extreme || index < *extreme)) {
+            extreme = index;
+        }
+    }
+    std::vector<std::size_t> levels;
+    if (!aim_.onlyFits && aim_.isFolded && branch.pending.empty()) {
+        if (extreme || branch.hasTolerances) {
+            for (const Rational& share : kShares) {
+                levels.push_back(levelOf({share, false, extreme, 0}));
+            }
+        }
+        if (extreme) {
+            for (const Rational& off : kShares) {
+                levels.push_back(levelOf({Rational(1), false, extreme, off}));
+            }
+        }
+    }
+    levels.push_back(0);
+    return levels;
+}
+
+/// Whether nothing that the level holds back can be better than these: they keep all, strain only what must be strained, and
+/// where it held back errors they have the extremes that were wished.
+bool BranchSolver::areBest(const Branch& branch, const Pieces& pieces, const Level& level) const {
+    if (level.isAll) {
+        return true;
+    }
+    const auto isBest = [&](const Piece* piece) {
+        if (piece->score.broken > 0 || piece->score.strained > branch.leastStrained) {
+            return false;
+        }
+        return level.share == 1 || std::all_of(branch.wishes.begin(), branch.wishes.end(), [&](std::size_t index) {
+                   const Wish& wish = space_.question.wishes[index];
+                   if (wish.kind != Wish::Kind::highest && wish.kind != Wish::Kind::lowest) {
+                       return true;
+                   }
+                   const auto end = endOf(wish);
+                   return end && piece->score.extremes[space_.extremeOf[index]] == extremeOf(wish, *end);
+               });
+    };
+    return pieces.size() >= aim_.most && std::all_of(pieces.begin(), pieces.end(), isBest);
+}
+
 const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent) {
-    const auto known = branch.solved.find(parent);
+    if (space_.nodes[branch.shape->node].source != nullptr) {
+        return solveAt(branch, parent, 0); // what hangs on a source has nothing else in common: each goes its own levels
+    }
+    const auto known = branch.best.find(parent);
+    if (known != branch.best.end()) {
+        return *known->second;
+    }
+    const Pieces* pieces = nullptr;
+    for (const std::size_t level : levelsFor(branch)) {
+        pieces = &solveAt(branch, parent, level);
+        if (effort_.isOver() || areBest(branch, *pieces, levels_[level])) {
+            break;
+        }
+    }
+    if (!effort_.isOver()) {
+        branch.best.emplace(parent, pieces);
+    }
+    return *pieces;
+}
+
+const Pieces& BranchSolver::solveAt(Branch& branch, const Rational& parent, std::size_t level) {
+    const auto known = branch.solved.find({level, parent});
     if (known != branch.solved.end()) {
         return known->second;
     }
     constexpr std::size_t kSettleAfter = 256;
     const bool isOpen = !branch.pending.empty();
+    const bool isSource = space_.nodes[branch.shape->node].source != nullptr;
     std::vector<Piece> gathered;
     std::size_t settled = 0;
     const auto attempt = [&](const Candidate& candidate) {
         Piece own;
-        if (!addOwn(branch, candidate, own)) {
+        if (!addOwn(branch, candidate, levels_[level], own)) {
             return;
         }
         std::vector<const Pieces*> lists;
         Score best = own.score;
         for (Branch* child : branch.children) {
-            lists.push_back(&solve(*child, candidate.hertz));
+            lists.push_back(isSource ? &solve(*child, candidate.hertz) : &solveAt(*child, candidate.hertz, level));
             if (lists.back()->empty()) {
                 return;
             }
             best += lists.back()->front()->score;
         }
-        if (!isOpen && settled >= pass_.most && isWorse(best, gathered[pass_.most - 1])) {
+        if (!isOpen && settled >= aim_.most && isWorse(best, gathered[aim_.most - 1])) {
             return;
         }
         std::vector<Piece> made = combine(std::move(own), lists, branch.pending);
         std::move(made.begin(), made.end(), std::back_inserter(gathered));
     };
-    if (!branch.window.empty()) {
-        eachCandidate(branch, parent, [&](const Candidate& candidate) {
+    if (const RateSpans& window = windowOf(*branch.shape, level).own; !window.empty()) {
+        eachCandidate(*branch.shape, window, parent, [&](const Candidate& candidate) {
             try {
                 attempt(candidate);
             } catch (const RationalOverflow&) { // such a line has no rate
@@ -600,7 +822,7 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent) {
                 settle(gathered);
                 settled = gathered.size();
             }
-            return !(pass_.onlyFits && !isOpen && !gathered.empty());
+            return !(aim_.onlyFits && !isOpen && !gathered.empty());
         });
     }
     settle(gathered);
@@ -611,7 +833,7 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent) {
     if (effort_.isOver()) {
         return cutLists_.emplace_back(std::move(best));
     }
-    return branch.solved.emplace(parent, std::move(best)).first->second;
+    return branch.solved.emplace(std::pair(level, parent), std::move(best)).first->second;
 }
 
 bool BranchSolver::isSettable(std::size_t node) const {

@@ -9,10 +9,8 @@
 
 namespace wisetick {
 
-/// What one pass of a search looks for.
-struct Pass {
-    Rational share = 1;    ///< no more of a tolerance may be used up; what needs more is left to a later pass
-    bool isAll = true;     ///< the last pass: soft wishes may be missed
+/// What is wanted of a search.
+struct Aim {
     std::size_t most = 20; ///< pieces kept of each branch and rate
     bool isFolded = true;  ///< of those with equal rates where it matters only the best is kept
     bool onlyFits = false; ///< the first that fits is enough
@@ -44,25 +42,36 @@ struct Effort {
 /// branches live as long as it.
 class BranchSolver {
 public:
-    BranchSolver(const Space& space, const InForce& inForce, std::size_t tier, const Pass& pass, Effort& effort);
+    BranchSolver(const Space& space, const InForce& inForce, std::size_t tier, const Aim& aim, Effort& effort);
 
-    /// The values that the route lets a node's branch have.
+    /// The shape of a node fed from its input at that position, with those children, by node. `classes`: by dependence the class
+    /// assumed, or none.
+    Shape* shapeOf(std::size_t node, std::size_t from, std::vector<Shape*> children,
+                   const std::vector<std::optional<std::size_t>>& classes);
+
+    /// What a shape's rate strays by, and whether a rule in force compares it with another node that is on.
     struct Place {
-        std::size_t node = 0;
-        std::size_t from = 0;
         Rational low = 1; ///< least rate ÷ nominal, its own ripple counted
         Rational high = 1;
         bool isSpreadKnown = true;
-        bool isOpen = false; ///< a rule in force compares it with another node that is on
+        bool isOpen = false;
     };
-    /// The branch for that place with those children; classes: by dependence the class assumed, or none.
-    Branch* branchOf(const Place& place, std::vector<Branch*> children, const std::vector<std::optional<std::size_t>>& classes);
+    Branch* branchOf(Shape* shape, std::vector<Branch*> children, const Place& place);
 
     /// The best pieces of the branch below a parent of that rate, at most `most` for each set of open rates; empty: none.
     const Pieces& solve(Branch& branch, const Rational& parent);
 
     /// Whether there may be a piece at all: false is certain. Rules between lines are not looked at.
-    bool fits(Branch& branch, const Rational& parent);
+    bool fits(Shape& shape, const Rational& parent) { return fitsAt(shape, parent, 0); }
+
+    /// What no piece of the branch can be better than, as far as that is soon told.
+    struct Bound {
+        Score score;
+        std::vector<std::size_t> beyond; ///< wishes whose extreme is worse than the score says
+    };
+    void addBound(const Branch& branch, const Rational& parent, Bound& bound);
+    /// What no extreme can be better than.
+    std::vector<Rational> leastExtremes() const;
 
     /// The best of what `own` and one piece of each list make together. Rates that are not `pending` are open no longer.
     std::vector<Piece> combine(Piece own, const std::vector<const Pieces*>& lists, const std::vector<std::size_t>& pending) const;
@@ -77,20 +86,27 @@ private:
         Rational divide = 1;
         Rational multiply = 1;
     };
-    void setWindow(Branch& branch) const;
-    RateSpans ownWindow(const Branch& branch) const;
-    RateSpans parentWindow(const Branch& branch) const;
+    void setLimits(Shape& shape, const std::vector<std::optional<std::size_t>>& classes) const;
+    std::vector<std::size_t> levelsFor(const Branch& branch);
+    std::size_t levelOf(const Level& level);
+    bool fitsAt(Shape& shape, const Rational& parent, std::size_t level);
+    std::optional<Rational> endOf(const Wish& wish) const;
+    bool areBest(const Branch& branch, const Pieces& pieces, const Level& level) const;
+    const Pieces& solveAt(Branch& branch, const Rational& parent, std::size_t level);
+    const RateSpans& nodeWindow(std::size_t node, std::size_t level);
+    RateSpans parentWindow(const Shape& shape, const RateSpans& own, std::size_t level);
+    const Window& windowOf(Shape& shape, std::size_t level);
     template <class Visit>
-    void eachCandidate(const Branch& branch, const Rational& parent, Visit visit);
-    bool isAllowed(const Branch& branch, const Candidate& candidate) const;
-    bool addOwn(const Branch& branch, const Candidate& candidate, Piece& piece);
-    bool addWishes(std::size_t node, const Bounds& hertz, bool isKnown, Score& score) const;
-    bool addPromises(std::size_t node, const Bounds& hertz, bool isKnown, Score& score);
+    void eachCandidate(const Shape& shape, const RateSpans& window, const Rational& parent, Visit visit);
+    bool isAllowed(const Shape& shape, const Candidate& candidate) const;
+    bool addOwn(const Branch& branch, const Candidate& candidate, const Level& level, Piece& piece);
+    bool addWishes(std::size_t node, const Bounds& hertz, bool isKnown, const Level& level, Score& score) const;
+    bool addPromises(std::size_t node, const Bounds& hertz, bool isKnown, const Level& level, Score& score);
     bool isStrained(const Branch& branch, const Bounds& hertz, const std::optional<Rational>& min, bool isMinTolerance,
                     const std::optional<Rational>& max, bool isMaxTolerance) const;
-    void addCosts(const Branch& branch, const Candidate& candidate, Score& score) const;
-    Rational drawOf(std::size_t node, const Rational& hertz) const;
+    void addCosts(std::size_t node, const Candidate& candidate, Score& score) const;
     bool keepsRules(const std::vector<RateAt>& open) const;
+    void addAsked(Branch& branch) const;
     std::vector<std::size_t> pendingOf(const std::vector<std::size_t>& openNodes) const;
     void settle(std::vector<Piece>& pieces) const;
     bool isWorse(const Score& score, const Piece& piece) const;
@@ -98,15 +114,21 @@ private:
     const Space& space_;
     const InForce& inForce_;
     std::size_t tier_;
-    const Pass& pass_;
+    const Aim& aim_;
     Effort& effort_;
     PromiseJudges judges_;
     std::vector<FactorSet> divide_; ///< by node, as far as it may change
     std::vector<FactorSet> multiply_;
+    std::vector<std::int64_t> divides_; ///< how many values they have
+    std::vector<std::int64_t> multiplies_;
+    std::vector<std::vector<std::size_t>> leansOn_; ///< by node: dependences that it has to do with
     std::vector<Rational> highest_; ///< by node, Hz: no rate can be above
+    std::vector<Level> levels_; ///< the first lets everything through
+    std::map<std::pair<std::size_t, std::size_t>, RateSpans> nodeWindows_; ///< by node and level
     std::vector<bool> matters_;
     bool wantsCurrent_ = false;
     bool wantsOscillator_ = false;
+    std::map<std::vector<std::size_t>, std::unique_ptr<Shape>> shapes_;
     std::map<std::vector<std::size_t>, std::unique_ptr<Branch>> branches_;
     std::map<std::pair<Rational, Rational>, std::size_t> spreads_;
     std::deque<Piece> pieces_;

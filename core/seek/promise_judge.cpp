@@ -40,7 +40,7 @@ bool PromiseJudges::Asked::operator<(const Asked& other) const {
     return hertz.max != other.hertz.max ? hertz.max < other.hertz.max : isWorstKnown < other.isWorstKnown;
 }
 
-PromiseJudges::PromiseJudges(const Space& space, const InForce& inForce, std::size_t tier, const Rational& share)
+PromiseJudges::PromiseJudges(const Space& space, const InForce& inForce, std::size_t tier)
     : space_(space), inForce_(inForce), controls_(space.present), lines_(space.part->nodeCount()) {
     if (!space.part->tiers.empty()) {
         controls_.tier = tier;
@@ -73,7 +73,7 @@ PromiseJudges::PromiseJudges(const Space& space, const InForce& inForce, std::si
         for (const std::size_t sought : space.promisesAt[node]) {
             if (inForce.promises[sought] && isHard(sought)) {
                 const PromiseLine& line = space.plan.promises[space.question.promises[sought].index].line;
-                windows_[node].push_back(windowsOf(node, line, share < 1 ? narrowed(*space.part, line, share) : line.ask));
+                windows_[node].push_back(windowsOf(node, line, line.ask));
             }
         }
     }
@@ -156,13 +156,14 @@ RateWindows PromiseJudges::windowsOf(std::size_t node, const PromiseLine& line, 
     }
 }
 
-RateSpans PromiseJudges::windowAt(std::size_t node, const Rational& highest) const {
+RateSpans PromiseJudges::windowAt(std::size_t node, const Rational& highest, const Rational& share) const {
     RateSpans window = allRates();
-    const auto found = windows_.find(node);
-    if (found == windows_.end()) {
-        return window;
-    }
-    for (const RateWindows& windows : found->second) {
+    for (const std::size_t sought : space_.promisesAt[node]) {
+        if (!inForce_.promises[sought] || !isHard(sought)) {
+            continue;
+        }
+        const PromiseLine& line = space_.plan.promises[space_.question.promises[sought].index].line;
+        const RateWindows windows = windowsOf(node, line, share < 1 ? narrowed(*space_.part, line, share) : line.ask);
         try {
             RateSpans spans = windows.spans(0, highest, kMostSpans);
             if (spans.size() < kMostSpans) { // else they are not all of them

@@ -18,14 +18,14 @@ struct PromiseStanding {
 /// has judged.
 class PromiseJudges {
 public:
-    /// No more than `share` of a tolerance may be used up.
-    PromiseJudges(const Space& space, const InForce& inForce, std::size_t tier, const Rational& share);
+    PromiseJudges(const Space& space, const InForce& inForce, std::size_t tier);
 
     /// Promises of the question at that node, which runs at `hertz`.
     const PromiseStanding& at(std::size_t node, const Bounds& hertz, bool isWorstKnown);
 
-    /// The rates up to `highest` at which no hard promise there is broken for certain; a superset.
-    RateSpans windowAt(std::size_t node, const Rational& highest) const;
+    /// The rates up to `highest` at which no hard promise there is broken for certain, with no more than `share` of its tolerance
+    /// used up; a superset.
+    RateSpans windowAt(std::size_t node, const Rational& highest, const Rational& share) const;
 
     /// Whether no hard promise there is broken for certain at that rate; quicker than judging them.
     bool mayHold(std::size_t node, const Rational& hertz) const;

@@ -37,7 +37,20 @@ bool spansContain(const RateSpans& spans, const Rational& hertz) {
 }
 
 RateSpans intersect(const RateSpans& a, const RateSpans& b) {
+    constexpr std::size_t kMuchLonger = 8;
     RateSpans both;
+    if (a.size() > kMuchLonger * b.size()) {
+        return intersect(b, a);
+    }
+    if (b.size() > kMuchLonger * a.size()) { // each of the few is looked up among the many
+        for (const RateSpan& span : a) {
+            for (std::size_t i = firstSpanFrom(b, span.low); i < b.size() && (!span.high || b[i].low <= *span.high); ++i) {
+                const bool isShorter = span.high && (!b[i].high || *span.high <= *b[i].high);
+                both.push_back({std::max(span.low, b[i].low), isShorter ? span.high : b[i].high});
+            }
+        }
+        return both;
+    }
     for (std::size_t i = 0, j = 0; i < a.size() && j < b.size();) {
         const Rational& low = std::max(a[i].low, b[j].low);
         const bool isFirstShorter = a[i].high && (!b[j].high || *a[i].high <= *b[j].high);
@@ -73,9 +86,15 @@ RateSpans united(RateSpans spans, std::size_t most) {
     return spans;
 }
 
-void appendScaled(RateSpans& spans, const RateSpans& others, const Rational& factor) {
-    for (const RateSpan& span : others) {
-        spans.push_back({span.low * factor, span.high ? std::optional(*span.high * factor) : std::nullopt});
+void appendScaled(RateSpans& spans, const RateSpans& others, const Rational& factor, const RateSpans& within) {
+    if (within.empty()) {
+        return;
+    }
+    const Rational first = within.front().low / factor;
+    const auto& last = within.back().high;
+    const std::optional<Rational> end = last ? std::optional(*last / factor) : std::nullopt;
+    for (std::size_t i = firstSpanFrom(others, first); i < others.size() && (!end || others[i].low <= *end); ++i) {
+        spans.push_back({others[i].low * factor, others[i].high ? std::optional(*others[i].high * factor) : std::nullopt});
     }
 }
 

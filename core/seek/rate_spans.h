@@ -24,7 +24,7 @@ RateSpans intersect(const RateSpans& a, const RateSpans& b);
 /// Sorted and joined; where there are more than `most`, neighbours are joined over their gaps until there are not.
 RateSpans united(RateSpans spans, std::size_t most);
 
-/// Every span times a factor > 0.
-void appendScaled(RateSpans& spans, const RateSpans& others, const Rational& factor);
+/// Every span times a factor > 0, as far as it meets the hull of `within`.
+void appendScaled(RateSpans& spans, const RateSpans& others, const Rational& factor, const RateSpans& within);
 
 } // namespace wisetick

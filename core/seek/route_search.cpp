@@ -6,6 +6,15 @@
 
 namespace wisetick {
 
+namespace {
+
+/// The greatest deviation of a source's rate, as a share.
+Rational offOf(const SpaceNode& source) {
+    return source.isSpreadKnown ? std::max(1 - source.low, source.high - 1) : Rational(1);
+}
+
+} // namespace
+
 std::strong_ordering compareWholes(const Whole& a, const Whole& b, const std::vector<Preference>& prefers) {
     if (const auto order = compareScores(a.score, b.score, prefers); order != std::strong_ordering::equal) {
         return order;
@@ -33,6 +42,30 @@ bool BestTakes::mayEnter(const Score& score) const {
     return takes_.size() < most_ || compareScores(score, takes_.back().score, prefers_) != std::strong_ordering::greater;
 }
 
+bool BestTakes::mayEnter(const BranchSolver::Bound& bound, const Space& space) const {
+    if (takes_.size() < most_) {
+        return true;
+    }
+    const auto order = compareKeeping(bound.score, takes_.back().score);
+    if (order == std::strong_ordering::greater || bound.beyond.empty()) {
+        return order != std::strong_ordering::greater;
+    }
+    // up to the extremes both are alike, or the bound is less
+    const Score& last = takes_.back().score;
+    if (bound.score.broken != last.broken || bound.score.strained != last.strained || bound.score.strays != last.strays) {
+        return true;
+    }
+    for (std::size_t slot = 0; slot < last.extremes.size(); ++slot) {
+        const Rational& best = bound.score.extremes[slot];
+        const bool isBeyond = std::any_of(bound.beyond.begin(), bound.beyond.end(),
+                                          [&](std::size_t wish) { return space.extremeOf[wish] == slot; });
+        if (best != last.extremes[slot] || isBeyond) {
+            return best < last.extremes[slot];
+        }
+    }
+    return true;
+}
+
 bool BestTakes::offer(Whole whole) {
     const auto isLess = [&](const Whole& a, const Whole& b) {
         return compareWholes(a, b, prefers_) == std::strong_ordering::less;
@@ -55,10 +88,10 @@ bool BestTakes::offer(Whole whole) {
     return true;
 }
 
-RouteSearch::RouteSearch(const Space& space, const InForce& inForce, std::size_t tier, const Pass& pass, Effort& effort,
+RouteSearch::RouteSearch(const Space& space, const InForce& inForce, std::size_t tier, const Aim& aim, Effort& effort,
                          BestTakes& best, std::function<void()> onFound)
-    : space_(space), inForce_(inForce), tier_(tier), pass_(pass), effort_(effort), best_(best), onFound_(std::move(onFound)),
-      solver_(space, inForce, tier, pass, effort), classes_(space.dependences.size()) {
+    : space_(space), inForce_(inForce), tier_(tier), aim_(aim), effort_(effort), best_(best), onFound_(std::move(onFound)),
+      solver_(space, inForce, tier, aim, effort), classes_(space.dependences.size()) {
     fixed_.changes = space.present.tier && *space.present.tier != tier ? 1 : 0;
     for (std::size_t node = 0; node < space.nodes.size(); ++node) {
         const SpaceNode& each = space.nodes[node];
@@ -75,7 +108,19 @@ RouteSearch::RouteSearch(const Space& space, const InForce& inForce, std::size_t
         }
         positions_.push_back(std::move(positions));
     }
+    rank_.resize(space.nodes.size());
+    std::size_t rank = 0;
+    for (std::size_t node = 0; node < space.part->sources.size(); ++node) {
+        rank_[node] = rank++;
+    }
+    for (const std::size_t line : space.part->order) {
+        rank_[space.part->nodeOfLine(line)] = rank++;
+    }
+    for (std::size_t node = space.part->nodeCount(); node < space.nodes.size(); ++node) {
+        rank_[node] = rank++;
+    }
     findRoots();
+    findWhatMayBeOn();
 }
 
 /// Whether a node can't have a rate whatever its controls are.
@@ -154,6 +199,9 @@ void RouteSearch::findRoots() {
         roots_.push_back(*root);
     }
     std::stable_sort(roots_.begin(), roots_.end(), [](const Root& a, const Root& b) { return a.tightness > b.tightness; });
+}
+
+void RouteSearch::findWhatMayBeOn() {
     mayBeOn_.assign(space_.nodes.size(), false);
     std::vector<std::size_t> open;
     for (const Root& root : roots_) {
@@ -204,6 +252,7 @@ void RouteSearch::run() {
         }
     };
     assume(assume, 0);
+    solveWaiting();
 }
 
 void RouteSearch::runWithClasses() {
@@ -214,11 +263,28 @@ void RouteSearch::runWithClasses() {
 }
 
 void RouteSearch::eachRoot(std::size_t root, Route& route) {
-    if (effort_.isOver() || (pass_.onlyFits && !best_.takes().empty())) {
+    if (effort_.isOver() || (aim_.onlyFits && !best_.takes().empty())) {
         return;
     }
     if (root == roots_.size()) {
-        complete(route);
+        std::vector<std::pair<std::size_t, std::vector<std::size_t>>> open;
+        for (const std::size_t node : route.nodes) {
+            if (!route.from[node] && space_.nodes[node].source == nullptr && !positions_[node].empty()) {
+                auto& positions = open.emplace_back(node, std::vector<std::size_t>()).second;
+                for (const std::size_t position : positions_[node]) {
+                    if (mayFit(route, node, position)) {
+                        positions.push_back(position);
+                    }
+                }
+                if (positions.empty()) {
+                    return;
+                }
+                std::stable_sort(positions.begin(), positions.end(), [&](std::size_t a, std::size_t b) {
+                    return offOf(space_.nodes[space_.nodes[node].inputs[a]]) < offOf(space_.nodes[space_.nodes[node].inputs[b]]);
+                });
+            }
+        }
+        crown(0, open, route);
         return;
     }
     if (!roots_[root].isNeeded && roots_[root].isDead) {
@@ -229,6 +295,13 @@ void RouteSearch::eachRoot(std::size_t root, Route& route) {
     climb(roots_[root].node, root, route, false);
 }
 
+/// A mux that has nothing but sources to choose from: chosen last, as nothing else depends on it but what it is fed with.
+bool RouteSearch::isCrown(std::size_t node) const {
+    return positions_[node].size() > 1 && std::all_of(positions_[node].begin(), positions_[node].end(), [&](std::size_t position) {
+               return space_.nodes[space_.nodes[node].inputs[position]].source != nullptr;
+           });
+}
+
 /// Goes up from a node that must be on, and branches at every mux that may turn.
 void RouteSearch::climb(std::size_t node, std::size_t root, Route& route, bool hasChosen) {
     Route next = route;
@@ -237,7 +310,8 @@ void RouteSearch::climb(std::size_t node, std::size_t root, Route& route, bool h
             return;
         }
         next.isOn[node] = true;
-        if (space_.nodes[node].source != nullptr || positions_[node].empty()) {
+        next.nodes.push_back(node);
+        if (space_.nodes[node].source != nullptr || positions_[node].empty() || isCrown(node)) {
             break;
         }
         if (positions_[node].size() > 1) {
@@ -255,7 +329,8 @@ void RouteSearch::climb(std::size_t node, std::size_t root, Route& route, bool h
 }
 
 void RouteSearch::rootDone(std::size_t root, Route& route, bool hasChosen) {
-    if (hasChosen && root + 1 < roots_.size() && !mayFit(route, root)) {
+    // where nothing was chosen the whole route tells soon enough
+    if (hasChosen && !mayFit(route, topOf(route, roots_[root].node))) {
         return;
     }
     eachRoot(root + 1, route);
@@ -265,79 +340,106 @@ std::size_t RouteSearch::inputOf(const Route& route, std::size_t node) const {
     return space_.nodes[node].inputs[*route.from[node]];
 }
 
-/// The tree below each source that is on. A whole route's trees know which rates rules compare.
-std::vector<Branch*> RouteSearch::treesOf(const Route& route, bool isWhole) {
-    const Part& part = *space_.part;
-    const std::size_t count = space_.nodes.size();
-    std::vector<bool> isOpen(count);
-    if (isWhole) {
-        for (std::size_t i = 0; i < part.rules.size(); ++i) {
-            const Rule& rule = part.rules[i];
-            if (inForce_.rules[i] && route.isOn[rule.left] && route.isOn[rule.right]) {
-                isOpen[rule.left] = isOpen[rule.right] = true;
-            }
+std::size_t RouteSearch::topOf(const Route& route, std::size_t node) const {
+    while (route.from[node]) {
+        node = inputOf(route, node);
+    }
+    return node;
+}
+
+/// Parents before children.
+std::vector<std::size_t> RouteSearch::inOrder(std::vector<std::size_t> nodes) const {
+    std::sort(nodes.begin(), nodes.end(), [&](std::size_t a, std::size_t b) { return rank_[a] < rank_[b]; });
+    return nodes;
+}
+
+/// The shape of all that hangs on a node that nothing is above of yet.
+Shape* RouteSearch::shapeBelow(const Route& route, std::size_t top, std::size_t from) {
+    std::vector<std::size_t> nodes;
+    for (const std::size_t node : route.nodes) {
+        if (topOf(route, node) == top) {
+            nodes.push_back(node);
         }
     }
+    nodes = inOrder(std::move(nodes));
+    std::map<std::size_t, std::vector<Shape*>> children;
+    for (auto node = nodes.rbegin(); node != nodes.rend(); ++node) {
+        std::vector<Shape*>& below = children[*node];
+        std::sort(below.begin(), below.end(), [](const Shape* a, const Shape* b) { return a->node < b->node; });
+        Shape* shape = solver_.shapeOf(*node, *node == top ? from : *route.from[*node], std::move(below), classes_);
+        if (*node == top) {
+            return shape;
+        }
+        children[inputOf(route, *node)].push_back(shape);
+    }
+    return nullptr;
+}
+
+/// Whether the tree can still be kept if its top is fed from that input.
+bool RouteSearch::mayFit(const Route& route, std::size_t top, std::size_t position) {
+    const std::size_t source = space_.nodes[top].inputs[position];
+    if (isDead(source)) {
+        return false;
+    }
+    Shape* shape = shapeBelow(route, top, position);
+    const std::vector<Rational>& rates = space_.nodes[source].rates;
+    return std::any_of(rates.begin(), rates.end(), [&](const Rational& rate) { return solver_.fits(*shape, rate); });
+}
+
+/// Whether the tree that hangs on that node can still be kept.
+bool RouteSearch::mayFit(const Route& route, std::size_t top) {
+    if (space_.nodes[top].source != nullptr || positions_[top].empty()) {
+        return solver_.fits(*shapeBelow(route, top, 0), 0);
+    }
+    return std::any_of(positions_[top].begin(), positions_[top].end(),
+                       [&](std::size_t position) { return mayFit(route, top, position); });
+}
+
+/// The tree below each source that is on, and each peripheral without a clock.
+std::vector<Branch*> RouteSearch::treesOf(const Route& route) {
+    const Part& part = *space_.part;
+    const std::size_t count = space_.nodes.size();
     std::vector<BranchSolver::Place> places(count);
-    const auto place = [&](std::size_t node) {
+    for (std::size_t i = 0; i < part.rules.size(); ++i) {
+        const Rule& rule = part.rules[i];
+        if (inForce_.rules[i] && route.isOn[rule.left] && route.isOn[rule.right]) {
+            places[rule.left].isOpen = places[rule.right].isOpen = true;
+        }
+    }
+    const std::vector<std::size_t> order = inOrder(route.nodes);
+    for (const std::size_t node : order) {
         BranchSolver::Place& here = places[node];
         const SpaceNode& each = space_.nodes[node];
-        here.node = node;
-        here.isOpen = isOpen[node];
         if (each.source != nullptr) {
             here.low = each.low;
             here.high = each.high;
             here.isSpreadKnown = each.isSpreadKnown;
-            return;
+        } else if (route.from[node]) {
+            const BranchSolver::Place& above = places[inputOf(route, node)];
+            here.low = each.line == nullptr ? above.low : above.low * (1 - each.line->ripple);
+            here.high = each.line == nullptr ? above.high : above.high * (1 + each.line->ripple);
+            here.isSpreadKnown = above.isSpreadKnown;
         }
-        if (!route.from[node]) {
-            return; // a peripheral without a clock
-        }
-        const BranchSolver::Place& above = places[inputOf(route, node)];
-        here.from = *route.from[node];
-        here.low = each.line == nullptr ? above.low : above.low * (1 - each.line->ripple);
-        here.high = each.line == nullptr ? above.high : above.high * (1 + each.line->ripple);
-        here.isSpreadKnown = above.isSpreadKnown;
-    };
-    std::vector<std::size_t> order; // parents before children
-    for (std::size_t node = 0; node < part.sources.size(); ++node) {
-        order.push_back(node);
     }
-    for (const std::size_t line : part.order) {
-        order.push_back(part.nodeOfLine(line));
-    }
-    for (std::size_t node = part.nodeCount(); node < count; ++node) {
-        order.push_back(node);
-    }
-    std::erase_if(order, [&](std::size_t node) { return !route.isOn[node]; });
-    std::for_each(order.begin(), order.end(), place);
     std::vector<std::vector<Branch*>> children(count);
     std::vector<Branch*> trees;
     for (auto node = order.rbegin(); node != order.rend(); ++node) {
-        auto& below = children[*node];
-        std::sort(below.begin(), below.end(), [](const Branch* a, const Branch* b) { return a->node < b->node; });
-        Branch* branch = solver_.branchOf(places[*node], std::move(below), classes_);
+        std::vector<Branch*>& below = children[*node];
+        std::sort(below.begin(), below.end(), [](const Branch* a, const Branch* b) { return a->shape->node < b->shape->node; });
+        std::vector<Shape*> shapes;
+        for (const Branch* each : below) {
+            shapes.push_back(each->shape);
+        }
+        Shape* shape = solver_.shapeOf(*node, route.from[*node].value_or(0), std::move(shapes), classes_);
+        Branch* branch = solver_.branchOf(shape, std::move(below), places[*node]);
         if (route.from[*node]) {
             children[inputOf(route, *node)].push_back(branch);
         } else {
             trees.push_back(branch);
         }
     }
+    std::sort(trees.begin(), trees.end(), [](const Branch* a, const Branch* b) { return a->shape->node < b->shape->node; });
     return trees;
-}
-
-/// Whether the tree that the root has just been put on can still be kept.
-bool RouteSearch::mayFit(const Route& route, std::size_t root) {
-    std::size_t source = roots_[root].node;
-    while (route.from[source]) {
-        source = inputOf(route, source);
-    }
-    for (Branch* tree : treesOf(route, false)) {
-        if (tree->node == source) {
-            return solver_.fits(*tree, 0);
-        }
-    }
-    return true;
 }
 
 /// What is off or stays as it is must be in the class that was assumed; what was left without a clock must have none.
@@ -365,53 +467,113 @@ bool RouteSearch::classesHold(const Route& route) const {
     return true;
 }
 
-void RouteSearch::complete(const Route& route) {
-    if (!effort_.step() || !classesHold(route)) {
+/// Feeds the muxes that only sources are left for, in every way that may fit.
+void RouteSearch::crown(std::size_t at, const std::vector<std::pair<std::size_t, std::vector<std::size_t>>>& open, Route& route) {
+    if (effort_.isOver() || (aim_.onlyFits && !best_.takes().empty())) {
         return;
     }
-    std::vector<Branch*> trees = treesOf(route, true);
-    std::sort(trees.begin(), trees.end(), [](const Branch* a, const Branch* b) { return a->node < b->node; });
-    for (Branch* tree : trees) {
-        if (!solver_.fits(*tree, 0)) {
-            return;
-        }
+    if (at == open.size()) {
+        complete(route);
+        return;
     }
-    Piece own;
-    own.score = fixed_;
+    const auto& [node, positions] = open[at];
+    for (const std::size_t position : positions) {
+        Route fed = route;
+        fed.from[node] = position;
+        const std::size_t source = inputOf(fed, node);
+        if (!fed.isOn[source]) {
+            fed.isOn[source] = true;
+            fed.nodes.push_back(source);
+        }
+        crown(at + 1, open, fed);
+    }
+}
+
+/// What the route decides by itself.
+Score RouteSearch::scoreOf(const Route& route) const {
+    Score score = fixed_;
     for (const std::size_t root : route.left) { // soft wishes and promises that get no clock are missed
         const std::size_t node = roots_[root].node;
         for (const std::size_t wish : space_.wishesAt[node]) {
-            own.score.broken += inForce_.wishes[wish] ? 1 : 0;
+            score.broken += inForce_.wishes[wish] ? 1 : 0;
         }
         for (const std::size_t promise : space_.promisesAt[node]) {
-            own.score.broken += inForce_.promises[promise] ? 1 : 0;
+            score.broken += inForce_.promises[promise] ? 1 : 0;
         }
     }
-    if (own.score.broken > 0 && !pass_.isAll) {
-        return;
-    }
-    if (std::find(space_.question.prefers.begin(), space_.question.prefers.end(), Preference::wakeUp) !=
-        space_.question.prefers.end()) {
+    const auto& prefers = space_.question.prefers;
+    if (std::find(prefers.begin(), prefers.end(), Preference::wakeUp) != prefers.end()) {
         std::vector<std::optional<NodeIndex>> parents(space_.part->nodeCount());
         for (std::size_t node = space_.part->sources.size(); node < space_.part->nodeCount(); ++node) {
             parents[node] = space_.nodes[node].inputs[route.from[node].value_or(space_.nodes[node].from)];
         }
-        own.score.wakeUp = wakeUpOf(space_, parents, route.isOn);
+        score.wakeUp = wakeUpOf(space_, parents, route.isOn);
     }
+    return score;
+}
+
+/// A route that may fit waits until its turn: the most promising are solved first.
+void RouteSearch::complete(const Route& route) {
+    constexpr std::size_t kMostWaiting = 4096;
+    if (!effort_.step() || !classesHold(route)) {
+        return;
+    }
+    Waiting waiting{route, {}, treesOf(route), {}};
+    for (Branch* tree : waiting.trees) {
+        if (!solver_.fits(*tree->shape, 0)) {
+            return;
+        }
+    }
+    waiting.own.score = scoreOf(route);
+    if (aim_.onlyFits) {
+        solve(waiting);
+        return;
+    }
+    waiting.bound.score = waiting.own.score;
+    waiting.bound.score.extremes = solver_.leastExtremes();
+    for (const Branch* tree : waiting.trees) {
+        const auto& rates = space_.nodes[tree->shape->node].rates;
+        for (const Branch* branch : rates.size() == 1 ? tree->children : std::vector<Branch*>()) {
+            solver_.addBound(*branch, rates.front(), waiting.bound);
+        }
+    }
+    waiting_.push_back(std::move(waiting));
+    if (waiting_.size() >= kMostWaiting) {
+        solveWaiting();
+    }
+}
+
+void RouteSearch::solveWaiting() {
+    std::stable_sort(waiting_.begin(), waiting_.end(), [](const Waiting& a, const Waiting& b) {
+        const auto order = compareKeeping(a.bound.score, b.bound.score);
+        return order == std::strong_ordering::equal ? a.bound.beyond.size() < b.bound.beyond.size()
+                                                    : order == std::strong_ordering::less;
+    });
+    for (const Waiting& waiting : waiting_) {
+        if (effort_.isOver()) {
+            break;
+        }
+        if (best_.mayEnter(waiting.bound, space_)) {
+            solve(waiting);
+        }
+    }
+    waiting_.clear();
+}
+
+void RouteSearch::solve(const Waiting& waiting) {
     std::vector<const Pieces*> lists;
-    Score least = own.score;
-    for (Branch* tree : trees) {
+    Score least = waiting.own.score;
+    for (Branch* tree : waiting.trees) {
         lists.push_back(&solver_.solve(*tree, 0));
         if (lists.back()->empty()) {
             return;
         }
         least += lists.back()->front()->score;
     }
-    if (!best_.mayEnter(least)) {
-        return;
-    }
-    for (const Piece& piece : solver_.combine(std::move(own), lists, {})) {
-        offer(piece, route);
+    if (best_.mayEnter(least)) {
+        for (const Piece& piece : solver_.combine(waiting.own, lists, {})) {
+            offer(piece, waiting.route);
+        }
     }
 }
 

@@ -31,6 +31,8 @@ public:
 
     /// Whether a take with that score could still get in.
     bool mayEnter(const Score& score) const;
+    /// The same for what no take of a kind can be better than.
+    bool mayEnter(const BranchSolver::Bound& bound, const Space& space) const;
     /// True if it got in.
     bool offer(Whole whole);
     const std::vector<Whole>& takes() const { return takes_; }
@@ -46,7 +48,7 @@ private:
 /// each. `onFound` is called when one got in.
 class RouteSearch {
 public:
-    RouteSearch(const Space& space, const InForce& inForce, std::size_t tier, const Pass& pass, Effort& effort, BestTakes& best,
+    RouteSearch(const Space& space, const InForce& inForce, std::size_t tier, const Aim& aim, Effort& effort, BestTakes& best,
                 std::function<void()> onFound = {});
     void run();
 
@@ -59,33 +61,53 @@ private:
         std::size_t tightness = 0;
     };
     struct Route {
-        std::vector<std::optional<std::size_t>> from; ///< by node: position of the input
+        std::vector<std::optional<std::size_t>> from; ///< by node: position of the input; none yet where only sources are left
         std::vector<bool> isOn;
-        std::vector<std::size_t> left; ///< roots that stay without a clock
+        std::vector<std::size_t> nodes; ///< that are on
+        std::vector<std::size_t> left;  ///< roots that stay without a clock
     };
     void findRoots();
+    void findWhatMayBeOn();
     bool isDead(std::size_t node) const;
+    bool isCrown(std::size_t node) const;
     void runWithClasses();
     void eachRoot(std::size_t root, Route& route);
     void climb(std::size_t node, std::size_t root, Route& route, bool hasChosen);
     void rootDone(std::size_t root, Route& route, bool hasChosen);
     std::size_t inputOf(const Route& route, std::size_t node) const;
-    std::vector<Branch*> treesOf(const Route& route, bool isWhole);
-    bool mayFit(const Route& route, std::size_t root);
+    std::size_t topOf(const Route& route, std::size_t node) const;
+    std::vector<std::size_t> inOrder(std::vector<std::size_t> nodes) const;
+    Shape* shapeBelow(const Route& route, std::size_t top, std::size_t from);
+    bool mayFit(const Route& route, std::size_t top, std::size_t position);
+    bool mayFit(const Route& route, std::size_t top);
+    std::vector<Branch*> treesOf(const Route& route);
     bool classesHold(const Route& route) const;
+    void crown(std::size_t at, const std::vector<std::pair<std::size_t, std::vector<std::size_t>>>& open, Route& route);
+    /// A whole route that may be worth solving.
+    struct Waiting {
+        Route route;
+        Piece own; ///< what the route decides by itself
+        std::vector<Branch*> trees;
+        BranchSolver::Bound bound;
+    };
     void complete(const Route& route);
+    void solveWaiting();
+    void solve(const Waiting& waiting);
+    Score scoreOf(const Route& route) const;
     void offer(const Piece& piece, const Route& route);
 
     const Space& space_;
     const InForce& inForce_;
     std::size_t tier_;
-    const Pass& pass_;
+    const Aim& aim_;
     Effort& effort_;
     BestTakes& best_;
     std::function<void()> onFound_;
     BranchSolver solver_;
     std::vector<Root> roots_;
+    std::vector<Waiting> waiting_;
     std::vector<bool> mayBeOn_;
+    std::vector<std::size_t> rank_; ///< by node: parents have a lower one than children
     std::vector<std::vector<std::size_t>> positions_; ///< by node: inputs that it may have, the present one first
     std::vector<std::optional<std::size_t>> classes_; ///< assumed, by dependence
     Score fixed_;                                     ///< of the tier

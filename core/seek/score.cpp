@@ -69,6 +69,7 @@ std::vector<std::string> preferenceNames() {
 Score& Score::operator+=(const Score& other) {
     broken += other.broken;
     strained += other.strained;
+    mergeInto(strays, other.strays);
     if (extremes.size() < other.extremes.size()) {
         extremes.resize(other.extremes.size());
     }
@@ -90,6 +91,9 @@ std::strong_ordering compareKeeping(const Score& a, const Score& b) {
     }
     if (a.strained != b.strained) {
         return a.strained <=> b.strained;
+    }
+    if (const auto order = compareLists(a.strays, b.strays); order != std::strong_ordering::equal) {
+        return order;
     }
     if (const auto order = compareExtremes(a.extremes, b.extremes); order != std::strong_ordering::equal) {
         return order;

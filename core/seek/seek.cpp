@@ -10,72 +10,6 @@ namespace wisetick {
 
 namespace {
 
-/// Passes allow these shares of the tolerances, one after the other, as long as there are too few takes.
-const std::vector<Rational>& shares() {
-    static const std::vector<Rational> list{0, Rational(1, 64), Rational(1, 8)};
-    return list;
-}
-
-/// The strained that no take can be without: a tolerance that every source oversteps by itself.
-int leastStrained(const Space& space, const InForce& inForce) {
-    std::optional<Rational> steadiest; // of all sources
-    for (const SpaceNode& node : space.nodes) {
-        if (node.source == nullptr || node.rates.empty()) {
-            continue;
-        }
-        const Rational off = node.isSpreadKnown ? std::max(1 - node.low, node.high - 1) : Rational(1);
-        steadiest = steadiest ? std::min(*steadiest, off) : off;
-    }
-    int count = 0;
-    for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
-        const Wish& wish = space.question.wishes[i];
-        const bool isTolerant = inForce.wishes[i] && !wish.isSoft && wish.kind == Wish::Kind::at && wish.tolerance.within;
-        if (isTolerant && steadiest) { // even with an error of the whole tolerance to the other side
-            const Rational& within = *wish.tolerance.within;
-            count += *steadiest * (1 - within) > 2 * within ? 1 : 0;
-        }
-    }
-    return count;
-}
-
-bool hasTolerances(const Space& space, const InForce& inForce) {
-    for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
-        if (inForce.wishes[i] && space.question.wishes[i].tolerance.within) {
-            return true;
-        }
-    }
-    for (std::size_t i = 0; i < space.question.promises.size(); ++i) {
-        const std::size_t index = space.question.promises[i].index;
-        if (inForce.promises[i] && toleranceOf(*space.part, space.plan.promises[index].line)) {
-            return true;
-        }
-    }
-    return false;
-}
-
-/// Whether no take of a later pass can be better than these: they keep all, strain what must be strained, and no wish for an
-/// extreme could be met better.
-bool areBest(const Space& space, const InForce& inForce, const std::vector<Whole>& takes, std::size_t most) {
-    if (takes.size() < most) {
-        return false;
-    }
-    const Score& last = takes.back().score;
-    if (last.broken > 0 || last.strained > leastStrained(space, inForce)) {
-        return false;
-    }
-    for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
-        const Wish& wish = space.question.wishes[i];
-        if (!inForce.wishes[i] || (wish.kind != Wish::Kind::highest && wish.kind != Wish::Kind::lowest)) {
-            continue;
-        }
-        const auto& end = wish.kind == Wish::Kind::highest ? wish.high : wish.low;
-        if (!end || last.extremes.size() <= space.extremeOf[i] || last.extremes[space.extremeOf[i]] != extremeOf(wish, *end)) {
-            return false;
-        }
-    }
-    return true;
-}
-
 std::string controlText(const Space& space, std::size_t node, const Whole::Settings& now, const Whole::Settings& found) {
     const SpaceNode& each = space.nodes[node];
     std::string text;
@@ -177,49 +111,37 @@ SeekResult search(const Space& space, bool isFolded, std::size_t most, const See
 
 } // namespace
 
+namespace {
+
+/// Goes through all tiers that the take may have.
+void searchTiers(const Space& space, const InForce& inForce, const Aim& aim, Effort& effort, BestTakes& best,
+                 const std::function<void()>& onFound) {
+    for (const std::size_t tier : space.tiers) {
+        const bool isOther = !mayChangeTier(space, inForce) && space.present.tier && *space.present.tier != tier;
+        if (!isOther && !effort.isOver() && !(aim.onlyFits && !best.takes().empty())) {
+            RouteSearch(space, inForce, tier, aim, effort, best, onFound).run();
+        }
+    }
+}
+
+} // namespace
+
 std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort& effort, bool isFolded, std::size_t most,
                              const std::function<void(const std::vector<Whole>&)>& onFound) {
-    std::vector<Pass> passes;
-    if (isFolded && hasTolerances(space, inForce)) {
-        for (const Rational& share : shares()) {
-            passes.push_back({share, false, most, true, false});
+    BestTakes best(most, isFolded, space.question.prefers);
+    const Aim aim{most, isFolded, false};
+    searchTiers(space, inForce, aim, effort, best, [&] {
+        if (onFound) {
+            onFound(best.takes());
         }
-    }
-    passes.push_back({Rational(1), true, most, isFolded, false});
-    std::vector<Whole> takes;
-    for (const Pass& pass : passes) {
-        BestTakes best(most, isFolded, space.question.prefers);
-        for (const std::size_t tier : space.tiers) {
-            if (!mayChangeTier(space, inForce) && space.present.tier && *space.present.tier != tier) {
-                continue;
-            }
-            const auto report = [&] {
-                if (onFound) {
-                    onFound(best.takes());
-                }
-            };
-            RouteSearch(space, inForce, tier, pass, effort, best, report).run();
-        }
-        if (effort.isOver() && best.takes().empty()) {
-            break; // what an earlier pass found is better than nothing
-        }
-        takes = best.takes();
-        if (effort.isOver() || (!pass.isAll && areBest(space, inForce, takes, most))) {
-            break;
-        }
-    }
-    return takes;
+    });
+    return best.takes();
 }
 
 bool canBeKept(const Space& space, const InForce& inForce, Effort& effort) {
-    const Pass pass{Rational(1), true, 1, true, true};
     BestTakes best(1, true, space.question.prefers);
-    for (const std::size_t tier : space.tiers) {
-        const bool isOther = !mayChangeTier(space, inForce) && space.present.tier && *space.present.tier != tier;
-        if (!isOther && best.takes().empty()) {
-            RouteSearch(space, inForce, tier, pass, effort, best).run();
-        }
-    }
+    const Aim aim{1, true, true};
+    searchTiers(space, inForce, aim, effort, best, {});
     return !best.takes().empty();
 }
 

@@ -49,7 +49,7 @@ Plan withFound(const Plan& plan, const FoundTake& found, const std::string& newN
 /// Whether any take keeps what is in force.
 bool canBeKept(const Space& space, const InForce& inForce, Effort& effort);
 
-/// The best takes of a space, found in passes that allow ever more of the tolerances.
+/// The best takes of a space.
 std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort& effort, bool isFolded, std::size_t most,
                              const std::function<void(const std::vector<Whole>&)>& onFound = {});
 

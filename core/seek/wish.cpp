@@ -13,6 +13,7 @@ namespace wisetick {
 namespace {
 
 const Rational kPartsPerMillion = 1000000;
+const Rational kUnknownStray = 1000000;
 
 /// Reads a wish word by word.
 class WishReader {
@@ -253,6 +254,18 @@ WishStanding standingOf(const Wish& wish, const Bounds& hertz, bool isWorstKnown
     const bool isOver = wish.high && hertz.max > *wish.high * (1 + slack);
     standing.state = isUnder || isOver ? State::strained : State::kept;
     return standing;
+}
+
+std::optional<Rational> strayOf(const Wish& wish, const Rational& off, bool isSpreadKnown) {
+    if (wish.kind != Wish::Kind::at || !wish.tolerance.within) {
+        return std::nullopt;
+    }
+    const Rational& within = *wish.tolerance.within;
+    if (!isSpreadKnown) {
+        return kUnknownStray;
+    }
+    // even with an error of the whole tolerance to the other side
+    return off * (1 - within) > 2 * within ? std::optional(off / within) : std::nullopt;
 }
 
 Rational extremeOf(const Wish& wish, const Rational& hertz) {

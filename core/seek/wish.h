@@ -50,6 +50,10 @@ struct WishStanding {
 };
 WishStanding standingOf(const Wish& wish, const Bounds& hertz, bool isWorstKnown, const Rational& slack);
 
+/// How many times its tolerance a wish's source strays by itself, where that oversteps it whatever the setting: off ÷ tolerance,
+/// `off` being the greatest deviation as a share; 10^6 where that is unknown. Nothing where a setting can keep it.
+std::optional<Rational> strayOf(const Wish& wish, const Rational& off, bool isSpreadKnown);
+
 /// What the wish is worth where it asks for an extreme, the less the better: −rate or rate; 0 for others.
 Rational extremeOf(const Wish& wish, const Rational& hertz);
 
