@@ -483,7 +483,7 @@ std::vector<Rational> BranchSolver::leastExtremes() const {
     return least;
 }
 
-void BranchSolver::addBound(const Branch& branch, const Rational& parent, Bound& bound) {
+void BranchSolver::addBound(const Branch& branch, const std::vector<Rational>& parents, Bound& bound) {
     bound.score.strained += branch.leastStrained;
     Score strays;
     strays.strays = branch.strays;
@@ -491,11 +491,25 @@ void BranchSolver::addBound(const Branch& branch, const Rational& parent, Bound&
     for (const std::size_t index : branch.wishes) {
         const Wish& wish = space_.question.wishes[index];
         const bool isExtreme = wish.kind == Wish::Kind::highest || wish.kind == Wish::Kind::lowest;
-        if (isExtreme && !wish.isSoft && endOf(wish) &&
-            !fitsAt(*branch.shape, parent, levelOf({Rational(1), false, index, 0}))) {
+        if (!isExtreme || wish.isSoft || !endOf(wish)) {
+            continue;
+        }
+        const std::size_t level = levelOf({Rational(1), false, index, 0});
+        if (std::none_of(parents.begin(), parents.end(),
+                         [&](const Rational& parent) { return fitsAt(*branch.shape, parent, level); })) {
             bound.beyond.push_back(index);
         }
     }
+}
+
+bool BranchSolver::mayReach(const Branch& branch, const std::vector<Rational>& parents, std::size_t wish, const Rational& extreme) {
+    const auto end = endOf(space_.question.wishes[wish]);
+    if (!end || space_.question.wishes[wish].isSoft) {
+        return true;
+    }
+    const std::size_t level = levelOf({Rational(1), false, wish, abs(1 - abs(extreme) / *end)});
+    return std::any_of(parents.begin(), parents.end(),
+                       [&](const Rational& parent) { return fitsAt(*branch.shape, parent, level); });
 }
 
 bool BranchSolver::addWishes(std::size_t node, const Bounds& hertz, bool isKnown, const Level& level, Score& score) const {

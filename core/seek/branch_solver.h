@@ -69,7 +69,9 @@ public:
         Score score;
         std::vector<std::size_t> beyond; ///< wishes whose extreme is worse than the score says
     };
-    void addBound(const Branch& branch, const Rational& parent, Bound& bound);
+    void addBound(const Branch& branch, const std::vector<Rational>& parents, Bound& bound);
+    /// Whether some piece of the branch may have an extreme that is as good as the given one (−rate or rate).
+    bool mayReach(const Branch& branch, const std::vector<Rational>& parents, std::size_t wish, const Rational& extreme);
     /// What no extreme can be better than.
     std::vector<Rational> leastExtremes() const;
 

@@ -532,9 +532,8 @@ void RouteSearch::complete(const Route& route) {
     waiting.bound.score = waiting.own.score;
     waiting.bound.score.extremes = solver_.leastExtremes();
     for (const Branch* tree : waiting.trees) {
-        const auto& rates = space_.nodes[tree->shape->node].rates;
-        for (const Branch* branch : rates.size() == 1 ? tree->children : std::vector<Branch*>()) {
-            solver_.addBound(*branch, rates.front(), waiting.bound);
+        for (const Branch* branch : tree->children) {
+            solver_.addBound(*branch, space_.nodes[tree->shape->node].rates, waiting.bound);
         }
     }
     waiting_.push_back(std::move(waiting));
@@ -553,11 +552,40 @@ void RouteSearch::solveWaiting() {
         if (effort_.isOver()) {
             break;
         }
-        if (best_.mayEnter(waiting.bound, space_)) {
+        if (mayEnter(waiting)) {
             solve(waiting);
         }
     }
     waiting_.clear();
+}
+
+/// Whether a take of the route may still get in: in the end also whether it may be as near to the first extreme as the last that
+/// is in.
+bool RouteSearch::mayEnter(const Waiting& waiting) {
+    if (!best_.mayEnter(waiting.bound, space_)) {
+        return false;
+    }
+    if (!best_.isFull() || space_.extremes == 0) {
+        return true;
+    }
+    const Score& bound = waiting.bound.score;
+    const Score& last = best_.takes().back().score;
+    if (bound.broken != last.broken || bound.strained != last.strained || bound.strays != last.strays) {
+        return true;
+    }
+    for (const Branch* tree : waiting.trees) {
+        for (const Branch* branch : tree->children) {
+            for (const std::size_t wish : branch->wishes) {
+                const auto kind = space_.question.wishes[wish].kind;
+                const bool isExtreme = kind == Wish::Kind::highest || kind == Wish::Kind::lowest;
+                if (isExtreme && space_.extremeOf[wish] == 0 &&
+                    !solver_.mayReach(*branch, space_.nodes[tree->shape->node].rates, wish, last.extremes[0])) {
+                    return false;
+                }
+            }
+        }
+    }
+    return true;
 }
 
 void RouteSearch::solve(const Waiting& waiting) {

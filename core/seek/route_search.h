@@ -36,6 +36,7 @@ public:
     /// True if it got in.
     bool offer(Whole whole);
     const std::vector<Whole>& takes() const { return takes_; }
+    bool isFull() const { return takes_.size() >= most_; }
 
 private:
     std::size_t most_;
@@ -92,6 +93,7 @@ private:
     };
     void complete(const Route& route);
     void solveWaiting();
+    bool mayEnter(const Waiting& waiting);
     void solve(const Waiting& waiting);
     Score scoreOf(const Route& route) const;
     void offer(const Piece& piece, const Route& route);
