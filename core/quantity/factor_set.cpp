@@ -25,6 +25,11 @@ Rational FactorSet::size() const {
     return isRange_ ? (to_ - from_) / step_ + 1 : Rational(values_.size());
 }
 
+std::int64_t FactorSet::count() const {
+    constexpr std::int64_t kMost = std::int64_t(1) << 62;
+    return isRange_ ? std::min(size().toInt64().value_or(kMost), kMost) : static_cast<std::int64_t>(values_.size());
+}
+
 bool FactorSet::contains(const Rational& value) const {
     if (isRange_) {
         return value >= from_ && value <= to_ && ((value - from_) / step_).isWhole();

@@ -21,6 +21,8 @@ public:
     bool empty() const { return !isRange_ && values_.empty(); }
     /// How many values there are.
     Rational size() const;
+    /// The same, no more than 2^62.
+    std::int64_t count() const;
     const Rational& least() const { return isRange_ ? from_ : values_.front(); }
     const Rational& most() const { return isRange_ ? to_ : values_.back(); }
     bool contains(const Rational& value) const;

@@ -60,6 +60,7 @@ struct Branch {
     std::vector<Rational> strays;       ///< of its wishes' tolerances that its spread alone oversteps, greatest first
     std::vector<std::size_t> wishes;    ///< in force at its nodes, into the question's
     bool hasTolerances = false;         ///< of wishes or promises at its nodes
+    double settings = 1;                ///< how many its own controls have, a bound
     std::map<std::pair<std::size_t, Rational>, Pieces> solved; ///< by level and the parent's rate
     std::map<Rational, const Pieces*> best;                    ///< by the parent's rate
 };

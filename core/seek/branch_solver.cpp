@@ -3,18 +3,13 @@
 #include "seek/draw.h"
 
 #include <algorithm>
-#include <set>
 
 namespace wisetick {
 
 namespace {
 
-constexpr std::size_t kMostSpans = 8192;
+constexpr std::size_t kMostSpans = 1024;
 constexpr std::int64_t kMostProducts = 4096; ///< divider × multiplier values that a window is led through one by one
-
-std::int64_t countOf(const FactorSet& set) {
-    return set.size().toInt64().value_or(std::numeric_limits<std::int64_t>::max());
-}
 
 /// Visits the values of a set from `low` to `high`, ascending, until `visit` says false.
 template <class Visit>
@@ -29,7 +24,7 @@ bool eachValue(const FactorSet& set, const std::optional<Rational>& low, const s
         }
         return true;
     }
-    for (std::int64_t i = 0; i < countOf(set); ++i) {
+    for (std::int64_t i = 0, count = set.count(); i < count; ++i) {
         const Rational each = set.at(i);
         if ((low && each < *low) || (high && each > *high)) {
             continue;
@@ -70,8 +65,8 @@ BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size
         const SpaceNode& each = space.nodes[node];
         divide_.push_back(mayChange(space, inForce, node, "divide") ? each.divide : FactorSet::one(each.divideNow));
         multiply_.push_back(mayChange(space, inForce, node, "multiply") ? each.multiply : FactorSet::one(each.multiplyNow));
-        divides_.push_back(countOf(divide_.back()));
-        multiplies_.push_back(countOf(multiply_.back()));
+        divides_.push_back(divide_.back().count());
+        multiplies_.push_back(multiply_.back().count());
         matters_[node] = node == space.core || node == space.crystalNode;
         for (const std::size_t wish : space.wishesAt[node]) {
             matters_[node] = matters_[node] || inForce.wishes[wish];
@@ -223,6 +218,10 @@ Branch* BranchSolver::branchOf(Shape* shape, std::vector<Branch*> children, cons
         branch.openNodes.insert(branch.openNodes.end(), child->openNodes.begin(), child->openNodes.end());
     }
     branch.pending = pendingOf(branch.openNodes);
+    branch.settings = static_cast<double>(shape->divides) * static_cast<double>(shape->multiplies);
+    for (const Branch* child : branch.children) {
+        branch.settings *= std::max(1.0, child->settings);
+    }
     addAsked(branch);
     return &branch;
 }
@@ -668,18 +667,32 @@ void BranchSolver::settle(std::vector<Piece>& pieces) const {
     std::sort(order.begin(), order.end(), [&](const Piece* a, const Piece* b) {
         return comparePieces(*a, *b, space_.question.prefers) == std::strong_ordering::less;
     });
-    std::map<std::vector<RateAt>, std::size_t> perOpen;
-    std::set<std::pair<std::vector<RateAt>, std::vector<RateAt>>> seen;
-    std::vector<Piece> kept;
+    const bool isOpen = std::any_of(pieces.begin(), pieces.end(), [](const Piece& piece) { return !piece.open.empty(); });
+    std::map<std::vector<RateAt>, std::vector<const Piece*>> byOpen; // what is kept for each set of open rates
+    std::vector<const Piece*>& ofNone = byOpen[{}];
+    std::vector<Piece*> kept;
     for (Piece* piece : order) {
-        std::size_t& here = perOpen[piece->open];
-        if (here >= aim_.most || (aim_.isFolded && !seen.emplace(piece->open, piece->rates).second)) {
+        std::vector<const Piece*>& others = piece->open.empty() ? ofNone : byOpen[piece->open];
+        if (others.size() >= aim_.most) {
+            if (!isOpen) {
+                break;
+            }
             continue;
         }
-        ++here;
-        kept.push_back(std::move(*piece));
+        const bool isKnown = aim_.isFolded && std::any_of(others.begin(), others.end(), [&](const Piece* other) {
+                                 return other->rates == piece->rates;
+                             });
+        if (!isKnown) {
+            others.push_back(piece);
+            kept.push_back(piece);
+        }
     }
-    pieces = std::move(kept);
+    std::vector<Piece> best;
+    best.reserve(kept.size());
+    for (Piece* piece : kept) {
+        best.push_back(std::move(*piece));
+    }
+    pieces = std::move(best);
 }
 
 bool BranchSolver::isWorse(const Score& score, const Piece& piece) const {
@@ -701,11 +714,15 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
                     break; // so many are better in both
                 }
                 const Piece& part = *(*list)[j];
-                Piece whole = made[i];
-                mergeRates(whole.open, part.open);
-                if (!whole.open.empty() && !keepsRules(whole.open)) {
-                    continue;
+                if (isOpen) {
+                    std::vector<RateAt> open = made[i].open;
+                    mergeRates(open, part.open);
+                    if (!keepsRules(open)) {
+                        continue;
+                    }
                 }
+                Piece whole = j + 1 == list->size() && !isOpen ? std::move(made[i]) : made[i];
+                mergeRates(whole.open, part.open);
                 whole.score += part.score;
                 mergeRates(whole.rates, part.rates);
                 whole.parts.push_back(&part);
@@ -725,9 +742,11 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
 /// The levels at which a branch is looked at, one after the other until there is enough: by the first extreme that is wished in
 /// it, else by the tolerances.
 std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch) {
-    static const std::vector<Rational> kShares{Rational(0),      Rational(1, 65536), Rational(1, 16384), Rational(1, 4096),
-                                               Rational(1, 1024), Rational(1, 256),   Rational(1, 64),    Rational(1, 32),
-                                               Rational(1, 16),   Rational(1, 8),     Rational(1, 4),     Rational(1, 2)};
+    static const std::vector<Rational> kManyShares{Rational(0),      Rational(1, 16384), Rational(1, 1024), Rational(1, 128),
+                                                   Rational(1, 32), Rational(1, 8),     Rational(1, 2)};
+    static const std::vector<Rational> kFewShares{Rational(1, 128), Rational(1, 32), Rational(1, 8), Rational(1, 2)};
+    constexpr double kFewSettings = 1e7; // each level costs windows: few settings are not worth many
+    const std::vector<Rational>& shares = branch.settings > kFewSettings ? kManyShares : kFewShares;
     std::optional<std::size_t> extreme;
     for (const std::size_t index : branch.wishes) {
         const Wish& wish = space_.question.wishes[index];
@@ -739,12 +758,12 @@ std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch) {
     std::vector<std::size_t> levels;
     if (!aim_.onlyFits && aim_.isFolded && branch.pending.empty()) {
         if (extreme || branch.hasTolerances) {
-            for (const Rational& share : kShares) {
+            for (const Rational& share : shares) {
                 levels.push_back(levelOf({share, false, extreme, 0}));
             }
         }
         if (extreme) {
-            for (const Rational& off : kShares) {
+            for (const Rational& off : shares) {
                 levels.push_back(levelOf({Rational(1), false, extreme, off}));
             }
         }
@@ -775,25 +794,44 @@ bool BranchSolver::areBest(const Branch& branch, const Pieces& pieces, const Lev
     return pieces.size() >= aim_.most && std::all_of(pieces.begin(), pieces.end(), isBest);
 }
 
-const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent) {
+const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const std::optional<Rational>& enough) {
     if (space_.nodes[branch.shape->node].source != nullptr) {
-        return solveAt(branch, parent, 0); // what hangs on a source has nothing else in common: each goes its own levels
+        if (!enough) {
+            return solveAt(branch, parent, 0);
+        }
+        std::vector<Piece> gathered;
+        gather(branch, parent, 0, enough, gathered);
+        return cutLists_.emplace_back(kept(std::move(gathered)));
     }
     const auto known = branch.best.find(parent);
     if (known != branch.best.end()) {
         return *known->second;
     }
     const Pieces* pieces = nullptr;
+    bool isWhole = true;
     for (const std::size_t level : levelsFor(branch)) {
         pieces = &solveAt(branch, parent, level);
         if (effort_.isOver() || areBest(branch, *pieces, levels_[level])) {
             break;
         }
+        if (enough && !levels_[level].extreme && levels_[level].share >= *enough) {
+            isWhole = false;
+            break;
+        }
     }
-    if (!effort_.isOver()) {
+    if (isWhole && !effort_.isOver()) {
         branch.best.emplace(parent, pieces);
     }
     return *pieces;
+}
+
+Pieces BranchSolver::kept(std::vector<Piece> gathered) {
+    Pieces pieces;
+    pieces.reserve(gathered.size());
+    for (Piece& piece : gathered) {
+        pieces.push_back(&pieces_.emplace_back(std::move(piece)));
+    }
+    return pieces;
 }
 
 const Pieces& BranchSolver::solveAt(Branch& branch, const Rational& parent, std::size_t level) {
@@ -801,27 +839,44 @@ const Pieces& BranchSolver::solveAt(Branch& branch, const Rational& parent, std:
     if (known != branch.solved.end()) {
         return known->second;
     }
+    std::vector<Piece> gathered;
+    gather(branch, parent, level, std::nullopt, gathered);
+    Pieces best = kept(std::move(gathered));
+    if (effort_.isOver()) {
+        return cutLists_.emplace_back(std::move(best));
+    }
+    return branch.solved.emplace(std::pair(level, parent), std::move(best)).first->second;
+}
+
+/// The best pieces of all settings of the branch's own controls.
+void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t level, const std::optional<Rational>& enough,
+                          std::vector<Piece>& gathered) {
     constexpr std::size_t kSettleAfter = 256;
     const bool isOpen = !branch.pending.empty();
+    // what hangs on a source has nothing else in common: each goes its own levels
     const bool isSource = space_.nodes[branch.shape->node].source != nullptr;
-    std::vector<Piece> gathered;
     std::size_t settled = 0;
+    std::vector<const Pieces*> lists;
     const auto attempt = [&](const Candidate& candidate) {
         Piece own;
         if (!addOwn(branch, candidate, levels_[level], own)) {
             return;
         }
-        std::vector<const Pieces*> lists;
-        Score best = own.score;
+        lists.clear();
         for (Branch* child : branch.children) {
-            lists.push_back(isSource ? &solve(*child, candidate.hertz) : &solveAt(*child, candidate.hertz, level));
+            lists.push_back(isSource ? &solve(*child, candidate.hertz, enough) : &solveAt(*child, candidate.hertz, level));
             if (lists.back()->empty()) {
                 return;
             }
-            best += lists.back()->front()->score;
         }
-        if (!isOpen && settled >= aim_.most && isWorse(best, gathered[aim_.most - 1])) {
-            return;
+        if (!isOpen && settled >= aim_.most) {
+            Score best = own.score;
+            for (const Pieces* list : lists) {
+                best += list->front()->score;
+            }
+            if (isWorse(best, gathered[aim_.most - 1])) {
+                return;
+            }
         }
         std::vector<Piece> made = combine(std::move(own), lists, branch.pending);
         std::move(made.begin(), made.end(), std::back_inserter(gathered));
@@ -840,14 +895,6 @@ const Pieces& BranchSolver::solveAt(Branch& branch, const Rational& parent, std:
         });
     }
     settle(gathered);
-    Pieces best;
-    for (Piece& piece : gathered) {
-        best.push_back(&pieces_.emplace_back(std::move(piece)));
-    }
-    if (effort_.isOver()) {
-        return cutLists_.emplace_back(std::move(best));
-    }
-    return branch.solved.emplace(std::pair(level, parent), std::move(best)).first->second;
 }
 
 bool BranchSolver::isSettable(std::size_t node) const {

@@ -59,7 +59,8 @@ public:
     Branch* branchOf(Shape* shape, std::vector<Branch*> children, const Place& place);
 
     /// The best pieces of the branch below a parent of that rate, at most `most` for each set of open rates; empty: none.
-    const Pieces& solve(Branch& branch, const Rational& parent);
+    /// Pieces that use up more than `enough` of a tolerance may be left out.
+    const Pieces& solve(Branch& branch, const Rational& parent, const std::optional<Rational>& enough = std::nullopt);
 
     /// Whether there may be a piece at all: false is certain. Rules between lines are not looked at.
     bool fits(Shape& shape, const Rational& parent) { return fitsAt(shape, parent, 0); }
@@ -95,6 +96,8 @@ private:
     std::optional<Rational> endOf(const Wish& wish) const;
     bool areBest(const Branch& branch, const Pieces& pieces, const Level& level) const;
     const Pieces& solveAt(Branch& branch, const Rational& parent, std::size_t level);
+    void gather(Branch& branch, const Rational& parent, std::size_t level, const std::optional<Rational>& enough,
+                std::vector<Piece>& gathered);
     const RateSpans& nodeWindow(std::size_t node, std::size_t level);
     RateSpans parentWindow(const Shape& shape, const RateSpans& own, std::size_t level);
     const Window& windowOf(Shape& shape, std::size_t level);
@@ -111,6 +114,7 @@ private:
     void addAsked(Branch& branch) const;
     std::vector<std::size_t> pendingOf(const std::vector<std::size_t>& openNodes) const;
     void settle(std::vector<Piece>& pieces) const;
+    Pieces kept(std::vector<Piece> gathered);
     bool isWorse(const Score& score, const Piece& piece) const;
 
     const Space& space_;

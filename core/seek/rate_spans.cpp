@@ -1,6 +1,8 @@
 #include "seek/rate_spans.h"
 
 #include <algorithm>
+#include <cstdint>
+#include <numeric>
 
 namespace wisetick {
 
@@ -64,26 +66,22 @@ RateSpans intersect(const RateSpans& a, const RateSpans& b) {
 }
 
 RateSpans united(RateSpans spans, std::size_t most) {
-    std::sort(spans.begin(), spans.end(), [](const RateSpan& a, const RateSpan& b) { return a.low < b.low; });
-    std::size_t count = 0;
-    for (std::size_t i = 0; i < spans.size(); ++i) {
-        if (count > 0 && !isBelow(spans[count - 1], spans[i].low)) {
-            auto& last = spans[count - 1].high;
-            if (last && (!spans[i].high || *spans[i].high > *last)) {
-                last = spans[i].high;
-            }
-        } else {
-            if (count != i) {
-                spans[count] = std::move(spans[i]);
-            }
-            ++count;
+    std::vector<std::uint32_t> order(spans.size()); // spans are heavier to move than their places
+    std::iota(order.begin(), order.end(), 0U);
+    std::sort(order.begin(), order.end(), [&](std::uint32_t a, std::uint32_t b) { return spans[a].low < spans[b].low; });
+    RateSpans joined;
+    joined.reserve(spans.size());
+    for (const std::uint32_t i : order) {
+        if (joined.empty() || isBelow(joined.back(), spans[i].low)) {
+            joined.push_back(std::move(spans[i]));
+        } else if (auto& last = joined.back().high; last && (!spans[i].high || *spans[i].high > *last)) {
+            last = std::move(spans[i].high);
         }
     }
-    spans.resize(count);
-    while (spans.size() > most) {
-        halve(spans);
+    while (joined.size() > most) {
+        halve(joined);
     }
-    return spans;
+    return joined;
 }
 
 void appendScaled(RateSpans& spans, const RateSpans& others, const Rational& factor, const RateSpans& within) {

@@ -588,11 +588,27 @@ bool RouteSearch::mayEnter(const Waiting& waiting) {
     return true;
 }
 
+/// The share of a tolerance beyond which no take of the route can get in: where it can't be better in anything that comes before.
+std::optional<Rational> RouteSearch::enoughFor(const Waiting& waiting) const {
+    if (!best_.isFull()) {
+        return std::nullopt;
+    }
+    const Score& bound = waiting.bound.score;
+    const Score& last = best_.takes().back().score;
+    const bool isAlike = bound.broken == last.broken && bound.strained == last.strained && bound.strays == last.strays &&
+                         (space_.extremes == 0 || bound.extremes == last.extremes);
+    if (!isAlike) {
+        return std::nullopt;
+    }
+    return last.ratios.empty() ? Rational(0) : last.ratios.front();
+}
+
 void RouteSearch::solve(const Waiting& waiting) {
     std::vector<const Pieces*> lists;
     Score least = waiting.own.score;
+    const std::optional<Rational> enough = enoughFor(waiting);
     for (Branch* tree : waiting.trees) {
-        lists.push_back(&solver_.solve(*tree, 0));
+        lists.push_back(&solver_.solve(*tree, 0, enough));
         if (lists.back()->empty()) {
             return;
         }

@@ -94,6 +94,7 @@ private:
     void complete(const Route& route);
     void solveWaiting();
     bool mayEnter(const Waiting& waiting);
+    std::optional<Rational> enoughFor(const Waiting& waiting) const;
     void solve(const Waiting& waiting);
     Score scoreOf(const Route& route) const;
     void offer(const Piece& piece, const Route& route);
