@@ -9,7 +9,7 @@ namespace wisetick {
 namespace {
 
 constexpr std::size_t kMostSpans = 1024;
-constexpr std::int64_t kMostProducts = 4096; ///< divider × multiplier values that a window is led through one by one
+constexpr std::int64_t kMostProducts = 8192; ///< divider × multiplier values that a window is led through one by one
 
 /// Visits the values of a set from `low` to `high`, ascending, until `visit` says false.
 template <class Visit>
@@ -161,7 +161,8 @@ Shape* BranchSolver::shapeOf(std::size_t node, std::size_t from, std::vector<Sha
         }
     }
     setLimits(shape, classes);
-    shape.isDeep = std::any_of(shape.children.begin(), shape.children.end(),
+    shape.isDeep = space_.nodes[node].source != nullptr || // whose window does not know of what hangs on it
+                   std::any_of(shape.children.begin(), shape.children.end(),
                                [](const Shape* child) { return child->isDeep || child->multiplies > 1; });
     return &shape;
 }
@@ -332,9 +333,13 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
     if (own.empty() || inputs.empty()) {
         return {};
     }
+    if (space_.nodes[inputs[shape.from]].source != nullptr) {
+        return allRates(); // a source's few rates are tried one by one
+    }
     const RateSpans& within = nodeWindow(inputs[shape.from], level);
-    const bool isFew = shape.divides <= kMostProducts && shape.multiplies <= kMostProducts &&
-                       shape.divides * shape.multiplies <= kMostProducts;
+    // a multiplier has few settings below it: windows that it splits up cost more than they save
+    const std::int64_t most = shape.multiplies > 1 ? kMostProducts / static_cast<std::int64_t>(own.size()) : kMostProducts;
+    const bool isFew = shape.divides <= most && shape.multiplies <= most && shape.divides * shape.multiplies <= most;
     if (isFew) {
         RateSpans window;
         eachValue(*shape.divide, std::nullopt, std::nullopt, [&](const Rational& divide) {
