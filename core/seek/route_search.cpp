@@ -252,7 +252,7 @@ void RouteSearch::run() {
         }
     };
     assume(assume, 0);
-    solveWaiting();
+    workOff();
 }
 
 void RouteSearch::runWithClasses() {
@@ -267,24 +267,7 @@ void RouteSearch::eachRoot(std::size_t root, Route& route) {
         return;
     }
     if (root == roots_.size()) {
-        std::vector<std::pair<std::size_t, std::vector<std::size_t>>> open;
-        for (const std::size_t node : route.nodes) {
-            if (!route.from[node] && space_.nodes[node].source == nullptr && !positions_[node].empty()) {
-                auto& positions = open.emplace_back(node, std::vector<std::size_t>()).second;
-                for (const std::size_t position : positions_[node]) {
-                    if (mayFit(route, node, position)) {
-                        positions.push_back(position);
-                    }
-                }
-                if (positions.empty()) {
-                    return;
-                }
-                std::stable_sort(positions.begin(), positions.end(), [&](std::size_t a, std::size_t b) {
-                    return offOf(space_.nodes[space_.nodes[node].inputs[a]]) < offOf(space_.nodes[space_.nodes[node].inputs[b]]);
-                });
-            }
-        }
-        crown(0, open, route);
+        routeDone(route);
         return;
     }
     if (!roots_[root].isNeeded && roots_[root].isDead) {
@@ -467,28 +450,6 @@ bool RouteSearch::classesHold(const Route& route) const {
     return true;
 }
 
-/// Feeds the muxes that only sources are left for, in every way that may fit.
-void RouteSearch::crown(std::size_t at, const std::vector<std::pair<std::size_t, std::vector<std::size_t>>>& open, Route& route) {
-    if (effort_.isOver() || (aim_.onlyFits && !best_.takes().empty())) {
-        return;
-    }
-    if (at == open.size()) {
-        complete(route);
-        return;
-    }
-    const auto& [node, positions] = open[at];
-    for (const std::size_t position : positions) {
-        Route fed = route;
-        fed.from[node] = position;
-        const std::size_t source = inputOf(fed, node);
-        if (!fed.isOn[source]) {
-            fed.isOn[source] = true;
-            fed.nodes.push_back(source);
-        }
-        crown(at + 1, open, fed);
-    }
-}
-
 /// What the route decides by itself.
 Score RouteSearch::scoreOf(const Route& route) const {
     Score score = fixed_;
@@ -512,51 +473,140 @@ Score RouteSearch::scoreOf(const Route& route) const {
     return score;
 }
 
-/// A route that may fit waits until its turn: the most promising are solved first.
-void RouteSearch::complete(const Route& route) {
-    constexpr std::size_t kMostWaiting = 4096;
-    if (!effort_.step() || !classesHold(route)) {
-        return;
+/// The most promising are worked out first; of equals those that are further on, then the first come.
+bool RouteSearch::IsLater::operator()(const Waiting& a, const Waiting& b) const {
+    const auto order = compareKeeping(a.bound.score, b.bound.score);
+    if (order != std::strong_ordering::equal) {
+        return order == std::strong_ordering::greater;
     }
-    Waiting waiting{route, {}, treesOf(route), {}};
-    for (Branch* tree : waiting.trees) {
-        if (!solver_.fits(*tree->shape, 0)) {
+    if (a.bound.beyond.size() != b.bound.beyond.size()) {
+        return a.bound.beyond.size() > b.bound.beyond.size();
+    }
+    return a.age > b.age;
+}
+
+/// Every mux has its input but those that only sources are left for.
+void RouteSearch::routeDone(const Route& route) {
+    Waiting waiting{route, classes_, {}, {}, {}, {}, 0};
+    for (const std::size_t node : route.nodes) {
+        if (route.from[node] || space_.nodes[node].source != nullptr || positions_[node].empty()) {
+            continue;
+        }
+        Crown crown{node, {}};
+        for (const std::size_t position : positions_[node]) {
+            if (mayFit(route, node, position)) {
+                crown.second.push_back(position);
+            }
+        }
+        if (crown.second.empty()) {
             return;
         }
+        const auto off = [&](std::size_t position) { return offOf(space_.nodes[space_.nodes[node].inputs[position]]); };
+        std::stable_sort(crown.second.begin(), crown.second.end(),
+                         [&](std::size_t a, std::size_t b) { return off(a) < off(b); });
+        waiting.crowns.push_back(std::move(crown));
     }
-    waiting.own.score = scoreOf(route);
-    if (aim_.onlyFits) {
-        solve(waiting);
-        return;
+    setQuickBound(waiting);
+    wait(std::move(waiting));
+}
+
+void RouteSearch::wait(Waiting waiting) {
+    constexpr std::size_t kMostWaiting = 4096;
+    waiting.age = age_++;
+    waiting_.push(std::move(waiting));
+    if (aim_.onlyFits || waiting_.size() >= kMostWaiting) {
+        workOff();
     }
-    waiting.bound.score = waiting.own.score;
+}
+
+void RouteSearch::workOff() {
+    const auto classes = classes_;
+    while (!waiting_.empty() && effort_.step() && !(aim_.onlyFits && !best_.takes().empty())) {
+        Waiting waiting = waiting_.top();
+        waiting_.pop();
+        if (!best_.mayEnter(waiting.bound, space_)) {
+            break; // the others are no better
+        }
+        classes_ = waiting.classes;
+        if (!waiting.crowns.empty()) {
+            feed(waiting);
+        } else if (waiting.trees.empty()) {
+            if (plant(waiting)) {
+                waiting.age = age_++;
+                waiting_.push(std::move(waiting));
+            }
+        } else if (mayEnter(waiting)) {
+            solve(waiting);
+        }
+    }
+    waiting_ = {};
+    classes_ = classes;
+}
+
+/// Feeds the first open crown in every way that may fit.
+void RouteSearch::feed(const Waiting& waiting) {
+    const auto& [node, positions] = waiting.crowns.front();
+    for (const std::size_t position : positions) {
+        Waiting fed = waiting;
+        fed.crowns.erase(fed.crowns.begin());
+        fed.route.from[node] = position;
+        const std::size_t source = inputOf(fed.route, node);
+        if (!fed.route.isOn[source]) {
+            fed.route.isOn[source] = true;
+            fed.route.nodes.push_back(source);
+        }
+        setQuickBound(fed);
+        fed.age = age_++;
+        waiting_.push(std::move(fed));
+    }
+}
+
+/// Makes the trees of a route that has all its inputs, and tells what no take of it can be better than. False if it has none.
+bool RouteSearch::plant(Waiting& waiting) {
+    if (!classesHold(waiting.route)) {
+        return false;
+    }
+    waiting.trees = treesOf(waiting.route);
+    for (Branch* tree : waiting.trees) {
+        if (!solver_.fits(*tree->shape, 0)) {
+            return false;
+        }
+    }
+    waiting.own.score = scoreOf(waiting.route);
+    waiting.bound = {waiting.own.score, {}};
     waiting.bound.score.extremes = solver_.leastExtremes();
     for (const Branch* tree : waiting.trees) {
         for (const Branch* branch : tree->children) {
             solver_.addBound(*branch, space_.nodes[tree->shape->node].rates, waiting.bound);
         }
     }
-    waiting_.push_back(std::move(waiting));
-    if (waiting_.size() >= kMostWaiting) {
-        solveWaiting();
-    }
+    return true;
 }
 
-void RouteSearch::solveWaiting() {
-    std::stable_sort(waiting_.begin(), waiting_.end(), [](const Waiting& a, const Waiting& b) {
-        const auto order = compareKeeping(a.bound.score, b.bound.score);
-        return order == std::strong_ordering::equal ? a.bound.beyond.size() < b.bound.beyond.size()
-                                                    : order == std::strong_ordering::less;
-    });
-    for (const Waiting& waiting : waiting_) {
-        if (effort_.isOver()) {
-            break;
+/// What the sources alone make of the wishes' tolerances, the steadiest where they are open.
+void RouteSearch::setQuickBound(Waiting& waiting) const {
+    Score& score = waiting.bound.score;
+    score = fixed_;
+    score.extremes = solver_.leastExtremes();
+    for (std::size_t i = 0; i < space_.question.wishes.size(); ++i) {
+        const Wish& wish = space_.question.wishes[i];
+        const auto node = space_.part->findNode(wish.line);
+        if (!inForce_.wishes[i] || wish.isSoft || !wish.tolerance.within || !node || !waiting.route.isOn[*node]) {
+            continue;
         }
-        if (mayEnter(waiting)) {
-            solve(waiting);
+        std::size_t top = topOf(waiting.route, *node);
+        if (space_.nodes[top].source == nullptr) {
+            const auto crown = std::find_if(waiting.crowns.begin(), waiting.crowns.end(),
+                                            [&](const Crown& each) { return each.first == top; });
+            top = space_.nodes[top].inputs[crown->second.front()];
+        }
+        const SpaceNode& source = space_.nodes[top];
+        if (const auto stray = strayOf(wish, offOf(source), source.isSpreadKnown)) {
+            ++score.strained;
+            score.strays.push_back(*stray);
         }
     }
-    waiting_.clear();
+    std::sort(score.strays.begin(), score.strays.end(), std::greater<>());
 }
 
 /// Whether a take of the route may still get in: in the end also whether it may be as near to the first extreme as the last that

@@ -2,6 +2,8 @@
 
 #include "seek/branch_solver.h"
 
+#include <queue>
+
 namespace wisetick {
 
 /// A whole take as a search finds it.
@@ -83,16 +85,27 @@ private:
     bool mayFit(const Route& route, std::size_t top);
     std::vector<Branch*> treesOf(const Route& route);
     bool classesHold(const Route& route) const;
-    void crown(std::size_t at, const std::vector<std::pair<std::size_t, std::vector<std::size_t>>>& open, Route& route);
-    /// A whole route that may be worth solving.
+    /// A mux that only sources are left for, and the positions that may fit, the steadiest source first.
+    using Crown = std::pair<std::size_t, std::vector<std::size_t>>;
+    /// A route that waits for its turn. It is worked out bit by bit: crowns, then trees, then takes.
     struct Waiting {
         Route route;
-        Piece own; ///< what the route decides by itself
+        std::vector<std::optional<std::size_t>> classes;
+        std::vector<Crown> crowns; ///< still open
+        Piece own;                 ///< what the route decides by itself
         std::vector<Branch*> trees;
         BranchSolver::Bound bound;
+        std::size_t age = 0;
     };
-    void complete(const Route& route);
-    void solveWaiting();
+    struct IsLater {
+        bool operator()(const Waiting& a, const Waiting& b) const;
+    };
+    void routeDone(const Route& route);
+    void wait(Waiting waiting);
+    void workOff();
+    void feed(const Waiting& waiting);
+    bool plant(Waiting& waiting);
+    void setQuickBound(Waiting& waiting) const;
     bool mayEnter(const Waiting& waiting);
     std::optional<Rational> enoughFor(const Waiting& waiting) const;
     void solve(const Waiting& waiting);
@@ -108,7 +121,8 @@ private:
     std::function<void()> onFound_;
     BranchSolver solver_;
     std::vector<Root> roots_;
-    std::vector<Waiting> waiting_;
+    std::priority_queue<Waiting, std::vector<Waiting>, IsLater> waiting_;
+    std::size_t age_ = 0;
     std::vector<bool> mayBeOn_;
     std::vector<std::size_t> rank_; ///< by node: parents have a lower one than children
     std::vector<std::vector<std::size_t>> positions_; ///< by node: inputs that it may have, the present one first
