@@ -19,8 +19,9 @@ struct Level {
 
 /// Where the rate of a shape may stand at one level.
 struct Window {
-    RateSpans own;   ///< a superset
-    RateSpans above; ///< parent rates from which it can be reached
+    RateSpans own;                                ///< a superset
+    std::vector<std::pair<double, double>> rough; ///< the same, rounded
+    RateSpans above;                              ///< parent rates from which it can be reached
 };
 
 /// A node and all that hangs on it while a route stands, as far as it decides which rates are possible at all.
@@ -59,7 +60,7 @@ struct Branch {
     int leastStrained = 0;              ///< what every rate of it strains: by its spread alone
     std::vector<Rational> strays;       ///< of its wishes' tolerances that its spread alone oversteps, greatest first
     std::vector<std::size_t> wishes;    ///< in force at its nodes, into the question's
-    bool hasTolerances = false;         ///< of wishes or promises at its nodes
+    int tolerances = 0;                 ///< of wishes and promises at its nodes
     double settings = 1;                ///< how many its own controls have, a bound
     std::map<std::pair<std::size_t, Rational>, Pieces> solved; ///< by level and the parent's rate
     std::map<Rational, const Pieces*> best;                    ///< by the parent's rate

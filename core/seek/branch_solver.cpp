@@ -3,6 +3,7 @@
 #include "seek/draw.h"
 
 #include <algorithm>
+#include <cmath>
 
 namespace wisetick {
 
@@ -36,6 +37,32 @@ bool eachValue(const FactorSet& set, const std::optional<Rational>& low, const s
     return true;
 }
 
+/// An evenly stepped set, rounded: tells soon that it has nothing between two values.
+class RoughSet {
+public:
+    explicit RoughSet(const FactorSet& set)
+        : isRange_(set.isRange()), from_(set.least().toDouble()), step_(isRange_ ? set.step().toDouble() : 1),
+          last_(isRange_ ? (set.most().toDouble() - from_) / step_ : 0) {}
+
+    /// False is certain.
+    bool mayHaveBetween(double low, double high) const {
+        if (!isRange_) {
+            return true;
+        }
+        const double first = (low - from_) / step_;
+        const double last = (high - from_) / step_;
+        const double margin = 1e-9 * (std::abs(first) + std::abs(last_) + 1);
+        return first <= last_ + margin && last >= -margin &&
+               (last > last_ || std::floor(last + margin) >= std::ceil(first - margin));
+    }
+
+private:
+    bool isRange_;
+    double from_;
+    double step_;
+    double last_; ///< the place of its greatest value
+};
+
 void addRate(std::vector<RateAt>& rates, std::size_t node, const Rational& hertz) {
     rates.insert(std::upper_bound(rates.begin(), rates.end(), node, [](std::size_t a, const RateAt& b) { return a < b.first; }),
                  {node, hertz});
@@ -65,6 +92,8 @@ BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size
         const SpaceNode& each = space.nodes[node];
         divide_.push_back(mayChange(space, inForce, node, "divide") ? each.divide : FactorSet::one(each.divideNow));
         multiply_.push_back(mayChange(space, inForce, node, "multiply") ? each.multiply : FactorSet::one(each.multiplyNow));
+        draws_.push_back(node == space.core || (each.source != nullptr && each.source->draws) ||
+                         (each.line != nullptr && each.line->draws) || (each.peripheral != nullptr && each.peripheral->draws));
         divides_.push_back(divide_.back().count());
         multiplies_.push_back(multiply_.back().count());
         matters_[node] = node == space.core || node == space.crystalNode;
@@ -237,7 +266,7 @@ void BranchSolver::addAsked(Branch& branch) const {
             continue;
         }
         branch.wishes.push_back(index);
-        branch.hasTolerances = branch.hasTolerances || (wish.kind == Wish::Kind::at && wish.tolerance.within);
+        branch.tolerances += wish.kind == Wish::Kind::at && wish.tolerance.within ? 1 : 0;
         if (const auto stray = strayOf(wish, off, branch.isSpreadKnown)) {
             branch.strays.push_back(*stray);
             branch.leastStrained += wish.isSoft ? 0 : 1; // a soft one may be broken instead
@@ -251,12 +280,12 @@ void BranchSolver::addAsked(Branch& branch) const {
     }
     for (const std::size_t sought : space_.promisesAt[shape.node]) {
         const PromiseLine& line = space_.plan.promises[space_.question.promises[sought].index].line;
-        branch.hasTolerances = branch.hasTolerances || (inForce_.promises[sought] && toleranceOf(*space_.part, line));
+        branch.tolerances += inForce_.promises[sought] && toleranceOf(*space_.part, line) ? 1 : 0;
     }
     for (const Branch* child : branch.children) {
         branch.leastStrained += child->leastStrained;
         branch.strays.insert(branch.strays.end(), child->strays.begin(), child->strays.end());
-        branch.hasTolerances = branch.hasTolerances || child->hasTolerances;
+        branch.tolerances += child->tolerances;
         branch.wishes.insert(branch.wishes.end(), child->wishes.begin(), child->wishes.end());
     }
     std::sort(branch.strays.begin(), branch.strays.end(), std::greater<>());
@@ -374,9 +403,13 @@ const Window& BranchSolver::windowOf(Shape& shape, std::size_t level) {
         for (const RateSpans* list : lists) {
             window.own = intersect(window.own, *list);
         }
+        for (const RateSpan& span : window.own) {
+            window.rough.emplace_back(span.low.toDouble(), span.high ? span.high->toDouble() : std::numeric_limits<double>::infinity());
+        }
         window.above = parentWindow(shape, window.own, level);
     } catch (const RationalOverflow&) { // it can't be told: anything may fit
         window.own = window.above = allRates();
+        window.rough = {{0.0, std::numeric_limits<double>::infinity()}};
         shape.isDeep = true;
     }
     return window;
@@ -394,7 +427,7 @@ bool BranchSolver::isAllowed(const Shape& shape, const Candidate& candidate) con
 
 /// Visits every setting of the shape's own controls with which its rate is in the window.
 template <class Visit>
-void BranchSolver::eachCandidate(const Shape& shape, const RateSpans& window, const Rational& parent, Visit visit) {
+void BranchSolver::eachCandidate(const Shape& shape, const Window& window, const Rational& parent, Visit visit) {
     Candidate candidate;
     candidate.from = shape.from;
     if (space_.nodes[shape.node].source != nullptr) {
@@ -403,7 +436,7 @@ void BranchSolver::eachCandidate(const Shape& shape, const RateSpans& window, co
         for (std::size_t i = 0; i < node.rates.size(); ++i) {
             candidate.from = i;
             candidate.hertz = node.rates[i];
-            const bool isPossible = (mayTurn || i == node.rateNow) && spansContain(window, candidate.hertz);
+            const bool isPossible = (mayTurn || i == node.rateNow) && spansContain(window.own, candidate.hertz);
             if (isPossible && (!effort_.step() || !visit(candidate))) {
                 return;
             }
@@ -414,7 +447,8 @@ void BranchSolver::eachCandidate(const Shape& shape, const RateSpans& window, co
     const bool isDivideInner = shape.divides >= shape.multiplies;
     const FactorSet& outer = isDivideInner ? *shape.multiply : *shape.divide;
     const FactorSet& inner = isDivideInner ? *shape.divide : *shape.multiply;
-    const bool isEachTried = std::max(shape.divides, shape.multiplies) <= 2 * static_cast<std::int64_t>(window.size());
+    const bool isEachTried = std::max(shape.divides, shape.multiplies) <= 4;
+    const RoughSet rough(inner);
     eachValue(outer, std::nullopt, std::nullopt, [&](const Rational& first) {
         const Rational scale = isDivideInner ? base * first : base / first;
         (isDivideInner ? candidate.multiply : candidate.divide) = first;
@@ -424,13 +458,22 @@ void BranchSolver::eachCandidate(const Shape& shape, const RateSpans& window, co
             }
             candidate.hertz = isDivideInner ? scale / second : scale * second;
             (isDivideInner ? candidate.divide : candidate.multiply) = second;
-            const bool isIn = isChecked || spansContain(window, candidate.hertz);
+            const bool isIn = isChecked || spansContain(window.own, candidate.hertz);
             return !isIn || !isAllowed(shape, candidate) || visit(candidate);
         };
-        if (isEachTried) {
+        const bool isShort = !inner.isRange() && inner.count() <= 2 * static_cast<std::int64_t>(window.own.size());
+        if (isEachTried || isShort) {
             return eachValue(inner, std::nullopt, std::nullopt, [&](const Rational& second) { return take(second, false); });
         }
-        for (const RateSpan& span : window) {
+        const double roughScale = scale.toDouble();
+        for (std::size_t i = 0; i < window.own.size(); ++i) {
+            const auto& [roughLow, roughHigh] = window.rough[i];
+            const bool mayHave = isDivideInner ? rough.mayHaveBetween(roughScale / roughHigh, roughScale / roughLow)
+                                               : rough.mayHaveBetween(roughLow / roughScale, roughHigh / roughScale);
+            if (!mayHave) {
+                continue;
+            }
+            const RateSpan& span = window.own[i];
             std::optional<Rational> low = span.low / scale;
             std::optional<Rational> high = span.high ? std::optional(*span.high / scale) : std::nullopt;
             if (isDivideInner) { // rate = scale ÷ divider
@@ -452,7 +495,7 @@ bool BranchSolver::fitsAt(Shape& shape, const Rational& parent, std::size_t leve
         return known->second;
     }
     bool isFit = false;
-    if (const RateSpans& window = windowOf(shape, level).own; !window.empty()) {
+    if (const Window& window = windowOf(shape, level); !window.own.empty()) {
         eachCandidate(shape, window, parent, [&](const Candidate& candidate) {
             isFit = !shape.isDeep || std::all_of(shape.children.begin(), shape.children.end(),
                                                  [&](Shape* child) { return fitsAt(*child, candidate.hertz, level); });
@@ -632,7 +675,7 @@ void BranchSolver::addCosts(std::size_t at, const Candidate& candidate, Score& s
         score.changes += candidate.divide != node.divideNow ? 1 : 0;
         score.changes += candidate.multiply != node.multiplyNow ? 1 : 0;
     }
-    if (wantsCurrent_) {
+    if (wantsCurrent_ && draws_[at]) {
         score.picoampere += drawInRun(space_, at, candidate.hertz);
     }
     if (at == space_.core) {
@@ -746,12 +789,15 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
 
 /// The levels at which a branch is looked at, one after the other until there is enough: by the first extreme that is wished in
 /// it, else by the tolerances.
-std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch) {
-    static const std::vector<Rational> kManyShares{Rational(0),      Rational(1, 16384), Rational(1, 1024), Rational(1, 128),
-                                                   Rational(1, 32), Rational(1, 8),     Rational(1, 2)};
+std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rational& parent) {
+    static const std::vector<Rational> kManyShares{Rational(0), Rational(1, 1024), Rational(1, 128), Rational(1, 32), Rational(1, 8)};
+    static const std::vector<Rational> kSparseShares{Rational(1, 64), Rational(1, 4)}; // two tolerances meet seldom
+    static const std::vector<Rational> kManyOffs{Rational(1, 16384), Rational(1, 4096), Rational(1, 2048), Rational(1, 1024),
+                                                 Rational(1, 512),   Rational(1, 256),  Rational(1, 64),   Rational(1, 8)};
     static const std::vector<Rational> kFewShares{Rational(1, 128), Rational(1, 32), Rational(1, 8), Rational(1, 2)};
     constexpr double kFewSettings = 1e7; // each level costs windows: few settings are not worth many
-    const std::vector<Rational>& shares = branch.settings > kFewSettings ? kManyShares : kFewShares;
+    const std::vector<Rational>& shares =
+        branch.settings <= kFewSettings ? kFewShares : (branch.tolerances > 1 ? kSparseShares : kManyShares);
     std::optional<std::size_t> extreme;
     for (const std::size_t index : branch.wishes) {
         const Wish& wish = space_.question.wishes[index];
@@ -762,13 +808,14 @@ std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch) {
     }
     std::vector<std::size_t> levels;
     if (!aim_.onlyFits && aim_.isFolded && branch.pending.empty()) {
-        if (extreme || branch.hasTolerances) {
+        const bool isEndThere = !extreme || fitsAt(*branch.shape, parent, levelOf({Rational(1), false, extreme, 0}));
+        if (isEndThere && (extreme || branch.tolerances > 0)) {
             for (const Rational& share : shares) {
                 levels.push_back(levelOf({share, false, extreme, 0}));
             }
         }
         if (extreme) {
-            for (const Rational& off : shares) {
+            for (const Rational& off : branch.settings > kFewSettings ? kManyOffs : kFewShares) {
                 levels.push_back(levelOf({Rational(1), false, extreme, off}));
             }
         }
@@ -814,7 +861,7 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const 
     }
     const Pieces* pieces = nullptr;
     bool isWhole = true;
-    for (const std::size_t level : levelsFor(branch)) {
+    for (const std::size_t level : levelsFor(branch, parent)) {
         pieces = &solveAt(branch, parent, level);
         if (effort_.isOver() || areBest(branch, *pieces, levels_[level])) {
             break;
@@ -886,7 +933,7 @@ void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t le
         std::vector<Piece> made = combine(std::move(own), lists, branch.pending);
         std::move(made.begin(), made.end(), std::back_inserter(gathered));
     };
-    if (const RateSpans& window = windowOf(*branch.shape, level).own; !window.empty()) {
+    if (const Window& window = windowOf(*branch.shape, level); !window.own.empty()) {
         eachCandidate(*branch.shape, window, parent, [&](const Candidate& candidate) {
             try {
                 attempt(candidate);

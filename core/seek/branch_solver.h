@@ -90,7 +90,7 @@ private:
         Rational multiply = 1;
     };
     void setLimits(Shape& shape, const std::vector<std::optional<std::size_t>>& classes) const;
-    std::vector<std::size_t> levelsFor(const Branch& branch);
+    std::vector<std::size_t> levelsFor(const Branch& branch, const Rational& parent);
     std::size_t levelOf(const Level& level);
     bool fitsAt(Shape& shape, const Rational& parent, std::size_t level);
     std::optional<Rational> endOf(const Wish& wish) const;
@@ -102,7 +102,7 @@ private:
     RateSpans parentWindow(const Shape& shape, const RateSpans& own, std::size_t level);
     const Window& windowOf(Shape& shape, std::size_t level);
     template <class Visit>
-    void eachCandidate(const Shape& shape, const RateSpans& window, const Rational& parent, Visit visit);
+    void eachCandidate(const Shape& shape, const Window& window, const Rational& parent, Visit visit);
     bool isAllowed(const Shape& shape, const Candidate& candidate) const;
     bool addOwn(const Branch& branch, const Candidate& candidate, const Level& level, Piece& piece);
     bool addWishes(std::size_t node, const Bounds& hertz, bool isKnown, const Level& level, Score& score) const;
@@ -125,6 +125,7 @@ private:
     PromiseJudges judges_;
     std::vector<FactorSet> divide_; ///< by node, as far as it may change
     std::vector<FactorSet> multiply_;
+    std::vector<bool> draws_;           ///< whether a node draws anything
     std::vector<std::int64_t> divides_; ///< how many values they have
     std::vector<std::int64_t> multiplies_;
     std::vector<std::vector<std::size_t>> leansOn_; ///< by node: dependences that it has to do with
