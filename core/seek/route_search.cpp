@@ -485,6 +485,12 @@ bool RouteSearch::IsLater::operator()(const Waiting& a, const Waiting& b) const 
     return a.age > b.age;
 }
 
+void RouteSearch::runForRoutes(std::vector<Whole>& routes) {
+    routes_ = &routes;
+    run();
+    routes_ = nullptr;
+}
+
 /// Every mux has its input but those that only sources are left for.
 void RouteSearch::routeDone(const Route& route) {
     Waiting waiting{route, classes_, {}, {}, {}, {}, 0};
@@ -505,6 +511,17 @@ void RouteSearch::routeDone(const Route& route) {
         std::stable_sort(crown.second.begin(), crown.second.end(),
                          [&](std::size_t a, std::size_t b) { return off(a) < off(b); });
         waiting.crowns.push_back(std::move(crown));
+    }
+    if (routes_ != nullptr) {
+        Whole whole{{}, {}, tier_, {}, route.isOn};
+        for (std::size_t node = 0; node < space_.nodes.size(); ++node) {
+            whole.settings.push_back({route.from[node].value_or(space_.nodes[node].from), 1, 1});
+        }
+        for (const Crown& crown : waiting.crowns) {
+            whole.settings[crown.first].from = crown.second.front();
+        }
+        routes_->push_back(std::move(whole));
+        return;
     }
     setQuickBound(waiting);
     wait(std::move(waiting));

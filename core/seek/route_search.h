@@ -54,6 +54,10 @@ public:
     RouteSearch(const Space& space, const InForce& inForce, std::size_t tier, const Aim& aim, Effort& effort, BestTakes& best,
                 std::function<void()> onFound = {});
     void run();
+    /// By node, whether it is on on any route.
+    const std::vector<bool>& mayBeOn() const { return mayBeOn_; }
+    /// Offers every route that fits with any one of its takes, its input alone filled in: for words, not for takes.
+    void runForRoutes(std::vector<Whole>& routes);
 
 private:
     /// What must be on: a line that is wished or promised, a peripheral in use, the core.
@@ -123,6 +127,7 @@ private:
     std::vector<Root> roots_;
     std::priority_queue<Waiting, std::vector<Waiting>, IsLater> waiting_;
     std::size_t age_ = 0;
+    std::vector<Whole>* routes_ = nullptr;
     std::vector<bool> mayBeOn_;
     std::vector<std::size_t> rank_; ///< by node: parents have a lower one than children
     std::vector<std::vector<std::size_t>> positions_; ///< by node: inputs that it may have, the present one first

@@ -138,11 +138,23 @@ std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort&
     return best.takes();
 }
 
-bool canBeKept(const Space& space, const InForce& inForce, Effort& effort) {
+std::optional<Whole> anyTake(const Space& space, const InForce& inForce, Effort& effort) {
     BestTakes best(1, true, space.question.prefers);
     const Aim aim{1, true, true};
     searchTiers(space, inForce, aim, effort, best, {});
-    return !best.takes().empty();
+    return best.takes().empty() ? std::nullopt : std::optional(best.takes().front());
+}
+
+std::vector<Whole> routesThatFit(const Space& space, const InForce& inForce, Effort& effort) {
+    std::vector<Whole> routes;
+    BestTakes best(1, true, space.question.prefers);
+    const Aim aim{1, true, true};
+    for (const std::size_t tier : space.tiers) {
+        if (mayChangeTier(space, inForce) || !space.present.tier || *space.present.tier == tier) {
+            RouteSearch(space, inForce, tier, aim, effort, best).runForRoutes(routes);
+        }
+    }
+    return routes;
 }
 
 FoundTake foundTake(const Space& space, const Whole& whole) {

@@ -46,8 +46,11 @@ SeekResult unfold(const Part& part, const Plan& plan, const std::string& take, c
 /// The plan with the found take in place of the one that was asked about, or as a new one of that name after it.
 Plan withFound(const Plan& plan, const FoundTake& found, const std::string& newName = {});
 
-/// Whether any take keeps what is in force.
-bool canBeKept(const Space& space, const InForce& inForce, Effort& effort);
+/// Some take that keeps what is in force, the first that is met; none: there is none, unless the effort was over before.
+std::optional<Whole> anyTake(const Space& space, const InForce& inForce, Effort& effort);
+
+/// Routes that may fit, one for each way in which the muxes can be set: only their inputs are filled in.
+std::vector<Whole> routesThatFit(const Space& space, const InForce& inForce, Effort& effort);
 
 /// The best takes of a space.
 std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort& effort, bool isFolded, std::size_t most,

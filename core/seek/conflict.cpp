@@ -1,0 +1,468 @@
+#include "seek/conflict.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+#include <bit>
+#include <cstdint>
+
+namespace wisetick {
+
+namespace {
+
+using Mask = std::uint64_t;
+
+/// Takes one thing out of what is in force, or puts it back.
+void setInForce(InForce& inForce, const Demanded& demanded, bool isInForce) {
+    switch (demanded.kind) {
+    case Demanded::Kind::wish: inForce.wishes[demanded.index] = isInForce; break;
+    case Demanded::Kind::promise: inForce.promises[demanded.index] = isInForce; break;
+    case Demanded::Kind::limit: inForce.limits[demanded.index] = isInForce; break;
+    case Demanded::Kind::rule: inForce.rules[demanded.index] = isInForce; break;
+    case Demanded::Kind::lock: inForce.locks[demanded.index] = isInForce; break;
+    }
+}
+
+/// Finds which demands collide. What it has learned of one set of them it uses for others.
+class Finder {
+public:
+    Finder(const Space& space, const SeekControl& control)
+        : space_(space), effort_{0, control.mostSteps, control.goOn, false, false}, all_(allInForce(space)) {
+        for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
+            if (!space.question.wishes[i].isSoft) {
+                asked_.push_back({Demanded::Kind::wish, i});
+            }
+        }
+        for (std::size_t i = 0; i < space.question.promises.size(); ++i) {
+            const bool isLate = std::find(space.late.begin(), space.late.end(), i) != space.late.end();
+            if (!space.question.promises[i].isSoft && !isLate) {
+                asked_.push_back({Demanded::Kind::promise, i});
+            }
+        }
+        asked_.resize(std::min<std::size_t>(asked_.size(), 63));
+    }
+
+    Effort& effort() { return effort_; }
+    const InForce& all() const { return all_; }
+    Mask allAsked() const { return (Mask(1) << asked_.size()) - 1; }
+
+    /// Whether the asked ones of the mask can be kept, with all limits, rules and locks.
+    bool fits(Mask mask) {
+        for (const Mask known : fitting_) {
+            if ((mask & ~known) == 0) {
+                return true;
+            }
+        }
+        for (const Mask known : colliding_) {
+            if ((known & ~mask) == 0) {
+                return false;
+            }
+        }
+        ++runs_;
+        const bool isFit = anyTake(space_, inForceOf(mask), effort_).has_value() || effort_.isOver();
+        (isFit ? fitting_ : colliding_).push_back(mask);
+        return isFit;
+    }
+
+    /// A set of the mask's that collides, and none of its subsets does.
+    Mask reduced(Mask mask) {
+        for (std::size_t i = 0; i < asked_.size(); ++i) {
+            const Mask without = mask & ~(Mask(1) << i);
+            if (without != mask && !fits(without)) {
+                mask = without;
+            }
+        }
+        colliding_.push_back(mask);
+        return mask;
+    }
+
+    /// One with the fewest members; false in `isSmallest` where that took too long to tell.
+    Mask smallest(bool& isSmallest) {
+        const Mask first = reduced(allAsked());
+        // whoever must go for the rest to fit is in every colliding set
+        bool isOnly = true;
+        for (std::size_t i = 0; i < asked_.size() && isOnly; ++i) {
+            const Mask one = Mask(1) << i;
+            isOnly = (first & one) == 0 || fits(allAsked() & ~one);
+        }
+        if (isOnly) {
+            return first;
+        }
+        constexpr int kMostRuns = 300;
+        const int before = runs_;
+        for (int size = 0; size < std::popcount(first); ++size) {
+            std::optional<Mask> found;
+            isSmallest = eachOfSize(size, [&](Mask mask) {
+                if (!fits(mask)) {
+                    found = mask;
+                }
+                return !found && runs_ - before < kMostRuns && !effort_.isOver();
+            }) || found;
+            if (found) {
+                return *found;
+            }
+            if (!isSmallest) {
+                break;
+            }
+        }
+        return first;
+    }
+
+    /// All of them, as long as that does not take too long.
+    std::vector<Mask> allOfThem(bool& areAll) {
+        constexpr int kMostRuns = 3000;
+        std::vector<Mask> found;
+        areAll = true;
+        for (int size = 0; size <= static_cast<int>(asked_.size()) && areAll; ++size) {
+            areAll = eachOfSize(size, [&](Mask mask) {
+                const bool isKnown = std::any_of(found.begin(), found.end(), [&](Mask each) { return (each & ~mask) == 0; });
+                if (!isKnown && !fits(mask)) {
+                    found.push_back(mask);
+                }
+                return runs_ < kMostRuns && !effort_.isOver();
+            });
+        }
+        return found;
+    }
+
+    /// The asked ones of a mask with the limits, rules and locks without which they would fit.
+    Conflict withLimits(Mask mask) {
+        Conflict conflict;
+        for (std::size_t i = 0; i < asked_.size(); ++i) {
+            if ((mask >> i & 1) != 0) {
+                conflict.push_back(asked_[i]);
+            }
+        }
+        InForce inForce = inForceOf(mask);
+        const Conflict needed = neededOf(inForce, liftable(), {});
+        conflict.insert(conflict.end(), needed.begin(), needed.end());
+        return conflict;
+    }
+
+    /// Everything that is not asked but holds: limits of lines that may be on, rules, locks.
+    std::vector<Demanded> liftable() const {
+        std::vector<Demanded> list;
+        const std::vector<bool> mayBeOn = RouteReach(space_, all_).nodes();
+        for (std::size_t node = 0; node < space_.nodes.size(); ++node) {
+            if (!space_.limits[node].empty() && mayBeOn[node]) {
+                list.push_back({Demanded::Kind::limit, node});
+            }
+        }
+        for (std::size_t i = 0; i < space_.part->rules.size(); ++i) {
+            if (mayBeOn[space_.part->rules[i].left] && mayBeOn[space_.part->rules[i].right]) {
+                list.push_back({Demanded::Kind::rule, i});
+            }
+        }
+        for (std::size_t i = 0; i < space_.locks.size(); ++i) {
+            if (space_.locks[i].isTier || mayBeOn[space_.locks[i].node]) {
+                list.push_back({Demanded::Kind::lock, i});
+            }
+        }
+        return list;
+    }
+
+private:
+    /// The nodes that can be on at all.
+    class RouteReach {
+    public:
+        RouteReach(const Space& space, const InForce& inForce) : effort_{0, 0, {}, false, false}, best_(1, true, {}) {
+            nodes_ = RouteSearch(space, inForce, space.tiers.empty() ? 0 : space.tiers.front(), aim_, effort_, best_).mayBeOn();
+        }
+        std::vector<bool> nodes() const { return nodes_; }
+
+    private:
+        Aim aim_;
+        Effort effort_;
+        BestTakes best_;
+        std::vector<bool> nodes_;
+    };
+
+    InForce inForceOf(Mask mask) const {
+        InForce inForce = all_;
+        for (std::size_t i = 0; i < asked_.size(); ++i) {
+            setInForce(inForce, asked_[i], (mask >> i & 1) != 0);
+        }
+        return inForce;
+    }
+
+    bool collides(const InForce& inForce) { return !anyTake(space_, inForce, effort_) && !effort_.isOver(); }
+
+    /// Which of the candidates must hold for the rest of `inForce` to collide: a smallest such set as far as leaving out any one
+    /// goes. Halves first, so that the many that have nothing to do with it go at once.
+    Conflict neededOf(InForce inForce, const std::vector<Demanded>& candidates, const Conflict& held) {
+        const auto set = [&](const std::vector<Demanded>& list, bool isInForce) {
+            for (const Demanded& each : list) {
+                setInForce(inForce, each, isInForce);
+            }
+        };
+        set(candidates, false);
+        set(held, true);
+        if (candidates.empty() || collides(inForce)) {
+            return {};
+        }
+        if (candidates.size() == 1) {
+            return candidates;
+        }
+        const auto middle = candidates.begin() + static_cast<std::ptrdiff_t>(candidates.size() / 2);
+        const std::vector<Demanded> left(candidates.begin(), middle);
+        const std::vector<Demanded> right(middle, candidates.end());
+        // what of the right is needed beside all of the left, then what of the left beside that
+        set(left, true);
+        const Conflict ofRight = neededOf(inForce, right, left);
+        set(left, false);
+        set(ofRight, true);
+        const Conflict ofLeft = neededOf(inForce, left, ofRight);
+        Conflict both = ofLeft;
+        both.insert(both.end(), ofRight.begin(), ofRight.end());
+        return both;
+    }
+
+    /// Visits all masks with so many members; false if `visit` ended it.
+    template <class Visit>
+    bool eachOfSize(int size, Visit visit) {
+        const Mask end = Mask(1) << asked_.size();
+        if (size == 0) {
+            return visit(0);
+        }
+        for (Mask mask = (Mask(1) << size) - 1; mask < end;) {
+            if (!visit(mask)) {
+                return false;
+            }
+            const Mask lowest = mask & (~mask + 1); // the next greater number with as many ones
+            const Mask ripple = mask + lowest;
+            mask = (((ripple ^ mask) >> 2) / lowest) | ripple;
+        }
+        return true;
+    }
+
+    const Space& space_;
+    Effort effort_;
+    InForce all_;
+    std::vector<Demanded> asked_;
+    std::vector<Mask> fitting_;
+    std::vector<Mask> colliding_;
+    int runs_ = 0;
+};
+
+/// The wish loosened to a share of its rate: to both sides, or beyond its end.
+Wish loosened(const Wish& wish, const Rational& share) {
+    Wish loose = wish;
+    if (wish.kind == Wish::Kind::at) {
+        loose.tolerance = {false, share};
+    } else {
+        loose.low = wish.low ? std::optional(*wish.low * (1 - share)) : std::nullopt;
+        loose.high = wish.high ? std::optional(*wish.high * (1 + share)) : std::nullopt;
+    }
+    return loose;
+}
+
+/// How far a rate misses a wish, as a share.
+Rational missOf(const Wish& wish, const Rational& hertz) {
+    if (wish.kind == Wish::Kind::at) {
+        return abs(hertz / wish.hertz - 1);
+    }
+    if (wish.low && hertz < *wish.low) {
+        return 1 - hertz / *wish.low;
+    }
+    return wish.high && hertz > *wish.high ? hertz / *wish.high - 1 : Rational(0);
+}
+
+/// The nearest rate of one wish with all others kept, to a billionth of its miss.
+Nearest nearestOf(const Space& space, std::size_t index, Effort& effort) {
+    Space loose = space;
+    const Wish& wish = space.question.wishes[index];
+    const NodeIndex node = *space.part->findNode(wish.line);
+    const InForce all = allInForce(space);
+    const auto rateWith = [&](const Rational& share) -> std::optional<Rational> {
+        loose.question.wishes[index] = loosened(wish, share);
+        const auto take = anyTake(loose, all, effort);
+        if (!take) {
+            return std::nullopt;
+        }
+        const auto found = std::find_if(take->rates.begin(), take->rates.end(), [&](const RateAt& each) { return each.first == node; });
+        return found->second;
+    };
+    Nearest nearest{index, std::nullopt, std::nullopt};
+    Rational within = 0; // up to here there is none
+    std::optional<Rational> best;
+    for (const Rational& share : {Rational(1, 1000000), Rational(1, 10000), Rational(1, 100), Rational(1, 4), Rational(999, 1000)}) {
+        best = effort.isOver() ? std::nullopt : rateWith(share);
+        if (best) {
+            break;
+        }
+        within = share;
+    }
+    constexpr int kMostTries = 40;
+    for (int i = 0; best && i < kMostTries && !effort.isOver(); ++i) {
+        const Rational miss = missOf(wish, *best);
+        const Rational least = miss * Rational(999999999, 1000000000);
+        if (miss.isZero() || least <= within) {
+            break;
+        }
+        // halfway, then just below what is there: where that fails nothing is nearer
+        const Rational share = i % 2 == 0 ? quantised(((within + miss) / 2).toDouble() * 1e15, 1) * powerOfTen(-15) : least;
+        const auto rate = share > within && share < miss ? rateWith(share) : std::optional<Rational>();
+        if (rate) {
+            best = rate;
+        } else if (share > within && share < miss) {
+            within = share;
+        }
+    }
+    nearest.hertz = best;
+    if (best && wish.kind == Wish::Kind::at) {
+        nearest.error = *best / wish.hertz - 1;
+    }
+    return nearest;
+}
+
+std::string listWords(const std::vector<std::string>& words, const char* last) {
+    std::string text;
+    for (std::size_t i = 0; i < words.size(); ++i) {
+        text += (i == 0 ? "" : (i + 1 == words.size() ? std::string(" ") + last + " " : ", ")) + words[i];
+    }
+    return text;
+}
+
+/// The multiplier above a node on a take's route, else the source.
+std::size_t makerOf(const Space& space, const Whole& whole, std::size_t node) {
+    while (space.nodes[node].source == nullptr) {
+        if (space.nodes[node].line != nullptr && !space.nodes[node].line->multiply.empty()) {
+            return node;
+        }
+        node = space.nodes[node].inputs[whole.settings[node].from];
+    }
+    return node;
+}
+
+} // namespace
+
+std::string sayDemanded(const Space& space, const Demanded& demanded) {
+    const auto hertz = [](const Rational& rate) { return printQuantity(rate, Unit::hertz); };
+    switch (demanded.kind) {
+    case Demanded::Kind::wish: return printWish(space.question.wishes[demanded.index]);
+    case Demanded::Kind::promise:
+        return space.names[space.question.promises[demanded.index].index] + ": " +
+               printPromiseLine(space.plan.promises[space.question.promises[demanded.index].index].line);
+    case Demanded::Kind::limit: {
+        std::vector<std::string> ends;
+        for (const SpaceLimit& limit : space.limits[demanded.index]) {
+            std::string text = limit.min ? "at least " + hertz(*limit.min) : "";
+            text += limit.max ? (text.empty() ? "" : " and ") + std::string("at most ") + hertz(*limit.max) : "";
+            text += limit.isNominal ? " for its wait states" : "";
+            text += limit.tier ? " in tier " + space.part->tiers[*limit.tier].id : "";
+            ends.push_back(text);
+        }
+        return "the limit of " + space.nodes[demanded.index].id() + ": " + listWords(ends, "and");
+    }
+    case Demanded::Kind::rule: return "the rule \u201c" + space.part->rules[demanded.index].say + "\u201d";
+    case Demanded::Kind::lock: return "the lock on " + space.locks[demanded.index].text;
+    }
+    return {};
+}
+
+std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, const SeekControl& control) {
+    Finder finder(space, control);
+    Effort& effort = finder.effort();
+    if (finder.fits(finder.allAsked())) {
+        if (effort.isOver()) {
+            Refusal refusal;
+            refusal.isCancelled = effort.isCancelled;
+            refusal.isCut = effort.isCut;
+            return refusal;
+        }
+        return std::nullopt;
+    }
+    Refusal refusal;
+    std::vector<Mask> masks;
+    if (wanted.allConflicts) {
+        masks = finder.allOfThem(refusal.areAll);
+    }
+    if (masks.empty()) {
+        masks = {finder.smallest(refusal.isSmallest)};
+    }
+    for (const Mask mask : masks) {
+        if (!effort.isOver()) {
+            refusal.conflicts.push_back(finder.withLimits(mask));
+        }
+    }
+    for (std::size_t i = 0; wanted.nearest && i < space.question.wishes.size(); ++i) {
+        const Wish& wish = space.question.wishes[i];
+        if (!wish.isSoft && !effort.isOver() && space.part->findNode(wish.line)) {
+            refusal.nearest.push_back(nearestOf(space, i, effort));
+        }
+    }
+    for (const Demanded& each : wanted.lifts ? finder.liftable() : std::vector<Demanded>()) {
+        InForce without = finder.all();
+        setInForce(without, each, false);
+        if (!effort.isOver() && anyTake(space, without, effort)) {
+            refusal.lifts.push_back(each);
+        }
+    }
+    refusal.isCancelled = effort.isCancelled;
+    refusal.isCut = effort.isCut;
+    return refusal;
+}
+
+std::string explain(const Space& space, const Conflict& conflict) {
+    std::vector<std::string> asked;
+    std::vector<std::string> held;
+    std::vector<std::size_t> wishes;
+    for (const Demanded& each : conflict) {
+        const bool isAsked = each.kind == Demanded::Kind::wish || each.kind == Demanded::Kind::promise;
+        (isAsked ? asked : held).push_back(sayDemanded(space, each));
+        if (each.kind == Demanded::Kind::wish) {
+            wishes.push_back(each.index);
+        }
+    }
+    std::string text = asked.empty() ? "the take itself can't be kept" : listWords(asked, "and");
+    text += asked.empty() ? "" : (asked.size() == 1 ? " can't be kept" : " can't be kept together");
+    text += held.empty() ? "." : " with " + listWords(held, "and") + ".";
+    // which multipliers can make each of the wishes alone, and which of them can't make two
+    const auto makersWith = [&](const std::vector<std::size_t>& some) {
+        InForce inForce = allInForce(space);
+        for (std::size_t i = 0; i < inForce.wishes.size(); ++i) {
+            inForce.wishes[i] = std::find(some.begin(), some.end(), i) != some.end();
+        }
+        inForce.promises.assign(inForce.promises.size(), false);
+        Effort effort{0, 200000, {}, false, false};
+        return routesThatFit(space, inForce, effort);
+    };
+    std::map<std::size_t, std::vector<std::size_t>> makers; // by wish
+    for (const std::size_t wish : wishes) {
+        const NodeIndex node = *space.part->findNode(space.question.wishes[wish].line);
+        std::vector<std::string> names;
+        for (const Whole& whole : makersWith({wish})) {
+            const std::size_t maker = makerOf(space, whole, node);
+            if (std::find(makers[wish].begin(), makers[wish].end(), maker) == makers[wish].end()) {
+                makers[wish].push_back(maker);
+                names.push_back(space.nodes[maker].id());
+            }
+        }
+        text += " " + space.question.wishes[wish].line + " alone " +
+                (names.empty() ? "can't be made at all." : "can be made by " + listWords(names, "or") + ".");
+    }
+    for (std::size_t i = 0; i < wishes.size(); ++i) {
+        for (std::size_t j = i + 1; j < wishes.size(); ++j) {
+            const NodeIndex first = *space.part->findNode(space.question.wishes[wishes[i]].line);
+            const NodeIndex second = *space.part->findNode(space.question.wishes[wishes[j]].line);
+            const std::vector<Whole> routes = makersWith({wishes[i], wishes[j]});
+            std::vector<std::string> none;
+            for (const std::size_t maker : makers[wishes[i]]) {
+                const bool isShared = std::find(makers[wishes[j]].begin(), makers[wishes[j]].end(), maker) != makers[wishes[j]].end();
+                const bool makesBoth = std::any_of(routes.begin(), routes.end(), [&](const Whole& whole) {
+                    return makerOf(space, whole, first) == maker && makerOf(space, whole, second) == maker;
+                });
+                if (isShared && !makesBoth) {
+                    none.push_back(space.nodes[maker].id());
+                }
+            }
+            if (!none.empty()) {
+                text += " " + listWords(none, "and") + (none.size() == 1 ? " can't" : " can't, either of them,") + " make both " +
+                        space.question.wishes[wishes[i]].line + " and " + space.question.wishes[wishes[j]].line + ".";
+            }
+        }
+    }
+    return text;
+}
+
+} // namespace wisetick
