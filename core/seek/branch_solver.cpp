@@ -11,6 +11,7 @@ namespace {
 
 constexpr std::size_t kMostSpans = 1024;
 constexpr std::int64_t kMostProducts = 8192; ///< divider × multiplier values that a window is led through one by one
+constexpr std::int64_t kMostSplits = 64;     ///< the same where there is a multiplier: few settings are below it
 
 /// Visits the values of a set from `low` to `high`, ascending, until `visit` says false.
 template <class Visit>
@@ -90,12 +91,15 @@ BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size
       levels_(1), matters_(space.nodes.size()) {
     for (std::size_t node = 0; node < space.nodes.size(); ++node) {
         const SpaceNode& each = space.nodes[node];
-        divide_.push_back(mayChange(space, inForce, node, "divide") ? each.divide : FactorSet::one(each.divideNow));
-        multiply_.push_back(mayChange(space, inForce, node, "multiply") ? each.multiply : FactorSet::one(each.multiplyNow));
+        const auto setOf = [&](const char* control, const FactorSet& set, const Rational& now) {
+            return mayChange(space, inForce, node, control) ? &set : &fixed_.emplace_back(FactorSet::one(now));
+        };
+        divide_.push_back(setOf("divide", each.divide, each.divideNow));
+        multiply_.push_back(setOf("multiply", each.multiply, each.multiplyNow));
         draws_.push_back(node == space.core || (each.source != nullptr && each.source->draws) ||
                          (each.line != nullptr && each.line->draws) || (each.peripheral != nullptr && each.peripheral->draws));
-        divides_.push_back(divide_.back().count());
-        multiplies_.push_back(multiply_.back().count());
+        divides_.push_back(divide_.back()->count());
+        multiplies_.push_back(multiply_.back()->count());
         matters_[node] = node == space.core || node == space.crystalNode;
         for (const std::size_t wish : space.wishesAt[node]) {
             matters_[node] = matters_[node] || inForce.wishes[wish];
@@ -142,7 +146,7 @@ BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size
             factor *= *std::max_element(followed->factors.begin(), followed->factors.end());
         }
         try {
-            highest_[node] = highestInput(space.nodes[node]) * factor * multiply_[node].most() / divide_[node].least();
+            highest_[node] = highestInput(space.nodes[node]) * factor * multiply_[node]->most() / divide_[node]->least();
         } catch (const RationalOverflow&) {
             highest_[node] = powerOfTen(30);
         }
@@ -175,8 +179,8 @@ Shape* BranchSolver::shapeOf(std::size_t node, std::size_t from, std::vector<Sha
     shape.node = node;
     shape.from = from;
     shape.children = std::move(children);
-    shape.divide = &divide_[node];
-    shape.multiply = &multiply_[node];
+    shape.divide = divide_[node];
+    shape.multiply = multiply_[node];
     shape.divides = divides_[node];
     shape.multiplies = multiplies_[node];
     const Line* line = space_.nodes[node].line;
@@ -367,7 +371,7 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
     }
     const RateSpans& within = nodeWindow(inputs[shape.from], level);
     // a multiplier has few settings below it: windows that it splits up cost more than they save
-    const std::int64_t most = shape.multiplies > 1 ? kMostProducts / static_cast<std::int64_t>(own.size()) : kMostProducts;
+    const std::int64_t most = shape.multiplies > 1 ? kMostSplits / static_cast<std::int64_t>(own.size()) : kMostProducts;
     const bool isFew = shape.divides <= most && shape.multiplies <= most && shape.divides * shape.multiplies <= most;
     if (isFew) {
         RateSpans window;

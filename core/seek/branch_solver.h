@@ -123,8 +123,9 @@ private:
     const Aim& aim_;
     Effort& effort_;
     PromiseJudges judges_;
-    std::vector<FactorSet> divide_; ///< by node, as far as it may change
-    std::vector<FactorSet> multiply_;
+    std::vector<const FactorSet*> divide_; ///< by node, as far as it may change
+    std::vector<const FactorSet*> multiply_;
+    std::deque<FactorSet> fixed_; ///< sets of those that may not
     std::vector<bool> draws_;           ///< whether a node draws anything
     std::vector<std::int64_t> divides_; ///< how many values they have
     std::vector<std::int64_t> multiplies_;

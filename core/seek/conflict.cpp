@@ -133,8 +133,18 @@ public:
                 conflict.push_back(asked_[i]);
             }
         }
+        const std::vector<Demanded> all = liftable();
+        std::vector<Demanded> some; // mostly it is the oscillators of multipliers that have no more room
+        std::copy_if(all.begin(), all.end(), std::back_inserter(some), [&](const Demanded& each) {
+            const Line* line = each.kind == Demanded::Kind::limit ? space_.nodes[each.index].line : nullptr;
+            return line != nullptr && !line->multiply.empty();
+        });
         InForce inForce = inForceOf(mask);
-        const Conflict needed = neededOf(inForce, liftable(), {});
+        InForce few = inForce;
+        for (const Demanded& each : all) {
+            setInForce(few, each, std::find(some.begin(), some.end(), each) != some.end());
+        }
+        const Conflict needed = !some.empty() && collides(few) ? withoutTheNeedless(few, some) : neededOf(inForce, all, {});
         conflict.insert(conflict.end(), needed.begin(), needed.end());
         return conflict;
     }
@@ -186,6 +196,19 @@ private:
     }
 
     bool collides(const InForce& inForce) { return !anyTake(space_, inForce, effort_) && !effort_.isOver(); }
+
+    /// The candidates without which `inForce` collides no longer, each tried once.
+    Conflict withoutTheNeedless(InForce inForce, const std::vector<Demanded>& candidates) {
+        Conflict needed;
+        for (const Demanded& each : candidates) {
+            setInForce(inForce, each, false);
+            if (!collides(inForce)) {
+                setInForce(inForce, each, true);
+                needed.push_back(each);
+            }
+        }
+        return needed;
+    }
 
     /// Which of the candidates must hold for the rest of `inForce` to collide: a smallest such set as far as leaving out any one
     /// goes. Halves first, so that the many that have nothing to do with it go at once.
@@ -344,15 +367,22 @@ std::string sayDemanded(const Space& space, const Demanded& demanded) {
         return space.names[space.question.promises[demanded.index].index] + ": " +
                printPromiseLine(space.plan.promises[space.question.promises[demanded.index].index].line);
     case Demanded::Kind::limit: {
-        std::vector<std::string> ends;
+        // of the tiers that the supply allows the widest
+        std::optional<Rational> least;
+        std::optional<Rational> most;
+        const auto isAllowed = [&](const SpaceLimit& limit) {
+            return !limit.tier || std::find(space.tiers.begin(), space.tiers.end(), *limit.tier) != space.tiers.end();
+        };
         for (const SpaceLimit& limit : space.limits[demanded.index]) {
-            std::string text = limit.min ? "at least " + hertz(*limit.min) : "";
-            text += limit.max ? (text.empty() ? "" : " and ") + std::string("at most ") + hertz(*limit.max) : "";
-            text += limit.isNominal ? " for its wait states" : "";
-            text += limit.tier ? " in tier " + space.part->tiers[*limit.tier].id : "";
-            ends.push_back(text);
+            if (isAllowed(limit)) {
+                least = limit.min && least ? std::min(*least, *limit.min) : (limit.min ? limit.min : least);
+                most = limit.max && most ? std::max(*most, *limit.max) : (limit.max ? limit.max : most);
+            }
         }
-        return "the limit of " + space.nodes[demanded.index].id() + ": " + listWords(ends, "and");
+        std::string text = "the limits of " + space.nodes[demanded.index].id() + " (";
+        text += least ? "at least " + hertz(*least) : "";
+        text += most ? (least ? ", " : "") + std::string("at most ") + hertz(*most) : "";
+        return text + ")";
     }
     case Demanded::Kind::rule: return "the rule \u201c" + space.part->rules[demanded.index].say + "\u201d";
     case Demanded::Kind::lock: return "the lock on " + space.locks[demanded.index].text;
