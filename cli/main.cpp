@@ -1,4 +1,5 @@
 #include "commands.h"
+#include "seek_command.h"
 
 #include <CLI/CLI.hpp>
 
@@ -43,6 +44,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli check PLAN                    does every promise hold, at every corner?
   wisetick-cli derive PLAN                   all figures: lines, promises, modes, rhythm, fields
   wisetick-cli promise PLAN "uart1 talks 921600 within 1.5 %"    try one line, with its arithmetic
+  wisetick-cli seek PLAN "core = 160 MHz" "usb = 48 MHz" --keep-promises    takes that keep it all
   wisetick-cli board PLAN                    crystals, pins and option words
   wisetick-cli fails PLAN SOURCE             what still holds when a source fails
   wisetick-cli way PLAN [--from TAKE]        the order in which to write the clock fields
@@ -117,6 +119,28 @@ int run(int argc, char** argv) {
     std::vector<std::string> takes;
     compare->add_option("TAKE", takes, "the takes; else all");
     compare->add_flag("--json", options.isJson, "one JSON object");
+    CLI::App* seek = app.add_subcommand("seek", "Find takes that keep wishes and promises all at once; exit 1 if none does");
+    addPlanOptions(seek);
+    cli::SeekOptions sought;
+    seek->add_option("WISH", sought.wishes, "such as \"core = 160 MHz\", \"usb = 48 MHz within 0.25 %\", \"bus_a as high as "
+                                            "possible up to 32 MHz, if possible\"");
+    std::vector<std::string> wanted;
+    seek->add_option("--want", wanted, "the same")->allow_extra_args(false);
+    CLI::Option* keep = seek->add_option("--keep-promises", sought.kept, "promises to be kept, by name between commas; else all")
+                            ->expected(0, 1);
+    seek->add_option("--if-possible", sought.ifPossible, "promises to be kept if possible");
+    seek->add_option("--may-change", sought.mayChange,
+                     "lines, sources or peripherals that may change, with all above them; else everything that is not locked")
+        ->allow_extra_args(false);
+    seek->add_option("--prefer", sought.prefers, "what decides between equals: changes, current, core, oscillator, wake-up");
+    seek->add_option("--which-crystal", sought.crystal,
+                     "a source whose crystal may be another one: \"xtm\", \"xtm: 8 MHz, 12 MHz\", \"xtm: 8 MHz to 30 MHz\"");
+    seek->add_option("--top", sought.top, "how many takes; 20 without")->check(CLI::Range(1, 1000));
+    seek->add_option("--choose", sought.choose, "the take that is shown in full and written; the best without");
+    seek->add_option("--unfold", sought.unfold, "the take whose equals in every rate that matters are listed");
+    seek->add_flag("--all-conflicts", sought.allConflicts, "where nothing fits, every set of wishes that collides");
+    seek->add_option("--write", sought.write, "write the plan with the take added to this file");
+    seek->add_option("--as", sought.name, "the name of the added take");
     CLI::App* shelf = app.add_subcommand("shelf", "The parts there are, and which has what is needed; exit 1 if none has");
     std::string needs;
     shelf->add_option("NEEDS", needs, "such as \"core >= 100 MHz, 2 uart, can fd, sleep <= 2 uA, 3 pll\"");
@@ -169,6 +193,11 @@ int run(int argc, char** argv) {
     }
     if (*compare) {
         return cli::runCompare(console, options, takes);
+    }
+    if (*seek) {
+        sought.keepsPromises = keep->count() > 0;
+        sought.wishes.insert(sought.wishes.end(), wanted.begin(), wanted.end());
+        return cli::runSeek(console, options, sought);
     }
     if (*shelf) {
         return cli::runShelf(console, needs, isShelfJson);

@@ -363,9 +363,11 @@ std::string sayDemanded(const Space& space, const Demanded& demanded) {
     const auto hertz = [](const Rational& rate) { return printQuantity(rate, Unit::hertz); };
     switch (demanded.kind) {
     case Demanded::Kind::wish: return printWish(space.question.wishes[demanded.index]);
-    case Demanded::Kind::promise:
-        return space.names[space.question.promises[demanded.index].index] + ": " +
-               printPromiseLine(space.plan.promises[space.question.promises[demanded.index].index].line);
+    case Demanded::Kind::promise: {
+        const std::size_t index = space.question.promises[demanded.index].index;
+        const PromiseLine& line = space.plan.promises[index].line;
+        return (line.name.empty() ? space.names[index] + ": " : "") + printPromiseLine(line);
+    }
     case Demanded::Kind::limit: {
         // of the tiers that the supply allows the widest
         std::optional<Rational> least;

@@ -1,0 +1,71 @@
+#include "loading.h"
+
+#include "base/nearest_name.h"
+#include "derive/workings_of.h"
+#include "evaluate/evaluate.h"
+#include "handover/figures_json.h"
+
+#include <algorithm>
+
+namespace wisetick::cli {
+
+void printDiagnostics(std::ostream& stream, const Diagnostics& diagnostics) {
+    for (const Diagnostic& diagnostic : diagnostics) {
+        stream << diagnosticText(diagnostic) << "\n";
+    }
+}
+
+nlohmann::ordered_json wordErrorJson(const TextError& error) {
+    return {{"error", {{"position", error.position}, {"length", error.length}, {"say", sayText(error)}}}};
+}
+
+int reportBadInput(const Console& console, const Diagnostics& diagnostics, bool isJson) {
+    printDiagnostics(console.err, diagnostics);
+    if (isJson) {
+        console.out << nlohmann::ordered_json{{"findings", findingsJson(diagnostics)}}.dump(2) << "\n";
+    }
+    return kBadInput;
+}
+
+std::optional<Loaded> load(const Console& console, const PlanOptions& options) {
+    LoadedPlan loaded = loadPlan(options.plan, console.shelf);
+    if (!loaded.plan || !loaded.part) {
+        reportBadInput(console, loaded.diagnostics, options.isJson);
+        return std::nullopt;
+    }
+    const std::string take = options.take.empty() ? loaded.plan->active : options.take;
+    if (findTake(*loaded.plan, take) == nullptr) {
+        std::vector<std::string> known;
+        for (const Take& each : loaded.plan->takes) {
+            known.push_back(each.name);
+        }
+        reportBadInput(
+            console,
+            {{Severity::error, {options.plan, 0, 0, {}}, "no take '" + take + "'", listNames(known), didYouMean(take, known)}},
+            options.isJson);
+        return std::nullopt;
+    }
+    return Loaded{std::move(*loaded.part), std::move(*loaded.plan), take, std::move(loaded.places)};
+}
+
+Figures evaluated(const Loaded& loaded) {
+    Figures figures = evaluate(loaded.part, loaded.plan, loaded.take);
+    addWorkings(loaded.part, loaded.plan, figures);
+    for (Diagnostic& finding : figures.findings) {
+        finding = located(std::move(finding), loaded.places, loaded.take);
+    }
+    return figures;
+}
+
+void reportWord(const Console& console, const std::string& line, const TextError& error) {
+    const std::size_t before = std::min(error.position, line.size());
+    const auto codePoints = [](const std::string& text) {
+        return std::count_if(text.begin(), text.end(), [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; });
+    };
+    const auto blanks = static_cast<std::size_t>(codePoints(line.substr(0, before)));
+    const auto width = static_cast<std::size_t>(codePoints(line.substr(before, error.length)));
+    console.err << "  " << line << "\n  " << std::string(blanks, ' ') << std::string(std::max<std::size_t>(width, 1), '^') << "\n"
+                << "error: " << sayText(error) << "\n";
+}
+
+} // namespace wisetick::cli

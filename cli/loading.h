@@ -1,0 +1,37 @@
+#pragma once
+
+#include "commands.h"
+
+#include <nlohmann/json.hpp>
+
+#include <map>
+#include <optional>
+
+namespace wisetick::cli {
+
+void printDiagnostics(std::ostream& stream, const Diagnostics& diagnostics);
+
+/// {"error": {"position", "length", "say"}}.
+nlohmann::ordered_json wordErrorJson(const TextError& error);
+
+/// The faults, to read or as JSON; kBadInput.
+int reportBadInput(const Console& console, const Diagnostics& diagnostics, bool isJson);
+
+/// A plan with its part, and the take that is meant.
+struct Loaded {
+    Part part;
+    Plan plan;
+    std::string take;
+    std::map<std::string, Place> places;
+};
+
+/// The plan, its part and the take that is meant; or the faults, reported.
+std::optional<Loaded> load(const Console& console, const PlanOptions& options);
+
+/// All figures with their workings, the findings with their places in the files.
+Figures evaluated(const Loaded& loaded);
+
+/// The typed line with the wrong word marked below it.
+void reportWord(const Console& console, const std::string& line, const TextError& error);
+
+} // namespace wisetick::cli
