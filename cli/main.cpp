@@ -139,6 +139,8 @@ int run(int argc, char** argv) {
     seek->add_option("--choose", sought.choose, "the take that is shown in full and written; the best without");
     seek->add_option("--unfold", sought.unfold, "the take whose equals in every rate that matters are listed");
     seek->add_flag("--all-conflicts", sought.allConflicts, "where nothing fits, every set of wishes that collides");
+    seek->add_option("--within", sought.within, "seconds, then the search is stopped and says so; 20 without")
+        ->check(CLI::PositiveNumber);
     seek->add_option("--write", sought.write, "write the plan with the take added to this file");
     seek->add_option("--as", sought.name, "the name of the added take");
     CLI::App* shelf = app.add_subcommand("shelf", "The parts there are, and which has what is needed; exit 1 if none has");

@@ -8,6 +8,7 @@
 #include "seek_report.h"
 
 #include <algorithm>
+#include <chrono>
 #include <fstream>
 #include <sstream>
 
@@ -183,10 +184,18 @@ int writeTake(const Console& console, const PlanOptions& options, const Loaded& 
     return kHolds;
 }
 
+/// Goes on for so many seconds.
+SeekControl controlFor(double seconds) {
+    const auto end = std::chrono::steady_clock::now() + std::chrono::duration<double>(seconds);
+    SeekControl control;
+    control.goOn = [end] { return std::chrono::steady_clock::now() < end; };
+    return control;
+}
+
 int refuse(const Console& console, const PlanOptions& options, const Loaded& loaded, const SeekOptions& seek,
            const Question& question, const SeekResult& result) {
     const Space space = spaceOf(loaded.part, loaded.plan, loaded.take, question);
-    const auto refusal = whyNone(space, {seek.allConflicts, true, true});
+    const auto refusal = whyNone(space, {seek.allConflicts, true, true}, controlFor(seek.within));
     if (options.isJson) {
         nlohmann::ordered_json json = foundJson(loaded.part, loaded.plan, question, result);
         if (refusal) {
@@ -197,8 +206,8 @@ int refuse(const Console& console, const PlanOptions& options, const Loaded& loa
     }
     if (refusal) {
         console.out << refusalReport(space, *refusal, console.style);
-    } else if (!result.cut.empty()) {
-        console.out << "Nothing was found; cut " << result.cut << ".\n";
+    } else if (!result.isComplete()) {
+        console.out << "Nothing was found; the search was cut " << (result.cut.empty() ? "before its end" : result.cut) << ".\n";
     } else {
         console.out << "There are takes, but none keeps the promises that are judged on whole takes: wake-ups, averages, lives,\n"
                        "what is chained or triggered, and what must hold in a mode too. Let them be kept only if possible.\n";
@@ -217,7 +226,8 @@ int runSeek(const Console& console, const PlanOptions& options, const SeekOption
     if (!question) {
         return kBadInput;
     }
-    const SeekResult result = wisetick::seek(loaded->part, loaded->plan, loaded->take, *question);
+    const SeekControl control = controlFor(seek.within);
+    const SeekResult result = wisetick::seek(loaded->part, loaded->plan, loaded->take, *question, control);
     if (result.found.empty()) {
         return refuse(console, options, *loaded, seek, *question, result);
     }

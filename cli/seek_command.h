@@ -17,6 +17,7 @@ struct SeekOptions {
     std::size_t unfold = 0; ///< the rank of the take whose equals are shown; 0: none
     std::size_t choose = 1; ///< the rank of the take that is shown in full and written
     bool allConflicts = false;
+    double within = 20; ///< s, then it is stopped
     std::string write; ///< the file that the plan with the chosen take is written to
     std::string name;  ///< of the new take
 };

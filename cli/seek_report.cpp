@@ -1,6 +1,7 @@
 #include "seek_report.h"
 
 #include "derive/derive.h"
+#include "evaluate/evaluate.h"
 #include "handover/figures_json.h"
 #include "quantity/quantity_print.h"
 #include "text_table.h"
@@ -38,9 +39,9 @@ struct Judged {
     std::optional<Rational> wakeUp; ///< s, from the resting mode, at the longest
 };
 
-Judged judged(const Part& part, const Plan& plan, const FoundTake& found) {
+Judged judged(const Part& part, const Plan& plan, const FoundTake& found, bool isPlayed) {
     const Plan changed = withFound(plan, found);
-    Judged result{derive(part, changed, found.take.name), {}, {}};
+    Judged result{isPlayed ? evaluate(part, changed, found.take.name) : derive(part, changed, found.take.name), {}, {}};
     for (const ModeFigure& mode : result.figures.modes) {
         if (mode.runs) {
             result.ampere = mode.ampere.nominal;
@@ -102,11 +103,9 @@ std::string promisesText(const Figures& figures, const Style& style) {
 
 std::string footText(const SeekResult& result) {
     const std::string all = countText(result.settings);
-    if (result.isCancelled) {
-        return "\nStopped: there may be better ones.\n";
-    }
-    if (!result.cut.empty()) {
-        return "\nCut " + result.cut + ".\n";
+    if (!result.isComplete()) {
+        return "\nCut " + (result.cut.empty() ? "before its end" : result.cut) + "; there may be better ones among " + all +
+               " takes.\n";
     }
     return "\nComplete: all of " + all + " takes were looked at or excluded by bound; none is better.\n";
 }
@@ -126,7 +125,7 @@ std::string foundReport(const Part& part, const Plan& plan, const Question& ques
     std::optional<Judged> shown;
     for (std::size_t i = 0; i < result.found.size(); ++i) {
         const FoundTake& found = result.found[i];
-        Judged each = judged(part, plan, found);
+        Judged each = judged(part, plan, found, i + 1 == chosen);
         std::vector<std::string> row{std::to_string(i + 1),
                                      stateText(found.score),
                                      worstText(found),
@@ -212,7 +211,7 @@ nlohmann::ordered_json foundJson(const Part& part, const Plan& plan, const Quest
     }
     json["found"] = nlohmann::ordered_json::array();
     for (const FoundTake& found : result.found) {
-        const Judged each = judged(part, plan, found);
+        const Judged each = judged(part, plan, found, true);
         nlohmann::ordered_json entry{{"broken", found.score.broken}, {"strained", found.score.strained}};
         entry["shares"] = nlohmann::ordered_json::array();
         for (const Rational& ratio : found.score.ratios) {

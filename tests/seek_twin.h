@@ -54,6 +54,7 @@ public:
         }
         Diagnostics ignored;
         present_ = resolveControls(part_, take(), ignored);
+        findWays();
         listControls();
     }
 
@@ -115,6 +116,46 @@ private:
                             [&](const std::string& lock) { return lock == id || lock == id + "." + control; });
     }
 
+    /// What is not on a way to something that is asked keeps its input.
+    void findWays() {
+        mayTurn_.assign(part_.nodeCount() + part_.peripherals.size(), false);
+        const auto open = [&](const auto& self, std::size_t node) -> void {
+            mayTurn_[node] = true;
+            if (node >= part_.nodeCount()) {
+                for (const NodeIndex input : part_.peripherals[node - part_.nodeCount()].clock) {
+                    self(self, input);
+                }
+            } else if (!part_.isSource(node)) {
+                for (const NodeIndex input : part_.lineAt(node).from) {
+                    self(self, input);
+                }
+            }
+        };
+        for (const Wish& wish : question_.wishes) {
+            open(open, *part_.findNode(wish.line));
+        }
+        for (const SoughtPromise& sought : question_.promises) {
+            const std::string& subject = plan_.promises[sought.index].line.subject;
+            const auto peripheral = part_.findPeripheral(subject);
+            open(open, peripheral ? part_.nodeCount() + *peripheral : *part_.findNode(subject));
+        }
+        // a multiplier that is on none stays as it is, with what is above it
+        stays_.assign(part_.nodeCount(), false);
+        const auto stay = [&](const auto& self, NodeIndex node) -> void {
+            if (!mayTurn_[node]) {
+                stays_[node] = true;
+                for (const NodeIndex input : part_.isSource(node) ? std::vector<NodeIndex>() : part_.lineAt(node).from) {
+                    self(self, input);
+                }
+            }
+        };
+        for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+            if (part_.isSource(node) || !part_.lineAt(node).multiply.empty()) {
+                stay(stay, node);
+            }
+        }
+    }
+
     void add(Control control, bool isFree) {
         if (control.count > 1 && isFree) {
             controls_.push_back(std::move(control));
@@ -132,7 +173,7 @@ private:
                  (isMultiply ? choiceOf(take, id).multiply : choiceOf(take, id).divide) = values[i];
              },
              node, place, false},
-            isFree(id, isMultiply ? "multiply" : "divide"));
+            !stays_[node] && isFree(id, isMultiply ? "multiply" : "divide"));
     }
 
     void listControls() {
@@ -144,7 +185,7 @@ private:
             add({source.rates.size(),
                  [&source](Take& take, std::size_t at) { choiceOf(take, source.id).rate = source.rates[at]; }, i,
                  present_.sourceRates[i], false},
-                isFree(source.id, "rate"));
+                !stays_[i] && isFree(source.id, "rate"));
         }
         for (std::size_t i = 0; i < part_.lines.size(); ++i) {
             const Line& line = part_.lines[i];
@@ -153,7 +194,7 @@ private:
             add({line.from.size(),
                  [this, &line](Take& take, std::size_t at) { choiceOf(take, line.id).from = part_.nodeId(line.from[at]); }, node,
                  now.from, false},
-                isFree(line.id, "from"));
+                mayTurn_[node] && isFree(line.id, "from"));
             addFactor(line.id, node, line.divide, now.divide, false);
             addFactor(line.id, node, line.multiply, now.multiply, true);
         }
@@ -164,7 +205,7 @@ private:
                      choiceOf(take, peripheral.id).from = part_.nodeId(peripheral.clock[at]);
                  },
                  part_.nodeCount() + i, present_.peripheralFrom[i], false},
-                isFree(peripheral.id, "from"));
+                mayTurn_[part_.nodeCount() + i] && isFree(peripheral.id, "from"));
         }
     }
 
@@ -383,6 +424,8 @@ private:
     const Question& question_;
     Controls present_;
     std::vector<Control> controls_;
+    std::vector<bool> mayTurn_; ///< by node, then by peripheral
+    std::vector<bool> stays_;   ///< by node
     std::vector<TwinTake> takes_;
 };
 

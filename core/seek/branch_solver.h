@@ -27,7 +27,7 @@ struct Effort {
     /// Counts one step; false when it is over.
     bool step() {
         ++steps;
-        if ((steps & 1023) == 0 && goOn && !goOn()) {
+        if ((steps & 127) == 0 && goOn && !goOn()) {
             isCancelled = true;
         }
         if (most > 0 && steps > most) {

@@ -58,6 +58,14 @@ public:
                 return false;
             }
         }
+        constexpr int kMany = 8;
+        if (std::popcount(mask) > kMany) { // one that can't even be kept alone is soon found
+            for (std::size_t i = 0; i < asked_.size(); ++i) {
+                if ((mask >> i & 1) != 0 && !fits(Mask(1) << i)) {
+                    return false;
+                }
+            }
+        }
         ++runs_;
         const bool isFit = anyTake(space_, inForceOf(mask), effort_).has_value() || effort_.isOver();
         (isFit ? fitting_ : colliding_).push_back(mask);
@@ -463,6 +471,9 @@ std::string explain(const Space& space, const Conflict& conflict) {
     for (const std::size_t wish : wishes) {
         const NodeIndex node = *space.part->findNode(space.question.wishes[wish].line);
         std::vector<std::string> names;
+        const bool isSaid = std::any_of(makers.begin(), makers.end(), [&](const auto& each) {
+            return each.first != wish && space.question.wishes[each.first].line == space.question.wishes[wish].line;
+        });
         for (const Whole& whole : makersWith({wish})) {
             const std::size_t maker = makerOf(space, whole, node);
             if (std::find(makers[wish].begin(), makers[wish].end(), maker) == makers[wish].end()) {
@@ -470,13 +481,16 @@ std::string explain(const Space& space, const Conflict& conflict) {
                 names.push_back(space.nodes[maker].id());
             }
         }
-        text += " " + space.question.wishes[wish].line + " alone " +
+        text += isSaid ? "" : " " + space.question.wishes[wish].line + " alone " +
                 (names.empty() ? "can't be made at all." : "can be made by " + listWords(names, "or") + ".");
     }
     for (std::size_t i = 0; i < wishes.size(); ++i) {
         for (std::size_t j = i + 1; j < wishes.size(); ++j) {
             const NodeIndex first = *space.part->findNode(space.question.wishes[wishes[i]].line);
             const NodeIndex second = *space.part->findNode(space.question.wishes[wishes[j]].line);
+            if (first == second) {
+                continue;
+            }
             const std::vector<Whole> routes = makersWith({wishes[i], wishes[j]});
             std::vector<std::string> none;
             for (const std::size_t maker : makers[wishes[i]]) {

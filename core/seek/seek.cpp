@@ -66,7 +66,7 @@ std::vector<FoundTake> foundTakes(const Space& space, const std::vector<Whole>& 
     return found;
 }
 
-SeekResult search(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
+SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
     const InForce inForce = allInForce(space);
     Effort effort{0, control.mostSteps, control.goOn, false, false};
     SeekResult result;
@@ -107,6 +107,68 @@ SeekResult search(const Space& space, bool isFolded, std::size_t most, const See
         result.cut = "after " + std::to_string(effort.steps) + " steps; let less change, or wish more";
     }
     return result;
+}
+
+/// Whether one of the hard wishes or promises can't even be kept alone: the steps that it took to see that.
+std::optional<std::int64_t> stepsToSeeOneCollide(const Space& space, const SeekControl& control) {
+    constexpr std::int64_t kMostSteps = 100000;
+    std::int64_t steps = 0;
+    const InForce all = allInForce(space);
+    InForce one = all;
+    one.wishes.assign(one.wishes.size(), false);
+    one.promises.assign(one.promises.size(), false);
+    const auto collides = [&](std::vector<bool>& list, std::size_t i) {
+        list[i] = true;
+        Effort effort{0, kMostSteps, control.goOn, false, false};
+        const bool isKept = anyTake(space, one, effort).has_value() || effort.isOver();
+        steps += effort.steps;
+        list[i] = false;
+        return !isKept;
+    };
+    for (std::size_t i = 0; i < one.wishes.size(); ++i) {
+        if (!space.question.wishes[i].isSoft && collides(one.wishes, i)) {
+            return steps;
+        }
+    }
+    for (std::size_t i = 0; i < one.promises.size(); ++i) {
+        if (!space.question.promises[i].isSoft && collides(one.promises, i)) {
+            return steps;
+        }
+    }
+    return std::nullopt;
+}
+
+/// Where there are very many routes, first those that leave kept promises on their inputs: what is found there is soon found.
+SeekResult search(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
+    constexpr double kManyRoutes = 8; // a power of ten
+    if (!isFolded || routesIn(space) < kManyRoutes) {
+        return searchIn(space, isFolded, most, control);
+    }
+    if (const auto steps = stepsToSeeOneCollide(space, control)) {
+        SeekResult none;
+        none.steps = *steps;
+        none.settings = countOfSettings(space);
+        return none;
+    }
+    const std::optional<Space> narrow = narrowed(space);
+    SeekResult first;
+    if (narrow) {
+        first = searchIn(*narrow, isFolded, most, control);
+        if (first.isCancelled) {
+            return first;
+        }
+    }
+    SeekResult whole = searchIn(space, isFolded, most, control);
+    if (narrow && !whole.isComplete() && !first.found.empty()) {
+        // the takes of the part that was searched to its end
+        first.steps += whole.steps;
+        first.settings = whole.settings;
+        first.isCancelled = whole.isCancelled;
+        first.cut = (whole.cut.empty() ? "before its end" : whole.cut) +
+                    (first.cut.empty() ? ": these are the best of all that leave promises that are kept now on their inputs" : "");
+        return first;
+    }
+    return whole;
 }
 
 } // namespace

@@ -1,10 +1,12 @@
 #include "seek/space.h"
 
 #include "derive/demand.h"
+#include "derive/derive.h"
 #include "derive/line_rates.h"
 #include "promise/uart.h"
 
 #include <algorithm>
+#include <cmath>
 #include <map>
 #include <stdexcept>
 
@@ -45,6 +47,53 @@ bool isLate(const Part& part, const PromiseLine& line, const Take& take) {
            std::holds_alternative<AverageAsk>(line.ask) || std::holds_alternative<LastsAsk>(line.ask);
 }
 
+/// What is not on a way to something that is asked keeps its input. `isAsked` picks among the question's promises.
+template <class IsAsked>
+void keepInputs(Space& space, IsAsked isAsked) {
+    std::vector<std::size_t> open;
+    for (std::size_t node = 0; node < space.nodes.size(); ++node) {
+        const auto& promises = space.promisesAt[node];
+        if (!space.wishesAt[node].empty() || std::any_of(promises.begin(), promises.end(), isAsked)) {
+            open.push_back(node);
+        }
+        space.nodes[node].keepsInput = true;
+        space.nodes[node].keepsAll = false;
+    }
+    if (space.crystalNode) {
+        open.push_back(*space.crystalNode);
+    }
+    for (const std::size_t sought : space.late) {
+        const std::string& subject = space.plan.promises[space.question.promises[sought].index].line.subject;
+        if (const auto peripheral = space.part->findPeripheral(peripheralOf(subject)); peripheral && isAsked(sought)) {
+            open.push_back(space.peripheralNode(*peripheral));
+        } else if (const auto node = space.part->findNode(subject); node && isAsked(sought)) {
+            open.push_back(*node);
+        }
+    }
+    while (!open.empty()) {
+        SpaceNode& node = space.nodes[open.back()];
+        open.pop_back();
+        if (node.keepsInput) {
+            node.keepsInput = false;
+            open.insert(open.end(), node.inputs.begin(), node.inputs.end());
+        }
+    }
+    for (std::size_t node = 0; node < space.nodes.size(); ++node) {
+        const bool isMultiplier = space.nodes[node].line != nullptr && !space.nodes[node].line->multiply.empty();
+        if (isMultiplier || space.nodes[node].source != nullptr) {
+            open.push_back(node);
+        }
+    }
+    while (!open.empty()) {
+        SpaceNode& node = space.nodes[open.back()];
+        open.pop_back();
+        if (node.keepsInput && !node.keepsAll) {
+            node.keepsAll = true;
+            open.insert(open.end(), node.inputs.begin(), node.inputs.end());
+        }
+    }
+}
+
 class SpaceBuilder {
 public:
     SpaceBuilder(const Part& part, const Plan& plan, const std::string& take, const Question& question) : part_(part) {
@@ -81,6 +130,7 @@ public:
         addTiers();
         addWishes();
         addPromises(take);
+        keepInputs(space_, [](std::size_t) { return true; });
         return std::move(space_);
     }
 
@@ -396,6 +446,32 @@ Space spaceOf(const Part& part, const Plan& plan, const std::string& take, const
     return SpaceBuilder(part, plan, take, question).build();
 }
 
+std::optional<Space> narrowed(const Space& space) {
+    const Figures figures = derive(*space.part, space.plan, space.take);
+    Space narrow = space;
+    keepInputs(narrow, [&](std::size_t sought) {
+        const SoughtPromise& promise = space.question.promises[sought];
+        return !promise.isSoft && figures.promises[promise.index].state == State::broken;
+    });
+    for (std::size_t node = 0; node < space.nodes.size(); ++node) {
+        const bool isSame = narrow.nodes[node].keepsInput == space.nodes[node].keepsInput;
+        if (!isSame) {
+            return narrow;
+        }
+    }
+    return std::nullopt;
+}
+
+double routesIn(const Space& space) {
+    const InForce all = allInForce(space);
+    double power = 0;
+    for (std::size_t node = 0; node < space.nodes.size(); ++node) {
+        const std::size_t inputs = space.nodes[node].inputs.size();
+        power += inputs > 1 && mayChange(space, all, node, "from") ? std::log10(static_cast<double>(inputs)) : 0;
+    }
+    return power;
+}
+
 InForce allInForce(const Space& space) {
     return {std::vector<bool>(space.question.wishes.size(), true), std::vector<bool>(space.question.promises.size(), true),
             std::vector<bool>(space.nodes.size(), true), std::vector<bool>(space.part->rules.size(), true),
@@ -403,7 +479,8 @@ InForce allInForce(const Space& space) {
 }
 
 bool mayChange(const Space& space, const InForce& inForce, std::size_t node, const std::string& control) {
-    if (!space.nodes[node].isInScope) {
+    const SpaceNode& each = space.nodes[node];
+    if (!each.isInScope || each.keepsAll || (each.keepsInput && control == "from")) {
         return false;
     }
     for (std::size_t i = 0; i < space.locks.size(); ++i) {

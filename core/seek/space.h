@@ -26,6 +26,8 @@ struct SpaceNode {
     std::size_t rateNow = 0;
     bool isHeldOff = false;    ///< `on = false`
     bool isInScope = false;    ///< the question lets it change
+    bool keepsInput = false;   ///< nothing is asked of it or of what hangs on it: its mux does not turn
+    bool keepsAll = false;     ///< as it is a source, a multiplier or above one, neither does anything else of it
     std::string fault;         ///< it is set to what the part does not have
     Rational low = 1;          ///< of a source: its least rate ÷ nominal
     Rational high = 1;         ///< its greatest
@@ -103,6 +105,13 @@ struct Space {
 
 /// Works out the space. Throws std::invalid_argument if there is no such take.
 Space spaceOf(const Part& part, const Plan& plan, const std::string& take, const Question& question);
+
+/// The space in which hard promises that the take keeps already leave their muxes as they are: a small part of the whole, in which
+/// good takes are found soon. Nothing where it would be the same.
+std::optional<Space> narrowed(const Space& space);
+
+/// How many ways there are to set the muxes that may turn: a power of ten.
+double routesIn(const Space& space);
 
 /// What of a question holds; all of it, unless something is lifted to see what it costs.
 struct InForce {
