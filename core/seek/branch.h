@@ -14,6 +14,8 @@ struct Level {
     bool isAll = true;                  ///< nothing is held back: soft wishes may be missed
     std::optional<std::size_t> extreme; ///< the wish for an extreme that is held to its end
     Rational off;                       ///< the share of the end by which it may be off
+    std::size_t mostOpen = 0;           ///< pieces that are gathered where a rule is still open, then it ends; 0: all
+    bool isStill = false;               ///< every control stays as it stands
     bool operator==(const Level&) const = default;
 };
 
@@ -60,6 +62,7 @@ struct Branch {
     int leastStrained = 0;              ///< what every rate of it strains: by its spread alone
     std::vector<Rational> strays;       ///< of its wishes' tolerances that its spread alone oversteps, greatest first
     std::vector<std::size_t> wishes;    ///< in force at its nodes, into the question's
+    bool isAsked = false;               ///< something is asked of its nodes, or they tell takes apart
     int tolerances = 0;                 ///< of wishes and promises at its nodes
     double settings = 1;                ///< how many its own controls have, a bound
     std::map<std::pair<std::size_t, Rational>, Pieces> solved; ///< by level and the parent's rate

@@ -286,7 +286,15 @@ void BranchSolver::addAsked(Branch& branch) const {
         const PromiseLine& line = space_.plan.promises[space_.question.promises[sought].index].line;
         branch.tolerances += inForce_.promises[sought] && toleranceOf(*space_.part, line) ? 1 : 0;
     }
+    branch.isAsked = matters_[shape.node];
+    for (const std::size_t index : space_.wishesAt[shape.node]) {
+        branch.isAsked = branch.isAsked || inForce_.wishes[index];
+    }
+    for (const std::size_t sought : space_.promisesAt[shape.node]) {
+        branch.isAsked = branch.isAsked || inForce_.promises[sought];
+    }
     for (const Branch* child : branch.children) {
+        branch.isAsked = branch.isAsked || child->isAsked;
         branch.leastStrained += child->leastStrained;
         branch.strays.insert(branch.strays.end(), child->strays.begin(), child->strays.end());
         branch.tolerances += child->tolerances;
@@ -377,7 +385,17 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
         RateSpans window;
         eachValue(*shape.divide, std::nullopt, std::nullopt, [&](const Rational& divide) {
             return eachValue(*shape.multiply, std::nullopt, std::nullopt, [&](const Rational& multiply) {
-                appendScaled(window, own, divide / (shape.factor * multiply), within);
+                const Candidate candidate{{}, shape.from, divide, multiply};
+                if (!isAllowed(shape, candidate)) {
+                    return true;
+                }
+                const Rational factor = divide / (shape.factor * multiply);
+                if (shape.ownLimits.empty()) {
+                    appendScaled(window, own, factor, within);
+                } else {
+                    const Ends ends = endsFor(shape, candidate);
+                    appendScaled(window, intersect(own, {{ends.min.value_or(Rational(0)), ends.max}}), factor, within);
+                }
                 return true;
             });
         });
@@ -431,7 +449,7 @@ bool BranchSolver::isAllowed(const Shape& shape, const Candidate& candidate) con
 
 /// Visits every setting of the shape's own controls with which its rate is in the window.
 template <class Visit>
-void BranchSolver::eachCandidate(const Shape& shape, const Window& window, const Rational& parent, Visit visit) {
+void BranchSolver::eachCandidate(const Shape& shape, const Window& window, const Rational& parent, bool isStill, Visit visit) {
     Candidate candidate;
     candidate.from = shape.from;
     if (space_.nodes[shape.node].source != nullptr) {
@@ -440,7 +458,7 @@ void BranchSolver::eachCandidate(const Shape& shape, const Window& window, const
         for (std::size_t i = 0; i < node.rates.size(); ++i) {
             candidate.from = i;
             candidate.hertz = node.rates[i];
-            const bool isPossible = (mayTurn || i == node.rateNow) && spansContain(window.own, candidate.hertz);
+            const bool isPossible = (i == node.rateNow || (mayTurn && !isStill)) && spansContain(window.own, candidate.hertz);
             if (isPossible && (!effort_.step() || !visit(candidate))) {
                 return;
             }
@@ -448,6 +466,18 @@ void BranchSolver::eachCandidate(const Shape& shape, const Window& window, const
         return;
     }
     const Rational base = parent * shape.factor;
+    if (isStill) {
+        const SpaceNode& node = space_.nodes[shape.node];
+        candidate.divide = node.divideNow;
+        candidate.multiply = node.multiplyNow;
+        candidate.hertz = base * candidate.multiply / candidate.divide;
+        const bool isThere = node.from == shape.from && shape.divide->contains(candidate.divide) &&
+                             shape.multiply->contains(candidate.multiply) && spansContain(window.own, candidate.hertz);
+        if (effort_.step() && isThere && isAllowed(shape, candidate)) {
+            visit(candidate);
+        }
+        return;
+    }
     const bool isDivideInner = shape.divides >= shape.multiplies;
     const FactorSet& outer = isDivideInner ? *shape.multiply : *shape.divide;
     const FactorSet& inner = isDivideInner ? *shape.divide : *shape.multiply;
@@ -500,7 +530,7 @@ bool BranchSolver::fitsAt(Shape& shape, const Rational& parent, std::size_t leve
     }
     bool isFit = false;
     if (const Window& window = windowOf(shape, level); !window.own.empty()) {
-        eachCandidate(shape, window, parent, [&](const Candidate& candidate) {
+        eachCandidate(shape, window, parent, levels_[level].isStill, [&](const Candidate& candidate) {
             isFit = !shape.isDeep || std::all_of(shape.children.begin(), shape.children.end(),
                                                  [&](Shape* child) { return fitsAt(*child, candidate.hertz, level); });
             return !isFit;
@@ -545,7 +575,7 @@ void BranchSolver::addBound(const Branch& branch, const std::vector<Rational>& p
         if (!isExtreme || wish.isSoft || !endOf(wish)) {
             continue;
         }
-        const std::size_t level = levelOf({Rational(1), false, index, 0});
+        const std::size_t level = levelOf({Rational(1), false, index, 0, 0, false});
         if (std::none_of(parents.begin(), parents.end(),
                          [&](const Rational& parent) { return fitsAt(*branch.shape, parent, level); })) {
             bound.beyond.push_back(index);
@@ -558,7 +588,7 @@ bool BranchSolver::mayReach(const Branch& branch, const std::vector<Rational>& p
     if (!end || space_.question.wishes[wish].isSoft) {
         return true;
     }
-    const std::size_t level = levelOf({Rational(1), false, wish, abs(1 - abs(extreme) / *end)});
+    const std::size_t level = levelOf({Rational(1), false, wish, abs(1 - abs(extreme) / *end), 0, false});
     return std::any_of(parents.begin(), parents.end(),
                        [&](const Rational& parent) { return fitsAt(*branch.shape, parent, level); });
 }
@@ -614,13 +644,33 @@ bool BranchSolver::addPromises(std::size_t node, const Bounds& hertz, bool isKno
     return true;
 }
 
-bool BranchSolver::isStrained(const Branch& branch, const Bounds& hertz, const std::optional<Rational>& min, bool isMinTolerance,
-                              const std::optional<Rational>& max, bool isMaxTolerance) const {
+bool BranchSolver::isStrained(const Branch& branch, const Bounds& hertz, const Ends& ends) const {
     if (branch.low == 1 && branch.high == 1) {
         return false;
     }
     const auto slack = [&](bool isTolerance) { return isTolerance ? Rational(0) : space_.part->slack; };
-    return (min && hertz.min / *min - 1 < -slack(isMinTolerance)) || (max && 1 - hertz.max / *max < -slack(isMaxTolerance));
+    return (ends.min && hertz.min / *ends.min - 1 < -slack(ends.isMinTolerance)) ||
+           (ends.max && 1 - hertz.max / *ends.max < -slack(ends.isMaxTolerance));
+}
+
+/// The ends of the shape's limits with its own controls set so.
+BranchSolver::Ends BranchSolver::endsFor(const Shape& shape, const Candidate& candidate) {
+    Ends ends{shape.min, shape.max, shape.isMinTolerance, shape.isMaxTolerance};
+    for (const SpaceLimit* limit : shape.ownLimits) {
+        const Rational& value = limit->own->control == "multiply" ? candidate.multiply : candidate.divide;
+        if (std::find(limit->own->is.begin(), limit->own->is.end(), value) == limit->own->is.end()) {
+            continue;
+        }
+        if (limit->min && (!ends.min || *limit->min > *ends.min)) {
+            ends.min = limit->min;
+            ends.isMinTolerance = limit->isTolerance;
+        }
+        if (limit->max && (!ends.max || *limit->max < *ends.max)) {
+            ends.max = limit->max;
+            ends.isMaxTolerance = limit->isTolerance;
+        }
+    }
+    return ends;
 }
 
 /// What the node itself adds to a piece; false where it can't be so.
@@ -629,29 +679,12 @@ bool BranchSolver::addOwn(const Branch& branch, const Candidate& candidate, cons
     const Bounds hertz = isPlain ? Bounds::exactly(candidate.hertz)
                                  : Bounds{candidate.hertz * branch.low, candidate.hertz, candidate.hertz * branch.high};
     const Shape& shape = *branch.shape;
-    std::optional<Rational> min = shape.min;
-    std::optional<Rational> max = shape.max;
-    bool isMinTolerance = shape.isMinTolerance;
-    bool isMaxTolerance = shape.isMaxTolerance;
-    for (const SpaceLimit* limit : shape.ownLimits) {
-        const Rational& value = limit->own->control == "multiply" ? candidate.multiply : candidate.divide;
-        if (std::find(limit->own->is.begin(), limit->own->is.end(), value) == limit->own->is.end()) {
-            continue;
-        }
-        if (limit->min && (!min || *limit->min > *min)) {
-            min = limit->min;
-            isMinTolerance = limit->isTolerance;
-        }
-        if (limit->max && (!max || *limit->max < *max)) {
-            max = limit->max;
-            isMaxTolerance = limit->isTolerance;
-        }
-    }
-    if ((min && candidate.hertz < *min) || (max && candidate.hertz > *max) ||
+    const Ends ends = endsFor(shape, candidate);
+    if ((ends.min && candidate.hertz < *ends.min) || (ends.max && candidate.hertz > *ends.max) ||
         (shape.nominalMax && candidate.hertz > *shape.nominalMax)) {
         return false;
     }
-    piece.score.strained += isStrained(branch, hertz, min, isMinTolerance, max, isMaxTolerance) ? 1 : 0;
+    piece.score.strained += isStrained(branch, hertz, ends) ? 1 : 0;
     if (!addWishes(shape.node, hertz, branch.isSpreadKnown, level, piece.score) ||
         !addPromises(shape.node, hertz, branch.isSpreadKnown, level, piece.score)) {
         return false;
@@ -811,16 +844,21 @@ std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rat
         }
     }
     std::vector<std::size_t> levels;
+    const auto& prefers = space_.question.prefers;
+    if (aim_.isFolded && branch.pending.empty() && !branch.isAsked &&
+        (aim_.onlyFits || (!prefers.empty() && prefers.front() == Preference::changes))) {
+        levels.push_back(levelOf({Rational(1), true, {}, 0, 0, true})); // nothing is better than to leave it alone
+    }
     if (!aim_.onlyFits && aim_.isFolded && branch.pending.empty()) {
-        const bool isEndThere = !extreme || fitsAt(*branch.shape, parent, levelOf({Rational(1), false, extreme, 0}));
+        const bool isEndThere = !extreme || fitsAt(*branch.shape, parent, levelOf({Rational(1), false, extreme, 0, 0, false}));
         if (isEndThere && (extreme || branch.tolerances > 0)) {
             for (const Rational& share : shares) {
-                levels.push_back(levelOf({share, false, extreme, 0}));
+                levels.push_back(levelOf({share, false, extreme, 0, 0, false}));
             }
         }
         if (extreme) {
             for (const Rational& off : branch.settings > kFewSettings ? kManyOffs : kFewShares) {
-                levels.push_back(levelOf({Rational(1), false, extreme, off}));
+                levels.push_back(levelOf({Rational(1), false, extreme, off, 0, false}));
             }
         }
     }
@@ -831,6 +869,9 @@ std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rat
 /// Whether nothing that the level holds back can be better than these: they keep all, strain only what must be strained, and
 /// where it held back errors they have the extremes that were wished.
 bool BranchSolver::areBest(const Branch& branch, const Pieces& pieces, const Level& level) const {
+    if (level.isStill) {
+        return !pieces.empty() && pieces.front()->score.broken == 0 && pieces.front()->score.strained <= branch.leastStrained;
+    }
     if (level.isAll) {
         return true;
     }
@@ -851,12 +892,17 @@ bool BranchSolver::areBest(const Branch& branch, const Pieces& pieces, const Lev
 }
 
 const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const std::optional<Rational>& enough) {
+    const bool isLimited = mostOpen_ > 0 && !branch.pending.empty();
+    const std::size_t level = isLimited ? levelOf({Rational(1), true, {}, 0, mostOpen_, mostOpen_ == 1}) : 0;
+    if (level > 0 && space_.nodes[branch.shape->node].source == nullptr) {
+        return solveAt(branch, parent, level);
+    }
     if (space_.nodes[branch.shape->node].source != nullptr) {
-        if (!enough) {
+        if (!enough && mostOpen_ == 0) {
             return solveAt(branch, parent, 0);
         }
         std::vector<Piece> gathered;
-        gather(branch, parent, 0, enough, gathered);
+        gather(branch, parent, level, enough, gathered);
         return cutLists_.emplace_back(kept(std::move(gathered)));
     }
     const auto known = branch.best.find(parent);
@@ -865,12 +911,12 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const 
     }
     const Pieces* pieces = nullptr;
     bool isWhole = true;
-    for (const std::size_t level : levelsFor(branch, parent)) {
-        pieces = &solveAt(branch, parent, level);
-        if (effort_.isOver() || areBest(branch, *pieces, levels_[level])) {
+    for (const std::size_t each : levelsFor(branch, parent)) {
+        pieces = &solveAt(branch, parent, each);
+        if (effort_.isOver() || areBest(branch, *pieces, levels_[each])) {
             break;
         }
-        if (enough && !levels_[level].extreme && levels_[level].share >= *enough) {
+        if (enough && !levels_[each].extreme && levels_[each].share >= *enough) {
             isWhole = false;
             break;
         }
@@ -938,7 +984,7 @@ void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t le
         std::move(made.begin(), made.end(), std::back_inserter(gathered));
     };
     if (const Window& window = windowOf(*branch.shape, level); !window.own.empty()) {
-        eachCandidate(*branch.shape, window, parent, [&](const Candidate& candidate) {
+        eachCandidate(*branch.shape, window, parent, levels_[level].isStill, [&](const Candidate& candidate) {
             try {
                 attempt(candidate);
             } catch (const RationalOverflow&) { // such a line has no rate
@@ -947,10 +993,27 @@ void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t le
                 settle(gathered);
                 settled = gathered.size();
             }
-            return !(aim_.onlyFits && !isOpen && !gathered.empty());
+            const std::size_t mostOpen = levels_[level].mostOpen;
+            return !(aim_.onlyFits && !isOpen && !gathered.empty()) && !(isOpen && mostOpen > 0 && gathered.size() >= mostOpen);
         });
     }
     settle(gathered);
+}
+
+bool BranchSolver::keepsForCertain(const Rule& rule) {
+    const RateSpans& left = nodeWindow(rule.left, 0);
+    const RateSpans& right = nodeWindow(rule.right, 0);
+    if (left.empty() || right.empty()) {
+        return false; // there is no take anyhow
+    }
+    const bool isNeverMore = left.back().high && *left.back().high <= rule.times * right.front().low;
+    const bool isNeverLess = right.back().high && left.front().low >= rule.times * *right.back().high;
+    switch (rule.relation) {
+    case Rule::Relation::atMost: return isNeverMore;
+    case Rule::Relation::atLeast: return isNeverLess;
+    case Rule::Relation::equals: return isNeverMore && isNeverLess;
+    }
+    return false;
 }
 
 bool BranchSolver::isSettable(std::size_t node) const {

@@ -62,6 +62,13 @@ public:
     /// Pieces that use up more than `enough` of a tolerance may be left out.
     const Pieces& solve(Branch& branch, const Rational& parent, const std::optional<Rational>& enough = std::nullopt);
 
+    /// From now on no more than so many pieces are gathered of branches in which a rule is open, whichever come first; 1: as
+    /// they stand; 0: all.
+    void gatherAtMost(std::size_t mostOpen) { mostOpen_ = mostOpen; }
+
+    /// Whether two nodes keep a rule wherever they may stand.
+    bool keepsForCertain(const Rule& rule);
+
     /// Whether there may be a piece at all: false is certain. Rules between lines are not looked at.
     bool fits(Shape& shape, const Rational& parent) { return fitsAt(shape, parent, 0); }
 
@@ -102,13 +109,20 @@ private:
     RateSpans parentWindow(const Shape& shape, const RateSpans& own, std::size_t level);
     const Window& windowOf(Shape& shape, std::size_t level);
     template <class Visit>
-    void eachCandidate(const Shape& shape, const Window& window, const Rational& parent, Visit visit);
+    void eachCandidate(const Shape& shape, const Window& window, const Rational& parent, bool isStill, Visit visit);
     bool isAllowed(const Shape& shape, const Candidate& candidate) const;
     bool addOwn(const Branch& branch, const Candidate& candidate, const Level& level, Piece& piece);
     bool addWishes(std::size_t node, const Bounds& hertz, bool isKnown, const Level& level, Score& score) const;
     bool addPromises(std::size_t node, const Bounds& hertz, bool isKnown, const Level& level, Score& score);
-    bool isStrained(const Branch& branch, const Bounds& hertz, const std::optional<Rational>& min, bool isMinTolerance,
-                    const std::optional<Rational>& max, bool isMaxTolerance) const;
+    /// Where limits end, Hz.
+    struct Ends {
+        std::optional<Rational> min;
+        std::optional<Rational> max;
+        bool isMinTolerance = false;
+        bool isMaxTolerance = false;
+    };
+    static Ends endsFor(const Shape& shape, const Candidate& candidate);
+    bool isStrained(const Branch& branch, const Bounds& hertz, const Ends& ends) const;
     void addCosts(std::size_t node, const Candidate& candidate, Score& score) const;
     bool keepsRules(const std::vector<RateAt>& open) const;
     void addAsked(Branch& branch) const;
@@ -134,6 +148,7 @@ private:
     std::vector<Level> levels_; ///< the first lets everything through
     std::map<std::pair<std::size_t, std::size_t>, RateSpans> nodeWindows_; ///< by node and level
     std::vector<bool> matters_;
+    std::size_t mostOpen_ = 0;
     bool wantsCurrent_ = false;
     bool wantsOscillator_ = false;
     std::map<std::vector<std::size_t>, std::unique_ptr<Shape>> shapes_;

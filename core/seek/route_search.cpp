@@ -385,7 +385,7 @@ std::vector<Branch*> RouteSearch::treesOf(const Route& route) {
     std::vector<BranchSolver::Place> places(count);
     for (std::size_t i = 0; i < part.rules.size(); ++i) {
         const Rule& rule = part.rules[i];
-        if (inForce_.rules[i] && route.isOn[rule.left] && route.isOn[rule.right]) {
+        if (inForce_.rules[i] && route.isOn[rule.left] && route.isOn[rule.right] && !solver_.keepsForCertain(rule)) {
             places[rule.left].isOpen = places[rule.right].isOpen = true;
         }
     }
@@ -671,21 +671,43 @@ std::optional<Rational> RouteSearch::enoughFor(const Waiting& waiting) const {
 }
 
 void RouteSearch::solve(const Waiting& waiting) {
+    const bool isOpen = std::any_of(waiting.trees.begin(), waiting.trees.end(), [](const Branch* tree) {
+        return !tree->openNodes.empty();
+    });
+    // where rules compare rates of different branches there may be very many pieces: some of them may do to see a take
+    for (const std::size_t mostOpen : isOpen ? std::vector<std::size_t>{1, 64, 4096} : std::vector<std::size_t>()) {
+        solver_.gatherAtMost(mostOpen);
+        const bool hasFound = solveOnce(waiting);
+        solver_.gatherAtMost(0);
+        if (hasFound && aim_.onlyFits) {
+            return;
+        }
+        if (hasFound) {
+            break;
+        }
+    }
+    solveOnce(waiting);
+}
+
+bool RouteSearch::solveOnce(const Waiting& waiting) {
     std::vector<const Pieces*> lists;
     Score least = waiting.own.score;
     const std::optional<Rational> enough = enoughFor(waiting);
     for (Branch* tree : waiting.trees) {
         lists.push_back(&solver_.solve(*tree, 0, enough));
         if (lists.back()->empty()) {
-            return;
+            return false;
         }
         least += lists.back()->front()->score;
     }
-    if (best_.mayEnter(least)) {
-        for (const Piece& piece : solver_.combine(waiting.own, lists, {})) {
-            offer(piece, waiting.route);
-        }
+    if (!best_.mayEnter(least)) {
+        return false;
     }
+    const std::vector<Piece> made = solver_.combine(waiting.own, lists, {});
+    for (const Piece& piece : made) {
+        offer(piece, waiting.route);
+    }
+    return !made.empty();
 }
 
 void RouteSearch::offer(const Piece& piece, const Route& route) {

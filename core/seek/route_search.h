@@ -113,6 +113,7 @@ private:
     bool mayEnter(const Waiting& waiting);
     std::optional<Rational> enoughFor(const Waiting& waiting) const;
     void solve(const Waiting& waiting);
+    bool solveOnce(const Waiting& waiting);
     Score scoreOf(const Route& route) const;
     void offer(const Piece& piece, const Route& route);
 

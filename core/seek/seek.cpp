@@ -66,7 +66,8 @@ std::vector<FoundTake> foundTakes(const Space& space, const std::vector<Whole>& 
     return found;
 }
 
-SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
+SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const SeekControl& control,
+                    const std::optional<Whole>& known = std::nullopt) {
     const InForce inForce = allInForce(space);
     Effort effort{0, control.mostSteps, control.goOn, false, false};
     SeekResult result;
@@ -77,7 +78,7 @@ SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const S
         const auto onFound = control.onFound && space.late.empty()
                                  ? [&](const std::vector<Whole>& wholes) { control.onFound(foundTakes(space, wholes)); }
                                  : std::function<void(const std::vector<Whole>&)>();
-        const std::vector<Whole> wholes = bestTakes(space, inForce, effort, isFolded, looked, onFound);
+        const std::vector<Whole> wholes = bestTakes(space, inForce, effort, isFolded, looked, onFound, known);
         result.found.clear();
         for (const Whole& whole : wholes) {
             FoundTake found = foundTake(space, whole);
@@ -150,15 +151,23 @@ SeekResult search(const Space& space, bool isFolded, std::size_t most, const See
         none.settings = countOfSettings(space);
         return none;
     }
+    Effort effort{0, control.mostSteps, control.goOn, false, false};
+    const std::optional<Whole> known = anyTake(space, allInForce(space), effort);
+    if (!known && !effort.isOver()) {
+        SeekResult none;
+        none.steps = effort.steps;
+        none.settings = countOfSettings(space);
+        return none;
+    }
     const std::optional<Space> narrow = narrowed(space);
     SeekResult first;
     if (narrow) {
         first = searchIn(*narrow, isFolded, most, control);
-        if (first.isCancelled) {
+        if (first.isCancelled && !first.found.empty()) {
             return first;
         }
     }
-    SeekResult whole = searchIn(space, isFolded, most, control);
+    SeekResult whole = searchIn(space, isFolded, most, control, known);
     if (narrow && !whole.isComplete() && !first.found.empty()) {
         // the takes of the part that was searched to its end
         first.steps += whole.steps;
@@ -189,8 +198,11 @@ void searchTiers(const Space& space, const InForce& inForce, const Aim& aim, Eff
 } // namespace
 
 std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort& effort, bool isFolded, std::size_t most,
-                             const std::function<void(const std::vector<Whole>&)>& onFound) {
+                             const std::function<void(const std::vector<Whole>&)>& onFound, const std::optional<Whole>& known) {
     BestTakes best(most, isFolded, space.question.prefers);
+    if (known) {
+        best.offer(*known);
+    }
     const Aim aim{most, isFolded, false};
     searchTiers(space, inForce, aim, effort, best, [&] {
         if (onFound) {

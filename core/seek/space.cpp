@@ -397,6 +397,9 @@ private:
         if (part_.tiers.empty()) {
             space_.tiers.push_back(0);
         }
+        // as it stands first
+        std::stable_partition(space_.tiers.begin(), space_.tiers.end(),
+                              [&](std::size_t tier) { return space_.present.tier == tier; });
     }
 
     void addWishes() {
