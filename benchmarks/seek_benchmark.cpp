@@ -16,7 +16,8 @@ const std::string kSource = WISETICK_SOURCE_DIR;
 
 const LoadedPlan& planOf(const std::string& name) {
     static std::map<std::string, LoadedPlan> plans;
-    auto& loaded = plans.try_emplace(name, loadPlan(kSource + "/benchmarks/seek/" + name + ".plan.toml", {kSource + "/parts"})).first->second;
+    auto& loaded = plans.try_emplace(name, loadPlan(kSource + "/benchmarks/seek/" + name + ".plan.toml", {kSource + "/parts"}))
+                       .first->second;
     if (!loaded.plan || !loaded.part) {
         std::cerr << name << " can't be read\n";
         for (const Diagnostic& diagnostic : loaded.diagnostics) {

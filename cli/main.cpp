@@ -122,12 +122,13 @@ int run(int argc, char** argv) {
     CLI::App* seek = app.add_subcommand("seek", "Find takes that keep wishes and promises all at once; exit 1 if none does");
     addPlanOptions(seek);
     cli::SeekOptions sought;
-    seek->add_option("WISH", sought.wishes, "such as \"core = 160 MHz\", \"usb = 48 MHz within 0.25 %\", \"bus_a as high as "
-                                            "possible up to 32 MHz, if possible\"");
+    seek->add_option("WISH", sought.wishes,
+                     "such as \"core = 160 MHz\", \"usb = 48 MHz within 0.25 %\", \"bus_a as high as "
+                     "possible up to 32 MHz, if possible\"");
     std::vector<std::string> wanted;
     seek->add_option("--want", wanted, "the same")->allow_extra_args(false);
-    CLI::Option* keep = seek->add_option("--keep-promises", sought.kept, "promises to be kept, by name between commas; else all")
-                            ->expected(0, 1);
+    CLI::Option* keep =
+        seek->add_option("--keep-promises", sought.kept, "promises to be kept, by name between commas; else all")->expected(0, 1);
     seek->add_option("--if-possible", sought.ifPossible, "promises to be kept if possible");
     seek->add_option("--may-change", sought.mayChange,
                      "lines, sources or peripherals that may change, with all above them; else everything that is not locked")

@@ -134,7 +134,8 @@ private:
             return true;
         }
         const std::size_t colon = seek_.crystal.find(':');
-        const std::string id = piecesOf(seek_.crystal.substr(0, colon)).empty() ? "" : piecesOf(seek_.crystal.substr(0, colon)).front();
+        const std::string id =
+            piecesOf(seek_.crystal.substr(0, colon)).empty() ? "" : piecesOf(seek_.crystal.substr(0, colon)).front();
         std::vector<std::string> known;
         for (const Source& source : loaded_.part.sources) {
             if (source.kind != SourceKind::rc) {

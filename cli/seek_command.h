@@ -18,8 +18,8 @@ struct SeekOptions {
     std::size_t choose = 1; ///< the rank of the take that is shown in full and written
     bool allConflicts = false;
     double within = 20; ///< s, then it is stopped
-    std::string write; ///< the file that the plan with the chosen take is written to
-    std::string name;  ///< of the new take
+    std::string write;  ///< the file that the plan with the chosen take is written to
+    std::string name;   ///< of the new take
 };
 
 /// Takes that keep all that is asked, best first, or why there is none (kBroken).

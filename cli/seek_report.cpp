@@ -55,7 +55,8 @@ Judged judged(const Part& part, const Plan& plan, const FoundTake& found, bool i
 
 WishStanding standingIn(const Part& part, const Figures& figures, const Wish& wish) {
     const LineFigure& line = figures.lines[*part.findNode(wish.line)];
-    return line.hertz && line.isOn ? standingOf(wish, *line.hertz, line.unknown.empty(), part.slack) : WishStanding{State::broken, 1};
+    return line.hertz && line.isOn ? standingOf(wish, *line.hertz, line.unknown.empty(), part.slack)
+                                   : WishStanding{State::broken, 1};
 }
 
 std::string worstText(const FoundTake& found) {
@@ -112,8 +113,8 @@ std::string footText(const SeekResult& result) {
 
 } // namespace
 
-std::string foundReport(const Part& part, const Plan& plan, const Question& question, const SeekResult& result, std::size_t chosen,
-                        const Style& style) {
+std::string foundReport(const Part& part, const Plan& plan, const Question& question, const SeekResult& result,
+                        std::size_t chosen, const Style& style) {
     std::vector<Align> columns{Align::right, Align::left, Align::right, Align::right, Align::right, Align::right};
     std::vector<std::string> head{"", "", "worst", "in run", "wakes in", "changes"};
     for (const auto& [id, rate] : result.found.front().rates) {
@@ -223,7 +224,8 @@ nlohmann::ordered_json foundJson(const Part& part, const Plan& plan, const Quest
         entry["wishes"] = nlohmann::ordered_json::array();
         for (const Wish& wish : question.wishes) {
             const LineFigure& line = each.figures.lines[*part.findNode(wish.line)];
-            nlohmann::ordered_json got{{"wish", printWish(wish)}, {"state", stateName(standingIn(part, each.figures, wish).state)}};
+            nlohmann::ordered_json got{{"wish", printWish(wish)},
+                                       {"state", stateName(standingIn(part, each.figures, wish).state)}};
             got["hertz"] = line.hertz ? nlohmann::ordered_json(line.hertz->nominal.toString()) : nlohmann::ordered_json();
             if (wish.kind == Wish::Kind::at && line.hertz) {
                 got["error"] = (line.hertz->nominal / wish.hertz - 1).toString();

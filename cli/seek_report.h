@@ -8,8 +8,8 @@
 namespace wisetick::cli {
 
 /// The found takes as a table, the chosen one in full, and whether these are all.
-std::string foundReport(const Part& part, const Plan& plan, const Question& question, const SeekResult& result, std::size_t chosen,
-                        const Style& style);
+std::string foundReport(const Part& part, const Plan& plan, const Question& question, const SeekResult& result,
+                        std::size_t chosen, const Style& style);
 
 /// The settings that are equal to a found take where it matters.
 std::string unfoldedReport(const SeekResult& same, std::size_t rank, const Style& style);

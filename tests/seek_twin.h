@@ -48,9 +48,16 @@ inline std::string settingsText(const Part& part, const Plan& plan, const std::s
 /// Finds what seek finds, by looking at everything.
 class Twin {
 public:
-    Twin(const Part& part, const Plan& plan, const Question& question) : part_(part), plan_(plan), question_(question) {
-        for (const Wish& wish : question.wishes) {
-            choiceOf(plan_, plan_.active, wish.line).on = true;
+    /// `wishes` and `promises`: which of the question's are in force; all where they are left out.
+    Twin(const Part& part, const Plan& plan, const Question& question, std::vector<bool> wishes = {},
+         std::vector<bool> promises = {})
+        : part_(part), plan_(plan), question_(question), wishes_(std::move(wishes)), promises_(std::move(promises)) {
+        wishes_.resize(question.wishes.size(), wishes_.empty());
+        promises_.resize(question.promises.size(), promises_.empty());
+        for (std::size_t i = 0; i < question.wishes.size(); ++i) {
+            if (wishes_[i]) {
+                choiceOf(plan_, plan_.active, question.wishes[i].line).on = true;
+            }
         }
         Diagnostics ignored;
         present_ = resolveControls(part_, take(), ignored);
@@ -66,10 +73,27 @@ public:
         return product;
     }
 
+    /// Whether any take keeps what is in force.
+    bool isKept() {
+        std::vector<std::size_t> at(controls_.size());
+        walk(0, at);
+        return !takes_.empty();
+    }
+
+    /// All takes, best first, that have these rates where it matters.
+    std::vector<TwinTake> findEquals(const std::string& rates) {
+        find();
+        std::vector<TwinTake> same;
+        std::copy_if(all_.begin(), all_.end(), std::back_inserter(same),
+                     [&](const TwinTake& take) { return take.rates == rates; });
+        return same;
+    }
+
     std::vector<TwinTake> find() {
         std::vector<std::size_t> at(controls_.size());
         walk(0, at);
         std::sort(takes_.begin(), takes_.end(), isBetter);
+        all_ = takes_;
         std::vector<TwinTake> best;
         for (TwinTake& take : takes_) {
             const bool isNew =
@@ -103,7 +127,7 @@ public:
 private:
     struct Control {
         std::size_t count = 1;
-        std::function<void(Take&, std::size_t)> set;
+        std::function<void(Plan&, Take&, std::size_t)> set;
         NodeIndex node = 0; ///< that must be on for it to change; beyond the nodes: a peripheral, or the tier
         std::size_t now = 0;
         bool isTier = false;
@@ -139,6 +163,23 @@ private:
             const auto peripheral = part_.findPeripheral(subject);
             open(open, peripheral ? part_.nodeCount() + *peripheral : *part_.findNode(subject));
         }
+        inScope_.assign(mayTurn_.size(), question_.mayChange.empty());
+        for (const std::string& id : question_.mayChange) {
+            const auto reach = [&](const auto& self, std::size_t node) -> void {
+                inScope_[node] = true;
+                const std::vector<NodeIndex> inputs =
+                    node >= part_.nodeCount() ? part_.peripherals[node - part_.nodeCount()].clock
+                                              : (part_.isSource(node) ? std::vector<NodeIndex>() : part_.lineAt(node).from);
+                for (const NodeIndex input : inputs) {
+                    self(self, input);
+                }
+            };
+            const auto peripheral = part_.findPeripheral(id);
+            reach(reach, peripheral ? part_.nodeCount() + *peripheral : *part_.findNode(id));
+        }
+        if (question_.crystal) {
+            mayTurn_[*part_.findNode(question_.crystal->source)] = true;
+        }
         // a multiplier that is on none stays as it is, with what is above it
         stays_.assign(part_.nodeCount(), false);
         const auto stay = [&](const auto& self, NodeIndex node) -> void {
@@ -169,43 +210,57 @@ private:
         }
         const auto place = static_cast<std::size_t>(std::find(values.begin(), values.end(), now) - values.begin());
         add({values.size(),
-             [id, values, isMultiply](Take& take, std::size_t i) {
+             [id, values, isMultiply](Plan&, Take& take, std::size_t i) {
                  (isMultiply ? choiceOf(take, id).multiply : choiceOf(take, id).divide) = values[i];
              },
              node, place, false},
-            !stays_[node] && isFree(id, isMultiply ? "multiply" : "divide"));
+            !stays_[node] && inScope_[node] && isFree(id, isMultiply ? "multiply" : "divide"));
     }
 
     void listControls() {
-        add({part_.tiers.size(), [this](Take& take, std::size_t i) { take.tier = part_.tiers[i].id; }, 0,
+        add({part_.tiers.size(), [this](Plan&, Take& take, std::size_t i) { take.tier = part_.tiers[i].id; }, 0,
              present_.tier.value_or(0), true},
-            isFree("tier", ""));
+            question_.mayChange.empty() && isFree("tier", ""));
         for (NodeIndex i = 0; i < part_.sources.size(); ++i) {
             const Source& source = part_.sources[i];
+            if (question_.crystal && question_.crystal->source == source.id) {
+                const std::vector<Rational>& rates = question_.crystal->rates;
+                const auto now = std::find(rates.begin(), rates.end(), findFitted(plan_.board, source.id)->rate);
+                controls_.push_back({rates.size(),
+                                     [this, &source](Plan& plan, Take&, std::size_t at) {
+                                         for (Fitted& fitted : plan.board.fitted) {
+                                             if (fitted.source == source.id) {
+                                                 fitted.rate = question_.crystal->rates[at];
+                                             }
+                                         }
+                                     },
+                                     i, static_cast<std::size_t>(now - rates.begin()), false});
+                continue;
+            }
             add({source.rates.size(),
-                 [&source](Take& take, std::size_t at) { choiceOf(take, source.id).rate = source.rates[at]; }, i,
+                 [&source](Plan&, Take& take, std::size_t at) { choiceOf(take, source.id).rate = source.rates[at]; }, i,
                  present_.sourceRates[i], false},
-                !stays_[i] && isFree(source.id, "rate"));
+                !stays_[i] && inScope_[i] && isFree(source.id, "rate"));
         }
         for (std::size_t i = 0; i < part_.lines.size(); ++i) {
             const Line& line = part_.lines[i];
             const NodeIndex node = part_.nodeOfLine(i);
             const LineControls& now = present_.lines[i];
             add({line.from.size(),
-                 [this, &line](Take& take, std::size_t at) { choiceOf(take, line.id).from = part_.nodeId(line.from[at]); }, node,
-                 now.from, false},
-                mayTurn_[node] && isFree(line.id, "from"));
+                 [this, &line](Plan&, Take& take, std::size_t at) { choiceOf(take, line.id).from = part_.nodeId(line.from[at]); },
+                 node, now.from, false},
+                mayTurn_[node] && inScope_[node] && isFree(line.id, "from"));
             addFactor(line.id, node, line.divide, now.divide, false);
             addFactor(line.id, node, line.multiply, now.multiply, true);
         }
         for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
             const Peripheral& peripheral = part_.peripherals[i];
             add({peripheral.clock.size(),
-                 [this, &peripheral](Take& take, std::size_t at) {
+                 [this, &peripheral](Plan&, Take& take, std::size_t at) {
                      choiceOf(take, peripheral.id).from = part_.nodeId(peripheral.clock[at]);
                  },
                  part_.nodeCount() + i, present_.peripheralFrom[i], false},
-                mayTurn_[part_.nodeCount() + i] && isFree(peripheral.id, "from"));
+                mayTurn_[part_.nodeCount() + i] && inScope_[part_.nodeCount() + i] && isFree(peripheral.id, "from"));
         }
     }
 
@@ -226,7 +281,7 @@ private:
         int changes = 0;
         for (std::size_t i = 0; i < controls_.size(); ++i) {
             if (at[i] != controls_[i].now) {
-                controls_[i].set(changed, at[i]);
+                controls_[i].set(plan, changed, at[i]);
                 ++changes;
             }
         }
@@ -273,7 +328,11 @@ private:
     }
 
     bool judgeWishes(const std::vector<LineFigure>& lines, TwinTake& found) const {
-        for (const Wish& wish : question_.wishes) {
+        for (std::size_t i = 0; i < question_.wishes.size(); ++i) {
+            const Wish& wish = question_.wishes[i];
+            if (!wishes_[i]) {
+                continue;
+            }
             const LineFigure& line = lines[*part_.findNode(wish.line)];
             if (!line.isOn || !line.hertz) {
                 if (!wish.isSoft) {
@@ -337,7 +396,11 @@ private:
                           const std::vector<LineFigure>& lines, TwinTake& found) const {
         const std::vector<PromiseFigure> figures =
             judgePromises({part_, plan, take, controls, demand, lines, std::nullopt, Detail::result});
-        for (const SoughtPromise& sought : question_.promises) {
+        for (std::size_t i = 0; i < question_.promises.size(); ++i) {
+            const SoughtPromise& sought = question_.promises[i];
+            if (!promises_[i]) {
+                continue;
+            }
             const PromiseFigure& figure = figures[sought.index];
             Rational ratio;
             if (figure.error) {
@@ -402,6 +465,9 @@ private:
             }
         };
         addNode(part_.core);
+        if (question_.crystal) {
+            addNode(*part_.findNode(question_.crystal->source));
+        }
         for (const Wish& wish : question_.wishes) {
             addNode(*part_.findNode(wish.line));
         }
@@ -422,11 +488,15 @@ private:
     const Part& part_;
     Plan plan_;
     const Question& question_;
+    std::vector<bool> wishes_;
+    std::vector<bool> promises_;
     Controls present_;
     std::vector<Control> controls_;
     std::vector<bool> mayTurn_; ///< by node, then by peripheral
+    std::vector<bool> inScope_; ///< the same
     std::vector<bool> stays_;   ///< by node
     std::vector<TwinTake> takes_;
+    std::vector<TwinTake> all_;
 };
 
 /// One line for each take: what it sets, what it gives, how well.

@@ -87,8 +87,8 @@ const Rational* rateIn(const std::vector<RateAt>& rates, std::size_t node) {
 } // namespace
 
 BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size_t tier, const Aim& aim, Effort& effort)
-    : space_(space), inForce_(inForce), tier_(tier), aim_(aim), effort_(effort), judges_(space, inForce, tier),
-      levels_(1), matters_(space.nodes.size()) {
+    : space_(space), inForce_(inForce), tier_(tier), aim_(aim), effort_(effort), judges_(space, inForce, tier), levels_(1),
+      matters_(space.nodes.size()) {
     for (std::size_t node = 0; node < space.nodes.size(); ++node) {
         const SpaceNode& each = space.nodes[node];
         const auto setOf = [&](const char* control, const FactorSet& set, const Rational& now) {
@@ -229,7 +229,8 @@ void BranchSolver::setLimits(Shape& shape, const std::vector<std::optional<std::
 
 Branch* BranchSolver::branchOf(Shape* shape, std::vector<Branch*> children, const Place& place) {
     const auto spread = spreads_.emplace(std::pair(place.low, place.high), spreads_.size()).first->second;
-    std::vector<std::size_t> key{reinterpret_cast<std::size_t>(shape), spread, place.isSpreadKnown ? 1U : 0U, place.isOpen ? 1U : 0U};
+    std::vector<std::size_t> key{reinterpret_cast<std::size_t>(shape), spread, place.isSpreadKnown ? 1U : 0U,
+                                 place.isOpen ? 1U : 0U};
     for (const Branch* child : children) {
         key.push_back(reinterpret_cast<std::size_t>(child));
     }
@@ -426,7 +427,8 @@ const Window& BranchSolver::windowOf(Shape& shape, std::size_t level) {
             window.own = intersect(window.own, *list);
         }
         for (const RateSpan& span : window.own) {
-            window.rough.emplace_back(span.low.toDouble(), span.high ? span.high->toDouble() : std::numeric_limits<double>::infinity());
+            window.rough.emplace_back(span.low.toDouble(),
+                                      span.high ? span.high->toDouble() : std::numeric_limits<double>::infinity());
         }
         window.above = parentWindow(shape, window.own, level);
     } catch (const RationalOverflow&) { // it can't be told: anything may fit
@@ -454,7 +456,7 @@ void BranchSolver::eachCandidate(const Shape& shape, const Window& window, const
     candidate.from = shape.from;
     if (space_.nodes[shape.node].source != nullptr) {
         const SpaceNode& node = space_.nodes[shape.node];
-        const bool mayTurn = mayChange(space_, inForce_, shape.node, "rate");
+        const bool mayTurn = shape.node == space_.crystalNode || mayChange(space_, inForce_, shape.node, "rate");
         for (std::size_t i = 0; i < node.rates.size(); ++i) {
             candidate.from = i;
             candidate.hertz = node.rates[i];
@@ -583,7 +585,8 @@ void BranchSolver::addBound(const Branch& branch, const std::vector<Rational>& p
     }
 }
 
-bool BranchSolver::mayReach(const Branch& branch, const std::vector<Rational>& parents, std::size_t wish, const Rational& extreme) {
+bool BranchSolver::mayReach(const Branch& branch, const std::vector<Rational>& parents, std::size_t wish,
+                            const Rational& extreme) {
     const auto end = endOf(space_.question.wishes[wish]);
     if (!end || space_.question.wishes[wish].isSoft) {
         return true;
@@ -764,9 +767,8 @@ void BranchSolver::settle(std::vector<Piece>& pieces) const {
             }
             continue;
         }
-        const bool isKnown = aim_.isFolded && std::any_of(others.begin(), others.end(), [&](const Piece* other) {
-                                 return other->rates == piece->rates;
-                             });
+        const bool isKnown = aim_.isFolded && std::any_of(others.begin(), others.end(),
+                                                          [&](const Piece* other) { return other->rates == piece->rates; });
         if (!isKnown) {
             others.push_back(piece);
             kept.push_back(piece);
@@ -827,7 +829,8 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
 /// The levels at which a branch is looked at, one after the other until there is enough: by the first extreme that is wished in
 /// it, else by the tolerances.
 std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rational& parent) {
-    static const std::vector<Rational> kManyShares{Rational(0), Rational(1, 1024), Rational(1, 128), Rational(1, 32), Rational(1, 8)};
+    static const std::vector<Rational> kManyShares{Rational(0), Rational(1, 1024), Rational(1, 128), Rational(1, 32),
+                                                   Rational(1, 8)};
     static const std::vector<Rational> kSparseShares{Rational(1, 64), Rational(1, 4)}; // two tolerances meet seldom
     static const std::vector<Rational> kManyOffs{Rational(1, 16384), Rational(1, 4096), Rational(1, 2048), Rational(1, 1024),
                                                  Rational(1, 512),   Rational(1, 256),  Rational(1, 64),   Rational(1, 8)};

@@ -139,13 +139,13 @@ private:
     PromiseJudges judges_;
     std::vector<const FactorSet*> divide_; ///< by node, as far as it may change
     std::vector<const FactorSet*> multiply_;
-    std::deque<FactorSet> fixed_; ///< sets of those that may not
+    std::deque<FactorSet> fixed_;       ///< sets of those that may not
     std::vector<bool> draws_;           ///< whether a node draws anything
     std::vector<std::int64_t> divides_; ///< how many values they have
     std::vector<std::int64_t> multiplies_;
-    std::vector<std::vector<std::size_t>> leansOn_; ///< by node: dependences that it has to do with
-    std::vector<Rational> highest_; ///< by node, Hz: no rate can be above
-    std::vector<Level> levels_; ///< the first lets everything through
+    std::vector<std::vector<std::size_t>> leansOn_;                        ///< by node: dependences that it has to do with
+    std::vector<Rational> highest_;                                        ///< by node, Hz: no rate can be above
+    std::vector<Level> levels_;                                            ///< the first lets everything through
     std::map<std::pair<std::size_t, std::size_t>, RateSpans> nodeWindows_; ///< by node and level
     std::vector<bool> matters_;
     std::size_t mostOpen_ = 0;

@@ -100,12 +100,14 @@ public:
         const int before = runs_;
         for (int size = 0; size < std::popcount(first); ++size) {
             std::optional<Mask> found;
-            isSmallest = eachOfSize(size, [&](Mask mask) {
-                if (!fits(mask)) {
-                    found = mask;
-                }
-                return !found && runs_ - before < kMostRuns && !effort_.isOver();
-            }) || found;
+            isSmallest = eachOfSize(size,
+                                    [&](Mask mask) {
+                                        if (!fits(mask)) {
+                                            found = mask;
+                                        }
+                                        return !found && runs_ - before < kMostRuns && !effort_.isOver();
+                                    }) ||
+                         found;
             if (found) {
                 return *found;
             }
@@ -160,7 +162,9 @@ public:
     /// Everything that is not asked but holds: limits of lines that may be on, rules, locks.
     std::vector<Demanded> liftable() const {
         std::vector<Demanded> list;
-        const std::vector<bool> mayBeOn = RouteReach(space_, all_).nodes();
+        InForce unlocked = all_;
+        unlocked.locks.assign(unlocked.locks.size(), false);
+        const std::vector<bool> mayBeOn = RouteReach(space_, unlocked).nodes();
         for (std::size_t node = 0; node < space_.nodes.size(); ++node) {
             if (!space_.limits[node].empty() && mayBeOn[node]) {
                 list.push_back({Demanded::Kind::limit, node});
@@ -310,13 +314,15 @@ Nearest nearestOf(const Space& space, std::size_t index, Effort& effort) {
         if (!take) {
             return std::nullopt;
         }
-        const auto found = std::find_if(take->rates.begin(), take->rates.end(), [&](const RateAt& each) { return each.first == node; });
+        const auto found =
+            std::find_if(take->rates.begin(), take->rates.end(), [&](const RateAt& each) { return each.first == node; });
         return found->second;
     };
     Nearest nearest{index, std::nullopt, std::nullopt};
     Rational within = 0; // up to here there is none
     std::optional<Rational> best;
-    for (const Rational& share : {Rational(1, 1000000), Rational(1, 10000), Rational(1, 100), Rational(1, 4), Rational(999, 1000)}) {
+    for (const Rational& share :
+         {Rational(1, 1000000), Rational(1, 10000), Rational(1, 100), Rational(1, 4), Rational(999, 1000)}) {
         best = effort.isOver() ? std::nullopt : rateWith(share);
         if (best) {
             break;
@@ -481,8 +487,9 @@ std::string explain(const Space& space, const Conflict& conflict) {
                 names.push_back(space.nodes[maker].id());
             }
         }
-        text += isSaid ? "" : " " + space.question.wishes[wish].line + " alone " +
-                (names.empty() ? "can't be made at all." : "can be made by " + listWords(names, "or") + ".");
+        text += isSaid ? ""
+                       : " " + space.question.wishes[wish].line + " alone " +
+                             (names.empty() ? "can't be made at all." : "can be made by " + listWords(names, "or") + ".");
     }
     for (std::size_t i = 0; i < wishes.size(); ++i) {
         for (std::size_t j = i + 1; j < wishes.size(); ++j) {
@@ -494,7 +501,8 @@ std::string explain(const Space& space, const Conflict& conflict) {
             const std::vector<Whole> routes = makersWith({wishes[i], wishes[j]});
             std::vector<std::string> none;
             for (const std::size_t maker : makers[wishes[i]]) {
-                const bool isShared = std::find(makers[wishes[j]].begin(), makers[wishes[j]].end(), maker) != makers[wishes[j]].end();
+                const bool isShared =
+                    std::find(makers[wishes[j]].begin(), makers[wishes[j]].end(), maker) != makers[wishes[j]].end();
                 const bool makesBoth = std::any_of(routes.begin(), routes.end(), [&](const Whole& whole) {
                     return makerOf(space, whole, first) == maker && makerOf(space, whole, second) == maker;
                 });

@@ -280,9 +280,9 @@ void RouteSearch::eachRoot(std::size_t root, Route& route) {
 
 /// A mux that has nothing but sources to choose from: chosen last, as nothing else depends on it but what it is fed with.
 bool RouteSearch::isCrown(std::size_t node) const {
-    return positions_[node].size() > 1 && std::all_of(positions_[node].begin(), positions_[node].end(), [&](std::size_t position) {
-               return space_.nodes[space_.nodes[node].inputs[position]].source != nullptr;
-           });
+    return positions_[node].size() > 1 &&
+           std::all_of(positions_[node].begin(), positions_[node].end(),
+                       [&](std::size_t position) { return space_.nodes[space_.nodes[node].inputs[position]].source != nullptr; });
 }
 
 /// Goes up from a node that must be on, and branches at every mux that may turn.
@@ -508,8 +508,7 @@ void RouteSearch::routeDone(const Route& route) {
             return;
         }
         const auto off = [&](std::size_t position) { return offOf(space_.nodes[space_.nodes[node].inputs[position]]); };
-        std::stable_sort(crown.second.begin(), crown.second.end(),
-                         [&](std::size_t a, std::size_t b) { return off(a) < off(b); });
+        std::stable_sort(crown.second.begin(), crown.second.end(), [&](std::size_t a, std::size_t b) { return off(a) < off(b); });
         waiting.crowns.push_back(std::move(crown));
     }
     if (routes_ != nullptr) {
@@ -613,8 +612,8 @@ void RouteSearch::setQuickBound(Waiting& waiting) const {
         }
         std::size_t top = topOf(waiting.route, *node);
         if (space_.nodes[top].source == nullptr) {
-            const auto crown = std::find_if(waiting.crowns.begin(), waiting.crowns.end(),
-                                            [&](const Crown& each) { return each.first == top; });
+            const auto crown =
+                std::find_if(waiting.crowns.begin(), waiting.crowns.end(), [&](const Crown& each) { return each.first == top; });
             top = space_.nodes[top].inputs[crown->second.front()];
         }
         const SpaceNode& source = space_.nodes[top];
@@ -671,9 +670,8 @@ std::optional<Rational> RouteSearch::enoughFor(const Waiting& waiting) const {
 }
 
 void RouteSearch::solve(const Waiting& waiting) {
-    const bool isOpen = std::any_of(waiting.trees.begin(), waiting.trees.end(), [](const Branch* tree) {
-        return !tree->openNodes.empty();
-    });
+    const bool isOpen =
+        std::any_of(waiting.trees.begin(), waiting.trees.end(), [](const Branch* tree) { return !tree->openNodes.empty(); });
     // where rules compare rates of different branches there may be very many pieces: some of them may do to see a take
     for (const std::size_t mostOpen : isOpen ? std::vector<std::size_t>{1, 64, 4096} : std::vector<std::size_t>()) {
         solver_.gatherAtMost(mostOpen);
@@ -711,6 +709,9 @@ bool RouteSearch::solveOnce(const Waiting& waiting) {
 }
 
 void RouteSearch::offer(const Piece& piece, const Route& route) {
+    if (space_.only && piece.rates != *space_.only) {
+        return;
+    }
     Whole whole{piece.score, piece.rates, tier_, {}, route.isOn};
     for (const SpaceNode& node : space_.nodes) {
         whole.settings.push_back({node.source != nullptr ? node.rateNow : node.from, node.divideNow, node.multiplyNow});

@@ -130,7 +130,7 @@ private:
     std::size_t age_ = 0;
     std::vector<Whole>* routes_ = nullptr;
     std::vector<bool> mayBeOn_;
-    std::vector<std::size_t> rank_; ///< by node: parents have a lower one than children
+    std::vector<std::size_t> rank_;                   ///< by node: parents have a lower one than children
     std::vector<std::vector<std::size_t>> positions_; ///< by node: inputs that it may have, the present one first
     std::vector<std::optional<std::size_t>> classes_; ///< assumed, by dependence
     Score fixed_;                                     ///< of the tier

@@ -28,8 +28,8 @@ std::vector<std::string> preferenceNames();
 /// the same to two scores never changes which is less: so the best of a whole is made of the best of its pieces.
 struct Score {
     int broken = 0;                 ///< soft wishes and promises that are not kept
-    int strained = 0;                  ///< wishes, promises and lines of which only the nominal holds
-    std::vector<Rational> strays;      ///< of wishes that their source alone oversteps: its stray ÷ tolerance, greatest first
+    int strained = 0;               ///< wishes, promises and lines of which only the nominal holds
+    std::vector<Rational> strays;   ///< of wishes that their source alone oversteps: its stray ÷ tolerance, greatest first
     std::vector<Rational> extremes; ///< in the order of the wishes that ask for one; empty: all 0
     std::vector<Rational> ratios;   ///< |error| ÷ tolerance, without zeros, greatest first
     std::int64_t changes = 0;

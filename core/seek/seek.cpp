@@ -82,7 +82,7 @@ SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const S
         result.found.clear();
         for (const Whole& whole : wholes) {
             FoundTake found = foundTake(space, whole);
-            if (effort.goOn && !effort.goOn()) {
+            if (!space.late.empty() && effort.goOn && !effort.goOn()) { // each is derived and played
                 effort.isCancelled = true;
                 break;
             }
@@ -173,8 +173,9 @@ SeekResult search(const Space& space, bool isFolded, std::size_t most, const See
         first.steps += whole.steps;
         first.settings = whole.settings;
         first.isCancelled = whole.isCancelled;
-        first.cut = (whole.cut.empty() ? "before its end" : whole.cut) +
-                    (first.cut.empty() ? ": these are the best of all that leave promises that are kept now on their inputs" : "");
+        first.cut =
+            (whole.cut.empty() ? "before its end" : whole.cut) +
+            (first.cut.empty() ? ": these are the best of all that leave promises that are kept now on their inputs" : "");
         return first;
     }
     return whole;
@@ -284,17 +285,17 @@ SeekResult unfold(const Part& part, const Plan& plan, const std::string& take, c
                   std::size_t most, const SeekControl& control) {
     Question same = question;
     same.most = most;
-    for (const auto& [id, hertz] : found.rates) {
-        if (part.findNode(id)) {
-            same.wishes.push_back({id, Wish::Kind::at, hertz, {true, std::nullopt}, {}, {}, false});
-        }
-    }
     Space space = spaceOf(part, plan, take, same);
-    for (const auto& [id, hertz] : found.rates) {
-        if (const auto peripheral = part.findPeripheral(id)) {
-            space.pinnedAt[space.peripheralNode(*peripheral)] = hertz;
+    std::vector<RateAt> only;
+    for (std::size_t node = 0; node < space.nodes.size(); ++node) {
+        const auto rate = std::find_if(found.rates.begin(), found.rates.end(),
+                                       [&](const auto& each) { return each.first == space.nodes[node].id(); });
+        if (rate != found.rates.end()) {
+            space.pinnedAt[node] = rate->second;
+            only.emplace_back(node, rate->second);
         }
     }
+    space.only = std::move(only);
     return search(space, false, most, control);
 }
 

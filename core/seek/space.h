@@ -97,7 +97,8 @@ struct Space {
     std::vector<std::size_t> extremeOf;               ///< by wish: its place among the extremes
     std::size_t extremes = 0;
     std::optional<std::size_t> crystalNode;
-    std::vector<std::optional<Rational>> pinnedAt; ///< by node: the only rate, Hz, that is let through
+    std::vector<std::optional<Rational>> pinnedAt;                     ///< by node: the only rate, Hz, that is let through
+    std::optional<std::vector<std::pair<std::size_t, Rational>>> only; ///< the only rates of what matters that are let through
     TemperatureGrid grid;
 
     std::size_t peripheralNode(std::size_t peripheral) const { return part->nodeCount() + peripheral; }
@@ -106,8 +107,8 @@ struct Space {
 /// Works out the space. Throws std::invalid_argument if there is no such take.
 Space spaceOf(const Part& part, const Plan& plan, const std::string& take, const Question& question);
 
-/// The space in which hard promises that the take keeps already leave their muxes as they are: a small part of the whole, in which
-/// good takes are found soon. Nothing where it would be the same.
+/// The space in which hard promises that the take keeps already leave their muxes as they are: a small part of the whole, in
+/// which good takes are found soon. Nothing where it would be the same.
 std::optional<Space> narrowed(const Space& space);
 
 /// How many ways there are to set the muxes that may turn: a power of ten.
