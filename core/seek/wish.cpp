@@ -115,6 +115,18 @@ private:
     }
 
     bool readWhat(Wish& wish) {
+        for (const char* words : {"at least", "runs at least", ">=", "\u2265"}) {
+            if (take(words)) {
+                wish.kind = Wish::Kind::within;
+                return takeHertz(wish.low);
+            }
+        }
+        for (const char* words : {"at most", "runs at most", "<=", "\u2264"}) {
+            if (take(words)) {
+                wish.kind = Wish::Kind::within;
+                return takeHertz(wish.high);
+            }
+        }
         if (take("=") || take("runs at")) {
             const auto hertz = takeQuantity(Unit::hertz);
             if (!hertz) {
@@ -141,16 +153,6 @@ private:
         if (take("as low as possible")) {
             wish.kind = Wish::Kind::lowest;
             return !take("down to") || takeHertz(wish.low);
-        }
-        for (const char* words : {"at least", "runs at least", ">=", "\u2265"}) {
-            if (take(words)) {
-                return takeHertz(wish.low);
-            }
-        }
-        for (const char* words : {"at most", "runs at most", "<=", "\u2264"}) {
-            if (take(words)) {
-                return takeHertz(wish.high);
-            }
         }
         const std::size_t start = skipBlanks(at_);
         fault(start, text_.size() - start,

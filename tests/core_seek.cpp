@@ -1,0 +1,471 @@
+#include "derive/derive.h"
+#include "seek/conflict.h"
+#include "support.h"
+
+#include <chrono>
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+namespace {
+
+LoadedPlan benchPlan(const std::string& name) {
+    LoadedPlan loaded = loadPlan(sourceDir() + "/benchmarks/seek/" + name + ".plan.toml", {sourceDir() + "/parts"});
+    if (!loaded.plan || !loaded.part) {
+        qFatal("%s can't be read", name.c_str());
+    }
+    return loaded;
+}
+
+Question asking(const Part& part, const std::vector<std::string>& wishes) {
+    Question question;
+    for (const std::string& text : wishes) {
+        question.wishes.push_back(readWish(text, &part).value());
+    }
+    return question;
+}
+
+std::string changesOf(const FoundTake& found) {
+    std::string text;
+    for (const auto& [id, control] : found.changes) {
+        text += (text.empty() ? "" : "; ") + id + " " + control;
+    }
+    return text;
+}
+
+Rational rateOf(const FoundTake& found, const std::string& id) {
+    for (const auto& [each, hertz] : found.rates) {
+        if (each == id) {
+            return hertz;
+        }
+    }
+    qFatal("no rate of %s", id.c_str());
+}
+
+std::vector<std::string> membersOf(const Space& space, const Conflict& conflict) {
+    std::vector<std::string> members;
+    for (const Demanded& each : conflict) {
+        members.push_back(sayDemanded(space, each));
+    }
+    return members;
+}
+
+/// A part with `count` muxes in series, each between the one before and the second oscillator.
+std::string muxesText(int count) {
+    std::string text =
+        "format = \"wisetick-part/1\"\nid = \"chain\"\nname = \"Chain\"\nsupply = { min = \"2 V\", max = \"4 V\" }\n"
+        "core = \"core\"\n\n[[source]]\nid = \"a\"\nkind = \"rc\"\nrate = \"8 MHz\"\n\n[[source]]\nid = \"b\"\nkind "
+        "= \"rc\"\nrate = \"12 MHz\"\n";
+    std::string above = "a";
+    for (int i = 0; i < count; ++i) {
+        const std::string id = "m" + std::to_string(i);
+        text += "\n[[line]]\nid = \"" + id + "\"\nfrom = [\"" + above + "\", \"b\"]\ndivide = [1, 2]\nreset = { from = \"" +
+                above + "\", divide = 1 }\n";
+        above = id;
+    }
+    return text + "\n[[line]]\nid = \"core\"\nfrom = \"" + above + "\"\n\n[[mode]]\nid = \"run\"\nruns = true\n";
+}
+
+Plan planOn(const Part& part) {
+    Plan plan = freshPlan(part);
+    plan.board.supply = Bounds{3, 3, 3};
+    return plan;
+}
+
+} // namespace
+
+/// What is asked of a search, and what it gives for parts as they ship.
+class SeekTest : public QObject {
+    Q_OBJECT
+
+private slots:
+    void wishesAreRead_data() {
+        QTest::addColumn<QString>("text");
+        QTest::addColumn<QString>("canonical");
+        QTest::newRow("equal") << "core=160MHz"
+                               << "core = 160 MHz";
+        QTest::newRow("runs at") << " core runs at 160 MHz exactly"
+                                 << "core = 160 MHz";
+        QTest::newRow("within") << "usb = 48 MHz within 0.25 %"
+                                << "usb = 48 MHz within 0.25 %";
+        QTest::newRow("plus minus") << "usb = 48 MHz within \u00b12500 ppm"
+                                    << "usb = 48 MHz within 0.25 %";
+        QTest::newRow("least") << "core >= 100 MHz"
+                               << "core at least 100 MHz";
+        QTest::newRow("least sign") << "core \u2265 100 MHz"
+                                    << "core at least 100 MHz";
+        QTest::newRow("most") << "core runs at most 64 MHz"
+                              << "core at most 64 MHz";
+        QTest::newRow("between") << "core between 60 MHz and 64 MHz"
+                                 << "core between 60 MHz and 64 MHz";
+        QTest::newRow("highest") << "core as high as possible"
+                                 << "core as high as possible";
+        QTest::newRow("up to") << "core as  high as possible up to 64 MHz"
+                               << "core as high as possible up to 64 MHz";
+        QTest::newRow("lowest") << "core as low as possible down to 1 MHz"
+                                << "core as low as possible down to 1 MHz";
+        QTest::newRow("soft") << "core = 160 MHz, if possible"
+                              << "core = 160 MHz, if possible";
+    }
+    void wishesAreRead() {
+        QFETCH(QString, text);
+        QFETCH(QString, canonical);
+        const LoadedPlan loaded = orchard();
+        const Part& part = *loaded.part;
+        const auto wish = readWish(text.toStdString(), &part);
+        QVERIFY2(wish, wish ? "" : sayText(wish.error()).c_str());
+        QCOMPARE(printWish(*wish), canonical.toStdString());
+        QCOMPARE(*readWish(printWish(*wish), &part), *wish);
+    }
+
+    void badWishesSayWhere_data() {
+        QTest::addColumn<QString>("text");
+        QTest::addColumn<int>("position");
+        QTest::addColumn<QString>("say");
+        QTest::newRow("empty")
+            << "" << 0
+            << "nothing; expected a wish such as 'core = 160 MHz', 'core at least 100 MHz' or 'core as high as "
+               "possible'";
+        QTest::newRow("no verb")
+            << "core" << 4
+            << "nothing after 'core'; expected '= RATE', 'within', 'at least', 'at most', 'between', 'as high "
+               "as possible' or 'as low as possible'";
+        QTest::newRow("zero") << "core = 0 MHz" << 7 << "'0 MHz'; expected a rate above 0";
+        QTest::newRow("no rate") << "core = fast" << 7 << "'fast'; expected a rate, as '160 MHz'";
+        QTest::newRow("turned") << "core between 64 MHz and 60 MHz" << 0
+                                << "64 MHz is above 60 MHz; expected the lower rate first";
+        QTest::newRow("no and") << "core between 60 MHz" << 19 << "nothing more; expected 'and' and the higher rate";
+        QTest::newRow("more") << "core = 1 MHz please" << 13 << "'please'; expected nothing more, or 'if possible'";
+        QTest::newRow("peripheral") << "uart1 = 1 MHz" << 0
+                                    << "'uart1' is a peripheral; expected a source or line; state a promise about it";
+    }
+    void badWishesSayWhere() {
+        QFETCH(QString, text);
+        QFETCH(int, position);
+        QFETCH(QString, say);
+        const LoadedPlan loaded = orchard();
+        const auto wish = readWish(text.toStdString(), &*loaded.part);
+        QVERIFY(!wish);
+        QCOMPARE(static_cast<int>(wish.error().position), position);
+        QCOMPARE(sayText(wish.error()), say.toStdString());
+    }
+    void unknownLinesAreMended() {
+        const LoadedPlan loaded = orchard();
+        const auto wish = readWish("cor = 1 MHz", &*loaded.part);
+        QVERIFY(!wish);
+        QCOMPARE(wish.error().mend, std::string("did you mean 'core'?"));
+    }
+    void everyBeginningOfAWishIsAnswered() {
+        const std::string text = "core between 60 MHz and 64 MHz, if possible";
+        for (std::size_t length = 0; length <= text.size(); ++length) {
+            const auto wish = readWish(text.substr(0, length));
+            QVERIFY(wish || wish.error().position <= length);
+        }
+    }
+
+    void crystalsAreRead() {
+        const LoadedPlan loaded = orchard();
+        const Source& source = loaded.part->sources[0]; // 6 to 30 MHz
+        QCOMPARE(readCrystalRates("12 MHz, 8 MHz,12 MHz", source).value(), (std::vector<Rational>{8000000, 12000000}));
+        const auto range = readCrystalRates("8 MHz to 10 MHz", source).value();
+        QCOMPARE(range.front(), Rational(8000000));
+        QCOMPARE(range.back(), Rational(10000000));
+        QVERIFY(std::find(range.begin(), range.end(), Rational(9216000)) != range.end());
+        const std::vector<Rational> stock = readCrystalRates("stock", source).value();
+        QVERIFY(stock.size() > 10);
+        for (const Rational& rate : stock) {
+            QVERIFY(rate >= 6000000 && rate <= 30000000);
+        }
+        QCOMPARE(readCrystalRates("8 MHz, 9 bananas", source).error().position, std::size_t(9));
+        QVERIFY(!readCrystalRates("0 MHz", source));
+    }
+
+    /// 480 MHz ÷ 3 = 160 MHz and ÷ 10 = 48 MHz. The 10 MHz RC ÷ 2 × 96 makes it with two changes less than the 20 MHz crystal ÷ 4 ×
+    /// 96, but there the RC's 1 % strains the modem. uart1: 80 MHz ÷ (8 × 11) = 909.09 kbit/s, −1.357 %, is the best that a bus of 160 MHz makes.
+    void oneMultiplierMakesTwoRates() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        Question question = asking(*loaded.part, {"core = 160 MHz", "usb = 48 MHz"});
+        question.promises = {{0, false}};
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
+        QVERIFY(result.isComplete());
+        QCOMPARE(result.found.size(), std::size_t(1));
+        const FoundTake& best = result.found[0];
+        QCOMPARE(changesOf(best),
+                 std::string("ref from xtm \u00f7 4; vco \u00d7 96; pll_a \u00f7 3; pll_b \u00f7 10; core from pll_a; bus_b \u00f7 2; uart1 "
+                             "from bus_b"));
+        QCOMPARE(best.score.ratios,
+                 (std::vector<Rational>{(1 - exact("80000000/88") / 921600) / Rational(15, 1000)}));
+        const Plan taken = withFound(*loaded.plan, best);
+        const Figures figures = derive(*loaded.part, taken, "A");
+        QCOMPARE(figures.findLine("core")->hertz->nominal, Rational(160000000));
+        QCOMPARE(figures.findLine("usb")->hertz->nominal, Rational(48000000));
+        QVERIFY(figures.findPromise("modem")->state == State::kept);
+    }
+
+    /// The least error of a free core: 24 or 20 MHz and 10 MHz give 7.3728 MHz × n only nearly; 20 ÷ … is checked by looking at
+    /// every setting of the PLL in plain integers.
+    void aFreeCoreMakesTheLeastError() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        Question question = asking(*loaded.part, {"core at most 160 MHz"});
+        question.promises = {{0, false}};
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
+        QVERIFY(result.isComplete());
+        QCOMPARE(result.found.size(), std::size_t(20));
+        std::optional<Rational> least; // |error|
+        const auto look = [&](const Rational& core) {
+            if (core > 160000000) {
+                return;
+            }
+            const auto port = [&](const Rational& clock, const Rational& most) {
+                if (clock > most) {
+                    return;
+                }
+                for (const int oversample : {8, 16}) {
+                    const Rational steps = clock / (Rational(921600) * oversample);
+                    for (const Rational& divisor : {steps.floor(), steps.ceil()}) {
+                        const Rational error = divisor < 1 ? Rational(1) : abs(steps / divisor - 1);
+                        least = least && *least <= error ? least : std::optional(error);
+                    }
+                }
+            };
+            for (int divide = 1; divide <= 8; ++divide) {
+                port(core / divide, 50000000);
+            }
+            for (int divide = 1; divide <= 4; ++divide) {
+                port(core / divide, 100000000);
+            }
+        };
+        for (const std::int64_t source : {10000000, 20000000}) {
+            for (int reference = 1; reference <= 32; ++reference) {
+                const Rational ref(source, reference);
+                for (int times = 40; times <= 125 && ref >= 3000000 && ref <= 6000000; ++times) {
+                    const Rational vco = ref * times;
+                    for (int post = 2; post <= 16 && vco >= 160000000 && vco <= 500000000; ++post) {
+                        for (int core = 1; core <= 128; core *= 2) {
+                            look(vco / post / core);
+                        }
+                    }
+                }
+            }
+        }
+        QCOMPARE(result.found[0].score.ratios.front(), *least / Rational(15, 1000));
+        QVERIFY(std::is_sorted(result.found.begin(), result.found.end(), [](const FoundTake& a, const FoundTake& b) {
+            return compareKeeping(a.score, b.score) == std::strong_ordering::less;
+        }));
+    }
+
+    /// 48 MHz and both rates of sound need three multipliers, and the core the fourth: there are three.
+    void threeMultipliersCantMakeFour() {
+        const LoadedPlan loaded = benchPlan("three-pll");
+        const Question question =
+            asking(*loaded.part, {"core = 400 MHz", "usb = 48 MHz", "k_quad0 = 80 MHz", "sound0 = 24.576 MHz within 5 ppm",
+                                  "k_spi0 = 22.5792 MHz within 5 ppm", "k_adc0 as high as possible up to 32 MHz"});
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
+        QVERIFY(result.isComplete());
+        QVERIFY(result.found.empty());
+        const Space space = spaceOf(*loaded.part, *loaded.plan, "A", question);
+        const auto refusal = whyNone(space, {true, true, true});
+        QVERIFY(refusal && refusal->areAll);
+        QCOMPARE(refusal->conflicts.size(), std::size_t(1));
+        QCOMPARE(membersOf(space, refusal->conflicts[0]),
+                 (std::vector<std::string>{"core = 400 MHz", "usb = 48 MHz", "sound0 = 24.576 MHz within 5 ppm",
+                                           "k_spi0 = 22.5792 MHz within 5 ppm",
+                                           "the limits of vco1 (at least 180 MHz, at most 960 MHz)",
+                                           "the limits of vco2 (at least 180 MHz, at most 960 MHz)",
+                                           "the limits of vco3 (at least 180 MHz, at most 960 MHz)"}));
+        QVERIFY(explain(space, refusal->conflicts[0]).find("vco1 can't make both core and usb.") != std::string::npos);
+        QCOMPARE(refusal->lifts.size(), std::size_t(3));
+        // without any one wish of the conflict the rest is found, and kept
+        for (const std::size_t without : {0, 1, 3, 4}) {
+            Question less = question;
+            less.wishes.erase(less.wishes.begin() + static_cast<std::ptrdiff_t>(without));
+            less.most = 1;
+            const SeekResult some = seek(*loaded.part, *loaded.plan, "A", less);
+            QCOMPARE(some.found.size(), std::size_t(1));
+        }
+    }
+
+    void tolerancesLetThreeMakeFour() {
+        const LoadedPlan loaded = benchPlan("three-pll");
+        const Question question =
+            asking(*loaded.part, {"core = 400 MHz", "usb = 48 MHz within 0.25 %", "k_quad0 = 80 MHz within 0.25 %",
+                                  "sound0 = 24.576 MHz within 5 ppm", "k_spi0 = 22.5792 MHz within 5 ppm",
+                                  "k_adc0 as high as possible up to 32 MHz"});
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
+        QVERIFY(result.isComplete());
+        QCOMPARE(result.found.size(), std::size_t(20));
+        for (const FoundTake& found : result.found) {
+            const Figures figures = derive(*loaded.part, withFound(*loaded.plan, found), "A");
+            for (const auto& [id, hertz] : found.rates) {
+                QCOMPARE(figures.findLine(id)->hertz->nominal, hertz);
+            }
+            QCOMPARE(rateOf(found, "core"), Rational(400000000));
+            QVERIFY(abs(rateOf(found, "usb") / 48000000 - 1) <= Rational(1, 400));
+            QVERIFY(abs(rateOf(found, "k_quad0") / 80000000 - 1) <= Rational(1, 400));
+            QVERIFY(abs(rateOf(found, "sound0") / 24576000 - 1) <= Rational(5, 1000000));
+            QVERIFY(abs(rateOf(found, "k_spi0") / 22579200 - 1) <= Rational(5, 1000000));
+            QVERIFY(rateOf(found, "k_adc0") <= 32000000);
+            QVERIFY(rateOf(found, "k_adc0") <= rateOf(result.found[0], "k_adc0"));
+            for (const LineFigure& line : figures.lines) {
+                QVERIFY2(!line.isOn || line.state != State::broken, line.id.c_str());
+            }
+        }
+    }
+
+    void contradictionsAreTold() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        const Question question = asking(*loaded.part, {"core = 160 MHz", "usb = 48 MHz", "core = 80 MHz"});
+        QVERIFY(seek(*loaded.part, *loaded.plan, "A", question).found.empty());
+        const Space space = spaceOf(*loaded.part, *loaded.plan, "A", question);
+        const auto refusal = whyNone(space, {false, false, false});
+        QCOMPARE(membersOf(space, refusal->conflicts[0]), (std::vector<std::string>{"core = 160 MHz", "core = 80 MHz"}));
+        // one of them soft, the other is kept
+        Question soft = question;
+        soft.wishes[0].isSoft = true;
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", soft);
+        QCOMPARE(rateOf(result.found.at(0), "core"), Rational(80000000));
+        QCOMPARE(result.found[0].score.broken, 1);
+    }
+
+    void noWishesLeaveTheTakeAlone() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", Question());
+        QVERIFY(result.isComplete());
+        QVERIFY(result.found.at(0).changes.empty()); // the others have other rates of the core
+        QVERIFY(!result.found.at(1).changes.empty());
+    }
+
+    void locksStay() {
+        LoadedPlan loaded = benchPlan("one-pll");
+        loaded.plan->takes[0].locks = {"vco"}; // × 40
+        const Question question = asking(*loaded.part, {"core = 80 MHz"});
+        QCOMPARE(seek(*loaded.part, *loaded.plan, "A", question).found.size(), std::size_t(1)); // 20 ÷ 5 × 40 ÷ 2
+        const Question other = asking(*loaded.part, {"core = 150 MHz"});
+        QVERIFY(seek(*loaded.part, *loaded.plan, "A", other).found.empty());
+        const Space space = spaceOf(*loaded.part, *loaded.plan, "A", other);
+        const auto refusal = whyNone(space, {false, false, true});
+        QCOMPARE(refusal->lifts.size(), std::size_t(1));
+        QCOMPARE(sayDemanded(space, refusal->lifts[0]), std::string("the lock on vco"));
+    }
+
+    void onlyTheBranchMayChange() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        Question question = asking(*loaded.part, {"bus_a = 5 MHz"});
+        question.mayChange = {"core"};
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
+        for (const FoundTake& found : result.found) {
+            QVERIFY(changesOf(found).find("bus_a") == std::string::npos);
+        }
+        QCOMPARE(changesOf(result.found.at(0)), std::string("core \u00f7 2"));
+    }
+
+    /// 7.3728 MHz × 125 ÷ … makes the modem exact: of the stock crystals those of its family are found first.
+    void crystalsAreChosen() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        Question question = asking(*loaded.part, {"core at least 100 MHz"});
+        question.promises = {{0, false}};
+        question.crystal = CrystalQuestion{"xtm", {8000000, 12000000, 14745600, 20000000}};
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
+        const FoundTake& best = result.found.at(0);
+        QVERIFY(best.crystal);
+        QCOMPARE(best.crystal->rate, Rational(14745600));
+        QVERIFY(best.score.ratios.empty());
+        const Plan taken = withFound(*loaded.plan, best, "B");
+        QCOMPARE(findFitted(taken.board, "xtm")->rate, Rational(14745600));
+        QVERIFY(derive(*loaded.part, taken, "B").findPromise("modem")->error->nominal.isZero());
+    }
+
+    void aPartWithoutAMultiplierIsAnswered() {
+        const PartFile part = readPart(muxesText(0), "part");
+        QVERIFY2(part.part, lines(part.diagnostics).c_str());
+        const Plan plan = planOn(*part.part);
+        QVERIFY(seek(*part.part, plan, plan.active, asking(*part.part, {"core = 8 MHz"})).found.size() == 1);
+        QVERIFY(seek(*part.part, plan, plan.active, asking(*part.part, {"core = 9 MHz"})).found.empty());
+    }
+
+    /// Two to the fortieth routes: 8 MHz ÷ 2^a or 12 MHz ÷ 2^b.
+    void fortyMuxesDoNotHang() {
+        const PartFile part = readPart(muxesText(40), "part");
+        QVERIFY2(part.part, lines(part.diagnostics).c_str());
+        const Plan plan = planOn(*part.part);
+        Question question = asking(*part.part, {"core = 3 MHz"}); // from b at the last mux but one, ÷ 2 ÷ 2
+        question.most = 1;
+        SeekControl control;
+        control.mostSteps = 20000;
+        const SeekResult result = seek(*part.part, plan, plan.active, question, control);
+        QVERIFY(!result.found.empty() || !result.isComplete());
+        for (const FoundTake& found : result.found) {
+            QCOMPARE(rateOf(found, "core"), Rational(3000000));
+        }
+        const SeekResult none = seek(*part.part, plan, plan.active, asking(*part.part, {"core = 5 MHz"}), control);
+        QVERIFY(none.found.empty());
+    }
+
+    void itIsCancelledSoon() {
+        const LoadedPlan loaded = benchPlan("three-pll");
+        const Question question = asking(*loaded.part, {"k_spi0 at most 50 MHz", "sound0 at most 40 MHz"});
+        SeekControl control;
+        int asked = 0;
+        std::optional<std::chrono::steady_clock::time_point> told;
+        control.goOn = [&] {
+            const bool goesOn = ++asked < 20;
+            if (!goesOn && !told) {
+                told = std::chrono::steady_clock::now();
+            }
+            return goesOn;
+        };
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question, control);
+        QVERIFY(result.isCancelled);
+        QVERIFY(!result.isComplete());
+        QVERIFY(told && std::chrono::steady_clock::now() - *told < std::chrono::seconds(2)); // not until the end of days
+    }
+
+    void firstResultsComeAtOnce() {
+        const LoadedPlan loaded = benchPlan("three-pll");
+        const Question question = asking(*loaded.part, {"core = 400 MHz", "usb = 48 MHz within 0.25 %"});
+        SeekControl control;
+        std::vector<std::size_t> counts;
+        control.onFound = [&](const std::vector<FoundTake>& found) { counts.push_back(found.size()); };
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question, control);
+        QVERIFY(!counts.empty());
+        QCOMPARE(counts.front(), std::size_t(1));
+        QCOMPARE(counts.back(), result.found.size());
+    }
+
+    void itIsCutAndSaysSo() {
+        const LoadedPlan loaded = benchPlan("three-pll");
+        SeekControl control;
+        control.mostSteps = 50;
+        const Question question = asking(*loaded.part, {"core = 400 MHz", "usb = 48 MHz within 0.25 %"});
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question, control);
+        QVERIFY(!result.isComplete());
+        QCOMPARE(result.cut, std::string("after 51 steps; let less change, or wish more"));
+    }
+
+    /// A promise that is judged on whole takes: with the crystal stopped the wake-up takes its 3 ms and more, from the RC it
+    /// does not.
+    void wakeUpsAreJudgedOnTakes() {
+        LoadedPlan loaded = orchard();
+        const std::vector<std::string> names = promiseNames(*loaded.plan);
+        Question question = asking(*loaded.part, {"core at least 5 MHz"});
+        const auto nap = static_cast<std::size_t>(std::find(names.begin(), names.end(), "nap") - names.begin());
+        question.promises = {{nap, false}};
+        loaded.plan->promises[nap].line =
+            readPromiseLine("nap: wakes from deep in at most 1 ms by rtc every 10 min", &*loaded.part).value();
+        question.most = 3;
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
+        for (const FoundTake& found : result.found) {
+            const Figures figures = derive(*loaded.part, withFound(*loaded.plan, found), "A");
+            QVERIFY(figures.findPromise("nap")->state != State::broken);
+        }
+        QVERIFY(!result.found.empty() || !result.cut.empty());
+    }
+
+    void unknownTakesAreRefused() {
+        const LoadedPlan loaded = orchard();
+        QVERIFY_THROWS_EXCEPTION(std::invalid_argument, seek(*loaded.part, *loaded.plan, "nobody", Question()));
+    }
+};
+
+QTEST_APPLESS_MAIN(SeekTest)
+#include "core_seek.moc"
