@@ -232,9 +232,9 @@ nlohmann::ordered_json foundJson(const Part& part, const Plan& plan, const Quest
             }
             entry["wishes"].push_back(std::move(got));
         }
-        entry["promises"] = nlohmann::ordered_json::array();
+        entry["promises"] = nlohmann::ordered_json::object();
         for (const PromiseFigure& promise : each.figures.promises) {
-            entry["promises"].push_back(promiseJson(promise));
+            entry["promises"][promise.name] = promiseJson(promise);
         }
         entry["current"] = each.ampere ? nlohmann::ordered_json(each.ampere->toString()) : nlohmann::ordered_json();
         entry["wake_up"] = each.wakeUp ? nlohmann::ordered_json(each.wakeUp->toString()) : nlohmann::ordered_json();

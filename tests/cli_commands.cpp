@@ -196,6 +196,66 @@ private slots:
         QVERIFY(!json["sooner"].toArray().isEmpty());
     }
 
+    void seekFindsAndProves() {
+        const QString plan = "benchmarks/seek/one-pll.plan.toml";
+        const Run found = run({"seek", plan, "core = 160 MHz", "--want", "usb = 48 MHz", "--keep-promises", "--unfold", "1"});
+        QCOMPARE(found.exitCode, 0);
+        QVERIFY(found.out.contains("core   from pll_a"));
+        QVERIFY(found.out.contains("none is better."));
+        QVERIFY(found.out.contains("equal to take 1 in every rate that matters"));
+        const QJsonObject json =
+            run({"seek", plan, "core at most 160 MHz", "--keep-promises", "modem", "--top", "3", "--json"}).json();
+        const QJsonArray takes = json["found"].toArray();
+        QCOMPARE(takes.size(), 3);
+        QVERIFY(json["complete"].toBool());
+        QCOMPARE(takes[0].toObject()["rates"].toObject()["core"].toString(), QString("730000000/33"));
+        QCOMPARE(takes[0].toObject()["shares"].toArray()[0].toString(), QString("725/85536"));
+        QCOMPARE(takes[0].toObject()["promises"].toObject()["modem"].toObject()["got"].toString(), QString("91250000/99"));
+
+        const Run none = run({"seek", plan, "core = 150 MHz", "usb = 48 MHz", "--all-conflicts"});
+        QCOMPARE(none.exitCode, 1);
+        QVERIFY(none.out.startsWith("nothing fits"));
+        QVERIFY(none.out.contains("vco can't make both core and usb."));
+        QVERIFY(none.out.contains("There is no other set of wishes and promises that collides."));
+        const QJsonObject refusal = run({"seek", plan, "core = 150 MHz", "usb = 48 MHz", "--json"}).json()["refusal"].toObject();
+        QCOMPARE(refusal["conflicts"].toArray()[0].toObject()["members"].toArray()[0].toString(), QString("core = 150 MHz"));
+        QCOMPARE(refusal["nearest"].toArray().size(), 2);
+    }
+
+    void seekSaysWhatIsWrong_data() {
+        QTest::addColumn<QStringList>("arguments");
+        QTest::addColumn<QString>("says");
+        QTest::newRow("nothing") << QStringList{} << "nothing is wished";
+        QTest::newRow("line") << QStringList{"cor = 1 MHz"} << "did you mean 'core'?";
+        QTest::newRow("zero") << QStringList{"core = 0 MHz"} << "expected a rate above 0";
+        QTest::newRow("promise") << QStringList{"core = 1 MHz", "--keep-promises", "modm"} << "no promise 'modm'";
+        QTest::newRow("scope") << QStringList{"core = 1 MHz", "--may-change", "cores"} << "did you mean 'core'?";
+        QTest::newRow("preference") << QStringList{"core = 1 MHz", "--prefer", "curent"} << "did you mean 'current'?";
+        QTest::newRow("crystal") << QStringList{"core = 1 MHz", "--which-crystal", "rcf"} << "nothing is fitted for 'rcf'";
+        QTest::newRow("rates") << QStringList{"core = 1 MHz", "--which-crystal", "xtm: 8 apples"} << "^";
+    }
+    void seekSaysWhatIsWrong() {
+        QFETCH(QStringList, arguments);
+        QFETCH(QString, says);
+        const Run wrong = run(QStringList{"seek", "benchmarks/seek/one-pll.plan.toml"} + arguments);
+        QCOMPARE(wrong.exitCode, 2);
+        QVERIFY2(wrong.err.contains(says), qPrintable(wrong.err));
+        QVERIFY(wrong.out.isEmpty());
+    }
+
+    void seekWritesTheTake() {
+        QTemporaryDir folder;
+        const QString path = folder.filePath("found.plan.toml");
+        const QString plan = "benchmarks/seek/one-pll.plan.toml";
+        const Run found = run({"seek", plan, "core = 160 MHz", "usb = 48 MHz", "--which-crystal", "xtm: 12 MHz", "--write", path,
+                               "--as", "wished"});
+        QCOMPARE(found.exitCode, 0);
+        QVERIFY(found.out.contains("Take wished is added in "));
+        const QJsonObject derived = run({"derive", path, "--take", "wished", "--json"}).json();
+        QCOMPARE(derived["lines"].toObject()["core"].toObject()["hz"].toString(), QString("160000000"));
+        QCOMPARE(run({"seek", path, "core = 8 MHz", "--write", path, "--as", "wished"}).exitCode, 2);
+    }
+
     void rhythmShowsWhereTheChargeGoes() {
         const Run plain = run({"rhythm", kOrchard, "--race", "moisture"});
         QCOMPARE(plain.exitCode, 0);

@@ -462,7 +462,8 @@ std::string explain(const Space& space, const Conflict& conflict) {
     }
     std::string text = asked.empty() ? "the take itself can't be kept" : listWords(asked, "and");
     text += asked.empty() ? "" : (asked.size() == 1 ? " can't be kept" : " can't be kept together");
-    text += held.empty() ? "." : " with " + listWords(held, "and") + ".";
+    text +=
+        asked.empty() && !held.empty() ? " with " + listWords(held, "and") + "." : (held.empty() ? "." : " within these limits.");
     // which multipliers can make each of the wishes alone, and which of them can't make two
     const auto makersWith = [&](const std::vector<std::size_t>& some) {
         InForce inForce = allInForce(space);
