@@ -1,7 +1,7 @@
 // How long a search for takes is, on one thread. Quote the median of --benchmark_repetitions=9.
 
 #include "files/shelf.h"
-#include "seek/seek.h"
+#include "seek/conflict.h"
 
 #include <benchmark/benchmark.h>
 
@@ -74,6 +74,19 @@ void threePllExact(benchmark::State& state) {
         false);
 }
 BENCHMARK(threePllExact)->Unit(benchmark::kMillisecond);
+
+/// The verdict and one smallest conflict with its limits.
+void threePllConflict(benchmark::State& state) {
+    const LoadedPlan& loaded = planOf("three-pll");
+    const Question question =
+        questionOf(*loaded.part, {"core = 400 MHz", "usb = 48 MHz", "k_quad0 = 80 MHz", "sound0 = 24.576 MHz within 5 ppm",
+                                  "k_spi0 = 22.5792 MHz within 5 ppm", "k_adc0 as high as possible up to 32 MHz"});
+    for (auto _ : state) {
+        const Space space = spaceOf(*loaded.part, *loaded.plan, loaded.plan->active, question);
+        benchmark::DoNotOptimize(whyNone(space, {false, false, false}));
+    }
+}
+BENCHMARK(threePllConflict)->Unit(benchmark::kMillisecond);
 
 void threePllTolerant(benchmark::State& state) {
     run(state, "three-pll",

@@ -235,7 +235,16 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
     const bool isFew = shape.divides <= most && shape.multiplies <= most && shape.divides * shape.multiplies <= most;
     if (isFew) {
         RateSpans window;
-        eachValue(*shape.divide, std::nullopt, std::nullopt, [&](const Rational& divide) {
+        // dividers with which nothing of the window is where the parent may stand are left out
+        std::optional<Rational> first;
+        std::optional<Rational> end;
+        if (!within.empty() && own.back().high && !own.back().high->isZero()) {
+            first = within.front().low * shape.factor * shape.multiply->least() / *own.back().high;
+        }
+        if (!within.empty() && within.back().high && own.front().low.sign() > 0) {
+            end = *within.back().high * shape.factor * shape.multiply->most() / own.front().low;
+        }
+        eachValue(*shape.divide, first, end, [&](const Rational& divide) {
             return eachValue(*shape.multiply, std::nullopt, std::nullopt, [&](const Rational& multiply) {
                 const Candidate candidate{{}, shape.from, divide, multiply};
                 if (!isAllowed(shape, candidate)) {

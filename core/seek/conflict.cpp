@@ -154,7 +154,8 @@ public:
         for (const Demanded& each : all) {
             setInForce(few, each, std::find(some.begin(), some.end(), each) != some.end());
         }
-        const Conflict needed = !some.empty() && collides(few) ? withoutTheNeedless(few, some) : neededOf(inForce, all, {});
+        const Conflict needed =
+            !some.empty() && collides(few) ? withoutTheNeedless(few, inForce, some) : neededOf(inForce, all, {});
         conflict.insert(conflict.end(), needed.begin(), needed.end());
         return conflict;
     }
@@ -209,12 +210,16 @@ private:
 
     bool collides(const InForce& inForce) { return !anyTake(space_, inForce, effort_) && !effort_.isOver(); }
 
-    /// The candidates without which `inForce` collides no longer, each tried once.
-    Conflict withoutTheNeedless(InForce inForce, const std::vector<Demanded>& candidates) {
+    /// The candidates without which `inForce` collides no longer, each tried once. In `all` more is in force: what fits there
+    /// fits, and is sooner looked through.
+    Conflict withoutTheNeedless(InForce inForce, InForce all, const std::vector<Demanded>& candidates) {
         Conflict needed;
         for (const Demanded& each : candidates) {
+            setInForce(all, each, false);
             setInForce(inForce, each, false);
-            if (!collides(inForce)) {
+            const bool isNeeded = !collides(all) || !collides(inForce);
+            setInForce(all, each, true);
+            if (isNeeded) {
                 setInForce(inForce, each, true);
                 needed.push_back(each);
             }
