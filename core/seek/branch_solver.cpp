@@ -310,6 +310,9 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
                 }
                 const Piece& part = *(*list)[j];
                 if (isOpen) {
+                    if (!effort_.step()) { // there may be very many
+                        break;
+                    }
                     std::vector<RateAt> open = made[i].open;
                     mergeRates(open, part.open);
                     if (!keepsRules(open)) {
@@ -439,6 +442,10 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const 
 }
 
 Pieces BranchSolver::kept(std::vector<Piece> gathered) {
+    constexpr std::size_t kMostPieces = 200000; // some 100 MB, with what is kept about them
+    if (pieces_.size() > kMostPieces) {
+        effort_.isCut = true;
+    }
     Pieces pieces;
     pieces.reserve(gathered.size());
     for (Piece& piece : gathered) {
@@ -500,7 +507,7 @@ void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t le
                 attempt(candidate);
             } catch (const RationalOverflow&) { // such a line has no rate
             }
-            if (gathered.size() > settled + kSettleAfter) {
+            if (gathered.size() > 2 * settled + kSettleAfter) {
                 settle(gathered);
                 settled = gathered.size();
             }

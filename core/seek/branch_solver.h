@@ -27,7 +27,7 @@ struct Effort {
     /// Counts one step; false when it is over.
     bool step() {
         ++steps;
-        if ((steps & 127) == 0 && goOn && !goOn()) {
+        if ((steps & 15) == 0 && goOn && !goOn()) {
             isCancelled = true;
         }
         if (most > 0 && steps > most) {
@@ -36,6 +36,12 @@ struct Effort {
         return !isCut && !isCancelled;
     }
     bool isOver() const { return isCut || isCancelled; }
+    /// Asks whether to go on, before something that takes its time.
+    void look() {
+        if (goOn && !isCancelled && !goOn()) {
+            isCancelled = true;
+        }
+    }
 };
 
 /// Finds the best pieces of the branches of one tier. What it has found of a branch it keeps, by the parent's rate. Pieces and

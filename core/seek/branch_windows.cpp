@@ -8,6 +8,7 @@ namespace {
 
 constexpr std::size_t kMostSpans = 1024;
 constexpr std::int64_t kMostProducts = 8192; ///< divider × multiplier values that a window is led through one by one
+constexpr std::int64_t kMostScaled = 65536;  ///< spans that come of that at the most
 constexpr std::int64_t kMostSplits = 64;     ///< the same where there is a multiplier: few settings are below it
 
 } // namespace
@@ -233,8 +234,12 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
     // a multiplier has few settings below it: windows that it splits up cost more than they save
     const std::int64_t most = shape.multiplies > 1 ? kMostSplits / static_cast<std::int64_t>(own.size()) : kMostProducts;
     const bool isFew = shape.divides <= most && shape.multiplies <= most && shape.divides * shape.multiplies <= most;
+    std::optional<RateSpans> coarse;
     if (isFew) {
         RateSpans window;
+        const auto mostSpans =
+            static_cast<std::size_t>(std::max<std::int64_t>(8, kMostScaled / (shape.divides * shape.multiplies)));
+        const RateSpans& scaled = own.size() > mostSpans ? coarse.emplace(united(own, mostSpans)) : own;
         // dividers with which nothing of the window is where the parent may stand are left out
         std::optional<Rational> first;
         std::optional<Rational> end;
@@ -252,10 +257,10 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
                 }
                 const Rational factor = divide / (shape.factor * multiply);
                 if (shape.ownLimits.empty()) {
-                    appendScaled(window, own, factor, within);
+                    appendScaled(window, scaled, factor, within);
                 } else {
                     const Ends ends = endsFor(shape, candidate);
-                    appendScaled(window, intersect(own, {{ends.min.value_or(Rational(0)), ends.max}}), factor, within);
+                    appendScaled(window, intersect(scaled, {{ends.min.value_or(Rational(0)), ends.max}}), factor, within);
                 }
                 return true;
             });
@@ -272,6 +277,7 @@ const Window& BranchSolver::windowOf(Shape& shape, std::size_t level) {
     if (known != shape.windows.end()) {
         return known->second;
     }
+    effort_.look();
     Window& window = shape.windows[level];
     try {
         std::vector<const RateSpans*> lists; // the shortest first: what it leaves is soon compared

@@ -9,7 +9,8 @@ namespace wisetick {
 
 namespace {
 
-constexpr std::size_t kMostSpans = 2048;
+constexpr std::size_t kMostSpans = 512;
+constexpr std::size_t kMostCombs = 64; ///< of more the windows take longer to tell than they save
 const Rational kPartsPerMillion = 1000000;
 const Rational kNothing = Rational(1000000000); ///< the ratio of what is not possible at all
 
@@ -164,6 +165,9 @@ RateSpans PromiseJudges::windowAt(std::size_t node, const Rational& highest, con
         }
         const PromiseLine& line = space_.plan.promises[space_.question.promises[sought].index].line;
         const RateWindows windows = windowsOf(node, line, share < 1 ? narrowed(*space_.part, line, share) : line.ask);
+        if (windows.combs.size() > kMostCombs) {
+            continue;
+        }
         try {
             RateSpans spans = windows.spans(0, highest, kMostSpans);
             if (spans.size() < kMostSpans) { // else they are not all of them
