@@ -442,10 +442,8 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const 
 }
 
 Pieces BranchSolver::kept(std::vector<Piece> gathered) {
-    constexpr std::size_t kMostPieces = 200000; // some 100 MB, with what is kept about them
-    if (pieces_.size() > kMostPieces) {
-        effort_.isCut = true;
-    }
+    constexpr std::int64_t kPieceBytes = 600; // with what it points to
+    takeMemory(kPieceBytes * static_cast<std::int64_t>(gathered.size()) + 150);
     Pieces pieces;
     pieces.reserve(gathered.size());
     for (Piece& piece : gathered) {

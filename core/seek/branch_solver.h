@@ -23,6 +23,7 @@ struct Effort {
     std::function<bool()> goOn;
     bool isCut = false;       ///< by its own end
     bool isCancelled = false; ///< by the user
+    std::int64_t memory = 0;  ///< bytes, about
 
     /// Counts one step; false when it is over.
     bool step() {
@@ -34,6 +35,12 @@ struct Effort {
             isCut = true;
         }
         return !isCut && !isCancelled;
+    }
+    /// About how much memory is in use; beyond 120 MB the search is cut.
+    void takeMemory(std::int64_t bytes) {
+        constexpr std::int64_t kMostMemory = 120'000'000;
+        memory += bytes;
+        isCut = isCut || memory > kMostMemory;
     }
     bool isOver() const { return isCut || isCancelled; }
     /// Asks whether to go on, before something that takes its time.
@@ -49,6 +56,15 @@ struct Effort {
 class BranchSolver {
 public:
     BranchSolver(const Space& space, const InForce& inForce, std::size_t tier, const Aim& aim, Effort& effort);
+    BranchSolver(const BranchSolver&) = delete;
+    BranchSolver& operator=(const BranchSolver&) = delete;
+    ~BranchSolver() { effort_.memory -= memory_; }
+
+    /// Counts memory that is held as long as this is.
+    void takeMemory(std::int64_t bytes) {
+        memory_ += bytes;
+        effort_.takeMemory(bytes);
+    }
 
     /// The shape of a node fed from its input at that position, with those children, by node. `classes`: by dependence the class
     /// assumed, or none.
@@ -155,6 +171,7 @@ private:
     std::map<std::pair<std::size_t, std::size_t>, RateSpans> nodeWindows_; ///< by node and level
     std::vector<bool> matters_;
     std::size_t mostOpen_ = 0;
+    std::int64_t memory_ = 0; ///< bytes, about
     bool wantsCurrent_ = false;
     bool wantsOscillator_ = false;
     std::map<std::vector<std::size_t>, std::unique_ptr<Shape>> shapes_;

@@ -27,6 +27,7 @@ Shape* BranchSolver::shapeOf(std::size_t node, std::size_t from, std::vector<Sha
         return slot.get();
     }
     slot = std::make_unique<Shape>();
+    takeMemory(1000);
     Shape& shape = *slot;
     shape.node = node;
     shape.from = from;
@@ -91,6 +92,7 @@ Branch* BranchSolver::branchOf(Shape* shape, std::vector<Branch*> children, cons
         return slot.get();
     }
     slot = std::make_unique<Branch>();
+    takeMemory(800);
     Branch& branch = *slot;
     branch.shape = shape;
     branch.children = std::move(children);
@@ -302,6 +304,7 @@ const Window& BranchSolver::windowOf(Shape& shape, std::size_t level) {
         window.rough = {{0.0, std::numeric_limits<double>::infinity()}};
         shape.isDeep = true;
     }
+    takeMemory(static_cast<std::int64_t>(100 * window.own.size() + 80 * window.above.size()));
     return window;
 }
 

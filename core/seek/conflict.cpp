@@ -27,7 +27,7 @@ void setInForce(InForce& inForce, const Demanded& demanded, bool isInForce) {
 class Finder {
 public:
     Finder(const Space& space, const SeekControl& control)
-        : space_(space), effort_{0, control.mostSteps, control.goOn, false, false}, all_(allInForce(space)) {
+        : space_(space), effort_{0, control.mostSteps, control.goOn, false, false, 0}, all_(allInForce(space)) {
         for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
             if (!space.question.wishes[i].isSoft) {
                 asked_.push_back({Demanded::Kind::wish, i});
@@ -188,7 +188,7 @@ private:
     /// The nodes that can be on at all.
     class RouteReach {
     public:
-        RouteReach(const Space& space, const InForce& inForce) : effort_{0, 0, {}, false, false}, best_(1, true, {}) {
+        RouteReach(const Space& space, const InForce& inForce) : effort_{0, 0, {}, false, false, 0}, best_(1, true, {}) {
             nodes_ = RouteSearch(space, inForce, space.tiers.empty() ? 0 : space.tiers.front(), aim_, effort_, best_).mayBeOn();
         }
         std::vector<bool> nodes() const { return nodes_; }
@@ -476,7 +476,7 @@ std::string explain(const Space& space, const Conflict& conflict) {
             inForce.wishes[i] = std::find(some.begin(), some.end(), i) != some.end();
         }
         inForce.promises.assign(inForce.promises.size(), false);
-        Effort effort{0, 200000, {}, false, false};
+        Effort effort{0, 200000, {}, false, false, 0};
         return routesThatFit(space, inForce, effort);
     };
     std::map<std::size_t, std::vector<std::size_t>> makers; // by wish

@@ -26,8 +26,23 @@ private:
         bool isDead = false;  ///< as it stands it gets no clock
         std::size_t tightness = 0;
     };
+    /// The position of an input, or none; small, as very many routes may wait.
+    class Position {
+    public:
+        Position() = default;
+        Position& operator=(std::size_t position) {
+            position_ = static_cast<std::int16_t>(position);
+            return *this;
+        }
+        explicit operator bool() const { return position_ >= 0; }
+        std::size_t operator*() const { return static_cast<std::size_t>(position_); }
+        std::size_t value_or(std::size_t other) const { return position_ >= 0 ? **this : other; }
+
+    private:
+        std::int16_t position_ = -1;
+    };
     struct Route {
-        std::vector<std::optional<std::size_t>> from; ///< by node: position of the input; none yet where only sources are left
+        std::vector<Position> from; ///< by node: position of the input; none yet where only sources are left
         std::vector<bool> isOn;
         std::vector<std::size_t> nodes; ///< that are on
         std::vector<std::size_t> left;  ///< roots that stay without a clock

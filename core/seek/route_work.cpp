@@ -5,6 +5,12 @@
 
 namespace wisetick {
 
+namespace {
+
+constexpr std::int64_t kWaitingBytes = 2500; ///< of a route that waits, about
+
+} // namespace
+
 /// What the route decides by itself.
 Score RouteSearch::scoreOf(const Route& route) const {
     Score score = fixed_;
@@ -84,6 +90,7 @@ void RouteSearch::routeDone(const Route& route) {
 void RouteSearch::wait(Waiting waiting) {
     constexpr std::size_t kMostWaiting = 4096;
     waiting.age = age_++;
+    solver_.takeMemory(kWaitingBytes);
     waiting_.push(std::move(waiting));
     if (aim_.onlyFits || waiting_.size() >= kMostWaiting) {
         workOff();
@@ -95,6 +102,7 @@ void RouteSearch::workOff() {
     while (!waiting_.empty() && effort_.step() && !(aim_.onlyFits && !best_.takes().empty())) {
         Waiting waiting = waiting_.top();
         waiting_.pop();
+        solver_.takeMemory(-kWaitingBytes);
         if (!best_.mayEnter(waiting.bound, space_)) {
             break; // the others are no better
         }
@@ -104,12 +112,14 @@ void RouteSearch::workOff() {
         } else if (waiting.trees.empty()) {
             if (plant(waiting)) {
                 waiting.age = age_++;
+                solver_.takeMemory(kWaitingBytes);
                 waiting_.push(std::move(waiting));
             }
         } else if (mayEnter(waiting)) {
             solve(waiting);
         }
     }
+    solver_.takeMemory(-kWaitingBytes * static_cast<std::int64_t>(waiting_.size()));
     waiting_ = {};
     classes_ = classes;
 }
@@ -128,6 +138,7 @@ void RouteSearch::feed(const Waiting& waiting) {
         }
         setQuickBound(fed);
         fed.age = age_++;
+        solver_.takeMemory(kWaitingBytes);
         waiting_.push(std::move(fed));
     }
 }

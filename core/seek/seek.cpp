@@ -69,7 +69,7 @@ std::vector<FoundTake> foundTakes(const Space& space, const std::vector<Whole>& 
 SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const SeekControl& control,
                     const std::optional<Whole>& known = std::nullopt) {
     const InForce inForce = allInForce(space);
-    Effort effort{0, control.mostSteps, control.goOn, false, false};
+    Effort effort{0, control.mostSteps, control.goOn, false, false, 0};
     SeekResult result;
     result.settings = countOfSettings(space);
     // of promises that are judged on found takes more than are asked for may be wanted
@@ -120,7 +120,7 @@ std::optional<std::int64_t> stepsToSeeOneCollide(const Space& space, const SeekC
     one.promises.assign(one.promises.size(), false);
     const auto collides = [&](std::vector<bool>& list, std::size_t i) {
         list[i] = true;
-        Effort effort{0, kMostSteps, control.goOn, false, false};
+        Effort effort{0, kMostSteps, control.goOn, false, false, 0};
         const bool isKept = anyTake(space, one, effort).has_value() || effort.isOver();
         steps += effort.steps;
         list[i] = false;
@@ -151,7 +151,7 @@ SeekResult search(const Space& space, bool isFolded, std::size_t most, const See
         none.settings = countOfSettings(space);
         return none;
     }
-    Effort effort{0, control.mostSteps, control.goOn, false, false};
+    Effort effort{0, control.mostSteps, control.goOn, false, false, 0};
     const std::optional<Whole> known = anyTake(space, allInForce(space), effort);
     if (!known && !effort.isOver()) {
         SeekResult none;
