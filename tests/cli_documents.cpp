@@ -31,7 +31,8 @@ class CliDocuments : public QObject {
 private slots:
     void examples_data() {
         QTest::addColumn<QString>("block");
-        QStringList names{"README.md", "docs/calculations.md", "docs/shelf.md", "docs/sleep.md", "docs/rhythm.md", "docs/seek.md"};
+        QStringList names{"README.md",     "docs/calculations.md", "docs/shelf.md",
+                          "docs/sleep.md", "docs/rhythm.md",       "docs/seek.md"};
         for (const QString& page : QDir(QString::fromStdString(sourceDir()) + "/docs/promises").entryList({"*.md"})) {
             names << "docs/promises/" + page;
         }

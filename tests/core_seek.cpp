@@ -180,8 +180,9 @@ private slots:
         QVERIFY(!readCrystalRates("0 MHz", source));
     }
 
-    /// 480 MHz ÷ 3 = 160 MHz and ÷ 10 = 48 MHz. The 10 MHz RC ÷ 2 × 96 makes it with two changes less than the 20 MHz crystal ÷ 4 ×
-    /// 96, but there the RC's 1 % strains the modem. uart1: 80 MHz ÷ (8 × 11) = 909.09 kbit/s, −1.357 %, is the best that a bus of 160 MHz makes.
+    /// 480 MHz ÷ 3 = 160 MHz and ÷ 10 = 48 MHz. The 10 MHz RC ÷ 2 × 96 makes it with two changes less than the 20 MHz crystal ÷ 4
+    /// × 96, but there the RC's 1 % strains the modem. uart1: 80 MHz ÷ (8 × 11) = 909.09 kbit/s, −1.357 %, is the best that a bus
+    /// of 160 MHz makes.
     void oneMultiplierMakesTwoRates() {
         const LoadedPlan loaded = benchPlan("one-pll");
         Question question = asking(*loaded.part, {"core = 160 MHz", "usb = 48 MHz"});
@@ -190,11 +191,12 @@ private slots:
         QVERIFY(result.isComplete());
         QCOMPARE(result.found.size(), std::size_t(1));
         const FoundTake& best = result.found[0];
-        QCOMPARE(changesOf(best),
-                 std::string("ref from xtm \u00f7 4; vco \u00d7 96; pll_a \u00f7 3; pll_b \u00f7 10; core from pll_a; bus_b \u00f7 2; uart1 "
-                             "from bus_b"));
-        QCOMPARE(best.score.ratios,
-                 (std::vector<Rational>{(1 - exact("80000000/88") / 921600) / Rational(15, 1000)}));
+        QCOMPARE(
+            changesOf(best),
+            std::string(
+                "ref from xtm \u00f7 4; vco \u00d7 96; pll_a \u00f7 3; pll_b \u00f7 10; core from pll_a; bus_b \u00f7 2; uart1 "
+                "from bus_b"));
+        QCOMPARE(best.score.ratios, (std::vector<Rational>{(1 - exact("80000000/88") / 921600) / Rational(15, 1000)}));
         const Plan taken = withFound(*loaded.plan, best);
         const Figures figures = derive(*loaded.part, taken, "A");
         QCOMPARE(figures.findLine("core")->hertz->nominal, Rational(160000000));
