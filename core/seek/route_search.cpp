@@ -329,7 +329,7 @@ std::vector<Branch*> RouteSearch::treesOf(const Route& route) {
         for (const Branch* each : below) {
             shapes.push_back(each->shape);
         }
-        Shape* shape = solver_.shapeOf(*node, route.from[*node].value_or(0), std::move(shapes), classes_);
+        Shape* shape = solver_.shapeOf(*node, route.from[*node].valueOr(0), std::move(shapes), classes_);
         Branch* branch = solver_.branchOf(shape, std::move(below), places[*node]);
         if (route.from[*node]) {
             children[inputOf(route, *node)].push_back(branch);
@@ -355,7 +355,7 @@ bool RouteSearch::classesHold(const Route& route) const {
         std::size_t node = roots_[root].node;
         bool isWithout = isDead(node);
         while (!isWithout && space_.nodes[node].source == nullptr && space_.nodes[node].from < space_.nodes[node].inputs.size()) {
-            const std::size_t position = route.from[node].value_or(space_.nodes[node].from);
+            const std::size_t position = route.from[node].valueOr(space_.nodes[node].from);
             node = space_.nodes[node].inputs[position];
             isWithout = isDead(node);
         }

@@ -36,7 +36,7 @@ private:
         }
         explicit operator bool() const { return position_ >= 0; }
         std::size_t operator*() const { return static_cast<std::size_t>(position_); }
-        std::size_t value_or(std::size_t other) const { return position_ >= 0 ? **this : other; }
+        std::size_t valueOr(std::size_t other) const { return position_ >= 0 ? **this : other; }
 
     private:
         std::int16_t position_ = -1;

@@ -27,7 +27,7 @@ Score RouteSearch::scoreOf(const Route& route) const {
     if (std::find(prefers.begin(), prefers.end(), Preference::wakeUp) != prefers.end()) {
         std::vector<std::optional<NodeIndex>> parents(space_.part->nodeCount());
         for (std::size_t node = space_.part->sources.size(); node < space_.part->nodeCount(); ++node) {
-            parents[node] = space_.nodes[node].inputs[route.from[node].value_or(space_.nodes[node].from)];
+            parents[node] = space_.nodes[node].inputs[route.from[node].valueOr(space_.nodes[node].from)];
         }
         score.wakeUp = wakeUpOf(space_, parents, route.isOn);
     }
@@ -75,7 +75,7 @@ void RouteSearch::routeDone(const Route& route) {
     if (routes_ != nullptr) {
         Whole whole{{}, {}, tier_, {}, route.isOn};
         for (std::size_t node = 0; node < space_.nodes.size(); ++node) {
-            whole.settings.push_back({route.from[node].value_or(space_.nodes[node].from), 1, 1});
+            whole.settings.push_back({route.from[node].valueOr(space_.nodes[node].from), 1, 1});
         }
         for (const Crown& crown : waiting.crowns) {
             whole.settings[crown.first].from = crown.second.front();
