@@ -224,20 +224,6 @@ std::string printWish(const Wish& wish) {
     return text + (wish.isSoft ? ", if possible" : "");
 }
 
-std::optional<PromiseLine> promiseOf(const Wish& wish) {
-    RunsAsk ask;
-    if (wish.kind == Wish::Kind::at) {
-        ask.hertz = wish.hertz;
-        ask.tolerance = wish.tolerance;
-    } else if (wish.kind == Wish::Kind::within && wish.low.has_value() != wish.high.has_value()) {
-        ask.bound = wish.low ? RunsAsk::Bound::atLeast : RunsAsk::Bound::atMost;
-        ask.hertz = wish.low ? *wish.low : *wish.high;
-    } else {
-        return std::nullopt;
-    }
-    return PromiseLine{{}, wish.line, ask, {}};
-}
-
 WishStanding standingOf(const Wish& wish, const Bounds& hertz, bool isWorstKnown, const Rational& slack) {
     if (wish.kind == Wish::Kind::at) {
         const Bounds error = relativeError(hertz, wish.hertz);

@@ -37,9 +37,6 @@ tl::expected<Wish, TextError> readWish(std::string_view text, const Part* part =
 /// The canonical form; reading it gives the same wish.
 std::string printWish(const Wish& wish);
 
-/// The wish as a promise about the line, where it is one that a plan can hold: not of what shall be as high or low as possible.
-std::optional<PromiseLine> promiseOf(const Wish& wish);
-
 /// How a rate stands to a wish. A tolerance is judged as a promise's is. A least or highest rate is judged as a part's limit is:
 /// broken if the nominal oversteps it, strained if a worst case does by more than the part's slack.
 struct WishStanding {
