@@ -196,7 +196,7 @@ private slots:
             std::string(
                 "ref from xtm \u00f7 4; vco \u00d7 96; pll_a \u00f7 3; pll_b \u00f7 10; core from pll_a; bus_b \u00f7 2; uart1 "
                 "from bus_b"));
-        QCOMPARE(best.score.ratios, (std::vector<Rational>{(1 - exact("80000000/88") / 921600) / Rational(15, 1000)}));
+        QCOMPARE(best.score.ratios, (Amounts{(1 - exact("80000000/88") / 921600) / Rational(15, 1000)}));
         const Plan taken = withFound(*loaded.plan, best);
         const Figures figures = derive(*loaded.part, taken, "A");
         QCOMPARE(figures.findLine("core")->hertz->nominal, Rational(160000000));
@@ -432,6 +432,23 @@ private slots:
         QVERIFY(!counts.empty());
         QCOMPARE(counts.front(), std::size_t(1));
         QCOMPARE(counts.back(), result.found.size());
+    }
+
+    void howFarItIsIsTold() {
+        const LoadedPlan loaded = benchPlan("three-pll");
+        const Question question = asking(*loaded.part, {"core = 400 MHz", "usb = 48 MHz within 0.25 %"});
+        SeekControl control;
+        std::vector<SeekProgress> told;
+        control.onProgress = [&](const SeekProgress& progress) { told.push_back(progress); };
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question, control);
+        QVERIFY(told.size() > 1);
+        for (std::size_t i = 1; i < told.size(); ++i) {
+            QVERIFY(told[i].steps >= told[i - 1].steps);
+            QVERIFY(told[i].routesDone >= told[i - 1].routesDone);
+        }
+        QVERIFY(told.back().routesDone > 0);
+        QVERIFY(told.back().steps <= result.steps);
+        QVERIFY(std::any_of(told.begin(), told.end(), [](const SeekProgress& each) { return each.routesWaiting > 0; }));
     }
 
     void itIsCutAndSaysSo() {

@@ -7,8 +7,8 @@ namespace wisetick {
 /// A whole take as a search finds it.
 struct Whole {
     Score score;
-    std::vector<RateAt> rates; ///< of the nodes that matter, by node
-    std::size_t tier = 0;      ///< index into the part's tiers
+    RatesAt rates;        ///< of the nodes that matter, by node
+    std::size_t tier = 0; ///< index into the part's tiers
     struct Settings {
         std::size_t from = 0; ///< position of the input; of a source the place of its rate
         Rational divide = 1;

@@ -4,9 +4,25 @@
 #include "seek/rate_spans.h"
 #include "seek/space.h"
 
+#include <functional>
 #include <map>
+#include <memory_resource>
+#include <unordered_map>
 
 namespace wisetick {
+
+/// A level and the parent's rate.
+using RateKey = std::pair<std::size_t, Rational>;
+
+/// Equal rates have the same nearest double.
+struct RateHash {
+    std::size_t operator()(const Rational& rate) const { return std::hash<double>{}(rate.toDouble()); }
+    std::size_t operator()(const RateKey& key) const { return (*this)(key.second) ^ (key.first * 0x9e3779b97f4a7c15U); }
+};
+
+/// What is known of rates; it lives in memory that is given back in one piece.
+template <class Key, class Value>
+using RateMemory = std::pmr::unordered_map<Key, Value, RateHash>;
 
 /// What of the tolerances a search lets through for now: it begins with little, and takes more as long as it has found too few.
 struct Level {
@@ -28,6 +44,8 @@ struct Window {
 
 /// A node and all that hangs on it while a route stands, as far as it decides which rates are possible at all.
 struct Shape {
+    explicit Shape(std::pmr::memory_resource* memory) : fits(memory) {}
+
     std::size_t node = 0;
     std::size_t from = 0; ///< position of its input
     std::vector<Shape*> children;
@@ -45,28 +63,30 @@ struct Shape {
     std::vector<std::pair<std::size_t, std::size_t>> classes; ///< dependence on a control of it → class that it must be in
     bool isDeep = false;                                      ///< its window does not tell all: a multiplier is below it
     std::map<std::size_t, Window> windows;                    ///< by level
-    std::map<std::pair<std::size_t, Rational>, bool> fits;    ///< by level and the parent's rate
+    RateMemory<RateKey, bool> fits;                           ///< by level and the parent's rate
 };
 
 /// A shape below a source that is known, and as a part of a whole route: everything that decides what is the best that can be
 /// made of it, but its parent's rate.
 struct Branch {
+    explicit Branch(std::pmr::memory_resource* memory) : solved(memory), best(memory) {}
+
     Shape* shape = nullptr;
     std::vector<Branch*> children;
     Rational low = 1; ///< least rate ÷ nominal
     Rational high = 1;
     bool isSpreadKnown = true;
-    bool isOpen = false;                ///< a rule compares it with another node that is on
-    std::vector<std::size_t> openNodes; ///< nodes of the branch that are compared with any
-    std::vector<std::size_t> pending;   ///< of these those that are compared with something outside
-    int leastStrained = 0;              ///< what every rate of it strains: by its spread alone
-    std::vector<Rational> strays;       ///< of its wishes' tolerances that its spread alone oversteps, greatest first
-    std::vector<std::size_t> wishes;    ///< in force at its nodes, into the question's
-    bool isAsked = false;               ///< something is asked of its nodes, or they tell takes apart
-    int tolerances = 0;                 ///< of wishes and promises at its nodes
-    double settings = 1;                ///< how many its own controls have, a bound
-    std::map<std::pair<std::size_t, Rational>, Pieces> solved; ///< by level and the parent's rate
-    std::map<Rational, const Pieces*> best;                    ///< by the parent's rate
+    bool isOpen = false;                      ///< a rule compares it with another node that is on
+    std::vector<std::size_t> openNodes;       ///< nodes of the branch that are compared with any
+    std::vector<std::size_t> pending;         ///< of these those that are compared with something outside
+    int leastStrained = 0;                    ///< what every rate of it strains: by its spread alone
+    Amounts strays;                           ///< of its wishes' tolerances that its spread alone oversteps, greatest first
+    std::vector<std::size_t> wishes;          ///< in force at its nodes, into the question's
+    bool isAsked = false;                     ///< something is asked of its nodes, or they tell takes apart
+    int tolerances = 0;                       ///< of wishes and promises at its nodes
+    double settings = 1;                      ///< how many its own controls have, a bound
+    RateMemory<RateKey, Pieces> solved;       ///< by level and the parent's rate
+    RateMemory<Rational, const Pieces*> best; ///< by the parent's rate
 };
 
 } // namespace wisetick

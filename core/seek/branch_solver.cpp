@@ -7,12 +7,12 @@ namespace wisetick {
 
 namespace {
 
-void addRate(std::vector<RateAt>& rates, std::size_t node, const Rational& hertz) {
+void addRate(RatesAt& rates, std::size_t node, const Rational& hertz) {
     rates.insert(std::upper_bound(rates.begin(), rates.end(), node, [](std::size_t a, const RateAt& b) { return a < b.first; }),
                  {node, hertz});
 }
 
-void mergeRates(std::vector<RateAt>& rates, const std::vector<RateAt>& others) {
+void mergeRates(RatesAt& rates, const RatesAt& others) {
     if (others.empty()) {
         return;
     }
@@ -22,7 +22,7 @@ void mergeRates(std::vector<RateAt>& rates, const std::vector<RateAt>& others) {
                        [](const RateAt& a, const RateAt& b) { return a.first < b.first; });
 }
 
-const Rational* rateIn(const std::vector<RateAt>& rates, std::size_t node) {
+const Rational* rateIn(const RatesAt& rates, std::size_t node) {
     const auto found = std::find_if(rates.begin(), rates.end(), [&](const RateAt& each) { return each.first == node; });
     return found == rates.end() ? nullptr : &found->second;
 }
@@ -234,7 +234,7 @@ void BranchSolver::addCosts(std::size_t at, const Candidate& candidate, Score& s
     }
 }
 
-bool BranchSolver::keepsRules(const std::vector<RateAt>& open) const {
+bool BranchSolver::keepsRules(const RatesAt& open) const {
     for (std::size_t i = 0; i < space_.part->rules.size(); ++i) {
         const Rule& rule = space_.part->rules[i];
         const Rational* left = inForce_.rules[i] ? rateIn(open, rule.left) : nullptr;
@@ -264,7 +264,7 @@ void BranchSolver::settle(std::vector<Piece>& pieces) const {
         return comparePieces(*a, *b, space_.question.prefers) == std::strong_ordering::less;
     });
     const bool isOpen = std::any_of(pieces.begin(), pieces.end(), [](const Piece& piece) { return !piece.open.empty(); });
-    std::map<std::vector<RateAt>, std::vector<const Piece*>> byOpen; // what is kept for each set of open rates
+    std::map<RatesAt, std::vector<const Piece*>> byOpen; // what is kept for each set of open rates
     std::vector<const Piece*>& ofNone = byOpen[{}];
     std::vector<Piece*> kept;
     for (Piece* piece : order) {
@@ -313,7 +313,7 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
                     if (!effort_.step()) { // there may be very many
                         break;
                     }
-                    std::vector<RateAt> open = made[i].open;
+                    RatesAt open = made[i].open;
                     mergeRates(open, part.open);
                     if (!keepsRules(open)) {
                         continue;
@@ -417,7 +417,7 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const 
         }
         std::vector<Piece> gathered;
         gather(branch, parent, level, enough, gathered);
-        return cutLists_.emplace_back(kept(std::move(gathered)));
+        return cutLists_.emplace_back(kept(gathered));
     }
     const auto known = branch.best.find(parent);
     if (known != branch.best.end()) {
@@ -441,13 +441,13 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const 
     return *pieces;
 }
 
-Pieces BranchSolver::kept(std::vector<Piece> gathered) {
+Pieces BranchSolver::kept(const std::vector<Piece>& gathered) {
     constexpr std::int64_t kPieceBytes = 600; // with what it points to
     takeMemory(kPieceBytes * static_cast<std::int64_t>(gathered.size()) + 150);
-    Pieces pieces;
+    Pieces pieces(&pool_);
     pieces.reserve(gathered.size());
-    for (Piece& piece : gathered) {
-        pieces.push_back(&pieces_.emplace_back(std::move(piece)));
+    for (const Piece& piece : gathered) {
+        pieces.push_back(&pieces_.emplace_back(copiedTo(piece, &pool_)));
     }
     return pieces;
 }
@@ -459,7 +459,7 @@ const Pieces& BranchSolver::solveAt(Branch& branch, const Rational& parent, std:
     }
     std::vector<Piece> gathered;
     gather(branch, parent, level, std::nullopt, gathered);
-    Pieces best = kept(std::move(gathered));
+    Pieces best = kept(gathered);
     if (effort_.isOver()) {
         return cutLists_.emplace_back(std::move(best));
     }

@@ -6,6 +6,7 @@
 #include <deque>
 #include <functional>
 #include <memory>
+#include <memory_resource>
 
 namespace wisetick {
 
@@ -16,11 +17,21 @@ struct Aim {
     bool onlyFits = false; ///< the first that fits is enough
 };
 
+/// How far a search is. Routes (ways to set the muxes) that wait may turn into several, or be excluded all at once.
+struct SeekProgress {
+    std::int64_t steps = 0;
+    std::int64_t routesDone = 0;
+    std::int64_t routesWaiting = 0;
+};
+
 /// How much was looked at, and whether to go on.
 struct Effort {
-    std::int64_t steps = 0;
     std::int64_t most = 0; ///< steps; 0: no end
     std::function<bool()> goOn;
+    std::function<void(const SeekProgress&)> onProgress;
+    std::int64_t steps = 0;
+    std::int64_t routesDone = 0;
+    std::int64_t routesWaiting = 0;
     bool isCut = false;       ///< by its own end
     bool isCancelled = false; ///< by the user
     std::int64_t memory = 0;  ///< bytes, about
@@ -28,8 +39,8 @@ struct Effort {
     /// Counts one step; false when it is over.
     bool step() {
         ++steps;
-        if ((steps & 15) == 0 && goOn && !goOn()) {
-            isCancelled = true;
+        if ((steps & 15) == 0) {
+            look();
         }
         if (most > 0 && steps > most) {
             isCut = true;
@@ -43,8 +54,11 @@ struct Effort {
         isCut = isCut || memory > kMostMemory;
     }
     bool isOver() const { return isCut || isCancelled; }
-    /// Asks whether to go on, before something that takes its time.
+    /// Tells how far it is and asks whether to go on, before something that takes its time.
     void look() {
+        if (onProgress) {
+            onProgress({steps, routesDone, routesWaiting});
+        }
         if (goOn && !isCancelled && !goOn()) {
             isCancelled = true;
         }
@@ -103,7 +117,7 @@ public:
     /// Whether some piece of the branch may have an extreme that is as good as the given one (−rate or rate).
     bool mayReach(const Branch& branch, const std::vector<Rational>& parents, std::size_t wish, const Rational& extreme);
     /// What no extreme can be better than.
-    std::vector<Rational> leastExtremes() const;
+    Amounts leastExtremes() const;
 
     /// The best of what `own` and one piece of each list make together. Rates that are not `pending` are open no longer.
     std::vector<Piece> combine(Piece own, const std::vector<const Pieces*>& lists, const std::vector<std::size_t>& pending) const;
@@ -146,11 +160,11 @@ private:
     static Ends endsFor(const Shape& shape, const Candidate& candidate);
     bool isStrained(const Branch& branch, const Bounds& hertz, const Ends& ends) const;
     void addCosts(std::size_t node, const Candidate& candidate, Score& score) const;
-    bool keepsRules(const std::vector<RateAt>& open) const;
+    bool keepsRules(const RatesAt& open) const;
     void addAsked(Branch& branch) const;
     std::vector<std::size_t> pendingOf(const std::vector<std::size_t>& openNodes) const;
     void settle(std::vector<Piece>& pieces) const;
-    Pieces kept(std::vector<Piece> gathered);
+    Pieces kept(const std::vector<Piece>& gathered);
     bool isWorse(const Score& score, const Piece& piece) const;
 
     const Space& space_;
@@ -174,11 +188,12 @@ private:
     std::int64_t memory_ = 0; ///< bytes, about
     bool wantsCurrent_ = false;
     bool wantsOscillator_ = false;
+    std::pmr::monotonic_buffer_resource pool_; ///< of what shapes and branches know
     std::map<std::vector<std::size_t>, std::unique_ptr<Shape>> shapes_;
     std::map<std::vector<std::size_t>, std::unique_ptr<Branch>> branches_;
     std::map<std::pair<Rational, Rational>, std::size_t> spreads_;
-    std::deque<Piece> pieces_;
-    std::deque<Pieces> cutLists_; ///< that were not worked out to their end
+    std::pmr::deque<Piece> pieces_{&pool_};
+    std::pmr::deque<Pieces> cutLists_{&pool_}; ///< that were not worked out to their end
 };
 
 } // namespace wisetick

@@ -26,7 +26,7 @@ Shape* BranchSolver::shapeOf(std::size_t node, std::size_t from, std::vector<Sha
     if (slot) {
         return slot.get();
     }
-    slot = std::make_unique<Shape>();
+    slot = std::make_unique<Shape>(&pool_);
     takeMemory(1000);
     Shape& shape = *slot;
     shape.node = node;
@@ -91,7 +91,7 @@ Branch* BranchSolver::branchOf(Shape* shape, std::vector<Branch*> children, cons
     if (slot) {
         return slot.get();
     }
-    slot = std::make_unique<Branch>();
+    slot = std::make_unique<Branch>(&pool_);
     takeMemory(800);
     Branch& branch = *slot;
     branch.shape = shape;
@@ -346,8 +346,8 @@ std::optional<Rational> BranchSolver::endOf(const Wish& wish) const {
     return wish.kind == Wish::Kind::lowest ? wish.low : std::nullopt;
 }
 
-std::vector<Rational> BranchSolver::leastExtremes() const {
-    std::vector<Rational> least(space_.extremes);
+Amounts BranchSolver::leastExtremes() const {
+    Amounts least(space_.extremes);
     for (std::size_t i = 0; i < space_.question.wishes.size(); ++i) {
         const Wish& wish = space_.question.wishes[i];
         if (wish.kind == Wish::Kind::highest) { // where a soft one is missed it may be beyond its own end

@@ -27,7 +27,7 @@ void setInForce(InForce& inForce, const Demanded& demanded, bool isInForce) {
 class Finder {
 public:
     Finder(const Space& space, const SeekControl& control)
-        : space_(space), effort_{0, control.mostSteps, control.goOn, false, false, 0}, all_(allInForce(space)) {
+        : space_(space), effort_(effortFor(control, control.mostSteps)), all_(allInForce(space)) {
         for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
             if (!space.question.wishes[i].isSoft) {
                 asked_.push_back({Demanded::Kind::wish, i});
@@ -454,7 +454,7 @@ std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, 
     return refusal;
 }
 
-std::string explain(const Space& space, const Conflict& conflict) {
+std::string explain(const Space& space, const Conflict& conflict, const SeekControl& control) {
     std::vector<std::string> asked;
     std::vector<std::string> held;
     std::vector<std::size_t> wishes;
@@ -476,7 +476,8 @@ std::string explain(const Space& space, const Conflict& conflict) {
             inForce.wishes[i] = std::find(some.begin(), some.end(), i) != some.end();
         }
         inForce.promises.assign(inForce.promises.size(), false);
-        Effort effort{0, 200000, {}, false, false, 0};
+        constexpr std::int64_t kMostSteps = 200000;
+        Effort effort = effortFor(control, kMostSteps);
         return routesThatFit(space, inForce, effort);
     };
     std::map<std::size_t, std::vector<std::size_t>> makers; // by wish

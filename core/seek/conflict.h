@@ -49,6 +49,7 @@ struct RefusalWanted {
 std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, const SeekControl& control = {});
 
 /// The conflict in sentences: what collides, and which multipliers or sources can make each of its wishes, and can't make two.
-std::string explain(const Space& space, const Conflict& conflict);
+/// Cancelled it says less.
+std::string explain(const Space& space, const Conflict& conflict, const SeekControl& control = {});
 
 } // namespace wisetick

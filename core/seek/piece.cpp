@@ -36,6 +36,27 @@ struct FirstDifference {
 
 } // namespace
 
+Piece copiedTo(const Piece& piece, std::pmr::memory_resource* memory) {
+    const Score& score = piece.score;
+    return {{score.broken,
+             score.strained,
+             {score.strays, memory},
+             {score.extremes, memory},
+             {score.ratios, memory},
+             score.changes,
+             score.picoampere,
+             score.core,
+             {score.oscillators, memory},
+             score.wakeUp},
+            {piece.rates, memory},
+            {piece.open, memory},
+            piece.node,
+            piece.from,
+            piece.divide,
+            piece.multiply,
+            {piece.parts, memory}};
+}
+
 std::strong_ordering compareSettings(const Piece& a, const Piece& b) {
     FirstDifference first;
     first.look(a, b);

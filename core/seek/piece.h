@@ -3,6 +3,7 @@
 #include "seek/score.h"
 
 #include <cstddef>
+#include <memory_resource>
 #include <utility>
 #include <vector>
 
@@ -10,21 +11,25 @@ namespace wisetick {
 
 /// The rate of a node, Hz.
 using RateAt = std::pair<std::size_t, Rational>;
+using RatesAt = std::pmr::vector<RateAt>;
 
 /// A branch of the clock tree with all its controls set: one node and, for each of its children, a piece of its own.
 struct Piece {
-    Score score;               ///< of the whole branch
-    std::vector<RateAt> rates; ///< of the nodes that matter, by node
-    std::vector<RateAt> open;  ///< of nodes that a rule compares with something outside of the branch
+    Score score;   ///< of the whole branch
+    RatesAt rates; ///< of the nodes that matter, by node
+    RatesAt open;  ///< of nodes that a rule compares with something outside of the branch
     std::size_t node = 0;
     std::size_t from = 0; ///< position of the input; of a source the place of its rate
     Rational divide = 1;
     Rational multiply = 1;
-    std::vector<const Piece*> parts;
+    std::pmr::vector<const Piece*> parts;
 };
 
+/// The same, everything that it points to in that memory.
+Piece copiedTo(const Piece& piece, std::pmr::memory_resource* memory);
+
 /// Best first.
-using Pieces = std::vector<const Piece*>;
+using Pieces = std::pmr::vector<const Piece*>;
 
 /// The order in which equals are told apart: of the first node that differs its input, divider, multiplier. Both pieces are of
 /// the same branch.

@@ -2,6 +2,7 @@
 
 #include "derive/promises.h"
 #include "seek/rate_spans.h"
+#include "seek/score.h"
 #include "seek/space.h"
 
 namespace wisetick {
@@ -11,7 +12,7 @@ struct PromiseStanding {
     bool isHardBroken = false;
     int broken = 0; ///< soft ones
     int strained = 0;
-    std::vector<Rational> ratios; ///< |error| ÷ tolerance, without zeros, greatest first
+    Amounts ratios; ///< |error| ÷ tolerance, without zeros, greatest first
 };
 
 /// Judges the promises of a space on rates of their clocks, those of one peripheral together, as derive does. It keeps what it

@@ -103,6 +103,8 @@ void RouteSearch::workOff() {
         Waiting waiting = waiting_.top();
         waiting_.pop();
         solver_.takeMemory(-kWaitingBytes);
+        effort_.routesWaiting = static_cast<std::int64_t>(waiting_.size());
+        ++effort_.routesDone;
         if (!best_.mayEnter(waiting.bound, space_)) {
             break; // the others are no better
         }
@@ -114,6 +116,7 @@ void RouteSearch::workOff() {
                 waiting.age = age_++;
                 solver_.takeMemory(kWaitingBytes);
                 waiting_.push(std::move(waiting));
+                --effort_.routesDone;
             }
         } else if (mayEnter(waiting)) {
             solve(waiting);
@@ -121,6 +124,7 @@ void RouteSearch::workOff() {
     }
     solver_.takeMemory(-kWaitingBytes * static_cast<std::int64_t>(waiting_.size()));
     waiting_ = {};
+    effort_.routesWaiting = 0;
     classes_ = classes;
 }
 

@@ -15,7 +15,7 @@ constexpr std::array<std::pair<Preference, const char*>, 5> kNames{{{Preference:
                                                                     {Preference::wakeUp, "wake-up"}}};
 
 /// Two lists that descend, as one that descends.
-void mergeInto(std::vector<Rational>& list, const std::vector<Rational>& other) {
+void mergeInto(Amounts& list, const Amounts& other) {
     if (other.empty()) {
         return;
     }
@@ -26,7 +26,7 @@ void mergeInto(std::vector<Rational>& list, const std::vector<Rational>& other) 
 }
 
 /// From the greatest on; what is missing counts as 0.
-std::strong_ordering compareLists(const std::vector<Rational>& a, const std::vector<Rational>& b) {
+std::strong_ordering compareLists(const Amounts& a, const Amounts& b) {
     for (std::size_t i = 0; i < std::min(a.size(), b.size()); ++i) {
         if (const auto order = a[i] <=> b[i]; order != std::strong_ordering::equal) {
             return order;
@@ -35,7 +35,7 @@ std::strong_ordering compareLists(const std::vector<Rational>& a, const std::vec
     return a.size() <=> b.size();
 }
 
-std::strong_ordering compareExtremes(const std::vector<Rational>& a, const std::vector<Rational>& b) {
+std::strong_ordering compareExtremes(const Amounts& a, const Amounts& b) {
     static const Rational kNothing;
     for (std::size_t i = 0; i < std::max(a.size(), b.size()); ++i) {
         const auto order = (i < a.size() ? a[i] : kNothing) <=> (i < b.size() ? b[i] : kNothing);

@@ -3,6 +3,7 @@
 #include "quantity/rational.h"
 
 #include <compare>
+#include <memory_resource>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -24,19 +25,22 @@ std::string preferenceName(Preference preference);
 std::optional<Preference> readPreference(std::string_view name);
 std::vector<std::string> preferenceNames();
 
+/// Amounts of a score; a search keeps very many of them, in memory that is given back in one piece.
+using Amounts = std::pmr::vector<Rational>;
+
 /// How good a take, or a piece of one, is; the less the better. Scores of pieces that have nothing in common add up, and adding
 /// the same to two scores never changes which is less: so the best of a whole is made of the best of its pieces.
 struct Score {
-    int broken = 0;                 ///< soft wishes and promises that are not kept
-    int strained = 0;               ///< wishes, promises and lines of which only the nominal holds
-    std::vector<Rational> strays;   ///< of wishes that their source alone oversteps: its stray ÷ tolerance, greatest first
-    std::vector<Rational> extremes; ///< in the order of the wishes that ask for one; empty: all 0
-    std::vector<Rational> ratios;   ///< |error| ÷ tolerance, without zeros, greatest first
+    int broken = 0;   ///< soft wishes and promises that are not kept
+    int strained = 0; ///< wishes, promises and lines of which only the nominal holds
+    Amounts strays;   ///< of wishes that their source alone oversteps: its stray ÷ tolerance, greatest first
+    Amounts extremes; ///< in the order of the wishes that ask for one; empty: all 0
+    Amounts ratios;   ///< |error| ÷ tolerance, without zeros, greatest first
     std::int64_t changes = 0;
-    Rational picoampere;               ///< the known part
-    Rational core;                     ///< −Hz
-    std::vector<Rational> oscillators; ///< Hz, greatest first
-    Rational wakeUp;                   ///< s
+    Rational picoampere; ///< the known part
+    Rational core;       ///< −Hz
+    Amounts oscillators; ///< Hz, greatest first
+    Rational wakeUp;     ///< s
 
     Score& operator+=(const Score& other);
     bool operator==(const Score&) const = default;

@@ -69,7 +69,7 @@ std::vector<FoundTake> foundTakes(const Space& space, const std::vector<Whole>& 
 SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const SeekControl& control,
                     const std::optional<Whole>& known = std::nullopt) {
     const InForce inForce = allInForce(space);
-    Effort effort{0, control.mostSteps, control.goOn, false, false, 0};
+    Effort effort = effortFor(control, control.mostSteps);
     SeekResult result;
     result.settings = countOfSettings(space);
     // of promises that are judged on found takes more than are asked for may be wanted
@@ -82,9 +82,11 @@ SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const S
         result.found.clear();
         for (const Whole& whole : wholes) {
             FoundTake found = foundTake(space, whole);
-            if (!space.late.empty() && effort.goOn && !effort.goOn()) { // each is derived and played
-                effort.isCancelled = true;
-                break;
+            if (!space.late.empty()) { // each is derived and played
+                effort.look();
+                if (effort.isCancelled) {
+                    break;
+                }
             }
             if (keepsLate(space, found)) {
                 result.found.push_back(std::move(found));
@@ -120,7 +122,7 @@ std::optional<std::int64_t> stepsToSeeOneCollide(const Space& space, const SeekC
     one.promises.assign(one.promises.size(), false);
     const auto collides = [&](std::vector<bool>& list, std::size_t i) {
         list[i] = true;
-        Effort effort{0, kMostSteps, control.goOn, false, false, 0};
+        Effort effort = effortFor(control, kMostSteps);
         const bool isKept = anyTake(space, one, effort).has_value() || effort.isOver();
         steps += effort.steps;
         list[i] = false;
@@ -145,24 +147,34 @@ SeekResult search(const Space& space, bool isFolded, std::size_t most, const See
     if (!isFolded || routesIn(space) < kManyRoutes) {
         return searchIn(space, isFolded, most, control);
     }
-    if (const auto steps = stepsToSeeOneCollide(space, control)) {
+    constexpr std::int64_t kQuickSteps = 20000;
+    Effort effort = effortFor(control, kQuickSteps);
+    std::optional<Whole> known = anyTake(space, allInForce(space), effort);
+    std::optional<std::int64_t> stepsToNone;
+    if (!known && effort.isCut) { // that may go on for long: one that can't be kept alone is sooner seen
+        stepsToNone = stepsToSeeOneCollide(space, control);
+        effort = effortFor(control, control.mostSteps);
+        known = stepsToNone ? std::nullopt : anyTake(space, allInForce(space), effort);
+    }
+    if (!known && (stepsToNone || !effort.isOver())) {
         SeekResult none;
-        none.steps = *steps;
+        none.steps = stepsToNone.value_or(effort.steps);
         none.settings = countOfSettings(space);
         return none;
     }
-    Effort effort{0, control.mostSteps, control.goOn, false, false, 0};
-    const std::optional<Whole> known = anyTake(space, allInForce(space), effort);
-    if (!known && !effort.isOver()) {
-        SeekResult none;
-        none.steps = effort.steps;
-        none.settings = countOfSettings(space);
-        return none;
+    const auto tell = [&](const std::vector<FoundTake>& found) {
+        if (control.onFound && !found.empty()) {
+            control.onFound(found);
+        }
+    };
+    if (known && keepsLate(space, foundTake(space, *known))) {
+        tell({foundTake(space, *known)});
     }
     const std::optional<Space> narrow = narrowed(space);
     SeekResult first;
     if (narrow) {
         first = searchIn(*narrow, isFolded, most, control);
+        tell(first.found);
         if (first.isCancelled && !first.found.empty()) {
             return first;
         }
@@ -181,10 +193,6 @@ SeekResult search(const Space& space, bool isFolded, std::size_t most, const See
     return whole;
 }
 
-} // namespace
-
-namespace {
-
 /// Goes through all tiers that the take may have.
 void searchTiers(const Space& space, const InForce& inForce, const Aim& aim, Effort& effort, BestTakes& best,
                  const std::function<void()>& onFound) {
@@ -197,6 +205,14 @@ void searchTiers(const Space& space, const InForce& inForce, const Aim& aim, Eff
 }
 
 } // namespace
+
+Effort effortFor(const SeekControl& control, std::int64_t mostSteps) {
+    Effort effort;
+    effort.most = mostSteps;
+    effort.goOn = control.goOn;
+    effort.onProgress = control.onProgress;
+    return effort;
+}
 
 std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort& effort, bool isFolded, std::size_t most,
                              const std::function<void(const std::vector<Whole>&)>& onFound, const std::optional<Whole>& known) {
@@ -286,7 +302,7 @@ SeekResult unfold(const Part& part, const Plan& plan, const std::string& take, c
     Question same = question;
     same.most = most;
     Space space = spaceOf(part, plan, take, same);
-    std::vector<RateAt> only;
+    RatesAt only;
     for (std::size_t node = 0; node < space.nodes.size(); ++node) {
         const auto rate = std::find_if(found.rates.begin(), found.rates.end(),
                                        [&](const auto& each) { return each.first == space.nodes[node].id(); });

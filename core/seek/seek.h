@@ -29,8 +29,12 @@ struct SeekResult {
 struct SeekControl {
     std::function<bool()> goOn;                                 ///< asked often; false cancels
     std::function<void(const std::vector<FoundTake>&)> onFound; ///< the best so far, whenever they change
+    std::function<void(const SeekProgress&)> onProgress;        ///< told as often as goOn is asked
     std::int64_t mostSteps = 50'000'000;                        ///< then it is cut
 };
+
+/// The effort that a control allows, in no more than so many steps.
+Effort effortFor(const SeekControl& control, std::int64_t mostSteps);
 
 /// The best takes for a question, best first: fewest of the soft wishes and promises broken, then fewest strained, then what
 /// shall be as high or low as possible, then |error| ÷ tolerance from the greatest on, then the preferences, then the part's

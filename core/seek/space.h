@@ -5,6 +5,7 @@
 #include "seek/question.h"
 
 #include <cstdint>
+#include <memory_resource>
 #include <optional>
 #include <string>
 #include <vector>
@@ -97,8 +98,9 @@ struct Space {
     std::vector<std::size_t> extremeOf;               ///< by wish: its place among the extremes
     std::size_t extremes = 0;
     std::optional<std::size_t> crystalNode;
-    std::vector<std::optional<Rational>> pinnedAt;                     ///< by node: the only rate, Hz, that is let through
-    std::optional<std::vector<std::pair<std::size_t, Rational>>> only; ///< the only rates of what matters that are let through
+    std::vector<std::optional<Rational>> pinnedAt; ///< by node: the only rate, Hz, that is let through
+    std::optional<std::pmr::vector<std::pair<std::size_t, Rational>>>
+        only; ///< the only rates of what matters that are let through
     TemperatureGrid grid;
 
     std::size_t peripheralNode(std::size_t peripheral) const { return part->nodeCount() + peripheral; }
