@@ -2,6 +2,7 @@
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "rhythm/rhythm_view.h"
+#include "seek/seek_panel.h"
 #include "shell/main_window.h"
 
 #include <QApplication>
@@ -63,6 +64,7 @@ int main(int argc, char** argv) {
     parser.addOption({"dark", "Start with the dark theme."});
     parser.addOption({"select", "Select this first, such as promise/modem or line/core.", "TARGET"});
     parser.addOption({"view", "Start with this view: board, shelf, clocks, promises or part.", "VIEW"});
+    parser.addOption({"seek", "Open Seek with this asked, such as \"usb = 48 MHz\"; may be given more than once.", "LINE"});
     parser.process(application);
     // the fonts are found while the plan is read
     std::thread fonts([] { QFontDatabase::hasFamily("Noto Sans"); });
@@ -91,6 +93,12 @@ int main(int argc, char** argv) {
     if (parser.isSet("select")) {
         window.goTo(parser.value("select"));
     }
+    if (parser.isSet("seek")) {
+        window.openSeek();
+        for (const QString& line : window.seek() != nullptr ? parser.values("seek") : QStringList()) {
+            window.seek()->enterLine(line);
+        }
+    }
     if (parser.isSet("once")) {
         FirstPaint painted(plan.isEmpty() ? static_cast<QWidget*>(&window) : window.clocks()->viewport());
         while (!painted.isThere()) {
@@ -102,7 +110,10 @@ int main(int argc, char** argv) {
         // until the jobs are played and the ways out are found
         QElapsedTimer timer;
         timer.start();
-        const auto isPlaying = [&] { return window.rhythm() != nullptr && window.rhythm()->isBusy(); };
+        const auto isPlaying = [&] {
+            return (window.rhythm() != nullptr && window.rhythm()->isBusy()) ||
+                   (window.seek() != nullptr && window.seek()->isBusy());
+        };
         while (timer.elapsed() < 800 || (isPlaying() && timer.elapsed() < 20000)) {
             QApplication::processEvents(QEventLoop::AllEvents, 50);
         }

@@ -1,15 +1,11 @@
 #include "seek_report.h"
 
-#include "derive/derive.h"
-#include "evaluate/evaluate.h"
 #include "handover/figures_json.h"
 #include "quantity/quantity_print.h"
+#include "seek/found_figures.h"
 #include "text_table.h"
 
 #include <fmt/format.h>
-
-#include <algorithm>
-#include <cmath>
 
 namespace wisetick::cli {
 
@@ -21,56 +17,6 @@ std::string section(const Style& style, const std::string& title, const std::str
 
 std::string hertz(const Rational& rate) {
     return printQuantity(rate, Unit::hertz);
-}
-
-/// "1155", "about 3.2·10^41".
-std::string countText(double power) {
-    if (power < 6) {
-        return fmt::format("{:.0f}", std::round(std::pow(10.0, power)));
-    }
-    const double whole = std::floor(power);
-    return fmt::format("about {:.1f}\u00b710^{:.0f}", std::pow(10.0, power - whole), whole);
-}
-
-/// The figures of a found take, and what of them is compared.
-struct Judged {
-    Figures figures;
-    std::optional<Rational> ampere; ///< in run, typical
-    std::optional<Rational> wakeUp; ///< s, from the resting mode, at the longest
-};
-
-Judged judged(const Part& part, const Plan& plan, const FoundTake& found, bool isPlayed) {
-    const Plan changed = withFound(plan, found);
-    Judged result{isPlayed ? evaluate(part, changed, found.take.name) : derive(part, changed, found.take.name), {}, {}};
-    for (const ModeFigure& mode : result.figures.modes) {
-        if (mode.runs) {
-            result.ampere = mode.ampere.nominal;
-        } else if (mode.wakeUp && (found.take.restsIn.empty() || mode.id == found.take.restsIn)) {
-            const Rational& restored = mode.wakeUp->restored.max;
-            result.wakeUp = result.wakeUp ? std::max(*result.wakeUp, restored) : restored;
-        }
-    }
-    return result;
-}
-
-WishStanding standingIn(const Part& part, const Figures& figures, const Wish& wish) {
-    const LineFigure& line = figures.lines[*part.findNode(wish.line)];
-    return line.hertz && line.isOn ? standingOf(wish, *line.hertz, line.unknown.empty(), part.slack)
-                                   : WishStanding{State::broken, 1};
-}
-
-std::string worstText(const FoundTake& found) {
-    if (found.score.ratios.empty()) {
-        return "exact";
-    }
-    const double percent = found.score.ratios.front().toDouble() * 100;
-    return percent >= 0.01 ? fmt::format("{:.3g} %", percent) : fmt::format("{:.1e} %", percent);
-}
-
-std::string stateText(const Score& score) {
-    std::string text = score.broken > 0 ? std::to_string(score.broken) + " broken" : "";
-    text += score.strained > 0 ? (text.empty() ? "" : ", ") + std::to_string(score.strained) + " strained" : "";
-    return text.empty() ? "kept" : text;
 }
 
 std::string changesText(const FoundTake& found) {
@@ -102,15 +48,6 @@ std::string promisesText(const Figures& figures, const Style& style) {
     return table.text();
 }
 
-std::string footText(const SeekResult& result) {
-    const std::string all = countText(result.settings);
-    if (!result.isComplete()) {
-        return "\nCut " + (result.cut.empty() ? "before its end" : result.cut) + "; there may be better ones among " + all +
-               " takes.\n";
-    }
-    return "\nComplete: all of " + all + " takes were looked at or excluded by bound; none is better.\n";
-}
-
 } // namespace
 
 std::string foundReport(const Part& part, const Plan& plan, const Question& question, const SeekResult& result,
@@ -123,13 +60,13 @@ std::string foundReport(const Part& part, const Plan& plan, const Question& ques
     }
     TextTable table(columns);
     table.add(head);
-    std::optional<Judged> shown;
+    std::optional<FoundFigures> shown;
     for (std::size_t i = 0; i < result.found.size(); ++i) {
         const FoundTake& found = result.found[i];
-        Judged each = judged(part, plan, found, i + 1 == chosen);
+        FoundFigures each = figuresOfFound(part, plan, found, i + 1 == chosen);
         std::vector<std::string> row{std::to_string(i + 1),
-                                     stateText(found.score),
-                                     worstText(found),
+                                     sayStates(found.score),
+                                     sayWorst(found.score),
                                      each.ampere ? printQuantity(*each.ampere, Unit::ampere) : "",
                                      each.wakeUp ? printQuantity(*each.wakeUp, Unit::second) : "",
                                      std::to_string(found.changes.size())};
@@ -153,7 +90,7 @@ std::string foundReport(const Part& part, const Plan& plan, const Question& ques
         }
         text += section(style, rank + ": what it changes", changesText(found));
     }
-    return text + footText(result);
+    return text + "\n" + sayEnd(result) + "\n";
 }
 
 std::string unfoldedReport(const SeekResult& same, std::size_t rank, const Style& style) {
@@ -212,7 +149,7 @@ nlohmann::ordered_json foundJson(const Part& part, const Plan& plan, const Quest
     }
     json["found"] = nlohmann::ordered_json::array();
     for (const FoundTake& found : result.found) {
-        const Judged each = judged(part, plan, found, true);
+        const FoundFigures each = figuresOfFound(part, plan, found, true);
         nlohmann::ordered_json entry{{"broken", found.score.broken}, {"strained", found.score.strained}};
         entry["shares"] = nlohmann::ordered_json::array();
         for (const Rational& ratio : found.score.ratios) {

@@ -222,6 +222,11 @@ private:
             paintPeripheral(clock, rect, name);
             return;
         }
+        if (scene_.marked.contains(clock.node)) { // between two lines, the left end notched
+            painter_.setPen(QPen(scene_.theme.broken, 1, Qt::DashLine));
+            painter_.setBrush(Qt::NoBrush);
+            painter_.drawRoundedRect(rect.adjusted(1.5, 1.5, -1.5, -1.5), 3, 3);
+        }
         const QColor ink = line.isOn ? scene_.theme.ink : scene_.theme.muted;
         if (!clock.feeds.empty()) {
             paintFold(QPointF(kGrid + 5, name.center().y()), scene_.unfolded.contains(clock.node));

@@ -14,6 +14,7 @@ struct ClocksScene {
     const ClocksLayout& layout;
     const std::set<NodeIndex>& unfolded;
     const std::set<NodeIndex>& folded;
+    const std::set<NodeIndex>& marked; ///< in question
     Theme theme;
     std::optional<std::size_t> selected; ///< row
     std::optional<std::size_t> hovered;  ///< row

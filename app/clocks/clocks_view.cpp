@@ -8,13 +8,10 @@
 #include "quantity/quantity_print.h"
 
 #include <QBuffer>
-#include <QHelpEvent>
-#include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPaintEvent>
 #include <QSvgGenerator>
-#include <QToolTip>
 
 #include <algorithm>
 #include <cmath>
@@ -24,15 +21,9 @@ namespace wisetick::app {
 namespace {
 
 constexpr int kGrid = 4;
-constexpr qreal kGrasp = 7; ///< how far beside a needle it can be held
 
 QString text(const std::string& value) {
     return QString::fromStdString(value);
-}
-
-/// A place on the axis as an exact rate, to a thousandth of a hertz.
-Rational rateAt(double hertz) {
-    return Rational(std::max<std::int64_t>(1, std::llround(std::clamp(hertz, 0.001, 1e12) * 1000))) / 1000;
 }
 
 } // namespace
@@ -120,7 +111,7 @@ void ClocksView::layOut() {
         selectedRow_ = layout_.rows()[i].peripheral == kept.peripheral ? i : selectedRow_;
     }
     hoveredRow_.reset();
-    if (!ghostTake_.isEmpty() && !drag_) {
+    if (!ghostTake_.isEmpty() && !drag_) { // of a take of the plan, which may have changed
         const bool isThere = findTake(document_.plan(), ghostTake_.toStdString()) != nullptr;
         ghost_ = isThere ? std::optional(document_.figuresOfTake(ghostTake_.toStdString())) : std::nullopt;
     }
@@ -131,20 +122,14 @@ void ClocksView::layOut() {
 
 ClocksScene ClocksView::scene() const {
     return {document_.part(), document_.take(), document_.figures(), ghost_ ? &*ghost_ : nullptr,
-            layout_,          unfolded_,        filter_.folded,      theme_,
-            selectedRow_,     hoveredRow_,      hasFocus()};
+            layout_,          unfolded_,        filter_.folded,      marked_,
+            theme_,           selectedRow_,     hoveredRow_,         hasFocus()};
 }
 
 void ClocksView::selectRow(std::size_t row) {
     endEdit(false);
     selectedRow_ = row;
-    const QRectF rect = layout_.rowRect(row);
-    QScrollBar* bar = verticalScrollBar();
-    if (rect.top() - layout_.measures().headHeight < bar->value()) {
-        bar->setValue(static_cast<int>(rect.top() - layout_.measures().headHeight));
-    } else if (rect.bottom() > bar->value() + viewport()->height()) {
-        bar->setValue(static_cast<int>(rect.bottom()) - viewport()->height());
-    }
+    scrollTo(row);
     viewport()->update();
     const LineFigure& line = document_.figures().lines[layout_.rows()[row].node];
     setAccessibleDescription(tr("%1: %2, %3, %4")
@@ -179,11 +164,14 @@ void ClocksView::endEdit(bool isApplied) {
     if (!editor_->isVisible()) {
         return;
     }
+    if (!isApplied) {
+        beyond_.clear();
+    }
     const QString typed = editor_->text();
     if (isApplied && typed != text(document_.figures().lines[layout_.rows()[selectedRow_].node].control)) {
         apply(typed);
-        if (trouble_->isVisible()) {
-            return; // the text stays to be mended
+        if (trouble_->isVisible() || !editor_->isVisible()) {
+            return; // the text stays to be mended, or the keys are meant elsewhere
         }
     }
     editor_->hide();
@@ -194,9 +182,20 @@ void ClocksView::apply(const QString& typed) {
     const ControlEdit edit = readControl(typed, document_.part(), document_.figures(), layout_.rows()[selectedRow_].node);
     if (edit.change) {
         document_.edit(edit.what, edit.change);
-    } else {
-        say(edit.why, edit.offers);
+        return;
     }
+    const QString line = selected();
+    const bool isAgain = edit.beyond && beyond_ == line + " " + typed;
+    beyond_ = edit.beyond ? line + " " + typed : QString();
+    if (isAgain) {
+        editor_->hide();
+        emit seekWanted();
+        return;
+    }
+    if (edit.beyond) {
+        emit rateWanted(line, *edit.beyond); // a take that makes it is sought meanwhile
+    }
+    say(edit.why, edit.offers);
 }
 
 /// Says why something can't be set, below the row, and what is offered instead.
@@ -312,6 +311,39 @@ void ClocksView::showGhost(const QString& take) {
     layOut();
 }
 
+void ClocksView::showGhost(const Figures* figures) {
+    ghostTake_.clear();
+    ghost_ = figures != nullptr ? std::optional(*figures) : std::nullopt;
+    viewport()->update();
+}
+
+/// Scrolls no further than these rows need, the upper ones first.
+void ClocksView::bringToView(const std::set<NodeIndex>& nodes) {
+    for (auto node = nodes.rbegin(); node != nodes.rend(); ++node) {
+        if (const auto row = layout_.rowOf(*node)) {
+            scrollTo(*row);
+        }
+    }
+}
+
+void ClocksView::scrollTo(std::size_t row) {
+    const QRectF rect = layout_.rowRect(row);
+    QScrollBar* bar = verticalScrollBar();
+    if (rect.top() - layout_.measures().headHeight < bar->value()) {
+        bar->setValue(static_cast<int>(rect.top() - layout_.measures().headHeight));
+    } else if (rect.bottom() > bar->value() + viewport()->height()) {
+        bar->setValue(static_cast<int>(rect.bottom()) - viewport()->height());
+    }
+}
+
+void ClocksView::markRows(const std::set<NodeIndex>& nodes) {
+    if (nodes != marked_) {
+        marked_ = nodes;
+        bringToView(nodes);
+        viewport()->update();
+    }
+}
+
 QPixmap ClocksView::picture() {
     const QSizeF size(viewport()->width(), layout_.height() + kGrid);
     QPixmap picture(size.toSize() * devicePixelRatioF());
@@ -336,162 +368,6 @@ QByteArray ClocksView::svg() {
     paintClocks(painter, scene(), size, 0);
     painter.end();
     return bytes;
-}
-
-void ClocksView::keyPressEvent(QKeyEvent* event) {
-    if (layout_.rows().empty()) {
-        return;
-    }
-    switch (event->key()) {
-    case Qt::Key_Up: selectRow(selectedRow_ == 0 ? 0 : selectedRow_ - 1); break;
-    case Qt::Key_Down: selectRow(std::min(selectedRow_ + 1, layout_.rows().size() - 1)); break;
-    case Qt::Key_Home: selectRow(0); break;
-    case Qt::Key_End: selectRow(layout_.rows().size() - 1); break;
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-    case Qt::Key_F2: beginEdit(); break;
-    case Qt::Key_Space:
-        if (event->modifiers() & Qt::ShiftModifier) {
-            foldBranch();
-        } else {
-            toggleFold(layout_.rows()[selectedRow_].node);
-        }
-        break;
-    case Qt::Key_Plus:
-    case Qt::Key_Right: step(1); break;
-    case Qt::Key_Minus:
-    case Qt::Key_Left: step(-1); break;
-    case Qt::Key_Escape:
-        trouble_->hide();
-        endDrag(false);
-        break;
-    default:
-        if (!event->text().isEmpty() && event->text().front().isPrint() &&
-            !(event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))) {
-            beginEdit(); // a typed rate or factor goes straight into the row
-            if (editor_->isVisible()) {
-                editor_->setText(event->text());
-            }
-        } else {
-            QAbstractScrollArea::keyPressEvent(event);
-        }
-    }
-}
-
-bool ClocksView::eventFilter(QObject* watched, QEvent* event) {
-    if (watched == editor_ && event->type() == QEvent::KeyPress) {
-        switch (static_cast<QKeyEvent*>(event)->key()) {
-        case Qt::Key_Escape: endEdit(false); return true;
-        case Qt::Key_Return:
-        case Qt::Key_Enter: endEdit(true); return true;
-        case Qt::Key_Down: takeOffer(1); return true;
-        case Qt::Key_Up: takeOffer(-1); return true;
-        default: trouble_->hide();
-        }
-    }
-    return QAbstractScrollArea::eventFilter(watched, event);
-}
-
-void ClocksView::mousePressEvent(QMouseEvent* event) {
-    const qreal y = event->position().y() + verticalScrollBar()->value();
-    const auto row = layout_.rowAt(y);
-    if (!row || event->position().y() < layout_.measures().headHeight) {
-        return;
-    }
-    selectRow(*row);
-    const QPointF place(event->position().x(), y);
-    if (place.x() < 5 * kGrid && !layout_.rows()[*row].feeds.empty()) {
-        toggleFold(layout_.rows()[*row].node);
-    } else if (controlRect(*row).contains(place)) {
-        beginEdit();
-    } else if (isNeedleAt(*row, place)) {
-        if (isLocked(document_.take(), selected().toStdString())) {
-            say(tr("%1 is locked; Ctrl+B frees it").arg(selected()), {});
-        } else {
-            drag_ = Drag{layout_.rows()[*row].node, std::nullopt};
-        }
-    }
-}
-
-bool ClocksView::isNeedleAt(std::size_t row, const QPointF& place) const {
-    const ClockRow& clock = layout_.rows()[row];
-    const auto needle = clock.peripheral ? std::nullopt : layout_.needle(row, document_.figures());
-    return needle && std::abs(needle->x() - place.x()) <= kGrasp &&
-           reachOf(document_.part(), document_.figures(), clock.node, 1).control != Reach::Control::none;
-}
-
-void ClocksView::mouseMoveEvent(QMouseEvent* event) {
-    if (drag_) {
-        dragTo(event->position().x());
-        return;
-    }
-    const QPointF place(event->position().x(), event->position().y() + verticalScrollBar()->value());
-    const auto row = event->position().y() < layout_.measures().headHeight ? std::nullopt : layout_.rowAt(place.y());
-    if (row != hoveredRow_) {
-        hoveredRow_ = row;
-        viewport()->update();
-    }
-    viewport()->setCursor(row && isNeedleAt(*row, place) ? Qt::SizeHorCursor : Qt::ArrowCursor);
-}
-
-/// The held needle snaps to the nearest setting of its control; what that would bring is shown, and not kept yet.
-void ClocksView::dragTo(qreal x) {
-    const auto nearest = nearestSetting(document_.part(), document_.figures(), drag_->node, rateAt(layout_.hertzAt(x)));
-    if (!nearest || drag_->value == nearest->value) {
-        return;
-    }
-    drag_->value = nearest->value;
-    document_.preview(setControl(document_.part(), drag_->node, nearest->value).change);
-}
-
-void ClocksView::endDrag(bool isApplied) {
-    if (!drag_) {
-        return;
-    }
-    const Drag drag = *drag_;
-    drag_.reset();
-    if (isApplied && drag.value) {
-        const ControlEdit edit = setControl(document_.part(), drag.node, *drag.value);
-        document_.edit(edit.what, edit.change);
-    }
-    document_.endPreview();
-}
-
-void ClocksView::mouseReleaseEvent(QMouseEvent*) {
-    endDrag(true);
-}
-
-void ClocksView::leaveEvent(QEvent*) {
-    hoveredRow_.reset();
-    viewport()->update();
-}
-
-/// A row says its derivation in one sentence.
-bool ClocksView::viewportEvent(QEvent* event) {
-    if (event->type() == QEvent::ToolTip) {
-        const auto* help = static_cast<QHelpEvent*>(event);
-        const auto row = layout_.rowAt(help->pos().y() + verticalScrollBar()->value());
-        if (row) {
-            QToolTip::showText(help->globalPos(), sentenceOf(document_.part(), document_.figures(), layout_.rows()[*row].node),
-                               this);
-        } else {
-            QToolTip::hideText();
-        }
-        return true;
-    }
-    return QAbstractScrollArea::viewportEvent(event);
-}
-
-void ClocksView::wheelEvent(QWheelEvent* event) {
-    if (!(event->modifiers() & Qt::ControlModifier)) {
-        QAbstractScrollArea::wheelEvent(event);
-        return;
-    }
-    const double factor = std::pow(1.2, event->angleDelta().y() / 120.0);
-    layout_.zoom(factor, event->position().x());
-    zoom_ = std::pair(zoom_ ? zoom_->first * factor : factor, event->position().x());
-    viewport()->update();
-    event->accept();
 }
 
 void ClocksView::resizeEvent(QResizeEvent*) {

@@ -48,12 +48,25 @@ public:
     /// Shows the needles of another take as hollow ones; an empty name ends it.
     void showGhost(const QString& take);
     QString ghost() const { return ghostTake_; }
+    /// Shows the needles of figures that no take has as hollow ones; nullptr ends it.
+    void showGhost(const Figures* figures);
+    /// Whether hollow needles are shown.
+    bool hasGhost() const { return ghost_.has_value(); }
+    /// Marks the rows of these sources and lines as in question.
+    void markRows(const std::set<NodeIndex>& nodes);
+    const std::set<NodeIndex>& markedRows() const { return marked_; }
     /// The view as it is, whole and not only its visible part.
     QPixmap picture();
     QByteArray svg();
 
 signals:
     void selectionChanged(const QString& lineId);
+    /// A rate was typed that its row can't reach by itself.
+    void rateWanted(const QString& lineId, const Rational& hertz);
+    /// Enter once more on such a rate: what seeks it is meant.
+    void seekWanted();
+    /// Esc where there is nothing to be ended here.
+    void left();
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -81,6 +94,8 @@ private:
     ClocksLayout::Measures measure() const;
     ClocksScene scene() const;
     void selectRow(std::size_t row);
+    void scrollTo(std::size_t row);
+    void bringToView(const std::set<NodeIndex>& nodes);
     void beginEdit();
     void endEdit(bool isApplied);
     void apply(const QString& typed);
@@ -104,6 +119,10 @@ private:
     std::optional<std::pair<double, qreal>> zoom_;
     QString ghostTake_;
     std::optional<Figures> ghost_;
+    std::set<NodeIndex> marked_;
+    QString beyond_;   ///< what was typed last and asks for a rate that the row can't reach
+    QPoint pressedAt_; ///< where a row may be dragged away from
+    bool mayDragRow_ = false;
     QLineEdit* editor_;
     QLabel* trouble_;
     QStringList offers_; ///< settings near to what was typed, as they would be typed

@@ -114,6 +114,7 @@ ControlEdit rateEdit(const Part& part, const Figures& figures, NodeIndex node, c
     const auto own = ownFactor(part, figures, node);
     const std::string id = part.nodeId(node);
     edit.why = QString("%1 can't reach %2 from its source").arg(text(id), text(printQuantity(hertz, Unit::hertz)));
+    edit.beyond = hertz;
     if (!own) {
         return edit;
     }

@@ -15,7 +15,8 @@ struct ControlEdit {
     std::function<void(Plan&)> change; ///< empty: not possible
     QString what;                      ///< "bus_a ÷ 4"
     QString why;
-    QStringList offers; ///< texts that would work
+    QStringList offers;             ///< texts that would work
+    std::optional<Rational> beyond; ///< Hz, that was asked for and that the row can't reach by itself
 };
 
 /// Reads what was typed into a row: a source's id ("xtm", "from xtm"), a factor ("÷ 4", "/4", "× 120", "*120", or "4"

@@ -2,11 +2,13 @@
 
 #include "evaluate/exact_values.h"
 #include "paint/controls.h"
+#include "paint/target_drag.h"
 #include "paint/text.h"
 #include "plan/promise_line.h"
 #include "quantity/quantity_print.h"
 
 #include <QAbstractItemView>
+#include <QApplication>
 #include <QCompleter>
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -144,10 +146,19 @@ void PromiseCards::keyPressEvent(QKeyEvent* event) {
 }
 
 void PromiseCards::mousePressEvent(QMouseEvent* event) {
+    pressedAt_ = event->position().toPoint();
     const auto index = static_cast<std::size_t>(
         std::max(0, static_cast<int>(event->position().y()) + verticalScrollBar()->value()) / cardHeight());
     if (document_.isOpen() && index < document_.figures().promises.size()) {
         selectIndex(index);
+    }
+}
+
+/// A card is dragged to where a promise is asked for.
+void PromiseCards::mouseMoveEvent(QMouseEvent* event) {
+    const bool isFar = (event->position().toPoint() - pressedAt_).manhattanLength() >= QApplication::startDragDistance();
+    if (selected_ && (event->buttons() & Qt::LeftButton) && isFar) {
+        dragTarget(this, "promise/" + selected(), selected(), theme_);
     }
 }
 

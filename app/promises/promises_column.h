@@ -34,6 +34,7 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void changeEvent(QEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
@@ -48,6 +49,7 @@ private:
     Document& document_;
     Theme theme_ = lightTheme();
     std::optional<std::size_t> selected_;
+    QPoint pressedAt_;
 };
 
 /// The column on the left: a count, the entry line with its error under the word, and the cards.

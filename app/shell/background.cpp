@@ -29,6 +29,17 @@ void Background::start(Work work) {
     });
 }
 
+void Background::tell(const std::stop_token& token, std::function<void()> what) {
+    QMetaObject::invokeMethod(
+        this,
+        [token, what = std::move(what)] {
+            if (!token.stop_requested()) {
+                what();
+            }
+        },
+        Qt::QueuedConnection);
+}
+
 void Background::finish(int number, const std::function<void()>& result) {
     std::erase_if(runs_, [number](const Run& run) { return run.number == number; });
     if (number != number_) {

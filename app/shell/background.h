@@ -22,6 +22,8 @@ public:
     ~Background() override;
 
     void start(Work work);
+    /// For work under way: has this run on the interface's thread, unless the work was told to stop by then.
+    void tell(const std::stop_token& token, std::function<void()> what);
     /// Tells what is under way to stop; nothing comes of it.
     void stop();
     bool isBusy() const { return isBusy_; }

@@ -9,6 +9,7 @@
 #include "part_editor/part_editor.h"
 #include "promises/promises_column.h"
 #include "rhythm/rhythm_view.h"
+#include "seek/seek_panel.h"
 #include "shell/command_palette.h"
 #include "shell/head.h"
 #include "shell/help.h"
@@ -136,25 +137,38 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     workingsTitle_->setContentsMargins(12, 12, 12, 4);
     right_ = column({workingsTitle_}, workings_);
     workings_->document()->setDocumentMargin(12);
-    auto* splitter = new QSplitter;
-    splitter->setHandleWidth(1);
-    splitter->setChildrenCollapsible(false);
-    splitter->addWidget(promises_);
-    splitter->addWidget(middle_);
-    splitter->addWidget(right_);
+    const auto splitterOf = [](Qt::Orientation orientation, const QList<QWidget*>& widgets) {
+        auto* splitter = new QSplitter(orientation);
+        splitter->setHandleWidth(1);
+        splitter->setChildrenCollapsible(false);
+        for (QWidget* widget : widgets) {
+            splitter->addWidget(widget);
+        }
+        return splitter;
+    };
+    QSplitter* upper = splitterOf(Qt::Horizontal, {middle_, right_});
+    upper->setStretchFactor(0, 1);
+    upper->setStretchFactor(1, 0);
+    upper->setSizes({640, 350});
+    work_ = splitterOf(Qt::Vertical, {upper});
+    QSplitter* splitter = splitterOf(Qt::Horizontal, {promises_, work_});
     splitter->setStretchFactor(0, 0);
     splitter->setStretchFactor(1, 1);
-    splitter->setStretchFactor(2, 0);
-    splitter->setSizes({290, 640, 350});
+    splitter->setSizes({290, 990});
     setCentralWidget(column({head_, trail_}, splitter));
     addCommands();
     addClockCommands();
+    addSeekCommands();
     sayView();
     connect(find_, &QLineEdit::textChanged, clocks_, &ClocksView::find);
     connect(find_, &QLineEdit::returnPressed, this, [this] { clocks_->setFocus(); });
     connect(head_, &Head::causeWanted, this, &MainWindow::goTo);
     connect(ripple_, &RipplePanel::targetWanted, this, &MainWindow::goTo);
     connect(workings_, &WorkingsPanel::targetWanted, this, &MainWindow::goTo);
+    connect(workings_, &WorkingsPanel::seekWanted, this, [this](const QString& promise) {
+        openSeek();
+        seek_->keepPromise(promise);
+    });
     connect(clocks_, &ClocksView::selectionChanged, this, [this](const QString& id) { workings_->show("line/" + id); });
     connect(promises_->cards(), &PromiseCards::selectionChanged, this, [this](const QString& name) {
         workings_->show("promise/" + name);
@@ -265,6 +279,9 @@ QString MainWindow::helpPage() const {
     const QWidget* focus = focusWidget();
     if (focus != nullptr && (focus == promises_ || promises_->isAncestorOf(focus))) {
         return "promise-lines.md";
+    }
+    if (focus != nullptr && seek_ != nullptr && seek_->isAncestorOf(focus)) {
+        return "seek.md";
     }
     if (focus != nullptr && focus == board_) {
         return "plan-files.md";
@@ -403,6 +420,9 @@ void MainWindow::setTheme(const Theme& theme) {
     }
     if (rhythm_ != nullptr) {
         rhythm_->setTheme(theme);
+    }
+    if (seek_ != nullptr) {
+        seek_->setTheme(theme);
     }
     ripple_->setTheme(theme);
     workings_->setTheme(theme);

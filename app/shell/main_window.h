@@ -6,6 +6,7 @@
 #include <QMainWindow>
 
 class QLabel;
+class QSplitter;
 class QLineEdit;
 class QStackedWidget;
 class QListWidget;
@@ -21,6 +22,7 @@ class Notice;
 class PartEditor;
 class RhythmView;
 class RipplePanel;
+class SeekPanel;
 class ShelfView;
 class SleepView;
 class TrailButton;
@@ -56,6 +58,10 @@ public:
     RhythmView* rhythm() const { return rhythm_; }
     /// Made when it is first shown; nullptr until then.
     ShelfView* shelfView() const { return shelfView_; }
+    /// Made when it is first opened; nullptr until then.
+    SeekPanel* seek() const { return seek_; }
+    /// Opens Seek below the Clocks view; its entry takes the keys.
+    void openSeek();
     PromisesColumn* promises() const { return promises_; }
     RipplePanel* ripplePanel() const { return ripple_; }
     WorkingsPanel* workings() const { return workings_; }
@@ -107,6 +113,9 @@ private:
     void refresh();
     void styleTitles();
     void addClockCommands();
+    void addSeekCommands();
+    void showSeek();
+    void hideSeek();
     /// What of the clocks is hidden or added just now, in words.
     void sayView();
 
@@ -130,6 +139,7 @@ private:
     QLabel* viewHint_;
     QLineEdit* find_;
     QWidget* middle_;
+    QSplitter* work_; ///< view and workings above, Seek below
     PromisesColumn* promises_;
     QStackedWidget* views_;
     ClocksView* clocks_;
@@ -138,6 +148,7 @@ private:
     ShelfView* shelfView_ = nullptr;
     SleepView* sleep_ = nullptr;
     RhythmView* rhythm_ = nullptr;
+    SeekPanel* seek_ = nullptr;
     PartEditor* partEditor_ = nullptr;
     RipplePanel* ripple_;
     WorkingsPanel* workings_;

@@ -79,6 +79,9 @@ void MainWindow::showView(const QString& name) {
     }
     views_->setCurrentWidget(view);
     view->setFocus();
+    if (view != clocks_) {
+        hideSeek(); // it lies over the clocks
+    }
     const std::map<QWidget*, QString> titles{{board_, tr("Board")},
                                              {shelfView_, tr("Parts shelf")},
                                              {desk_, tr("Promises")},
@@ -126,6 +129,11 @@ void MainWindow::sayView() {
     }
     if (!clocks_->ghost().isEmpty()) {
         said << tr("hollow: take %1").arg(clocks_->ghost());
+    } else if (clocks_->hasGhost()) {
+        said << tr("hollow: the found take");
+    }
+    if (!clocks_->markedRows().empty()) {
+        said << tr("between broken lines: what collides");
     }
     viewHint_->setText(said.isEmpty() ? tr("the needle stands at its rate, the rail is where it may stand")
                                       : said.join(QString::fromUtf8(" \u00b7 ")));

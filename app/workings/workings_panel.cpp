@@ -102,6 +102,8 @@ void WorkingsPanel::follow(const QUrl& link) {
     if (path.startsWith("try/")) {
         const WayOut way = ways_[static_cast<std::size_t>(path.mid(4).toInt())];
         document_.edit(text(way.say), [way](Plan& plan) { takeWayOut(plan, plan.active, way); });
+    } else if (path == "seek/promise") {
+        emit seekWanted(target_.section('/', 1));
     } else if (path.startsWith("copy/")) {
         QApplication::clipboard()->setText(copies_.value(path.mid(5).toInt()));
     } else if (path.startsWith("way/") || path.startsWith("fails/") || path.startsWith("line/")) {
@@ -270,6 +272,11 @@ QString WorkingsPanel::waysOutHtml() {
                 .arg(i)
                 .arg(tr("try"), theme_.of(way.state).name(), escaped(isMode ? way.got : stateName(way.state) + ": " + way.got),
                      theme_.broken.name(), breaks.toHtmlEscaped());
+    }
+    const PromiseFigure* promise =
+        target_.startsWith("promise/") ? document_.figures().findPromise(target_.section('/', 1).toStdString()) : nullptr;
+    if (promise != nullptr && (promise->state == State::broken || promise->state == State::strained)) {
+        html += QString("<p style='margin:0 0 6px 0'><a href='seek/promise'>%1</a></p>").arg(tr("seek a take that keeps it"));
     }
     return html.isEmpty()
                ? html

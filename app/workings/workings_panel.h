@@ -24,6 +24,8 @@ public:
     QString target() const { return target_; }
 
 signals:
+    /// A take that keeps this promise shall be sought.
+    void seekWanted(const QString& promise);
     /// A link to another thing was followed.
     void targetWanted(const QString& target);
 

@@ -378,6 +378,15 @@ std::size_t makerOf(const Space& space, const Whole& whole, std::size_t node) {
 
 } // namespace
 
+std::optional<Lifted> liftedOf(const Space& space, const Demanded& demanded) {
+    switch (demanded.kind) {
+    case Demanded::Kind::limit: return Lifted{Lifted::Kind::limit, space.nodes[demanded.index].id()};
+    case Demanded::Kind::rule: return Lifted{Lifted::Kind::rule, space.part->rules[demanded.index].say};
+    case Demanded::Kind::lock: return Lifted{Lifted::Kind::lock, space.locks[demanded.index].text};
+    default: return std::nullopt;
+    }
+}
+
 std::string sayDemanded(const Space& space, const Demanded& demanded) {
     const auto hertz = [](const Rational& rate) { return printQuantity(rate, Unit::hertz); };
     switch (demanded.kind) {

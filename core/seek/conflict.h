@@ -16,6 +16,9 @@ struct Demanded {
 /// "the lock on pll_b.divide".
 std::string sayDemanded(const Space& space, const Demanded& demanded);
 
+/// The same as what a question can lift; nothing for a wish or promise, which can be left out of it.
+std::optional<Lifted> liftedOf(const Space& space, const Demanded& demanded);
+
 /// What can't be kept together: without any one of them the rest can.
 using Conflict = std::vector<Demanded>;
 

@@ -20,6 +20,15 @@ struct CrystalQuestion {
     bool operator==(const CrystalQuestion&) const = default;
 };
 
+/// A limit, rule or lock that shall not hold, to see what it costs.
+struct Lifted {
+    enum class Kind { limit, rule, lock };
+
+    Kind kind = Kind::limit;
+    std::string what; ///< the id of the line whose limits they are, what the rule says, the lock's text
+    bool operator==(const Lifted&) const = default;
+};
+
 /// All that is asked of a search.
 struct Question {
     std::vector<Wish> wishes;
@@ -28,6 +37,7 @@ struct Question {
     /// stays in any case.
     std::vector<std::string> mayChange = {};
     std::optional<CrystalQuestion> crystal = {};
+    std::vector<Lifted> lifted = {};
     std::vector<Preference> prefers = {Preference::changes, Preference::current};
     std::size_t most = 20; ///< takes to be found
 

@@ -476,9 +476,23 @@ double routesIn(const Space& space) {
 }
 
 InForce allInForce(const Space& space) {
-    return {std::vector<bool>(space.question.wishes.size(), true), std::vector<bool>(space.question.promises.size(), true),
-            std::vector<bool>(space.nodes.size(), true), std::vector<bool>(space.part->rules.size(), true),
-            std::vector<bool>(space.locks.size(), true)};
+    const auto isLifted = [&](Lifted::Kind kind, const std::string& what) {
+        const auto& lifted = space.question.lifted;
+        return std::find(lifted.begin(), lifted.end(), Lifted{kind, what}) != lifted.end();
+    };
+    InForce all{std::vector<bool>(space.question.wishes.size(), true), std::vector<bool>(space.question.promises.size(), true),
+                std::vector<bool>(space.nodes.size(), true), std::vector<bool>(space.part->rules.size(), true),
+                std::vector<bool>(space.locks.size(), true)};
+    for (std::size_t node = 0; node < space.nodes.size(); ++node) {
+        all.limits[node] = !isLifted(Lifted::Kind::limit, space.nodes[node].id());
+    }
+    for (std::size_t i = 0; i < space.part->rules.size(); ++i) {
+        all.rules[i] = !isLifted(Lifted::Kind::rule, space.part->rules[i].say);
+    }
+    for (std::size_t i = 0; i < space.locks.size(); ++i) {
+        all.locks[i] = !isLifted(Lifted::Kind::lock, space.locks[i].text);
+    }
+    return all;
 }
 
 bool mayChange(const Space& space, const InForce& inForce, std::size_t node, const std::string& control) {

@@ -125,7 +125,7 @@ struct InForce {
     std::vector<bool> locks;
     bool operator==(const InForce&) const = default;
 };
-InForce allInForce(const Space& space);
+InForce allInForce(const Space& space); ///< but for what the question lifts
 
 /// Whether a control may change: in scope and not locked by a lock in force. `control` is "from", "divide", "multiply", "rate".
 bool mayChange(const Space& space, const InForce& inForce, std::size_t node, const std::string& control);

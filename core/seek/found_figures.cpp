@@ -1,0 +1,71 @@
+#include "seek/found_figures.h"
+
+#include "derive/derive.h"
+#include "evaluate/evaluate.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <cmath>
+
+namespace wisetick {
+
+namespace {
+
+/// "1155", "about 3.2·10^41".
+std::string countText(double power) {
+    constexpr double kExact = 6;
+    if (power < kExact) {
+        return fmt::format("{:.0f}", std::round(std::pow(10.0, power)));
+    }
+    const double whole = std::floor(power);
+    return fmt::format("about {:.1f}\u00b710^{:.0f}", std::pow(10.0, power - whole), whole);
+}
+
+} // namespace
+
+FoundFigures figuresOfFound(const Part& part, const Plan& plan, const FoundTake& found, bool isPlayed) {
+    const Plan changed = withFound(plan, found);
+    FoundFigures result{isPlayed ? evaluate(part, changed, found.take.name) : derive(part, changed, found.take.name), {}, {}};
+    for (const ModeFigure& mode : result.figures.modes) {
+        if (mode.runs) {
+            result.ampere = mode.ampere.nominal;
+        } else if (mode.wakeUp && (found.take.restsIn.empty() || mode.id == found.take.restsIn)) {
+            const Rational& restored = mode.wakeUp->restored.max;
+            result.wakeUp = result.wakeUp ? std::max(*result.wakeUp, restored) : restored;
+        }
+    }
+    return result;
+}
+
+WishStanding standingIn(const Part& part, const Figures& figures, const Wish& wish) {
+    const LineFigure& line = figures.lines[*part.findNode(wish.line)];
+    return line.hertz && line.isOn ? standingOf(wish, *line.hertz, line.unknown.empty(), part.slack)
+                                   : WishStanding{State::broken, 1};
+}
+
+std::string sayWorst(const Score& score) {
+    constexpr double kSmall = 0.01;
+    if (score.ratios.empty()) {
+        return "exact";
+    }
+    const double percent = score.ratios.front().toDouble() * 100;
+    return percent >= kSmall ? fmt::format("{:.3g} %", percent) : fmt::format("{:.1e} %", percent);
+}
+
+std::string sayStates(const Score& score) {
+    std::string text = score.broken > 0 ? std::to_string(score.broken) + " broken" : "";
+    text += score.strained > 0 ? (text.empty() ? "" : ", ") + std::to_string(score.strained) + " strained" : "";
+    return text.empty() ? "kept" : text;
+}
+
+std::string sayEnd(const SeekResult& result) {
+    const std::string all = countText(result.settings);
+    if (!result.isComplete()) {
+        return "Cut " + (result.cut.empty() ? "before its end" : result.cut) + "; there may be better ones among " + all +
+               " takes.";
+    }
+    return "Complete: all of " + all + " takes were looked at or excluded by bound; none is better.";
+}
+
+} // namespace wisetick

@@ -1,0 +1,31 @@
+#pragma once
+
+#include "derive/figures.h"
+#include "seek/seek.h"
+
+namespace wisetick {
+
+/// What follows from a found take, and what of it is compared.
+struct FoundFigures {
+    Figures figures;
+    std::optional<Rational> ampere; ///< in run, typical; the known part
+    std::optional<Rational> wakeUp; ///< s, from the take's resting mode, from any where it has none, at the longest
+};
+
+/// Derives a found take; with `isPlayed` its jobs are played too.
+FoundFigures figuresOfFound(const Part& part, const Plan& plan, const FoundTake& found, bool isPlayed);
+
+/// How a wish stands there.
+WishStanding standingIn(const Part& part, const Figures& figures, const Wish& wish);
+
+/// The greatest share of a tolerance: "exact", "12.5 %".
+std::string sayWorst(const Score& score);
+
+/// "kept", "1 broken, 2 strained".
+std::string sayStates(const Score& score);
+
+/// Whether these are the best of all: "Complete: all of about 3.2·10^41 takes were looked at or excluded by bound; none is
+/// better."
+std::string sayEnd(const SeekResult& result);
+
+} // namespace wisetick
