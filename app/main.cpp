@@ -96,7 +96,7 @@ int main(int argc, char** argv) {
     if (parser.isSet("seek")) {
         window.openSeek();
         for (const QString& line : window.seek() != nullptr ? parser.values("seek") : QStringList()) {
-            window.seek()->enterLine(line);
+            window.seek()->asked()->enterLine(line);
         }
     }
     if (parser.isSet("once")) {

@@ -111,6 +111,10 @@ void ClocksView::layOut() {
         selectedRow_ = layout_.rows()[i].peripheral == kept.peripheral ? i : selectedRow_;
     }
     hoveredRow_.reset();
+    if (ghost_ && ghost_->lines.size() != figures.lines.size()) {
+        ghost_.reset(); // of another part
+    }
+    std::erase_if(marked_, [&](NodeIndex node) { return node >= figures.lines.size(); });
     if (!ghostTake_.isEmpty() && !drag_) { // of a take of the plan, which may have changed
         const bool isThere = findTake(document_.plan(), ghostTake_.toStdString()) != nullptr;
         ghost_ = isThere ? std::optional(document_.figuresOfTake(ghostTake_.toStdString())) : std::nullopt;
@@ -144,14 +148,24 @@ QRectF ClocksView::controlRect(std::size_t row) const {
     return {rect.left() + 5 * kGrid, rect.center().y(), layout_.measures().nameWidth - 7 * kGrid, rect.height() / 2};
 }
 
+/// The editor into its row, and what is said about it below or above.
+void ClocksView::placeEditor() {
+    const QRectF row = layout_.rowRect(selectedRow_).translated(0, -verticalScrollBar()->value());
+    editor_->setGeometry(QRectF(4 * kGrid, row.top() + 2, layout_.measures().nameWidth - 5 * kGrid, row.height() - 4).toRect());
+    trouble_->setFixedWidth(static_cast<int>(layout_.axisRight() - layout_.axisLeft()));
+    trouble_->adjustSize();
+    const int below = static_cast<int>(row.bottom()) + 2;
+    const bool fits = below + trouble_->height() <= viewport()->height();
+    trouble_->move(static_cast<int>(layout_.axisLeft()), fits ? below : static_cast<int>(row.top()) - trouble_->height() - 2);
+}
+
 void ClocksView::beginEdit() {
     const ClockRow& row = layout_.rows()[selectedRow_];
     if (row.peripheral || !hasControl(document_.part(), row.node)) {
         return;
     }
-    const QRectF rect = layout_.rowRect(selectedRow_).translated(0, -verticalScrollBar()->value());
     editor_->setFont(faceFont(Face::word));
-    editor_->setGeometry(QRectF(4 * kGrid, rect.top() + 2, layout_.measures().nameWidth - 5 * kGrid, rect.height() - 4).toRect());
+    placeEditor();
     editor_->setText(text(document_.figures().lines[row.node].control));
     editor_->setPlaceholderText(tr("source, \u00f7 4 or 48M"));
     editor_->selectAll();
@@ -209,13 +223,8 @@ void ClocksView::say(const QString& why, const QStringList& offers) {
     }
     trouble_->setText(why.toHtmlEscaped() +
                       (links.isEmpty() ? QString() : tr("; nearest: ") + links.join(tr(" or ")) + tr(" (\u2193 and Enter)")));
-    trouble_->setFixedWidth(static_cast<int>(layout_.axisRight() - layout_.axisLeft()));
-    trouble_->adjustSize();
-    const QRectF row = layout_.rowRect(selectedRow_).translated(0, -verticalScrollBar()->value());
-    const int below = static_cast<int>(row.bottom()) + 2;
-    const bool fits = below + trouble_->height() <= viewport()->height();
-    trouble_->move(static_cast<int>(layout_.axisLeft()), fits ? below : static_cast<int>(row.top()) - trouble_->height() - 2);
     trouble_->show();
+    placeEditor();
     trouble_->raise();
 }
 
@@ -371,8 +380,11 @@ QByteArray ClocksView::svg() {
 }
 
 void ClocksView::resizeEvent(QResizeEvent*) {
-    endEdit(false);
     layOut();
+    if (editor_->isVisible() || trouble_->isVisible()) {
+        scrollTo(selectedRow_);
+        placeEditor();
+    }
 }
 
 void ClocksView::changeEvent(QEvent* event) {

@@ -97,6 +97,7 @@ private:
     void scrollTo(std::size_t row);
     void bringToView(const std::set<NodeIndex>& nodes);
     void beginEdit();
+    void placeEditor();
     void endEdit(bool isApplied);
     void apply(const QString& typed);
     void say(const QString& why, const QStringList& offers);

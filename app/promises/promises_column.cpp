@@ -2,6 +2,7 @@
 
 #include "evaluate/exact_values.h"
 #include "paint/controls.h"
+#include "paint/fault_text.h"
 #include "paint/target_drag.h"
 #include "paint/text.h"
 #include "plan/promise_line.h"
@@ -466,14 +467,8 @@ void PromisesColumn::showTrouble(const QString& line, const TextError& error) {
     const QByteArray bytes = line.toUtf8();
     const auto from = static_cast<qsizetype>(error.position);
     const auto length = static_cast<qsizetype>(error.length);
-    const QString before = QString::fromUtf8(bytes.left(from)).toHtmlEscaped();
-    const QString word = QString::fromUtf8(bytes.mid(from, length)).toHtmlEscaped();
-    const QString after = QString::fromUtf8(bytes.mid(from + length)).toHtmlEscaped();
     const QString say = text(sayText(error));
-    trouble_->setText(
-        QString("<span style='color:%1'>%2<u><b style='color:%3'>%4</b></u>%5</span><br><span style='color:%3'>%6</span>")
-            .arg(theme_.muted.name(), before, theme_.broken.name(), word.isEmpty() ? "&nbsp;&nbsp;" : word, after,
-                 say.toHtmlEscaped()));
+    trouble_->setText(faultHtml(line, error, theme_));
     trouble_->setAccessibleDescription(say);
     trouble_->show();
     entry_->setSelection(static_cast<int>(QString::fromUtf8(bytes.left(from)).size()),

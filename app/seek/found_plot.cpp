@@ -184,7 +184,14 @@ void FoundPlot::layOut() {
     plot_->xAxis->setRange(from, to);
     plot_->xAxis->setLabel(isKnown || points_.empty() ? tr("current in run") : tr("the current is not known"));
     findFront();
-    plot_->replot(QCustomPlot::rpQueuedReplot);
+    replot();
+}
+
+/// What is not on screen is drawn when it comes there.
+void FoundPlot::replot() {
+    if (plot_->isVisible() && !plot_->size().isEmpty()) {
+        plot_->replot(QCustomPlot::rpQueuedReplot);
+    }
 }
 
 void FoundPlot::findFront() {
@@ -240,13 +247,13 @@ std::optional<std::size_t> FoundPlot::entryNear(const QPointF& at) const {
 
 void FoundPlot::select(std::optional<std::size_t> entry) {
     selected_ = entry;
-    plot_->replot(QCustomPlot::rpQueuedReplot);
+    replot();
 }
 
 void FoundPlot::hover(std::optional<std::size_t> entry) {
     if (entry != hovered_) {
         hovered_ = entry;
-        plot_->replot(QCustomPlot::rpQueuedReplot);
+        replot();
     }
 }
 
@@ -254,7 +261,9 @@ bool FoundPlot::eventFilter(QObject* watched, QEvent* event) {
     if (watched != plot_) {
         return QWidget::eventFilter(watched, event);
     }
-    if (event->type() == QEvent::MouseMove || event->type() == QEvent::Leave) {
+    if (event->type() == QEvent::Show) {
+        replot();
+    } else if (event->type() == QEvent::MouseMove || event->type() == QEvent::Leave) {
         const auto entry =
             event->type() == QEvent::Leave ? std::nullopt : entryNear(static_cast<QMouseEvent*>(event)->position());
         if (entry != hovered_) {

@@ -49,6 +49,7 @@ private:
 
     void layOut();
     void findFront();
+    void replot();
     void styleAxes();
     QPointF pixelOf(const Point& point) const;
     std::optional<std::size_t> entryNear(const QPointF& at) const;

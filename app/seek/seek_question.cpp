@@ -130,6 +130,12 @@ std::optional<TextError> SeekQuestion::enter(const std::string& typed, const Par
     return std::nullopt;
 }
 
+void SeekQuestion::movePreference(std::size_t from, std::size_t to) {
+    const Preferred moved = prefers_[from];
+    prefers_.erase(prefers_.begin() + static_cast<std::ptrdiff_t>(from));
+    prefers_.insert(prefers_.begin() + static_cast<std::ptrdiff_t>(to), moved);
+}
+
 void SeekQuestion::lift(const Lifted& lifted) {
     if (!isLifted(lifted)) {
         lifted_.push_back(lifted);

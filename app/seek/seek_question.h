@@ -44,6 +44,7 @@ public:
     const std::vector<AskedPromise>& promises() const { return promises_; }
     std::vector<Preferred>& prefers() { return prefers_; }
     const std::vector<Preferred>& prefers() const { return prefers_; }
+    void movePreference(std::size_t from, std::size_t to);
     std::vector<std::string>& mayChange() { return mayChange_; }
     const std::vector<std::string>& mayChange() const { return mayChange_; }
     const std::vector<Lifted>& lifted() const { return lifted_; }

@@ -167,7 +167,7 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     connect(workings_, &WorkingsPanel::targetWanted, this, &MainWindow::goTo);
     connect(workings_, &WorkingsPanel::seekWanted, this, [this](const QString& promise) {
         openSeek();
-        seek_->keepPromise(promise);
+        seek_->asked()->keepPromise(promise);
     });
     connect(clocks_, &ClocksView::selectionChanged, this, [this](const QString& id) { workings_->show("line/" + id); });
     connect(promises_->cards(), &PromiseCards::selectionChanged, this, [this](const QString& name) {

@@ -20,12 +20,12 @@ void MainWindow::addSeekCommands() {
         if (document_.isOpen()) {
             const QString line = clocks_->selected();
             openSeek();
-            seek_->wishAsItIs(line);
+            seek_->asked()->wishAsItIs(line);
         }
     });
     connect(clocks_, &ClocksView::rateWanted, this, [this](const QString& line, const Rational& hertz) {
         showSeek(); // the row keeps the keys: what is near is offered there
-        seek_->wish(line, hertz);
+        seek_->asked()->wish(line, hertz);
     });
     connect(clocks_, &ClocksView::seekWanted, this, [this] {
         showSeek();
@@ -46,7 +46,7 @@ void MainWindow::openSeek() {
         showView("clocks");
     }
     showSeek();
-    seek_->focusEntry();
+    seek_->asked()->focusEntry();
 }
 
 void MainWindow::showSeek() {

@@ -275,7 +275,7 @@ QString WorkingsPanel::waysOutHtml() {
     }
     const PromiseFigure* promise =
         target_.startsWith("promise/") ? document_.figures().findPromise(target_.section('/', 1).toStdString()) : nullptr;
-    if (promise != nullptr && (promise->state == State::broken || promise->state == State::strained)) {
+    if (areWaysSought_ && promise != nullptr && (promise->state == State::broken || promise->state == State::strained)) {
         html += QString("<p style='margin:0 0 6px 0'><a href='seek/promise'>%1</a></p>").arg(tr("seek a take that keeps it"));
     }
     return html.isEmpty()
@@ -497,13 +497,15 @@ void WorkingsPanel::findWaysOut() {
             nearestAllowed(document_.part(), document_.plan(), document_.plan().active, lines[first].id);
         ways_.insert(ways_.begin(), allowed.begin(), allowed.end());
     }
-    if (!ways_.empty()) {
+    areWaysSought_ = true;
+    if (!ways_.empty() || target_.startsWith("promise/")) {
         render();
     }
 }
 
 void WorkingsPanel::startOver() {
     ways_.clear();
+    areWaysSought_ = false;
     noted_.reset();
     render();
     still_->start();

@@ -67,6 +67,7 @@ private:
     std::optional<std::pair<std::size_t, QString>> noted_; ///< below which step something is said about a number
     QTimer* still_ = nullptr;
     bool wasPainted_ = false;
+    bool areWaysSought_ = false; ///< else they are still to be found
     QString shownHtml_;
     QString shownStyle_;
     QStringList copies_; ///< what each copy link puts on the clipboard

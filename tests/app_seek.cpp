@@ -1,0 +1,654 @@
+#include "window_fixture.h"
+
+#include "paint/controls.h"
+#include "paint/target_drag.h"
+#include "promises/promises_column.h"
+#include "seek/asked_column.h"
+#include "seek/found_list.h"
+#include "seek/found_plot.h"
+#include "seek/refusal_view.h"
+#include "seek/seek_chips.h"
+#include "seek/seek_panel.h"
+#include "shell/ripple_panel.h"
+#include "workings/workings_panel.h"
+
+#include <QDropEvent>
+#include <QLabel>
+#include <QScrollBar>
+#include <QTextBlock>
+
+#include <cmath>
+
+using namespace wisetick;
+using namespace wisetick::app;
+using namespace wisetick::test;
+
+/// Seek in the window, by keyboard and mouse.
+class AppSeek : public WindowFixture {
+    Q_OBJECT
+
+private:
+    SeekPanel& panel() { return *window_->seek(); }
+    SeekChips& chips() { return *panel().asked()->chips(); }
+    FoundList& list() { return *panel().list(); }
+
+    /// Opens Seek by its key and asks these.
+    void ask(const QStringList& lines) {
+        settle();
+        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
+        QVERIFY(window_->seek() != nullptr && panel().isVisible());
+        for (const QString& line : lines) {
+            type(panel().asked()->entry(), line);
+            QCOMPARE(panel().asked()->trouble(), QString());
+        }
+        QTRY_VERIFY(!panel().isBusy());
+    }
+
+    void openExample(const QString& name) {
+        QVERIFY(window_->openPlan(QString::fromStdString(sourceDir()) + "/examples/" + name + ".plan.toml"));
+    }
+
+    /// The place of the chip that shows the text.
+    std::optional<SeekChips::Place> chip(const QString& text) {
+        const auto& groups = chips().groups();
+        for (std::size_t group = 0; group < groups.size(); ++group) {
+            for (std::size_t i = 0; i < groups[group].chips.size(); ++i) {
+                if (groups[group].chips[i].text == text) {
+                    return SeekChips::Place{group, i};
+                }
+            }
+        }
+        return std::nullopt;
+    }
+    Chip::Look lookOf(const QString& text) {
+        const auto place = chip(text);
+        return chips().groups()[place->group].chips[place->chip].look;
+    }
+    void click(const QString& text) {
+        const auto place = chip(text);
+        QVERIFY2(place.has_value(), text.toUtf8());
+        chips().select(*place);
+        QTest::mouseClick(chips().viewport(), Qt::LeftButton, {}, chips().chipRect(*place).center().toPoint());
+    }
+
+    void drop(const QString& target) {
+        const std::unique_ptr<QMimeData> data(targetData(target));
+        QDragEnterEvent enter({20, 20}, Qt::CopyAction, data.get(), Qt::LeftButton, {});
+        QApplication::sendEvent(chips().viewport(), &enter);
+        QVERIFY(enter.isAccepted());
+        QDropEvent drop({20, 20}, Qt::CopyAction, data.get(), Qt::LeftButton, {});
+        QApplication::sendEvent(chips().viewport(), &drop);
+        QVERIFY(drop.isAccepted());
+    }
+
+    /// Follows the link with that text in the words about why nothing fits, by keys.
+    void followLink(const QString& said, const QString& link) {
+        RefusalView* refusal = panel().refusal();
+        refusal->setFocus();
+        for (int tabs = 0; tabs < 40; ++tabs) {
+            QTest::keyClick(refusal, Qt::Key_Tab);
+            const QTextCursor cursor = refusal->textCursor();
+            if (cursor.selectedText() == link && cursor.block().text().contains(said)) {
+                QTest::keyClick(refusal, Qt::Key_Return);
+                return;
+            }
+        }
+        QFAIL("there is no such link");
+    }
+
+private slots:
+    void itOpensOverTheClocks() {
+        window_->showView("sleep");
+        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
+        QVERIFY(panel().isVisible());
+        QVERIFY(window_->clocks()->isVisible());
+        QVERIFY(panel().asked()->entry()->hasFocus());
+        QVERIFY(!window_->ripplePanel()->isVisible());
+        QVERIFY(panel().y() >= window_->clocks()->viewport()->height() / 2);
+        QTest::keyClick(panel().asked()->entry(), Qt::Key_Escape);
+        QVERIFY(!panel().isVisible());
+        QVERIFY(window_->ripplePanel()->isVisible());
+        QVERIFY(window_->clocks()->hasFocus());
+    }
+
+    void itLeavesWithTheClocks() {
+        ask({"usb = 48 MHz"});
+        window_->showView("board");
+        QVERIFY(!panel().isVisible());
+        QVERIFY(!window_->clocks()->hasGhost());
+    }
+
+    /// A wish typed, taken by Enter, told in the ripple, taken back: all by keys.
+    void fromAWishToATakeByKeysAlone() {
+        ask({"bus_a = 32 MHz", "core = 160 MHz"});
+        QVERIFY(!list().entries().empty());
+        const FoundTake best = list().entries().front()->found;
+        QTest::keyClick(panel().asked()->entry(), Qt::Key_Down);
+        QVERIFY(list().hasFocus());
+        QTest::keyClick(&list(), Qt::Key_Return);
+        QVERIFY(!panel().isVisible());
+        QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(32000000));
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(160000000));
+        QVERIFY(document().take() == best.take);
+        QCOMPARE(document().lastEdit(), QString("seek: bus_a = 32 MHz, core = 160 MHz"));
+        QVERIFY(window_->ripplePanel()->isVisible());
+        QVERIFY(!document().moved().empty());
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier); // one edit
+        QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(40000000));
+        QVERIFY(!document().canUndo());
+    }
+
+    /// What is shown is what the engine finds, in its order.
+    void whatIsShownIsWhatIsFound() {
+        ask({"core at most 160 MHz", "usb = 48 MHz"});
+        const SeekResult result =
+            seek(document().part(), document().plan(), document().plan().active, panel().asked()->question());
+        QCOMPARE(list().entries().size(), result.found.size());
+        QVERIFY(result.found.size() > 5);
+        for (std::size_t i = 0; i < result.found.size(); ++i) {
+            QVERIFY(list().entries()[i]->found == result.found[i]);
+        }
+        QVERIFY(panel().foot().startsWith("Complete: all of "));
+        QVERIFY(result.isComplete());
+    }
+
+    void whatIsWrongIsSaidUnderTheWord() {
+        ask({});
+        type(panel().asked()->entry(), "usd = 48 MHz");
+        QVERIFY2(panel().asked()->trouble().contains("did you mean 'usb'"), panel().asked()->trouble().toUtf8());
+        QCOMPARE(panel().asked()->entry()->text(), QString("usd = 48 MHz")); // it stays to be mended
+        QTest::keyClick(panel().asked()->entry(), Qt::Key_Escape);
+        QCOMPARE(panel().asked()->trouble(), QString());
+        QVERIFY(panel().isVisible());
+    }
+
+    void wrongLines_data() {
+        QTest::addColumn<QString>("line");
+        QTest::addColumn<QString>("said");
+        QTest::newRow("no rate") << "usb = fast"
+                                 << "'fast'";
+        QTest::newRow("zero") << "usb = 0 Hz"
+                              << "above 0";
+        QTest::newRow("nothing may change") << "only"
+                                            << "nothing that may change";
+        QTest::newRow("no such line may change") << "only usd may change"
+                                                 << "did you mean 'usb'";
+        QTest::newRow("an oscillator of the part") << "rcf of 8 MHz"
+                                                   << "is in the part";
+        QTest::newRow("no crystal") << "xtm of 8 apples"
+                                    << "apples";
+    }
+    void wrongLines() {
+        QFETCH(QString, line);
+        QFETCH(QString, said);
+        SeekQuestion question;
+        const auto error = question.enter(line.toStdString(), document().part());
+        QVERIFY(error.has_value());
+        QVERIFY2(QString::fromStdString(sayText(*error)).contains(said), sayText(*error).c_str());
+        QVERIFY(error->position <= line.toStdString().size());
+        QVERIFY(question.isEmpty() && question.mayChange().empty() && !question.crystal());
+    }
+
+    void linesOfEveryKindAreTaken() {
+        ask({"only bus_a, usb may change", "xtm of 8 MHz, 12 MHz", "bus_a at least 20 MHz, if possible", "modem"});
+        const Question question = panel().asked()->question();
+        QCOMPARE(question.mayChange, (std::vector<std::string>{"bus_a", "usb"}));
+        QCOMPARE(question.crystal->rates, (std::vector<Rational>{8000000, 12000000}));
+        QVERIFY(question.wishes.size() == 1 && question.wishes.front().isSoft);
+        QCOMPARE(lookOf("bus_a at least 20 MHz"), Chip::Look::soft);
+        QCOMPARE(lookOf("modem"), Chip::Look::hard);
+        QVERIFY(chip("xtm: any of 2 rates").has_value());
+        const auto scope = chip("usb");
+        QVERIFY(scope.has_value());
+        chips().select(*scope);
+        chips().setFocus();
+        QTest::keyClick(&chips(), Qt::Key_Delete);
+        QCOMPARE(panel().asked()->question().mayChange, std::vector<std::string>{"bus_a"});
+    }
+
+    /// Kept promises are hard at first, broken ones if possible.
+    void promisesHaveTheirStanding() {
+        ask({});
+        QCOMPARE(lookOf("link"), Chip::Look::hard);
+        QCOMPARE(lookOf("modem"), Chip::Look::soft);
+        QCOMPARE(lookOf("budget"), Chip::Look::hard); // an average, which is known once the jobs are played
+        click("link");
+        QCOMPARE(lookOf("link"), Chip::Look::soft);
+        click("link");
+        QCOMPARE(lookOf("link"), Chip::Look::aside);
+        const auto names = promiseNames(document().plan());
+        for (const SoughtPromise& promise : panel().asked()->question().promises) {
+            QVERIFY(names[promise.index] != "link");
+        }
+        click("link");
+        QCOMPARE(lookOf("link"), Chip::Look::hard);
+        QTRY_VERIFY(!panel().isBusy());
+    }
+
+    void chipsByKeys() {
+        ask({"usb = 48 MHz", "core = 160 MHz"});
+        chips().setFocus();
+        QTest::keyClick(&chips(), Qt::Key_Home);
+        QTest::keyClick(&chips(), Qt::Key_Space);
+        QCOMPARE(lookOf("usb = 48 MHz"), Chip::Look::soft);
+        QTest::keyClick(&chips(), Qt::Key_Right);
+        QTest::keyClick(&chips(), Qt::Key_Return); // into the entry, to be changed
+        QCOMPARE(panel().asked()->entry()->text(), QString("core = 160 MHz"));
+        QVERIFY(panel().asked()->entry()->hasFocus());
+        panel().asked()->entry()->clear();
+        type(panel().asked()->entry(), "core at most 120 MHz");
+        QVERIFY(!chip("core = 160 MHz"));
+        QVERIFY(chip("core at most 120 MHz").has_value());
+        chips().setFocus();
+        chips().select(*chip("core at most 120 MHz"));
+        QTest::keyClick(&chips(), Qt::Key_Delete);
+        QVERIFY(!chip("core at most 120 MHz"));
+        QTest::keyClick(&chips(), Qt::Key_Down); // a line further: the promises
+        QCOMPARE(chips().selected()->group, std::size_t(1));
+        QTRY_VERIFY(!panel().isBusy());
+    }
+
+    void preferencesAreDragged() {
+        ask({"core at most 160 MHz"});
+        const auto& prefers = panel().asked()->asked().prefers();
+        QCOMPARE(prefers[0].preference, Preference::changes);
+        chips().select(*chip("few changes"));
+        const QPoint from = chips().chipRect(*chip("few changes")).center().toPoint();
+        const QPoint to = chips().chipRect(*chip("little current")).center().toPoint();
+        QTest::mousePress(chips().viewport(), Qt::LeftButton, {}, from);
+        QMouseEvent move(QEvent::MouseMove, to, chips().viewport()->mapToGlobal(to), Qt::NoButton, Qt::LeftButton, {});
+        QApplication::sendEvent(chips().viewport(), &move);
+        QTest::mouseRelease(chips().viewport(), Qt::LeftButton, {}, to);
+        QCOMPARE(prefers[0].preference, Preference::current);
+        QCOMPARE(prefers[1].preference, Preference::changes);
+        QVERIFY(prefers[0].isUsed && prefers[1].isUsed); // a drag is no click
+        QTRY_VERIFY(!panel().isBusy());
+        const auto& entries = list().entries(); // and the search follows
+        const SeekResult result =
+            seek(document().part(), document().plan(), document().plan().active, panel().asked()->question());
+        QVERIFY(entries.front()->found == result.found.front());
+        chips().setFocus();
+        chips().select(*chip("little current"));
+        QTest::keyClick(&chips(), Qt::Key_Right, Qt::ControlModifier);
+        QCOMPARE(prefers[1].preference, Preference::current);
+        QTest::keyClick(&chips(), Qt::Key_Space);
+        QCOMPARE(panel().asked()->question().prefers, std::vector<Preference>{Preference::changes});
+        QTRY_VERIFY(!panel().isBusy());
+    }
+
+    void clocksAndPromisesAreDroppedIn() {
+        ask({});
+        drop("line/bus_b");
+        QVERIFY(chip("bus_b = 80 MHz").has_value());
+        drop("promise/modem");
+        QCOMPARE(lookOf("modem"), Chip::Look::hard);
+        QTRY_VERIFY(!panel().isBusy());
+        const std::unique_ptr<QMimeData> other(new QMimeData);
+        other->setText("usb");
+        QDragEnterEvent enter({20, 20}, Qt::CopyAction, other.get(), Qt::LeftButton, {});
+        QApplication::sendEvent(chips().viewport(), &enter);
+        QVERIFY(!enter.isAccepted());
+    }
+
+    void aClockIsWishedByKey() {
+        settle();
+        window_->clocks()->select("bus_b");
+        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier | Qt::ShiftModifier);
+        QVERIFY(chip("bus_b = 80 MHz").has_value());
+        QTRY_VERIFY(!panel().isBusy());
+    }
+
+    void locksAreShownAndLifted() {
+        ask({"usb = 40 MHz within 0.1 %", "core = 160 MHz"}); // the divider is locked at 10
+        QCOMPARE(lookOf("pll_b.divide"), Chip::Look::locked);
+        QVERIFY(list().entries().empty());
+        click("link"); // it wants 48 MHz
+        click("link");
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(list().entries().empty());
+        click("pll_b.divide");
+        QCOMPARE(lookOf("pll_b.divide"), Chip::Look::aside);
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(!list().entries().empty());
+        QVERIFY2(list().changesText(0).contains("pll_b"), list().changesText(0).toUtf8());
+        QVERIFY2(list().breaksText(0).contains("link"), list().breaksText(0).toUtf8());
+        click("pll_b.divide");
+        QCOMPARE(lookOf("pll_b.divide"), Chip::Look::locked);
+        QTRY_VERIFY(list().entries().empty() && !panel().isBusy());
+    }
+
+    void whichCrystal() {
+        ask({"core = 96 MHz", "usb = 48 MHz"});
+        for (const char* name : {"core", "log"}) {
+            click(name);
+            click(name);
+        }
+        click("xtm: as fitted");
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(!list().entries().empty());
+        QVERIFY(panel().asked()->question().crystal->rates.size() > 10);
+        const auto& entries = list().entries();
+        const auto other = std::find_if(entries.begin(), entries.end(), [](const auto& each) {
+            return each->found.crystal && each->found.crystal->rate != 20000000;
+        });
+        QVERIFY(other != entries.end());
+        const auto index = static_cast<std::size_t>(other - entries.begin());
+        QVERIFY(list().changesText(index).startsWith("xtm of "));
+        const Rational rate = (*other)->found.crystal->rate;
+        list().select(index);
+        list().setFocus();
+        QTest::keyClick(&list(), Qt::Key_Return);
+        QCOMPARE(findFitted(document().plan().board, "xtm")->rate, rate);
+    }
+
+    void hoverAndSelectionAreShared() {
+        ask({"core at most 160 MHz"});
+        const auto& entries = list().entries();
+        QVERIFY(entries.size() > 3);
+        QVERIFY(window_->clocks()->hasGhost()); // of the selected one
+        QTest::mouseMove(list().viewport(), list().entryRect(2).center().toPoint());
+        QTRY_COMPARE(panel().plot()->hovered(), std::optional<std::size_t>(2));
+        // a mark that lies apart from all others
+        std::size_t apart = 0;
+        qreal most = 0;
+        for (std::size_t i = 1; i < entries.size(); ++i) {
+            qreal least = 1e9;
+            for (std::size_t j = 0; j < entries.size(); ++j) {
+                const QPointF by = panel().plot()->markAt(i) - panel().plot()->markAt(j);
+                least = i == j ? least : std::min(least, std::hypot(by.x(), by.y()));
+            }
+            apart = least > most ? i : apart;
+            most = std::max(most, least);
+        }
+        QVERIFY(most > 3);
+        QWidget* plot = panel().plot()->childAt(panel().plot()->markAt(apart).toPoint());
+        QVERIFY(plot != nullptr);
+        const QPoint at = panel().plot()->markAt(apart).toPoint();
+        QTest::mouseMove(plot, at);
+        QTRY_COMPARE(list().hovered(), std::optional(apart));
+        QTest::mouseClick(plot, Qt::LeftButton, {}, at);
+        QCOMPARE(list().selected(), apart);
+        QTest::mouseDClick(plot, Qt::LeftButton, {}, at);
+        QVERIFY(!panel().isVisible());
+        QVERIFY(document().canUndo());
+    }
+
+    /// Exact stands below all errors, and nothing lies left of and below the front.
+    void theFrontIsTheBest() {
+        ask({"core at most 160 MHz", "bus_a at least 20 MHz"});
+        const auto& entries = list().entries();
+        const auto& front = panel().plot()->front();
+        QVERIFY(!front.empty());
+        for (std::size_t i = 0; i < entries.size(); ++i) {
+            const Score& score = entries[i]->found.score;
+            for (std::size_t j = 0; j < entries.size(); ++j) {
+                if (score.ratios.empty() && !entries[j]->found.score.ratios.empty()) {
+                    QVERIFY(panel().plot()->markAt(i).y() > panel().plot()->markAt(j).y());
+                }
+            }
+            const bool isBeaten = std::any_of(front.begin(), front.end(), [&](std::size_t f) {
+                const QPointF best = panel().plot()->markAt(f);
+                const QPointF mark = panel().plot()->markAt(i);
+                return best.x() <= mark.x() && best.y() >= mark.y();
+            });
+            QVERIFY(isBeaten); // by itself where it is on the front
+        }
+    }
+
+    void aHoveredTakeIsShownInHollowNeedles() {
+        ask({"bus_a = 32 MHz"});
+        QVERIFY(window_->clocks()->hasGhost());
+        const QImage with = window_->clocks()->picture().toImage();
+        QTest::keyClick(&list(), Qt::Key_Escape);
+        QVERIFY(!window_->clocks()->hasGhost());
+        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier); // the same is asked still
+        QVERIFY(chip("bus_a = 32 MHz").has_value());
+        QTRY_VERIFY(window_->clocks()->hasGhost());
+        QTRY_VERIFY(!panel().isBusy());
+        QCOMPARE(window_->clocks()->picture().toImage(), with);
+        window_->clocks()->showGhost(nullptr);
+        QVERIFY(window_->clocks()->picture().toImage() != with);
+    }
+
+    void anEntryUnfoldsIntoItsEquals() {
+        ask({"core = 80 MHz"});
+        for (const char* name : {"core", "link"}) {
+            click(name);
+            click(name);
+        }
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(!list().entries().empty());
+        list().setFocus();
+        QTest::keyClick(&list(), Qt::Key_Right);
+        QVERIFY(list().isUnfolded());
+        const SeekResult same = unfold(document().part(), document().plan(), document().plan().active,
+                                       panel().asked()->question(), list().entries()[0]->found, kMostEquals);
+        QVERIFY(same.found.size() > 1);
+        const qreal before = list().entryRect(0).height();
+        QTRY_VERIFY(list().entryRect(0).height() > before || same.found.size() == 2);
+        QTRY_VERIFY((QTest::keyClick(&list(), Qt::Key_Down), list().selectedEqual() == 1));
+        const FoundTake equal = *list().selectedTake();
+        QVERIFY(!(equal.take == list().entries()[0]->found.take));
+        QCOMPARE(equal.rates, list().entries()[0]->found.rates);
+        QTest::keyClick(&list(), Qt::Key_Return);
+        QVERIFY(document().take() == equal.take);
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(80000000));
+    }
+
+    void aTakeIsAdded() {
+        ask({"bus_a = 32 MHz"});
+        const std::size_t before = document().plan().takes.size();
+        list().setFocus();
+        QTest::keyClick(&list(), Qt::Key_Return, Qt::ShiftModifier);
+        QCOMPARE(document().plan().takes.size(), before + 1);
+        QCOMPARE(document().plan().active, std::string("A"));
+        QVERIFY(panel().isVisible());
+        QVERIFY2(panel().foot().startsWith("Take C is added"), panel().foot().toUtf8());
+        const Figures figures = document().figuresOfTake("C");
+        QCOMPARE(figures.findLine("bus_a")->hertz->nominal, Rational(32000000));
+        QTRY_VERIFY(!panel().isBusy());
+        QTest::mouseClick(panel().newButton(), Qt::LeftButton);
+        QCOMPARE(document().plan().takes.size(), before + 2);
+        QTRY_VERIFY(!panel().isBusy());
+    }
+
+    /// What collides, with a way to lift it, and the nearest that can be had.
+    void whyNothingFits() {
+        ask({"usb = 48 MHz", "bus_a = 37 MHz"});
+        QVERIFY(list().entries().empty());
+        QVERIFY(panel().refusal()->isVisible());
+        QVERIFY(!panel().takeButton()->isEnabled());
+        const QString said = panel().refusal()->toPlainText();
+        QVERIFY2(said.contains("can't be kept together"), said.toUtf8());
+        QVERIFY2(said.contains("bus_a = 37 MHz lift"), said.toUtf8());
+        QCOMPARE(panel().foot(), QString("Complete: no take keeps all of this."));
+        const NodeIndex bus = *document().part().findNode("bus_a");
+        QVERIFY(window_->clocks()->markedRows().contains(bus));
+        const QRectF row = window_->clocks()->layoutOfRows().rowRect(*window_->clocks()->layoutOfRows().rowOf(bus));
+        const int scrolled = window_->clocks()->verticalScrollBar()->value();
+        QVERIFY(row.top() >= scrolled && row.bottom() <= scrolled + window_->clocks()->viewport()->height());
+        // the nearest, by keys
+        followLink("bus_a = 37 MHz:", "wish this");
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(!list().entries().empty());
+        QVERIFY(!chip("bus_a = 37 MHz"));
+        QVERIFY(window_->clocks()->markedRows().empty());
+    }
+
+    void whatCollidesIsLifted() {
+        ask({"bus_a = 37 MHz"});
+        followLink("bus_a = 37 MHz", "lift");
+        QCOMPARE(lookOf("bus_a = 37 MHz"), Chip::Look::aside);
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(!list().entries().empty());
+        click("bus_a = 37 MHz");
+        QCOMPARE(lookOf("bus_a = 37 MHz"), Chip::Look::hard);
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(list().entries().empty());
+    }
+
+    void aLimitIsLifted() {
+        ask({"bus_a = 80 MHz", "core = 160 MHz"}); // at most 50 MHz
+        QVERIFY(list().entries().empty());
+        followLink("the limits of bus_a", "lift");
+        QVERIFY(chip("the limits of bus_a").has_value());
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(!list().entries().empty());
+        QVERIFY2(list().breaksText(0).contains("the limits of bus_a"), list().breaksText(0).toUtf8());
+        click("the limits of bus_a");
+        QVERIFY(!chip("the limits of bus_a"));
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(list().entries().empty());
+    }
+
+    /// A rate that its row can't reach opens Seek with it, and the row keeps the keys.
+    void aTypedRateIsSought() {
+        settle();
+        typeControl("bus_a", "32M"); // this it can
+        QVERIFY(window_->seek() == nullptr);
+        document().undo();
+        typeControl("bus_a", "48M");
+        QVERIFY(window_->seek() != nullptr && panel().isVisible());
+        QVERIFY(chip("bus_a = 48 MHz").has_value());
+        QVERIFY(window_->clocks()->editor()->hasFocus());
+        QVERIFY(window_->clocks()->trouble()->isVisible()); // with the nearest that it can
+        QApplication::processEvents();
+        QVERIFY(window_->clocks()->editor()->isVisible());
+        const QRectF row = window_->clocks()->layoutOfRows().rowRect(
+            *window_->clocks()->layoutOfRows().rowOf(*document().part().findNode("bus_a")));
+        const QRect viewport = window_->clocks()->viewport()->rect();
+        QVERIFY(viewport.contains(window_->clocks()->editor()->geometry()));
+        QVERIFY(std::abs(window_->clocks()->editor()->y() - row.top() + window_->clocks()->verticalScrollBar()->value()) < 4);
+        QTRY_VERIFY(!panel().isBusy());
+        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Return); // again: it is meant
+        QVERIFY(!window_->clocks()->editor()->isVisible());
+        QVERIFY(list().hasFocus() || panel().refusal()->hasFocus());
+        QTest::keyClick(QApplication::focusWidget(), Qt::Key_Escape);
+        QVERIFY(!panel().isVisible());
+    }
+
+    void aBrokenPromiseIsSought() {
+        settle();
+        window_->promises()->cards()->select("modem");
+        QTRY_VERIFY(window_->workings()->toPlainText().contains("seek a take that keeps it"));
+        window_->workings()->setFocus();
+        for (int tabs = 0; tabs < 40 && window_->workings()->textCursor().selectedText() != "seek a take that keeps it"; ++tabs) {
+            QTest::keyClick(window_->workings(), Qt::Key_Tab);
+        }
+        QTest::keyClick(window_->workings(), Qt::Key_Return);
+        QVERIFY(window_->seek() != nullptr && panel().isVisible());
+        QCOMPARE(lookOf("modem"), Chip::Look::hard);
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(!list().entries().empty());
+        QTest::mouseClick(panel().takeButton(), Qt::LeftButton);
+        QCOMPARE(stateOf("modem"), State::kept);
+        for (const PromiseFigure& promise : document().figures().promises) {
+            QVERIFY2(promise.state != State::broken, promise.name.c_str());
+        }
+        // kept, there is nothing to be sought
+        window_->promises()->cards()->select("modem");
+        QTest::qWait(200);
+        QVERIFY(!window_->workings()->toPlainText().contains("seek a take"));
+    }
+
+    void itFollowsThePlan() {
+        ask({"bus_a = 32 MHz"});
+        const FoundEntries before = list().entries();
+        document().edit("core slower", [](Plan& plan) { choiceOf(plan, plan.active, "pll_a").divide = Rational(6); });
+        QTRY_VERIFY(!panel().isBusy() && !(list().entries() == before));
+        for (const auto& entry : list().entries()) {
+            QCOMPARE(entry->figures.figures.findLine("bus_a")->hertz->nominal, Rational(32000000));
+        }
+        document().edit("usb pinned", [](Plan& plan) {
+            plan.promises.push_back({"slow: bus_b runs at most 80 MHz", *readPromiseLine("slow: bus_b runs at most 80 MHz")});
+        });
+        QVERIFY(chip("slow").has_value());
+        document().undo();
+        QVERIFY(!chip("slow"));
+        QTRY_VERIFY(!panel().isBusy());
+    }
+
+    void nothingIsAsked() {
+        document().edit("no promises", [](Plan& plan) { plan.promises.clear(); });
+        settle();
+        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
+        QVERIFY(!panel().isBusy());
+        QVERIFY(list().entries().empty());
+        QCOMPARE(panel().foot(), QString());
+        QVERIFY(!panel().takeButton()->isEnabled());
+        QTest::keyClick(panel().asked()->entry(), Qt::Key_Return); // to the answers, of which there are none
+        QVERIFY(list().hasFocus());
+        QTest::keyClick(&list(), Qt::Key_Return);
+        QVERIFY(!document().canRedo());
+        QVERIFY(panel().isVisible());
+    }
+
+    /// A search that takes seconds: it tells how far it is, the keys go on, and it is cancelled.
+    void itRunsBesideTheKeys() {
+        openExample("spindle-balancer");
+        settle();
+        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
+        QTRY_VERIFY(panel().progress().contains("routes done"));
+        QVERIFY(panel().isBusy());
+        QVERIFY(panel().cancelButton()->isVisible());
+        QTest::keyClicks(panel().asked()->entry(), "core at le");
+        QCOMPARE(panel().asked()->entry()->text(), QString("core at le"));
+        QVERIFY(panel().isBusy());
+        QTest::mouseClick(panel().cancelButton(), Qt::LeftButton);
+        QVERIFY(!panel().isBusy());
+        QVERIFY(!panel().cancelButton()->isVisible());
+        QVERIFY(!list().entries().empty() ? panel().foot().startsWith("Cancelled") : true);
+        // what is asked next is searched again
+        QTest::keyClicks(panel().asked()->entry(), "ast 1 MHz");
+        QTest::keyClick(panel().asked()->entry(), Qt::Key_Return);
+        QVERIFY(panel().isBusy());
+    }
+
+    void theWindowClosesWhileItRuns() {
+        openExample("spindle-balancer");
+        settle();
+        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
+        QTest::qWait(50);
+        QVERIFY(panel().isBusy());
+        window_->close(); // and is taken down right after this
+        QVERIFY(!window_->isVisible());
+    }
+
+    void anotherPlanIsOpened() {
+        ask({"usb = 48 MHz", "bus_a = 32 MHz"});
+        openExample("spindle-balancer");
+        settle();
+        for (const auto& each : panel().asked()->asked().wishes()) { // of lines that it has
+            QVERIFY(document().part().findNode(each.wish.line).has_value());
+        }
+        QTest::keyClick(&list(), Qt::Key_Escape);
+        QVERIFY(!panel().isBusy());
+    }
+
+    /// With a font a third larger everything still has its place.
+    void nothingIsCut() {
+        const QFont before = QApplication::font();
+        QFont larger = before;
+        larger.setPointSizeF(before.pointSizeF() * 4 / 3);
+        QApplication::setFont(larger);
+        ask({"usb = 48 MHz", "core at most 160 MHz"});
+        QApplication::processEvents();
+        for (QWidget* each : {static_cast<QWidget*>(panel().takeButton()), static_cast<QWidget*>(panel().newButton()),
+                              static_cast<QWidget*>(panel().closeButton()), static_cast<QWidget*>(panel().asked()->entry())}) {
+            QVERIFY(each->width() >= each->sizeHint().width() || each == panel().asked()->entry());
+            QVERIFY(panel().rect().contains(QRect(each->mapTo(&panel(), QPoint()), each->size())));
+        }
+        QVERIFY(list().viewport()->height() > 100);
+        QVERIFY(window_->rect().contains(QRect(panel().mapTo(window_.get(), QPoint()), panel().size())));
+        for (std::size_t group = 0; group < chips().groups().size(); ++group) {
+            for (std::size_t i = 0; i < chips().groups()[group].chips.size(); ++i) {
+                const QRectF rect = chips().chipRect({group, i});
+                QVERIFY(rect.left() >= 0 && rect.right() <= chips().viewport()->width());
+            }
+        }
+        QApplication::setFont(before);
+    }
+};
+
+QTEST_MAIN(AppSeek)
+#include "app_seek.moc"
