@@ -34,6 +34,8 @@ public:
     void fold();
     /// The settings that are equal to the selected entry, itself first; none while they are looked for.
     void showEquals(const std::vector<FoundTake>& equals, bool areAll);
+    /// Of the unfolded entry, without itself.
+    const std::vector<FoundTake>& equals() const { return equals_; }
     /// The equal setting that is selected; 0 is the entry itself.
     std::size_t selectedEqual() const { return equal_; }
 

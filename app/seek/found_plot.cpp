@@ -78,6 +78,7 @@ FoundPlot::FoundPlot(QWidget* parent) : QWidget(parent), plot_(new QCustomPlot(t
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addWidget(plot_);
     setAccessibleName(tr("Worst error against current"));
+    plot_->setMinimumSize(80, 60); // it can draw on nothing smaller
     plot_->setFocusPolicy(Qt::NoFocus);
     plot_->installEventFilter(this);
     plot_->setMouseTracking(true);

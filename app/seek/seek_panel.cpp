@@ -257,6 +257,9 @@ void SeekPanel::cancel() {
     if (background_.isBusy()) {
         background_.stop();
         isCancelled_ = true;
+        if (cancel_->hasFocus()) { // it goes
+            focusFound();
+        }
         if (isStale_) {
             showEntries({});
         }
