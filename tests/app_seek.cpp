@@ -16,6 +16,8 @@
 #include <QLabel>
 #include <QScrollBar>
 #include <QTextBlock>
+#include <QTimer>
+#include <QWindow>
 
 #include <cmath>
 
@@ -288,6 +290,38 @@ private slots:
         QDragEnterEvent enter({20, 20}, Qt::CopyAction, other.get(), Qt::LeftButton, {});
         QApplication::sendEvent(chips().viewport(), &enter);
         QVERIFY(!enter.isAccepted());
+    }
+
+    /// A row and a card are really dragged over the chips and let go there.
+    void rowsAndCardsAreDragged() {
+        if (QGuiApplication::platformName() == "offscreen") {
+            QSKIP("nothing can be dragged without a display");
+        }
+        ask({});
+        QWindow* window = window_->windowHandle();
+        const QPoint over = chips().viewport()->mapTo(window_.get(), QPoint(30, 30));
+        const auto drag = [&](QWidget* viewport, const QPoint& from) {
+            const QPoint start = viewport->mapTo(window_.get(), from);
+            QTimer::singleShot(0, window, [=] { QTest::mouseMove(window, over - QPoint(4, 4)); });
+            QTimer::singleShot(60, window, [=] { QTest::mouseMove(window, over); });
+            QTimer::singleShot(120, window, [=] { QTest::mouseRelease(window, Qt::LeftButton, {}, over); });
+            QTest::mousePress(window, Qt::LeftButton, {}, start);
+            QTest::mouseMove(window,
+                             start + QPoint(QApplication::startDragDistance() + 4, 0)); // does not come back until it is let go
+            QTest::qWait(200);
+        };
+        ClocksView* clocks = window_->clocks();
+        const QRectF row = clocks->layoutOfRows().rowRect(*clocks->layoutOfRows().rowOf(*document().part().findNode("pll_a")));
+        const int y = static_cast<int>(row.top() + 6) - clocks->verticalScrollBar()->value();
+        drag(clocks->viewport(), {60, y});
+        QVERIFY(chip("pll_a = 160 MHz").has_value());
+        QVERIFY(!document().canUndo()); // the row itself stays
+        const auto names = promiseNames(document().plan());
+        const auto modem = static_cast<std::size_t>(std::find(names.begin(), names.end(), "modem") - names.begin());
+        QCOMPARE(lookOf("modem"), Chip::Look::soft);
+        drag(window_->promises()->cards()->viewport(), window_->promises()->cards()->cardRect(modem).center());
+        QCOMPARE(lookOf("modem"), Chip::Look::hard);
+        QTRY_VERIFY(!panel().isBusy());
     }
 
     void aClockIsWishedByKey() {

@@ -1,4 +1,5 @@
 #include "derive/derive.h"
+#include "evaluate/evaluate.h"
 #include "seek/conflict.h"
 #include "support.h"
 
@@ -432,6 +433,64 @@ private slots:
         QVERIFY(!counts.empty());
         QCOMPARE(counts.front(), std::size_t(1));
         QCOMPARE(counts.back(), result.found.size());
+    }
+
+    /// With very many routes too what can be kept altogether comes before what misses something.
+    void whatMayBeMissedIsKeptWhereItCanBe() {
+        const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/spindle-balancer.plan.toml", {sourceDir() + "/parts"});
+        const Figures figures = evaluate(*loaded.part, *loaded.plan, loaded.plan->active);
+        Question question;
+        std::size_t soft = 0;
+        for (std::size_t i = 0; i < loaded.plan->promises.size(); ++i) {
+            const bool isBroken = figures.promises[i].state == State::broken;
+            question.promises.push_back({i, isBroken});
+            soft += isBroken ? 1 : 0;
+        }
+        QVERIFY(soft > 0);
+        question.most = 3;
+        SeekControl control;
+        control.mostSteps = 200000;
+        const SeekResult result = seek(*loaded.part, *loaded.plan, loaded.plan->active, question, control);
+        QVERIFY(!result.found.empty());
+        for (const FoundTake& found : result.found) {
+            QCOMPARE(found.score.broken, 0);
+            const Figures got = evaluate(*loaded.part, withFound(*loaded.plan, found), found.take.name);
+            for (const PromiseFigure& promise : got.promises) {
+                QVERIFY2(promise.state != State::broken, promise.name.c_str());
+            }
+        }
+    }
+
+    /// A limit, a rule or a lock that is lifted lets through what it held.
+    void whatIsLiftedDoesNotHold() {
+        LoadedPlan loaded = orchard();
+        const auto best = [&](const std::vector<std::string>& wishes, const std::vector<Lifted>& lifted) {
+            Question question = asking(*loaded.part, wishes);
+            question.lifted = lifted;
+            return seek(*loaded.part, *loaded.plan, "A", question);
+        };
+        const std::vector<std::string> wishes{"bus_a = 80 MHz", "core = 160 MHz"};
+        QVERIFY(best(wishes, {}).found.empty());
+        QVERIFY(best(wishes, {{Lifted::Kind::limit, "core"}}).found.empty()); // not that one
+        const SeekResult limit = best(wishes, {{Lifted::Kind::limit, "bus_a"}});
+        QVERIFY(!limit.found.empty());
+        const Figures figures = derive(*loaded.part, withFound(*loaded.plan, limit.found.front()), "A");
+        QCOMPARE(figures.findLine("bus_a")->hertz->nominal, Rational(80000000));
+        QCOMPARE(figures.findLine("bus_a")->state, State::broken); // and it is said
+        const std::vector<std::string> locked{"pll_b = 40 MHz", "core = 160 MHz"};
+        QVERIFY(best(locked, {}).found.empty());
+        QVERIFY(!best(locked, {{Lifted::Kind::lock, "pll_b.divide"}}).found.empty());
+        // what the conflict names can be lifted by that very name
+        const Question question = asking(*loaded.part, locked);
+        const Space space = spaceOf(*loaded.part, *loaded.plan, "A", question);
+        const auto refusal = whyNone(space, {false, false, true});
+        QVERIFY(refusal && !refusal->lifts.empty());
+        for (const Demanded& each : refusal->lifts) {
+            const auto lifted = liftedOf(space, each);
+            QVERIFY(lifted.has_value());
+            QVERIFY2(!best(locked, {*lifted}).found.empty(), sayDemanded(space, each).c_str());
+        }
+        QVERIFY(!liftedOf(space, {Demanded::Kind::wish, 0}).has_value());
     }
 
     void howFarItIsIsTold() {

@@ -14,6 +14,7 @@ namespace wisetick::app {
 
 namespace {
 
+constexpr int kDigits = 4;
 constexpr qreal kMark = 9;
 constexpr qreal kNear = 12; ///< pixels from a mark that still mean it
 
@@ -23,21 +24,21 @@ QString shareText(int power) {
     return percent < 0.01 ? QString::fromUtf8("10%1 %").arg(QString::number(power + 2)) : QString::number(percent) + " %";
 }
 
-/// A round step that cuts a stretch into two to four.
-double roundStep(double stretch) {
-    const double power = std::pow(10.0, std::floor(std::log10(stretch / 2)));
-    for (const double step : {5.0, 2.0}) {
-        if (stretch / (step * power) >= 2) {
+/// The least round step that cuts a stretch into no more than so many.
+double roundStep(double stretch, double most) {
+    const double power = std::pow(10.0, std::floor(std::log10(stretch / most)));
+    for (const double step : {1.0, 2.0, 5.0}) {
+        if (stretch / (step * power) <= most) {
             return step * power;
         }
     }
-    return power;
+    return 10 * power;
 }
 
 QString ampereText(double ampere) {
     constexpr double kPico = 1e12;
     return QString::fromStdString(
-        printQuantity(Rational(std::llround(ampere * kPico), static_cast<std::int64_t>(kPico)), Unit::ampere));
+        printQuantity(Rational(std::llround(ampere * kPico), static_cast<std::int64_t>(kPico)), Unit::ampere, kDigits));
 }
 
 } // namespace
@@ -174,9 +175,10 @@ void FoundPlot::layOut() {
     const double middle = (least + most) / 2;
     const double stretch = std::max({most - least, middle * 0.02, 1e-9});
     const QSharedPointer<QCPAxisTickerText> currents(new QCPAxisTickerText);
-    const double step = roundStep(stretch * 1.2);
     const double from = middle - stretch * 0.6;
     const double to = middle + stretch * 0.6;
+    const double labels = plot_->axisRect()->width() / (textWidth(Face::small, ampereText(to)) + 24); // that find room
+    const double step = roundStep(to - from, std::clamp(labels, 1.0, 4.0));
     const bool isKnown = std::any_of(points_.begin(), points_.end(), [](const Point& point) { return point.isKnown; });
     for (double tick = std::ceil(from / step) * step; isKnown && tick <= to; tick += step) {
         currents->addTick(tick, ampereText(tick));
@@ -262,8 +264,8 @@ bool FoundPlot::eventFilter(QObject* watched, QEvent* event) {
     if (watched != plot_) {
         return QWidget::eventFilter(watched, event);
     }
-    if (event->type() == QEvent::Show) {
-        replot();
+    if (event->type() == QEvent::Show || event->type() == QEvent::Resize) {
+        layOut(); // what finds room may be other labels
     } else if (event->type() == QEvent::MouseMove || event->type() == QEvent::Leave) {
         const auto entry =
             event->type() == QEvent::Leave ? std::nullopt : entryNear(static_cast<QMouseEvent*>(event)->position());

@@ -261,7 +261,7 @@ bool SeekChips::viewportEvent(QEvent* event) {
     if (event->type() == QEvent::ToolTip) {
         const auto* help = static_cast<QHelpEvent*>(event);
         const auto place = placeAt(help->pos());
-        const QString tip = place ? chipAt(*place).tip : QString();
+        const QString tip = place ? QStringList{chipAt(*place).text, chipAt(*place).tip}.join(": ") : QString();
         tip.isEmpty() ? QToolTip::hideText() : QToolTip::showText(help->globalPos(), tip, this);
         return true;
     }

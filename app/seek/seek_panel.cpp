@@ -41,6 +41,7 @@ SeekPanel::SeekPanel(Document& document, QWidget* parent) : QWidget(parent), doc
     head->setSpacing(10);
     head->addWidget(title_);
     head->addWidget(hint_, 1);
+    head->addStretch();
     head->addWidget(progress_);
     head->addWidget(cancel_);
     asked_ = new AskedColumn(document_);
@@ -285,6 +286,8 @@ void SeekPanel::showEntries(const FoundEntries& entries) {
 void SeekPanel::sayState() {
     const bool isBusy = background_.isBusy();
     cancel_->setVisible(isBusy);
+    hint_->setVisible(!isBusy); // or it would be cut
+    progress_->setVisible(isBusy);
     progress_->setText(isBusy ? tr("looking: %1 routes done, %2 wait, %3 settings")
                                     .arg(progressed_.routesDone)
                                     .arg(progressed_.routesWaiting)

@@ -141,13 +141,63 @@ std::optional<std::int64_t> stepsToSeeOneCollide(const Space& space, const SeekC
     return std::nullopt;
 }
 
+/// The take as it is, where it keeps all that it must.
+std::optional<FoundTake> presentTake(const Space& space) {
+    Space still = space;
+    for (SpaceNode& node : still.nodes) {
+        node.isInScope = false;
+    }
+    still.mayChangeTier = false;
+    still.crystalNode.reset();
+    Effort effort;
+    const std::vector<Whole> wholes = bestTakes(still, allInForce(still), effort, true, 1);
+    if (wholes.empty()) {
+        return std::nullopt;
+    }
+    FoundTake found = foundTake(space, wholes.front());
+    return keepsLate(space, found) ? std::optional(std::move(found)) : std::nullopt;
+}
+
+constexpr std::int64_t kQuickSteps = 20000;
+
+SeekResult search(const Space& space, bool isFolded, std::size_t most, const SeekControl& control);
+
+/// The best takes that miss nothing of what may be missed, where one is soon met: no other is better.
+std::optional<SeekResult> searchWithoutMisses(const Space& space, std::size_t most, const SeekControl& control) {
+    Question all = space.question;
+    bool isAnySoft = false;
+    const auto harden = [&](auto& asked) {
+        isAnySoft = isAnySoft || asked.isSoft;
+        asked.isSoft = false;
+    };
+    std::for_each(all.wishes.begin(), all.wishes.end(), harden);
+    std::for_each(all.promises.begin(), all.promises.end(), harden);
+    if (!isAnySoft) {
+        return std::nullopt;
+    }
+    const Space strict = spaceOf(*space.part, space.plan, space.take, all);
+    Effort effort = effortFor(control, kQuickSteps);
+    if (!anyTake(strict, allInForce(strict), effort)) {
+        return std::nullopt;
+    }
+    SeekResult result = search(strict, true, most, control);
+    return result.found.empty() ? std::nullopt : std::optional(std::move(result));
+}
+
 /// Where there are very many routes, first those that leave kept promises on their inputs: what is found there is soon found.
 SeekResult search(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
     constexpr double kManyRoutes = 8; // a power of ten
     if (!isFolded || routesIn(space) < kManyRoutes) {
         return searchIn(space, isFolded, most, control);
     }
-    constexpr std::int64_t kQuickSteps = 20000;
+    const auto tell = [&](const std::vector<FoundTake>& found) {
+        if (control.onFound && !found.empty()) {
+            control.onFound(found);
+        }
+    };
+    if (const auto present = presentTake(space)) {
+        tell({*present});
+    }
     Effort effort = effortFor(control, kQuickSteps);
     std::optional<Whole> known = anyTake(space, allInForce(space), effort);
     std::optional<std::int64_t> stepsToNone;
@@ -162,13 +212,12 @@ SeekResult search(const Space& space, bool isFolded, std::size_t most, const See
         none.settings = countOfSettings(space);
         return none;
     }
-    const auto tell = [&](const std::vector<FoundTake>& found) {
-        if (control.onFound && !found.empty()) {
-            control.onFound(found);
-        }
-    };
     if (known && keepsLate(space, foundTake(space, *known))) {
         tell({foundTake(space, *known)});
+    }
+    if (auto strict = searchWithoutMisses(space, most, control);
+        strict && (strict->found.size() == most || !strict->isComplete())) {
+        return *strict;
     }
     const std::optional<Space> narrow = narrowed(space);
     SeekResult first;
