@@ -3,15 +3,22 @@
 
 #include "clocks/clocks_view.h"
 #include "promises/promises_column.h"
+#include "seek/asked_column.h"
+#include "seek/found_list.h"
+#include "seek/seek_chips.h"
+#include "seek/seek_panel.h"
 #include "shell/main_window.h"
 
 #include <QApplication>
 #include <QFile>
+#include <QKeyEvent>
+#include <QLineEdit>
 #include <QScrollBar>
 #include <QTemporaryDir>
 
 #include <benchmark/benchmark.h>
 
+#include <chrono>
 #include <iostream>
 #include <memory>
 
@@ -157,6 +164,81 @@ void laneEditToPainted(benchmark::State& state) {
     }
 }
 
+/// The largest example with Seek open.
+MainWindow& seeking() {
+    static MainWindow* const shown = [] {
+        const std::string source = WISETICK_SOURCE_DIR;
+        auto* made = new MainWindow(wisetick::Shelf{source + "/parts"}); // outlives the application
+        made->resize(1280, 800);
+        made->show();
+        made->openPlan(QString::fromStdString(source + "/examples/spindle-balancer.plan.toml"));
+        while (!made->document().figures().rhythm) {
+            QApplication::processEvents();
+        }
+        return made;
+    }();
+    shown->openSeek();
+    return *shown;
+}
+
+/// A key into the line of a wish until it is painted, while a search of some seconds runs beside it; with what it tells
+/// meanwhile.
+void keyWhileSeeking(benchmark::State& state) {
+    MainWindow& shown = seeking();
+    double longest = 0;
+    for (auto _ : state) {
+        if (!shown.seek()->isBusy()) {
+            state.PauseTiming();
+            shown.seek()->end();
+            shown.openSeek();
+            state.ResumeTiming();
+        }
+        const auto start = std::chrono::steady_clock::now();
+        QApplication::processEvents();
+        QKeyEvent press(QEvent::KeyPress, Qt::Key_A, {}, "a");
+        QApplication::sendEvent(shown.seek()->asked()->entry(), &press);
+        shown.seek()->repaint();
+        longest = std::max(longest, std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count());
+    }
+    shown.seek()->asked()->entry()->clear();
+    state.counters["longest_ms"] = longest * 1000;
+}
+
+/// A tag that is pressed: the old search is told to stop, the new one begins, all is painted.
+void askAnew(benchmark::State& state) {
+    MainWindow& shown = seeking();
+    for (auto _ : state) {
+        emit shown.seek()->asked()->chips()->pressed(1, 0);
+        shown.repaint();
+        state.PauseTiming(); // as if by hand
+        const auto start = std::chrono::steady_clock::now();
+        while (std::chrono::steady_clock::now() - start < std::chrono::milliseconds(200)) {
+            QApplication::processEvents();
+        }
+        state.ResumeTiming();
+    }
+    shown.seek()->end();
+}
+
+/// Another found take selected: its needles, its changes and its mark are painted.
+void selectFound(benchmark::State& state) {
+    MainWindow& shown = seeking();
+    while (shown.seek()->isBusy()) {
+        QApplication::processEvents();
+    }
+    FoundList* list = shown.seek()->list();
+    std::size_t entry = 0;
+    for (auto _ : state) {
+        entry = (entry + 1) % std::max<std::size_t>(1, list->entries().size());
+        list->select(entry);
+        shown.repaint();
+    }
+    shown.seek()->end();
+}
+
+BENCHMARK(keyWhileSeeking)->Unit(benchmark::kMillisecond);
+BENCHMARK(askAnew)->Unit(benchmark::kMillisecond)->Iterations(20);
+BENCHMARK(selectFound)->Unit(benchmark::kMillisecond);
 BENCHMARK(laneEditToPainted)->Unit(benchmark::kMillisecond);
 BENCHMARK(editOfTheExample)->Unit(benchmark::kMillisecond);
 BENCHMARK(paintClocks)->Unit(benchmark::kMillisecond);

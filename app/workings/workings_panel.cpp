@@ -4,7 +4,6 @@
 #include "derive/way_there.h"
 #include "derive/workings_of.h"
 #include "evaluate/evaluate.h"
-#include "evaluate/nearest_allowed.h"
 #include "evaluate/ripple.h"
 #include "evaluate/sleep_order.h"
 #include "evaluate/wake_timers.h"
@@ -15,6 +14,7 @@
 #include "plan/job_line.h"
 #include "quantity/quantity_print.h"
 #include "workings/number_links.h"
+#include "workings/target_ways.h"
 
 #include <QApplication>
 #include <QClipboard>
@@ -464,46 +464,25 @@ QString WorkingsPanel::jobHtml(const Job& job) {
     return html;
 }
 
-/// Looked for only when the window has been still for a moment: it takes a hundred derivations.
+/// Looked for beside the interface, when the window has been still for a moment: it takes a hundred derivations.
 void WorkingsPanel::findWaysOut() {
-    ways_.clear();
-    const auto& promises = document_.figures().promises;
-    for (std::size_t i = 0; document_.isOpen() && i < promises.size(); ++i) {
-        const bool isMeant = target_ == "promise/" + text(promises[i].name);
-        if (isMeant && (promises[i].state == State::broken || promises[i].state == State::strained)) {
-            ways_ = waysOut(document_.part(), document_.plan(), document_.plan().active, i, 4);
-        }
+    if (!document_.isOpen()) {
+        return;
     }
-    const auto mode = target_.startsWith("mode/") && document_.isOpen()
-                          ? document_.part().findMode(target_.section('/', 1).toStdString())
-                          : std::nullopt;
-    if (mode) {
-        ways_ = waysToWakeSooner(document_.part(), document_.plan(), document_.plan().active, *mode);
-    }
-    const auto node = target_.startsWith("line/") && document_.isOpen()
-                          ? document_.part().findNode(target_.section('/', 1).toStdString())
-                          : std::nullopt;
-    if (node && document_.figures().lines[*node].hertz && document_.figures().lines[*node].state != State::kept) {
-        ways_ = waysOutOfLimit(document_.part(), document_.plan(), document_.plan().active, *node, 4);
-    }
-    if (node) {
-        // what a choice that the part does not allow could be, here or where the missing rate begins
-        NodeIndex first = *node;
-        const auto& lines = document_.figures().lines;
-        while (!lines[first].hertz && lines[first].parent && !lines[*lines[first].parent].hertz) {
-            first = *lines[first].parent;
-        }
-        std::vector<WayOut> allowed =
-            nearestAllowed(document_.part(), document_.plan(), document_.plan().active, lines[first].id);
-        ways_.insert(ways_.begin(), allowed.begin(), allowed.end());
-    }
-    areWaysSought_ = true;
-    if (!ways_.empty() || target_.startsWith("promise/")) {
-        render();
-    }
+    finding_.start([this, part = document_.part(), plan = document_.plan(), figures = document_.figures(),
+                    target = target_](const std::stop_token& token) -> std::function<void()> {
+        return [this, ways = waysOutOf(part, plan, figures, target, token)] {
+            ways_ = ways;
+            areWaysSought_ = true;
+            if (!ways_.empty() || target_.startsWith("promise/")) {
+                render();
+            }
+        };
+    });
 }
 
 void WorkingsPanel::startOver() {
+    finding_.stop();
     ways_.clear();
     areWaysSought_ = false;
     noted_.reset();

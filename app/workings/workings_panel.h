@@ -2,6 +2,7 @@
 
 #include "evaluate/ways_out.h"
 #include "paint/theme.h"
+#include "shell/background.h"
 #include "shell/document.h"
 
 #include <QTextBrowser>
@@ -66,6 +67,7 @@ private:
     Workings steps_;                                       ///< as shown
     std::optional<std::pair<std::size_t, QString>> noted_; ///< below which step something is said about a number
     QTimer* still_ = nullptr;
+    Background finding_; ///< ways out
     bool wasPainted_ = false;
     bool areWaysSought_ = false; ///< else they are still to be found
     QString shownHtml_;

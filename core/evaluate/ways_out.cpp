@@ -51,8 +51,9 @@ class Finder {
 public:
     using Stand = std::function<std::optional<Standing>(const Figures&)>;
 
-    Finder(const Part& part, const Plan& plan, const std::string& take, Stand stand)
-        : part_(part), plan_(plan), take_(*findTake(plan, take)), stand_(std::move(stand)), before_(derive(part, plan, take)) {}
+    Finder(const Part& part, const Plan& plan, const std::string& take, Stand stand, GoOn goOn)
+        : part_(part), plan_(plan), take_(*findTake(plan, take)), stand_(std::move(stand)), goOn_(std::move(goOn)),
+          before_(derive(part, plan, take)) {}
 
     /// Tries the mux of a peripheral, then every control from the node up.
     std::vector<WayOut> find(const std::string& subject, std::size_t most, std::optional<std::size_t> promise = std::nullopt) {
@@ -189,7 +190,7 @@ private:
     void consider(WayOut way) {
         Plan changed = plan_;
         takeWayOut(changed, take_.name, way);
-        if (changed == plan_) {
+        if (changed == plan_ || (goOn_ && !goOn_())) {
             return;
         }
         const Figures after = derive(part_, changed, take_.name);
@@ -216,6 +217,7 @@ private:
     const Plan& plan_;
     const Take& take_;
     Stand stand_;
+    GoOn goOn_;
     Figures before_;
     State present_ = State::broken;
     std::vector<Found> found_;
@@ -223,19 +225,20 @@ private:
 
 } // namespace
 
-std::vector<WayOut> waysOut(const Part& part, const Plan& plan, const std::string& take, std::size_t promise, std::size_t most) {
+std::vector<WayOut> waysOut(const Part& part, const Plan& plan, const std::string& take, std::size_t promise, std::size_t most,
+                            const GoOn& goOn) {
     const auto stand = [promise](const Figures& figures) { return standingOf(figures.promises[promise]); };
-    return Finder(part, plan, take, stand).find(plan.promises[promise].line.subject, most, promise);
+    return Finder(part, plan, take, stand, goOn).find(plan.promises[promise].line.subject, most, promise);
 }
 
-std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std::string& take, NodeIndex node,
-                                   std::size_t most) {
+std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std::string& take, NodeIndex node, std::size_t most,
+                                   const GoOn& goOn) {
     const auto stand = [node](const Figures& figures) { return standingOf(figures.lines[node]); };
-    return Finder(part, plan, take, stand).find(part.nodeId(node), most);
+    return Finder(part, plan, take, stand, goOn).find(part.nodeId(node), most);
 }
 
 std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const std::string& take, std::size_t mode,
-                                     std::size_t most) {
+                                     std::size_t most, const GoOn& goOn) {
     const Figures now = derive(part, plan, take);
     if (mode >= now.modes.size() || !now.modes[mode].wakeUp) {
         return {};
@@ -248,7 +251,7 @@ std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const s
                         "all holds again after " + printQuantity(wake.restored.max, Unit::second) + " at the latest",
                         wake.restored.max};
     };
-    return Finder(part, plan, take, stand).findAmongInputs(most);
+    return Finder(part, plan, take, stand, goOn).findAmongInputs(most);
 }
 
 void takeWayOut(Plan& plan, const std::string& take, const WayOut& way) {

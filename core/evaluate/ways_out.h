@@ -3,6 +3,8 @@
 #include "derive/figures.h"
 #include "plan/plan.h"
 
+#include <functional>
+
 namespace wisetick {
 
 /// One control set otherwise, or a promise said otherwise, and what that would bring.
@@ -16,23 +18,26 @@ struct WayOut {
     std::optional<std::pair<std::size_t, PromiseLine>> promise = {};
 };
 
+/// Asked before each derivation; where it says no, nothing more is tried.
+using GoOn = std::function<bool()>;
+
 /// Single changes of unlocked controls on the way to a promise's clock (its mux, the muxes, dividers and multipliers above
 /// it) that leave the promise in a better state than it is in. Best first: state, fewest broken by it, least
 /// worst-case error; at most `most`. What a timer can't reach can also be repeated, or counted by two timers. Every change is
 /// derived in full; of a control with many values those next to what the promise needs are not known beforehand, so at most 64 of
 /// each are tried, evenly spread.
 std::vector<WayOut> waysOut(const Part& part, const Plan& plan, const std::string& take, std::size_t promise,
-                            std::size_t most = 6);
+                            std::size_t most = 6, const GoOn& goOn = {});
 
 /// The same for a line that oversteps a limit: the line's own controls and those above it, least |distance to the rail|
 /// first where several mend it alike.
 std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std::string& take, NodeIndex node,
-                                   std::size_t most = 6);
+                                   std::size_t most = 6, const GoOn& goOn = {});
 
 /// Single inputs of muxes chosen otherwise that let all promises hold again sooner after waking from a mode, as from an
 /// oscillator that needs no time to start: fewest broken by it, then the soonest. `got` says how soon. Empty for the run mode.
 std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const std::string& take, std::size_t mode,
-                                     std::size_t most = 4);
+                                     std::size_t most = 4, const GoOn& goOn = {});
 
 /// The plan with the way taken: a plain edit of the take's choices.
 void takeWayOut(Plan& plan, const std::string& take, const WayOut& way);
