@@ -129,6 +129,8 @@ int run(int argc, char** argv) {
     seek->add_option("--want", wanted, "the same")->allow_extra_args(false);
     CLI::Option* keep =
         seek->add_option("--keep-promises", sought.kept, "promises to be kept, by name between commas; else all")->expected(0, 1);
+    seek->add_option("--lift", sought.lifted, "what shall not hold: \"limits of LINE\", \"lock on LOCK\", \"rule SAY\"")
+        ->allow_extra_args(false);
     seek->add_option("--if-possible", sought.ifPossible, "promises to be kept if possible");
     seek->add_option("--may-change", sought.mayChange,
                      "lines, sources or peripherals that may change, with all above them; else everything that is not locked")

@@ -36,7 +36,7 @@ public:
 
     std::optional<Question> read() {
         question_.most = seek_.top;
-        const bool isRead = readWishes() && readPromises() && readScope() && readPreferences() && readCrystal();
+        const bool isRead = readWishes() && readPromises() && readScope() && readLifted() && readPreferences() && readCrystal();
         if (!isRead) {
             return std::nullopt;
         }
@@ -110,6 +110,31 @@ private:
                 }
                 question_.mayChange.push_back(id);
             }
+        }
+        return true;
+    }
+
+    /// Each as a conflict names it.
+    bool readLifted() {
+        std::vector<std::pair<std::string, Lifted>> known;
+        for (const std::string& id : nodeIds(loaded_.part)) {
+            known.push_back({"limits of " + id, {Lifted::Kind::limit, id}});
+        }
+        for (const Rule& rule : loaded_.part.rules) {
+            known.push_back({"rule " + rule.say, {Lifted::Kind::rule, rule.say}});
+        }
+        for (const std::string& lock : findTake(loaded_.plan, loaded_.take)->locks) {
+            known.push_back({"lock on " + lock, {Lifted::Kind::lock, lock}});
+        }
+        for (const std::string& text : seek_.lifted) {
+            const auto found = std::find_if(known.begin(), known.end(), [&](const auto& each) { return each.first == text; });
+            if (found == known.end()) {
+                std::vector<std::string> names;
+                std::transform(known.begin(), known.end(), std::back_inserter(names),
+                               [](const auto& each) { return each.first; });
+                return fail("nothing is called '" + text + "' that can be lifted", names, text);
+            }
+            question_.lifted.push_back(found->second);
         }
         return true;
     }

@@ -9,6 +9,7 @@ struct SeekOptions {
     std::vector<std::string> wishes;
     bool keepsPromises = false;
     std::string kept;       ///< names between commas; empty: all
+    std::vector<std::string> lifted; ///< "limits of bus_a", "lock on ref.divide", "rule …"
     std::string ifPossible; ///< promises that shall be kept if possible
     std::vector<std::string> mayChange;
     std::string prefers; ///< between commas

@@ -222,6 +222,16 @@ private slots:
         QCOMPARE(refusal["nearest"].toArray().size(), 2);
     }
 
+    void seekLiftsWhatIsNamed() {
+        const QStringList asked{"seek", kOrchard, "bus_a = 80 MHz", "core = 160 MHz"};
+        const Run none = run(asked);
+        QCOMPARE(none.exitCode, 1);
+        QVERIFY(none.out.contains("the limits of bus_a"));
+        const Run lifted = run(asked + QStringList{"--lift", "limits of bus_a", "--lift", "lock on pll_b.divide"});
+        QCOMPARE(lifted.exitCode, 0);
+        QVERIFY2(lifted.out.contains("bus_a"), qPrintable(lifted.out));
+    }
+
     void seekSaysWhatIsWrong_data() {
         QTest::addColumn<QStringList>("arguments");
         QTest::addColumn<QString>("says");
@@ -232,6 +242,7 @@ private slots:
         QTest::newRow("scope") << QStringList{"core = 1 MHz", "--may-change", "cores"} << "did you mean 'core'?";
         QTest::newRow("preference") << QStringList{"core = 1 MHz", "--prefer", "curent"} << "did you mean 'current'?";
         QTest::newRow("crystal") << QStringList{"core = 1 MHz", "--which-crystal", "rcf"} << "nothing is fitted for 'rcf'";
+        QTest::newRow("lift") << QStringList{"core = 1 MHz", "--lift", "limits of cor"} << "did you mean 'limits of core'?";
         QTest::newRow("rates") << QStringList{"core = 1 MHz", "--which-crystal", "xtm: 8 apples"} << "^";
     }
     void seekSaysWhatIsWrong() {

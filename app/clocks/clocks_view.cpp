@@ -379,8 +379,14 @@ QByteArray ClocksView::svg() {
     return bytes;
 }
 
-void ClocksView::resizeEvent(QResizeEvent*) {
+void ClocksView::resizeEvent(QResizeEvent* event) {
+    const QRectF row = layout_.rows().empty() ? QRectF() : layout_.rowRect(selectedRow_);
+    const bool wasSeen =
+        row.top() >= verticalScrollBar()->value() && row.bottom() <= verticalScrollBar()->value() + event->oldSize().height();
     layOut();
+    if (wasSeen && !layout_.rows().empty()) { // what is worked on stays in view
+        scrollTo(selectedRow_);
+    }
     if (editor_->isVisible() || trouble_->isVisible()) {
         scrollTo(selectedRow_);
         placeEditor();

@@ -46,10 +46,14 @@ WishStanding standingIn(const Part& part, const Figures& figures, const Wish& wi
 
 std::string sayWorst(const Score& score) {
     constexpr double kSmall = 0.01;
+    constexpr double kLarge = 1000;
     if (score.ratios.empty()) {
         return "exact";
     }
     const double percent = score.ratios.front().toDouble() * 100;
+    if (percent >= kLarge && percent < kLarge * kLarge) {
+        return fmt::format("{:.0f} %", percent);
+    }
     return percent >= kSmall ? fmt::format("{:.3g} %", percent) : fmt::format("{:.1e} %", percent);
 }
 
