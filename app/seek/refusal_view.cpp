@@ -4,6 +4,10 @@
 #include "paint/text.h"
 #include "quantity/quantity_print.h"
 
+#include <QEvent>
+
+#include <algorithm>
+
 namespace wisetick::app {
 
 namespace {
