@@ -12,6 +12,8 @@
 #include "shell/ripple_panel.h"
 #include "workings/workings_panel.h"
 
+#include <QAbstractItemView>
+#include <QCompleter>
 #include <QDropEvent>
 #include <QLabel>
 #include <QScrollBar>
@@ -162,6 +164,25 @@ private slots:
         QTest::keyClick(panel().asked()->entry(), Qt::Key_Escape);
         QCOMPARE(panel().asked()->trouble(), QString());
         QVERIFY(panel().isVisible());
+    }
+
+    void whatMayStandThereIsOffered() {
+        ask({});
+        QLineEdit* entry = panel().asked()->entry();
+        QTest::keyClicks(entry, "us");
+        QCOMPARE(panel().asked()->completions(), QStringList{"usb"});
+        QTest::keyClick(entry, Qt::Key_Down);
+        QVERIFY(entry->completer()->popup()->isVisible());
+        QTest::keyClick(entry->completer()->popup(), Qt::Key_Down);
+        QTest::keyClick(entry->completer()->popup(), Qt::Key_Return);
+        QCOMPARE(entry->text(), QString("usb"));
+        QTest::keyClicks(entry, " = 48 MHz");
+        QVERIFY(panel().asked()->completions().contains(" within 0.1 %"));
+        QTest::keyClick(entry, Qt::Key_Return); // what is typed is meant, not what is offered
+        QVERIFY(chip("usb = 48 MHz").has_value());
+        QTest::keyClicks(entry, "mode");
+        QCOMPARE(panel().asked()->completions(), QStringList{"modem, a promise"});
+        QTRY_VERIFY(!panel().isBusy());
     }
 
     void wrongLines_data() {
@@ -379,7 +400,8 @@ private slots:
         ask({"core at most 160 MHz"});
         const auto& entries = list().entries();
         QVERIFY(entries.size() > 3);
-        QVERIFY(window_->clocks()->hasGhost()); // of the selected one
+        QVERIFY(window_->clocks()->hasGhost());            // of the selected one
+        QTest::mouseMove(list().viewport(), QPoint(4, 4)); // or it may be there already
         QTest::mouseMove(list().viewport(), list().entryRect(2).center().toPoint());
         QTRY_COMPARE(panel().plot()->hovered(), std::optional<std::size_t>(2));
         // a mark that lies apart from all others

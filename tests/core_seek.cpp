@@ -435,6 +435,35 @@ private slots:
         QCOMPARE(counts.back(), result.found.size());
     }
 
+    void wishesAreCompleted_data() {
+        QTest::addColumn<QString>("typed");
+        QTest::addColumn<QStringList>("offered"); // the first of them, as whole lines
+        QTest::newRow("a line") << "us" << QStringList{"usb"};
+        QTest::newRow("lines") << "bus" << QStringList{"bus_a", "bus_b"};
+        QTest::newRow("what of it") << "usb " << QStringList{"usb = ", "usb at least "};
+        QTest::newRow("a verb") << "usb as h" << QStringList{"usb as high as possible"};
+        QTest::newRow("a rate is typed") << "usb = 4" << QStringList{};
+        QTest::newRow("what may follow") << "usb = 48 MHz"
+                                         << QStringList{"usb = 48 MHz within 0.1 %", "usb = 48 MHz, if possible"};
+        QTest::newRow("after a tolerance") << "usb = 48 MHz within 1 %" << QStringList{"usb = 48 MHz within 1 %, if possible"};
+        QTest::newRow("after an extreme") << "usb as high as possible" << QStringList{"usb as high as possible, if possible"};
+        QTest::newRow("no such line") << "usd = " << QStringList{};
+        QTest::newRow("all is said") << "usb = 48 MHz, if possible" << QStringList{};
+    }
+    void wishesAreCompleted() {
+        QFETCH(QString, typed);
+        QFETCH(QStringList, offered);
+        const LoadedPlan loaded = orchard();
+        const std::string before = typed.toStdString();
+        const Completion completion = completeWish(before, *loaded.part);
+        QStringList lines;
+        for (const std::string& each : completion.texts) {
+            lines << QString::fromStdString(before.substr(0, completion.position) + each);
+        }
+        QCOMPARE(lines.mid(0, offered.size()), offered);
+        QVERIFY(!offered.isEmpty() || lines.isEmpty());
+    }
+
     /// With very many routes too what can be kept altogether comes before what misses something.
     void whatMayBeMissedIsKeptWhereItCanBe() {
         const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/spindle-balancer.plan.toml", {sourceDir() + "/parts"});

@@ -3,21 +3,18 @@
 #include "evaluate/exact_values.h"
 #include "paint/controls.h"
 #include "paint/fault_text.h"
+#include "paint/line_offers.h"
 #include "paint/target_drag.h"
 #include "paint/text.h"
 #include "plan/promise_line.h"
 #include "quantity/quantity_print.h"
 
-#include <QAbstractItemView>
 #include <QApplication>
-#include <QCompleter>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
-#include <QListView>
 #include <QScrollBar>
-#include <QStandardItemModel>
 #include <QVBoxLayout>
 
 #include <algorithm>
@@ -54,8 +51,6 @@ QString gotText(const PromiseFigure& promise) {
     const bool isCount = promise.unit == Unit::bitsPerSecond || promise.unit == Unit::hertz;
     return text(isCount ? printError(promise.error->nominal) : printQuantity(promise.got->nominal, promise.unit, 4));
 }
-
-constexpr int kWholeLine = Qt::UserRole; ///< of a completion: the line that it makes
 
 } // namespace
 
@@ -252,6 +247,7 @@ PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(pa
     count_ = new QLabel;
     entry_ = new QLineEdit;
     entry_->setAccessibleName(tr("Promise line"));
+    offers_ = new LineOffers(entry_);
     entry_->setPlaceholderText(tr("uart1 talks 115200 within 1 %"));
     trouble_ = new QLabel;
     trouble_->setWordWrap(true);
@@ -306,7 +302,7 @@ void PromisesColumn::setTheme(const Theme& theme) {
     QPalette muted = palette;
     muted.setColor(QPalette::WindowText, theme.muted);
     count_->setPalette(muted);
-    styleOffers();
+    offers_->setTheme(theme);
 }
 
 QString PromisesColumn::trouble() const {
@@ -326,10 +322,10 @@ bool PromisesColumn::eventFilter(QObject* watched, QEvent* event) {
         return QWidget::eventFilter(watched, event);
     }
     const int key = static_cast<QKeyEvent*>(event)->key();
-    const bool isOffering = offers_ != nullptr && offers_->isVisible();
+    const bool isOffering = offers_->isOpen();
     if (key == Qt::Key_Down && !isOffering) {
         complete();
-        entry_->completer()->complete();
+        offers_->open();
         return true;
     }
     if (key == Qt::Key_Escape && !isOffering) {
@@ -338,36 +334,6 @@ bool PromisesColumn::eventFilter(QObject* watched, QEvent* event) {
         return true;
     }
     return QWidget::eventFilter(watched, event);
-}
-
-/// Made when something is typed for the first time.
-QCompleter* PromisesColumn::completer() {
-    if (offers_ == nullptr) {
-        auto* completer = new QCompleter(new QStandardItemModel(entry_), entry_);
-        offers_ = new QListView;
-        offers_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
-        offers_->setFont(faceFont(Face::word));
-        completer->setPopup(offers_);
-        completer->setCompletionMode(QCompleter::UnfilteredPopupCompletion); // what fits is found by the language itself
-        completer->setCompletionRole(kWholeLine);
-        completer->setMaxVisibleItems(9);
-        entry_->setCompleter(completer);
-        styleOffers();
-    }
-    return entry_->completer();
-}
-
-void PromisesColumn::styleOffers() {
-    if (offers_ == nullptr) {
-        return;
-    }
-    QPalette palette = this->palette();
-    palette.setColor(QPalette::Base, theme_.panel);
-    palette.setColor(QPalette::Text, theme_.ink);
-    palette.setColor(QPalette::Highlight, theme_.selected);
-    palette.setColor(QPalette::HighlightedText, theme_.ink);
-    offers_->setPalette(palette);
-    static_cast<SlimScrollBar*>(offers_->verticalScrollBar())->setTheme(theme_);
 }
 
 void PromisesColumn::showCount() {
@@ -386,9 +352,9 @@ void PromisesColumn::showCount() {
 }
 
 void PromisesColumn::complete() {
-    auto* texts = static_cast<QStandardItemModel*>(completer()->model());
-    texts->clear();
+    std::vector<LineOffers::Offer> offers;
     if (!document_.isOpen()) {
+        offers_->show(offers);
         return;
     }
     const QString before = entry_->text().left(entry_->cursorPosition());
@@ -400,30 +366,18 @@ void PromisesColumn::complete() {
     const std::vector<std::string> exact =
         exactValues(document_.part(), document_.plan(), document_.plan().active, bytes.toStdString());
     for (const std::string& value : exact) { // what would be exact comes first
-        auto* item = new QStandardItem(tr("%1  exact").arg(text(value)));
-        item->setData(before + text(value) + after, kWholeLine);
-        texts->appendRow(item);
+        offers.push_back({tr("%1  exact").arg(text(value)), before + text(value) + after});
     }
     for (const std::string& each : completion.texts) {
-        if (std::find(exact.begin(), exact.end(), each) != exact.end()) {
-            continue;
+        if (std::find(exact.begin(), exact.end(), each) == exact.end()) {
+            offers.push_back({text(each), kept + text(each) + after});
         }
-        auto* item = new QStandardItem(text(each));
-        item->setData(kept + text(each) + after, kWholeLine);
-        texts->appendRow(item);
     }
+    offers_->show(offers);
 }
 
 QStringList PromisesColumn::completions() const {
-    QStringList list;
-    if (entry_->completer() == nullptr) {
-        return list;
-    }
-    const QAbstractItemModel* texts = entry_->completer()->model();
-    for (int row = 0; row < texts->rowCount(); ++row) {
-        list << texts->index(row, 0).data().toString();
-    }
-    return list;
+    return offers_->texts();
 }
 
 void PromisesColumn::edit(const QString& name) {

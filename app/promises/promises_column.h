@@ -5,12 +5,12 @@
 
 #include <QAbstractScrollArea>
 
-class QCompleter;
 class QLabel;
 class QLineEdit;
-class QListView;
 
 namespace wisetick::app {
+
+class LineOffers;
 
 /// The promises as cards: mark, name, what is got, what was asked, and the gauge.
 class PromiseCards : public QAbstractScrollArea {
@@ -72,9 +72,7 @@ protected:
 
 private:
     void enter();
-    QCompleter* completer();
     void complete();
-    void styleOffers();
     void showTrouble(const QString& line, const TextError& error);
     void showCount();
     void edit(const QString& name);
@@ -85,7 +83,7 @@ private:
     QLabel* count_;
     QLineEdit* entry_;
     QLabel* trouble_;
-    QListView* offers_ = nullptr; ///< what may stand at the cursor of the entry
+    LineOffers* offers_; ///< what may stand at the cursor of the entry
     PromiseCards* cards_;
 };
 

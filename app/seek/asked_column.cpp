@@ -1,6 +1,7 @@
 #include "seek/asked_column.h"
 
 #include "paint/fault_text.h"
+#include "paint/line_offers.h"
 #include "quantity/quantity_print.h"
 #include "seek/seek_chips.h"
 
@@ -54,6 +55,7 @@ AskedColumn::AskedColumn(Document& document, QWidget* parent) : QWidget(parent),
     entry_->setAccessibleName(tr("Wish line"));
     entry_->setPlaceholderText(tr("usb = 48 MHz within 0.25 %"));
     entry_->installEventFilter(this);
+    offers_ = new LineOffers(entry_);
     trouble_ = new QLabel;
     trouble_->setWordWrap(true);
     trouble_->setTextFormat(Qt::RichText);
@@ -68,7 +70,11 @@ AskedColumn::AskedColumn(Document& document, QWidget* parent) : QWidget(parent),
     layout->setSpacing(0);
     layout->addLayout(upper);
     layout->addWidget(chips_, 1);
-    connect(entry_, &QLineEdit::textEdited, trouble_, &QLabel::hide);
+    connect(entry_, &QLineEdit::returnPressed, this, &AskedColumn::enter);
+    connect(entry_, &QLineEdit::textEdited, this, [this] {
+        trouble_->hide();
+        complete();
+    });
     connect(chips_, &SeekChips::pressed, this, &AskedColumn::press);
     connect(chips_, &SeekChips::removed, this, &AskedColumn::remove);
     connect(chips_, &SeekChips::opened, this, &AskedColumn::open);
@@ -82,6 +88,7 @@ AskedColumn::AskedColumn(Document& document, QWidget* parent) : QWidget(parent),
 void AskedColumn::setTheme(const Theme& theme) {
     theme_ = theme;
     chips_->setTheme(theme);
+    offers_->setTheme(theme);
 }
 
 void AskedColumn::follow() {
@@ -131,6 +138,10 @@ QString AskedColumn::trouble() const {
     return trouble_->isVisibleTo(this) ? trouble_->accessibleDescription() : QString();
 }
 
+QStringList AskedColumn::completions() const {
+    return offers_->texts();
+}
+
 void AskedColumn::focusEntry() {
     entry_->setFocus();
     entry_->selectAll();
@@ -172,6 +183,7 @@ void AskedColumn::drop(const QString& target) {
 }
 
 void AskedColumn::enter() {
+    offers_->show({});
     const QString typed = entry_->text().trimmed();
     if (typed.isEmpty()) {
         emit entered();
@@ -188,6 +200,26 @@ void AskedColumn::enter() {
     entry_->clear();
     trouble_->hide();
     tellChange();
+}
+
+/// What may stand at the cursor: a promise's name, or what makes a wish.
+void AskedColumn::complete() {
+    std::vector<LineOffers::Offer> offers;
+    const QString before = entry_->text().left(entry_->cursorPosition());
+    if (document_.isOpen() && before.size() == entry_->text().size() && !before.isEmpty()) {
+        const QByteArray bytes = before.toUtf8();
+        const Completion completion = completeWish(bytes.toStdString(), document_.part());
+        const QString kept = QString::fromUtf8(bytes.left(static_cast<qsizetype>(completion.position)));
+        for (const std::string& each : completion.texts) {
+            offers.push_back({text(each), kept + text(each)});
+        }
+        for (const SeekQuestion::AskedPromise& each : asked_.promises()) {
+            if (text(each.name).startsWith(before) && text(each.name) != before) {
+                offers.push_back({tr("%1, a promise").arg(text(each.name)), text(each.name)});
+            }
+        }
+    }
+    offers_->show(offers);
 }
 
 void AskedColumn::enterLine(const QString& line) {
@@ -336,14 +368,14 @@ bool AskedColumn::eventFilter(QObject* watched, QEvent* event) {
         return QWidget::eventFilter(watched, event);
     }
     switch (static_cast<QKeyEvent*>(event)->key()) {
-    case Qt::Key_Return:
-    case Qt::Key_Enter:
-        if (static_cast<QKeyEvent*>(event)->modifiers() & Qt::ControlModifier) {
-            return false;
+    case Qt::Key_Down:
+        if (entry_->text().isEmpty()) {
+            emit entered();
+        } else {
+            complete();
+            offers_->open();
         }
-        enter();
         return true;
-    case Qt::Key_Down: emit entered(); return true;
     case Qt::Key_Escape:
         if (entry_->text().isEmpty() && !edited_) {
             return false; // and Seek ends

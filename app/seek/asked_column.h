@@ -11,6 +11,7 @@ class QLineEdit;
 
 namespace wisetick::app {
 
+class LineOffers;
 class SeekChips;
 struct ChipGroup;
 
@@ -28,6 +29,8 @@ public:
     SeekChips* chips() const { return chips_; }
     /// What is wrong with the line that was typed; empty where nothing is.
     QString trouble() const;
+    /// What is offered at the cursor of the line.
+    QStringList completions() const;
     /// The line takes the keys.
     void focusEntry();
 
@@ -61,6 +64,7 @@ private:
     enum class Group { wishes, promises, locks, prefers, crystals, mayChange, lifted };
 
     void enter();
+    void complete();
     void drop(const QString& target);
     void showTrouble(const QString& typed, const TextError& error);
     void tellChange();
@@ -76,6 +80,7 @@ private:
     std::optional<std::size_t> edited_; ///< the wish whose line is in the entry
     std::vector<Group> groups_;         ///< as shown
     QLineEdit* entry_;
+    LineOffers* offers_;
     QLabel* trouble_;
     SeekChips* chips_;
 };

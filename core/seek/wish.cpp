@@ -203,6 +203,38 @@ tl::expected<Wish, TextError> readWish(std::string_view text, const Part* part) 
     return WishReader(text, part).read();
 }
 
+Completion completeWish(std::string_view text, const Part& part) {
+    static const std::vector<std::string> kVerbs{"= ",       "at least ",           "at most ",
+                                                 "between ", "as high as possible", "as low as possible"};
+    Completion completion;
+    const auto offer = [&](const std::vector<std::string>& all, std::string_view typed) {
+        for (const std::string& each : all) {
+            if (each.size() > typed.size() && each.compare(0, typed.size(), typed) == 0) {
+                completion.texts.push_back(each);
+            }
+        }
+    };
+    const std::size_t end = text.find(' ');
+    if (end == std::string_view::npos) {
+        offer(nodeIds(part), text);
+        return completion;
+    }
+    if (!part.findNode(std::string(text.substr(0, end)))) {
+        return completion;
+    }
+    completion.position = std::min(text.find_first_not_of(' ', end), text.size());
+    offer(kVerbs, text.substr(completion.position));
+    const auto wish = completion.texts.empty() ? readWish(text, &part) : tl::unexpected(TextError());
+    if (wish && !wish->isSoft && (std::isalpha(static_cast<unsigned char>(text.back())) != 0 || text.back() == '%')) {
+        completion.position = text.size();
+        completion.texts = {", if possible"};
+        if (wish->kind == Wish::Kind::at && !wish->tolerance.within) {
+            completion.texts.insert(completion.texts.begin(), " within 0.1 %");
+        }
+    }
+    return completion;
+}
+
 std::string printWish(const Wish& wish) {
     const auto hertz = [](const Rational& rate) { return printReadable(rate, Unit::hertz); };
     std::string text = wish.line;

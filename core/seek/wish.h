@@ -34,6 +34,10 @@ struct Wish {
 /// The error points at the word that is wrong. A rate must be above 0.
 tl::expected<Wish, TextError> readWish(std::string_view text, const Part* part = nullptr);
 
+/// Completes a wish, given what stands before the cursor: lines and sources, then what can be wished of one, then what may still
+/// follow.
+Completion completeWish(std::string_view text, const Part& part);
+
 /// The canonical form; reading it gives the same wish.
 std::string printWish(const Wish& wish);
 
