@@ -235,7 +235,7 @@ int refuse(const Console& console, const PlanOptions& options, const Loaded& loa
     } else if (!result.isComplete()) {
         console.out << "Nothing was found; the search was cut " << (result.cut.empty() ? "before its end" : result.cut) << ".\n";
     } else {
-        console.out << "There are takes, but none keeps the promises that are judged on whole takes: wake-ups, averages, lives,\n"
+        console.out << "There are takes, but none keeps the promises that are judged on whole takes: averages, lives,\n"
                        "what is chained or triggered, and what must hold in a mode too. Let them be kept only if possible.\n";
     }
     return kBroken;

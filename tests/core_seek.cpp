@@ -549,23 +549,57 @@ private slots:
         QCOMPARE(result.cut, std::string("after 51 steps; let less change, or wish more"));
     }
 
-    /// A promise that is judged on whole takes: with the crystal stopped the wake-up takes its 3 ms and more, from the RC it
+    /// A promise that is judged on whole takes: from the meshed oscillator waking takes longer than a millisecond, from the RC it
     /// does not.
     void wakeUpsAreJudgedOnTakes() {
-        LoadedPlan loaded = orchard();
+        LoadedPlan loaded = loadPlan(sourceDir() + "/examples/river-gauge.plan.toml", {sourceDir() + "/parts"});
         const std::vector<std::string> names = promiseNames(*loaded.plan);
-        Question question = asking(*loaded.part, {"core at least 5 MHz"});
         const auto nap = static_cast<std::size_t>(std::find(names.begin(), names.end(), "nap") - names.begin());
-        question.promises = {{nap, false}};
         loaded.plan->promises[nap].line =
-            readPromiseLine("nap: wakes from deep in at most 1 ms by rtc every 10 min", &*loaded.part).value();
+            readPromiseLine("nap: wakes from doze in at most 100 us by rtc every 15 min", &*loaded.part).value();
+        const std::string& take = loaded.plan->active;
+        const auto keepsNap = [&](const FoundTake& found) {
+            return derive(*loaded.part, withFound(*loaded.plan, found), take).findPromise("nap")->state != State::broken;
+        };
+        Question question = asking(*loaded.part, {"core between 7.99 MHz and 8 MHz"});
         question.most = 3;
-        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
-        for (const FoundTake& found : result.found) {
-            const Figures figures = derive(*loaded.part, withFound(*loaded.plan, found), "A");
-            QVERIFY(figures.findPromise("nap")->state != State::broken);
-        }
-        QVERIFY(!result.found.empty() || !result.cut.empty());
+        const SeekResult free = seek(*loaded.part, *loaded.plan, take, question);
+        QVERIFY(!free.found.empty() && !keepsNap(free.found.front())); // the best of all is not among those
+        question.promises = {{nap, false}};
+        SeekControl control;
+        std::vector<std::size_t> told;
+        control.onFound = [&](const std::vector<FoundTake>& found) { told.push_back(found.size()); };
+        const SeekResult result = seek(*loaded.part, *loaded.plan, take, question, control);
+        QVERIFY(!result.found.empty());
+        QVERIFY(std::all_of(result.found.begin(), result.found.end(), keepsNap));
+        QVERIFY(!told.empty() && std::is_sorted(told.begin(), told.end()));
+        QVERIFY(result.isComplete());
+    }
+
+    /// A promise on waking that is broken lets the core turn to another source, though nothing else is asked of it.
+    void wakeUpsFreeTheCore() {
+        LoadedPlan loaded = loadPlan(sourceDir() + "/examples/river-gauge.plan.toml", {sourceDir() + "/parts"});
+        const std::vector<std::string> names = promiseNames(*loaded.plan);
+        const auto nap = static_cast<std::size_t>(std::find(names.begin(), names.end(), "nap") - names.begin());
+        Question question;
+        question.promises = {{nap, false}};
+        const Space kept = spaceOf(*loaded.part, *loaded.plan, loaded.plan->active, question);
+        QVERIFY(!mayChange(kept, allInForce(kept), kept.core, "from")); // it holds as it is
+        loaded.plan->promises[nap].line =
+            readPromiseLine("nap: wakes from doze in at most 100 us by rtc every 15 min", &*loaded.part).value();
+        const Space space = spaceOf(*loaded.part, *loaded.plan, loaded.plan->active, question);
+        QVERIFY(mayChange(space, allInForce(space), space.core, "from"));
+        // and where it can't be had it is part of the conflict
+        loaded.plan->promises[nap].line =
+            readPromiseLine("nap: wakes from doze in at most 1 ns by rtc every 15 min", &*loaded.part).value();
+        const Space never = spaceOf(*loaded.part, *loaded.plan, loaded.plan->active, question);
+        const auto refusal = whyNone(never, {});
+        QVERIFY(refusal && refusal->conflicts.size() == 1);
+        QVERIFY(refusal->conflicts.front().front() == (Demanded{Demanded::Kind::promise, 0}));
+        question.promises.clear();
+        question.wishes = asking(*loaded.part, {"drops at least 1 Hz"}).wishes;
+        const Space other = spaceOf(*loaded.part, *loaded.plan, loaded.plan->active, question);
+        QVERIFY(!mayChange(other, allInForce(other), other.core, "from"));
     }
 
     void unknownTakesAreRefused() {

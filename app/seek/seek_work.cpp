@@ -106,7 +106,7 @@ RefusalShown whyNothing(const SeekAsked& asked, const SeekResult& result, const 
     RefusalShown shown;
     if (!refusal) {
         shown.other = result.isComplete() ? "There are takes, but none keeps the promises that are judged on whole takes: "
-                                            "wake-ups, averages, lives and what hangs on other promises."
+                                            "averages, lives and what hangs on other promises."
                                           : "Nothing was found before the search ended: " + result.cut + ".";
         return shown;
     }

@@ -34,7 +34,9 @@ public:
             }
         }
         for (std::size_t i = 0; i < space.question.promises.size(); ++i) {
-            const bool isLate = std::find(space.late.begin(), space.late.end(), i) != space.late.end();
+            const Ask& ask = space.plan.promises[space.question.promises[i].index].line.ask;
+            const bool isLate = std::find(space.late.begin(), space.late.end(), i) != space.late.end() &&
+                                !std::holds_alternative<WakesAsk>(ask); // of waking each route tells
             if (!space.question.promises[i].isSoft && !isLate) {
                 asked_.push_back({Demanded::Kind::promise, i});
             }

@@ -47,8 +47,8 @@ struct RefusalWanted {
     bool lifts = true;
 };
 
-/// Why no take keeps all hard wishes and promises. Nothing where one does. Promises that are judged on whole takes only are not
-/// looked at. The space must come from spaceOf.
+/// Why no take keeps all hard wishes and promises. Nothing where one does. Promises that are judged on whole takes only, but
+/// those on waking, are not looked at. The space must come from spaceOf.
 std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, const SeekControl& control = {});
 
 /// The conflict in sentences: what collides, and which multipliers or sources can make each of its wishes, and can't make two.

@@ -42,31 +42,54 @@ Rational drawInRun(const Space& space, std::size_t node, const Rational& hertz) 
     return ofMode + picoampereOf(own, hertz, space.grid);
 }
 
-Rational wakeUpOf(const Space& space, const std::vector<std::optional<NodeIndex>>& parents, const std::vector<bool>& isOn) {
+namespace {
+
+/// The time until all promises hold again after waking from a mode, s; the known part.
+Bounds restoredAfter(const Space& space, std::size_t index, const std::vector<std::optional<NodeIndex>>& parents,
+                     const std::vector<bool>& isOn) {
     const Part& part = *space.part;
+    const Mode& mode = part.modes[index];
+    std::vector<bool> lives(part.nodeCount());
+    std::vector<bool> needed(part.nodeCount());
+    for (NodeIndex node = 0; node < part.sources.size(); ++node) {
+        lives[node] = mode.sources.contains(node);
+    }
+    for (const std::size_t line : part.order) {
+        const NodeIndex node = part.nodeOfLine(line);
+        lives[node] = mode.lines.contains(line) && lives[*parents[node]];
+    }
+    for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
+        needed[node] = isOn[node] && !lives[node] && mode.wakesOn != node && takesTimeToStart(part, node);
+    }
+    const std::vector<StartUp> startUps = startUpsOf(part, parents, needed);
+    return wakeUp(mode.options.empty() ? mode : withOptions(space, index), startUps).restored;
+}
+
+} // namespace
+
+Rational wakeUpOf(const Space& space, const std::vector<std::optional<NodeIndex>>& parents, const std::vector<bool>& isOn) {
     const std::string& rests = findTake(space.plan, space.take)->restsIn;
     Rational slowest;
-    for (std::size_t i = 0; i < part.modes.size(); ++i) {
-        const Mode& mode = part.modes[i];
-        if (mode.runs || (!rests.empty() && mode.id != rests)) {
-            continue;
+    for (std::size_t i = 0; i < space.part->modes.size(); ++i) {
+        const Mode& mode = space.part->modes[i];
+        if (!mode.runs && (rests.empty() || mode.id == rests)) {
+            slowest = std::max(slowest, restoredAfter(space, i, parents, isOn).max);
         }
-        std::vector<bool> lives(part.nodeCount());
-        std::vector<bool> needed(part.nodeCount());
-        for (NodeIndex node = 0; node < part.sources.size(); ++node) {
-            lives[node] = mode.sources.contains(node);
-        }
-        for (const std::size_t line : part.order) {
-            const NodeIndex node = part.nodeOfLine(line);
-            lives[node] = mode.lines.contains(line) && lives[*parents[node]];
-        }
-        for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
-            needed[node] = isOn[node] && !lives[node] && mode.wakesOn != node && takesTimeToStart(part, node);
-        }
-        const std::vector<StartUp> startUps = startUpsOf(part, parents, needed);
-        slowest = std::max(slowest, wakeUp(mode.options.empty() ? mode : withOptions(space, i), startUps).restored.max);
     }
     return slowest;
+}
+
+bool wakesInTime(const Space& space, const InForce& inForce, const std::vector<std::optional<NodeIndex>>& parents,
+                 const std::vector<bool>& isOn) {
+    return std::all_of(space.late.begin(), space.late.end(), [&](std::size_t sought) {
+        const SoughtPromise& promise = space.question.promises[sought];
+        const auto* wakes = std::get_if<WakesAsk>(&space.plan.promises[promise.index].line.ask);
+        if (wakes == nullptr || promise.isSoft || !inForce.promises[sought]) {
+            return true;
+        }
+        const auto mode = space.part->findMode(wakes->mode);
+        return !mode || space.part->modes[*mode].runs || restoredAfter(space, *mode, parents, isOn).nominal <= wakes->limit;
+    });
 }
 
 } // namespace wisetick

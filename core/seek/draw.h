@@ -12,4 +12,8 @@ Rational drawInRun(const Space& space, std::size_t node, const Rational& hertz);
 /// none), at the latest, in s; the known part. `parents` and `isOn` by node.
 Rational wakeUpOf(const Space& space, const std::vector<std::optional<NodeIndex>>& parents, const std::vector<bool>& isOn);
 
+/// Whether no hard promise on waking that is in force is broken for certain on that route.
+bool wakesInTime(const Space& space, const InForce& inForce, const std::vector<std::optional<NodeIndex>>& parents,
+                 const std::vector<bool>& isOn);
+
 } // namespace wisetick

@@ -89,6 +89,8 @@ private:
     void solve(const Waiting& waiting);
     bool solveOnce(const Waiting& waiting);
     Score scoreOf(const Route& route) const;
+    /// By node its input; sources have none.
+    std::vector<std::optional<NodeIndex>> parentsOf(const Route& route) const;
     void offer(const Piece& piece, const Route& route);
 
     const Space& space_;

@@ -11,6 +11,14 @@ constexpr std::int64_t kWaitingBytes = 2500; ///< of a route that waits, about
 
 } // namespace
 
+std::vector<std::optional<NodeIndex>> RouteSearch::parentsOf(const Route& route) const {
+    std::vector<std::optional<NodeIndex>> parents(space_.part->nodeCount());
+    for (std::size_t node = space_.part->sources.size(); node < space_.part->nodeCount(); ++node) {
+        parents[node] = space_.nodes[node].inputs[route.from[node].valueOr(space_.nodes[node].from)];
+    }
+    return parents;
+}
+
 /// What the route decides by itself.
 Score RouteSearch::scoreOf(const Route& route) const {
     Score score = fixed_;
@@ -25,11 +33,7 @@ Score RouteSearch::scoreOf(const Route& route) const {
     }
     const auto& prefers = space_.question.prefers;
     if (std::find(prefers.begin(), prefers.end(), Preference::wakeUp) != prefers.end()) {
-        std::vector<std::optional<NodeIndex>> parents(space_.part->nodeCount());
-        for (std::size_t node = space_.part->sources.size(); node < space_.part->nodeCount(); ++node) {
-            parents[node] = space_.nodes[node].inputs[route.from[node].valueOr(space_.nodes[node].from)];
-        }
-        score.wakeUp = wakeUpOf(space_, parents, route.isOn);
+        score.wakeUp = wakeUpOf(space_, parentsOf(route), route.isOn);
     }
     return score;
 }
@@ -149,7 +153,8 @@ void RouteSearch::feed(const Waiting& waiting) {
 
 /// Makes the trees of a route that has all its inputs, and tells what no take of it can be better than. False if it has none.
 bool RouteSearch::plant(Waiting& waiting) {
-    if (!classesHold(waiting.route)) {
+    if (!classesHold(waiting.route) ||
+        (!space_.late.empty() && !wakesInTime(space_, inForce_, parentsOf(waiting.route), waiting.route.isOn))) {
         return false;
     }
     waiting.trees = treesOf(waiting.route);

@@ -66,50 +66,121 @@ std::vector<FoundTake> foundTakes(const Space& space, const std::vector<Whole>& 
     return found;
 }
 
-SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const SeekControl& control,
-                    const std::optional<Whole>& known = std::nullopt) {
-    const InForce inForce = allInForce(space);
-    Effort effort = effortFor(control, control.mostSteps);
-    SeekResult result;
-    result.settings = countOfSettings(space);
-    // of promises that are judged on found takes more than are asked for may be wanted
-    constexpr std::size_t kMostLooked = 320;
-    for (std::size_t looked = most;; looked *= 4) {
-        const auto onFound = control.onFound && space.late.empty()
-                                 ? [&](const std::vector<Whole>& wholes) { control.onFound(foundTakes(space, wholes)); }
+/// The space with what its late promises need preferred before all else: of equals those come first that may keep them.
+Space preferringLate(const Space& space) {
+    Space late = space;
+    auto& prefers = late.question.prefers;
+    const auto prefer = [&](Preference preference) {
+        std::erase(prefers, preference);
+        prefers.insert(prefers.begin(), preference);
+    };
+    for (const std::size_t sought : space.late) {
+        const Ask& ask = space.plan.promises[space.question.promises[sought].index].line.ask;
+        if (std::holds_alternative<WakesAsk>(ask)) {
+            prefer(Preference::wakeUp);
+        } else if (std::holds_alternative<AverageAsk>(ask) || std::holds_alternative<LastsAsk>(ask)) {
+            prefer(Preference::current);
+        }
+    }
+    return late;
+}
+
+/// Searches a space, and lets through only takes that keep the promises that are judged on whole takes.
+class SpaceSearch {
+public:
+    SpaceSearch(const Space& space, bool isFolded, std::size_t most, const SeekControl& control,
+                const std::optional<Whole>& known)
+        : space_(space), inForce_(allInForce(space)), isFolded_(isFolded), most_(most), control_(control), known_(known),
+          effort_(effortFor(control, control.mostSteps)) {}
+
+    SeekResult run() {
+        // of such promises more takes than are asked for may be wanted
+        bool areAll = false;
+        for (std::size_t looked = most_; !isOver() && !areAll; looked *= 4) {
+            looked = std::max(most_, std::min(looked, kMostLooked));
+            areAll = look(space_, isFolded_, looked) || looked >= kMostLooked;
+            isCut_ = looked >= kMostLooked && !isAllLooked_;
+        }
+        if (isFolded_ && hasDropped_ && !isOver()) { // another take of the same rates may keep what the best of them does not
+            isCut_ = !look(preferringLate(space_), false, kMostLooked);
+        }
+        result_.steps = effort_.steps;
+        result_.settings = countOfSettings(space_);
+        result_.isCancelled = effort_.isCancelled;
+        if (effort_.isCut) {
+            result_.cut = "after " + std::to_string(effort_.steps) + " steps; let less change, or wish more";
+        } else if (isCut_ && result_.found.size() < most_) {
+            result_.cut = "of the " + std::to_string(std::max(most_, kMostLooked)) +
+                          " best takes these keep the promises that are judged on whole takes; there may be more";
+        }
+        return std::move(result_);
+    }
+
+private:
+    static constexpr std::size_t kMostLooked = 320;
+
+    bool isOver() const { return result_.found.size() >= most_ || effort_.isOver(); }
+
+    /// Looks at the best takes of a space; whether these are all that it has.
+    bool look(const Space& space, bool isFolded, std::size_t most) {
+        const auto onFound = control_.onFound && space.late.empty()
+                                 ? [&](const std::vector<Whole>& wholes) { control_.onFound(foundTakes(space, wholes)); }
                                  : std::function<void(const std::vector<Whole>&)>();
-        const std::vector<Whole> wholes = bestTakes(space, inForce, effort, isFolded, looked, onFound, known);
-        result.found.clear();
+        const std::vector<Whole> wholes = bestTakes(space, inForce_, effort_, isFolded, most, onFound, known_);
         for (const Whole& whole : wholes) {
-            FoundTake found = foundTake(space, whole);
             if (!space.late.empty()) { // each is derived and played
-                effort.look();
-                if (effort.isCancelled) {
-                    break;
-                }
+                effort_.look();
             }
-            if (keepsLate(space, found)) {
-                result.found.push_back(std::move(found));
+            if (effort_.isCancelled && !space.late.empty()) {
+                break;
             }
-            if (result.found.size() == most) {
+            take(foundTake(space, whole));
+            if (result_.found.size() >= most_) {
                 break;
             }
         }
-        if (result.found.size() >= most || wholes.size() < looked || effort.isOver()) {
-            break;
+        isAllLooked_ = wholes.size() < most;
+        return isAllLooked_;
+    }
+
+    /// Adds a take that keeps them and that is not there yet.
+    void take(FoundTake found) {
+        const auto isSame = [&](const FoundTake& each) {
+            return isFolded_ ? each.rates == found.rates : each.take == found.take && each.crystal == found.crystal;
+        };
+        if (std::any_of(result_.found.begin(), result_.found.end(), isSame)) {
+            return;
         }
-        if (looked >= kMostLooked) {
-            result.cut = "of the " + std::to_string(looked) +
-                         " best takes these keep the promises that are judged on whole takes; there may be more";
-            break;
+        if (!keepsLate(space_, found)) {
+            hasDropped_ = true;
+            return;
+        }
+        const auto isBetter = [&](const FoundTake& one, const FoundTake& other) {
+            return compareScores(one.score, other.score, space_.question.prefers) == std::strong_ordering::less;
+        };
+        auto& all = result_.found;
+        all.insert(std::upper_bound(all.begin(), all.end(), found, isBetter), std::move(found));
+        if (!space_.late.empty() && control_.onFound) {
+            control_.onFound(all);
         }
     }
-    result.steps = effort.steps;
-    result.isCancelled = effort.isCancelled;
-    if (effort.isCut) {
-        result.cut = "after " + std::to_string(effort.steps) + " steps; let less change, or wish more";
-    }
-    return result;
+
+    const Space& space_;
+    InForce inForce_;
+    bool isFolded_;
+    std::size_t most_;
+    const SeekControl& control_;
+    const std::optional<Whole>& known_;
+    Effort effort_;
+    SeekResult result_;
+    bool hasDropped_ = false;  ///< takes that do not keep them
+    bool isAllLooked_ = false; ///< the last look saw all that there are
+    bool isCut_ = false;
+};
+
+SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const SeekControl& control,
+                    const std::optional<Whole>& known = std::nullopt) {
+    return SpaceSearch(space, isFolded, most, control, known).run();
 }
 
 /// Whether one of the hard wishes or promises can't even be kept alone: the steps that it took to see that.

@@ -63,7 +63,13 @@ void keepInputs(Space& space, IsAsked isAsked) {
         open.push_back(*space.crystalNode);
     }
     for (const std::size_t sought : space.late) {
-        const std::string& subject = space.plan.promises[space.question.promises[sought].index].line.subject;
+        const PromiseLine& line = space.plan.promises[space.question.promises[sought].index].line;
+        const std::string& subject = line.subject;
+        if (space.isWakingTooLate && std::holds_alternative<WakesAsk>(line.ask) && isAsked(sought)) {
+            for (std::size_t each = 0; each < space.nodes.size(); ++each) {
+                open.push_back(each); // it waits for all that is on
+            }
+        }
         if (const auto peripheral = space.part->findPeripheral(peripheralOf(subject)); peripheral && isAsked(sought)) {
             open.push_back(space.peripheralNode(*peripheral));
         } else if (const auto node = space.part->findNode(subject); node && isAsked(sought)) {
@@ -130,11 +136,26 @@ public:
         addTiers();
         addWishes();
         addPromises(take);
+        setWakingTooLate();
         keepInputs(space_, [](std::size_t) { return true; });
         return std::move(space_);
     }
 
 private:
+    void setWakingTooLate() {
+        const auto isAboutWaking = [&](std::size_t sought) {
+            const auto& promise = space_.plan.promises[space_.question.promises[sought].index];
+            return std::holds_alternative<WakesAsk>(promise.line.ask);
+        };
+        if (std::none_of(space_.late.begin(), space_.late.end(), isAboutWaking)) {
+            return;
+        }
+        const Figures figures = derive(part_, space_.plan, space_.take);
+        space_.isWakingTooLate = std::any_of(space_.late.begin(), space_.late.end(), [&](std::size_t sought) {
+            return isAboutWaking(sought) && figures.promises[space_.question.promises[sought].index].state == State::broken;
+        });
+    }
+
     void addSources() {
         const std::vector<LineFigure> rates = lineRates(part_, space_.plan.board, space_.present);
         for (std::size_t i = 0; i < part_.sources.size(); ++i) {

@@ -95,6 +95,7 @@ struct Space {
     std::vector<std::vector<std::size_t>> wishesAt;   ///< by node, into the question's wishes
     std::vector<std::vector<std::size_t>> promisesAt; ///< by node, into the question's promises; those judged at once
     std::vector<std::size_t> late;                    ///< promises that are judged on found takes only
+    bool isWakingTooLate = false;                     ///< one of them is about waking, and broken now
     std::vector<std::size_t> extremeOf;               ///< by wish: its place among the extremes
     std::size_t extremes = 0;
     std::optional<std::size_t> crystalNode;
