@@ -8,9 +8,9 @@ namespace wisetick::cli {
 struct SeekOptions {
     std::vector<std::string> wishes;
     bool keepsPromises = false;
-    std::string kept;       ///< names between commas; empty: all
+    std::string kept;                ///< names between commas; empty: all
     std::vector<std::string> lifted; ///< "limits of bus_a", "lock on ref.divide", "rule …"
-    std::string ifPossible; ///< promises that shall be kept if possible
+    std::string ifPossible;          ///< promises that shall be kept if possible
     std::vector<std::string> mayChange;
     std::string prefers; ///< between commas
     std::string crystal; ///< "xtm" or "xtm: 8 MHz to 30 MHz"
