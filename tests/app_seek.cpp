@@ -481,8 +481,10 @@ private slots:
                                        panel().asked()->question(), list().entries()[0]->found, kMostEquals);
         QVERIFY(same.found.size() > 1);
         QTRY_COMPARE(list().equals().size() + 1, same.found.size());
+        const QImage first = window_->clocks()->picture().toImage();
         QTest::keyClick(&list(), Qt::Key_Down);
         QCOMPARE(list().selectedEqual(), std::size_t(1));
+        QVERIFY(window_->clocks()->picture().toImage() != first); // its needles
         const FoundTake equal = *list().selectedTake();
         QVERIFY(!(equal.take == list().entries()[0]->found.take));
         QCOMPARE(equal.rates, list().entries()[0]->found.rates);

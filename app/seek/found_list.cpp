@@ -325,6 +325,7 @@ void FoundList::step(int direction) {
         return;
     }
     viewport()->update();
+    emit equalChanged();
     const qreal line = std::ceil(lineHeight(Face::small)) + 4;
     keepInView(QRectF(0, foldRect().bottom() + (static_cast<qreal>(equal_) - 1) * line, 1, line));
 }
@@ -373,9 +374,11 @@ void FoundList::mousePressEvent(QMouseEvent* event) {
         const auto equal = static_cast<std::size_t>((event->position().y() - mark.bottom()) / line) + 1;
         equal_ = std::min(equal, equals_.size());
         viewport()->update();
+        emit equalChanged();
     } else {
         equal_ = 0;
         viewport()->update();
+        emit equalChanged();
     }
 }
 

@@ -49,6 +49,8 @@ public:
 
 signals:
     void selectionChanged(std::size_t entry);
+    /// Another of the unfolded entry's equal settings is selected, or the entry itself again.
+    void equalChanged();
     /// −1: none.
     void hoverChanged(int entry);
     /// The selected take is wanted, as a new one or in place of the present.

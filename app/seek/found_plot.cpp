@@ -88,7 +88,6 @@ FoundPlot::FoundPlot(QWidget* parent) : QWidget(parent), plot_(new QCustomPlot(t
     frontLine_->setAdaptiveSampling(false);
     auto* marks = new Marks(plot_, *this); // the plot owns it
     marks->setLayer("overlay");
-    plot_->setNoAntialiasingOnDrag(true);
     styleAxes();
 }
 
@@ -115,7 +114,6 @@ void FoundPlot::styleAxes() {
         axis->setTickLabelPadding(4);
         axis->grid()->setPen(QPen(theme_.line, 1));
         axis->grid()->setZeroLinePen(QPen(theme_.line, 1));
-        axis->setNumberFormat("g");
     }
     plot_->xAxis->setLabel(tr("current in run"));
     plot_->yAxis->setLabel(tr("worst error of its tolerance"));

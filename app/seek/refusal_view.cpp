@@ -25,12 +25,6 @@ RefusalView::RefusalView(QWidget* parent) : QTextBrowser(parent) {
     setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     document()->setDocumentMargin(12);
     connect(this, &QTextBrowser::anchorClicked, this, &RefusalView::follow);
-    connect(this, qOverload<const QUrl&>(&QTextBrowser::highlighted), this, [this](const QUrl& link) {
-        const auto& pieces = link.toString().startsWith("lift/") ? refusal_.conflict : refusal_.lifts;
-        const auto index = static_cast<std::size_t>(link.toString().section('/', 1).toInt());
-        const bool isPiece = link.toString().startsWith("lift/") || link.toString().startsWith("help/");
-        emit rowsWanted(isPiece && index < pieces.size() ? pieces[index].nodes : std::vector<NodeIndex>());
-    });
 }
 
 void RefusalView::setTheme(const Theme& theme) {

@@ -21,8 +21,6 @@ signals:
     void liftWanted(const RefusedPiece& piece);
     /// A wish of the question shall be for the nearest that can be had.
     void nearestWanted(std::size_t wish);
-    /// The rows of something that collides are meant.
-    void rowsWanted(const std::vector<NodeIndex>& nodes);
 
 protected:
     void changeEvent(QEvent* event) override;

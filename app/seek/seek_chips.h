@@ -52,8 +52,6 @@ public:
     void select(const Place& place);
     /// Where a chip stands, in the viewport.
     QRectF chipRect(const Place& place) const;
-    /// The height that shows all of it.
-    int wholeHeight() const { return static_cast<int>(height_); }
 
 signals:
     void pressed(std::size_t group, std::size_t chip);

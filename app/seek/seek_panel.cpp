@@ -109,6 +109,7 @@ SeekPanel::SeekPanel(Document& document, QWidget* parent) : QWidget(parent), doc
     connect(plot_, &FoundPlot::selected, list_, &FoundList::select);
     connect(plot_, &FoundPlot::taken, this, [this] { take(false); });
     connect(list_, &FoundList::taken, this, &SeekPanel::take);
+    connect(list_, &FoundList::equalChanged, this, &SeekPanel::showGhost);
     connect(list_, &FoundList::unfoldWanted, this, &SeekPanel::unfold);
     connect(refusal_, &RefusalView::liftWanted, this, &SeekPanel::lift);
     connect(refusal_, &RefusalView::nearestWanted, this, &SeekPanel::wishNearest);
@@ -317,13 +318,16 @@ void SeekPanel::sayState() {
     }
 }
 
-/// The needles of the hovered take, else of the selected one.
+/// The needles of the hovered take, else of the selected one or of its equal that is selected.
 void SeekPanel::showGhost() {
     const FoundEntries& entries = list_->entries();
     if (!isOpen_ || entries.empty()) {
         emit ghostWanted(nullptr);
     } else if (hovered_ && *hovered_ < entries.size()) {
         emit ghostWanted(&entries[*hovered_]->figures.figures);
+    } else if (list_->selectedEqual() > 0 && under_) {
+        const Figures equal = figuresOfFound(under_->part, under_->plan, *list_->selectedTake(), false).figures;
+        emit ghostWanted(&equal);
     } else {
         emit ghostWanted(&entries[list_->selected()]->figures.figures);
     }
@@ -362,7 +366,6 @@ void SeekPanel::take(bool isNew) {
         said_ = tr("Take %1 is added; Ctrl+T compares them.").arg(text(name));
         sayState();
     }
-    emit this->taken(text(name));
 }
 
 void SeekPanel::lift(const RefusedPiece& piece) {

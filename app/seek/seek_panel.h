@@ -57,8 +57,6 @@ signals:
     void ghostWanted(const Figures* figures);
     /// The rows of these are in question.
     void rowsMarked(const std::set<NodeIndex>& nodes);
-    /// A take was taken, as one edit; of a new one its name.
-    void taken(const QString& newName);
 
 protected:
     void keyPressEvent(QKeyEvent* event) override;
