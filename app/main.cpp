@@ -4,6 +4,7 @@
 #include "rhythm/rhythm_view.h"
 #include "seek/seek_panel.h"
 #include "shell/main_window.h"
+#include "workings/workings_panel.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -111,7 +112,7 @@ int main(int argc, char** argv) {
         QElapsedTimer timer;
         timer.start();
         const auto isPlaying = [&] {
-            return (window.rhythm() != nullptr && window.rhythm()->isBusy()) ||
+            return (window.rhythm() != nullptr && window.rhythm()->isBusy()) || window.workings()->isBusy() ||
                    (window.seek() != nullptr && window.seek()->isBusy());
         };
         while (timer.elapsed() < 800 || (isPlaying() && timer.elapsed() < 20000)) {

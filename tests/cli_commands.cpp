@@ -372,8 +372,20 @@ private slots:
         for (const char* word : {"check PLAN", "derive PLAN", "promise PLAN \"uart1 talks 921600 within 1.5 %\"", "Exit codes"}) {
             QVERIFY2(help.out.contains(word), word);
         }
+        for (const char* command : {"derive", "check", "promise", "board", "fails", "way", "sleep", "rhythm", "emit", "filter",
+                                    "compare", "seek", "shelf", "new-part", "lint"}) {
+            QVERIFY2(help.out.contains(QByteArray("  ") + command + " "), command);
+            const Run own = run({command, "--help"});
+            QCOMPARE(own.exitCode, 0);
+            QVERIFY2(own.out.contains(QByteArray("wisetick-cli ") + command) && own.out != help.out, command);
+        }
+        QCOMPARE(run({"seek", "-h"}).out, run({"seek", "--help"}).out);
+        QCOMPARE(run({"--help", "seek"}).out, run({"seek", "--help"}).out);
+        QVERIFY(run({"--parts", "seek", "--help"}).out.contains("  lint "));
+        QVERIFY(run({"--version"}).out.startsWith("wisetick-cli "));
         QCOMPARE(run({}).exitCode, 2);
         QCOMPARE(run({"frobnicate"}).exitCode, 2);
+        QCOMPARE(run({"check", "--frobnicate"}).exitCode, 2);
         QCOMPARE(run({"check"}).exitCode, 2);
     }
 

@@ -209,6 +209,10 @@ private slots:
             "p:40:45: error: the field T.P[8:3] of peripheral.beat counts overlaps T.P[3:0] of peripheral.beat prescaler; "
             "expected fields that do not share bits (the other stands in "
             "line 40)\n");
+        row("a gate among another's bits", "prescaler = [1, 8, 64]",
+            "prescaler = [1, 8, 64]\ngate = \"T.P[2]\"\nfields = { prescaler = \"T.P[3:0]\" }\nholds = { prescaler = \"n\" }",
+            "p:40:8: error: the field T.P[2] of peripheral.beat gate overlaps T.P[3:0] of peripheral.beat prescaler; expected "
+            "fields that do not share bits (the other stands in line 41)\n");
     }
     void saysWhereTheFaultIs() {
         QFETCH(std::string, what);

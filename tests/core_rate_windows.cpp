@@ -274,6 +274,50 @@ class CoreRateWindows : public QObject {
     Q_OBJECT
 
 private slots:
+    /// The spans are those rates that the windows contain, whatever the teeth: ascending, apart, cut to what was asked.
+    void spansAreWhatIsContained() {
+        Random random;
+        const auto comb = [&] {
+            RateComb made;
+            made.low = Rational(random.whole(0, 9), 2);
+            made.high = random.whole(0, 9) == 0 ? std::nullopt : std::optional(made.low + Rational(random.whole(0, 6), 4));
+            if (random.whole(0, 1) == 0) {
+                const Rational step(random.whole(1, 3), random.whole(1, 2));
+                const Rational least = random.whole(1, 5);
+                made.teeth = FactorSet::range(least, least + step * 300, step);
+            } else {
+                std::vector<Rational> teeth;
+                for (std::int64_t i = random.whole(1, 6); i > 0; --i) {
+                    teeth.push_back(random.whole(1, 30));
+                }
+                made.teeth = FactorSet::list(teeth);
+            }
+            return made;
+        };
+        for (int round = 0; round < 2000; ++round) {
+            RateWindows windows;
+            for (std::int64_t i = random.whole(0, 3); i > 0; --i) {
+                windows.combs.push_back(comb());
+            }
+            const Rational low(random.whole(0, 40), 2);
+            const Rational high = low + Rational(random.whole(0, 120), 2);
+            const std::vector<RateSpan> spans = windows.spans(low, high);
+            for (std::size_t i = 0; i < spans.size(); ++i) {
+                QVERIFY(spans[i].low >= low && spans[i].high && *spans[i].high <= high && spans[i].low <= *spans[i].high);
+                QVERIFY(i == 0 || *spans[i - 1].high < spans[i].low);
+            }
+            const auto isIn = [&](const Rational& rate) {
+                return std::any_of(spans.begin(), spans.end(),
+                                   [&](const RateSpan& span) { return span.low <= rate && rate <= *span.high; });
+            };
+            for (Rational rate = low; rate <= high; rate += Rational(1, 8)) {
+                QVERIFY2(isIn(rate) == windows.contains(rate), qPrintable(QString("round %1").arg(round)));
+            }
+            const std::vector<RateSpan> two = windows.spans(low, high, 2);
+            QVERIFY(two.size() <= 2 && std::equal(two.begin(), two.end(), spans.begin()));
+        }
+    }
+
     void handCheckedRows() {
         // 115200 x 16 x {1, 2, 3} within 1 %
         UartKind uart;

@@ -1,6 +1,8 @@
 #include "quantity/factor_set.h"
 #include "support.h"
 
+#include <thread>
+
 using namespace wisetick;
 using namespace wisetick::test;
 
@@ -89,6 +91,42 @@ private slots:
         QCOMPARE((large - large).toString(), std::string("0"));
         QVERIFY(large > Rational(1));
         QVERIFY(-large < Rational(1));
+    }
+
+    /// Copies of one that does not fit 64 bits stand on the same figure; each may change or go without the others.
+    void largeOnesAreShared() {
+        const std::string text = "340282366920938463463374607431768211457/3";
+        const Rational large = exact("340282366920938463463374607431768211457") / 3;
+        Rational copy = large;
+        Rational moved = std::move(copy);
+        std::vector<Rational> many(3, moved);
+        many.push_back(many.front()); // while it grows
+        moved += 1;
+        QCOMPARE(moved.toString(), std::string("340282366920938463463374607431768211460/3"));
+        moved = Rational(7);
+        QVERIFY(moved == 7 && moved.isWhole() && moved.sign() == 1 && !moved.isZero());
+        many[0] = many[1];
+        Rational& same = many[1];
+        many[1] = same;
+        std::swap(many[2], moved);
+        QVERIFY(many[2] == 7);
+        for (const Rational& each : {many[0], many[1], many[3], moved, large}) {
+            QCOMPARE(each.toString(), text);
+            QVERIFY(each == large && !(each < large) && each > 7 && !each.isWhole() && !each.isZero() && (-each).sign() == -1);
+        }
+        std::vector<std::thread> threads;
+        for (int i = 0; i < 2; ++i) {
+            threads.emplace_back([&] {
+                for (int round = 0; round < 10000; ++round) {
+                    Rational own = many[3];
+                    own = large;
+                }
+            });
+        }
+        for (std::thread& thread : threads) {
+            thread.join();
+        }
+        QCOMPARE(many[3].toString(), text);
     }
 
     void overflowIsAnErrorNeverAWrap() {

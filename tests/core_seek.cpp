@@ -490,6 +490,101 @@ private slots:
         }
     }
 
+    /// A question that leaves very much open is cut, but not before what leaves the multipliers alone was looked at; what was
+    /// found of that is told at once, and stays among the best.
+    void whatIsNearIsFoundThoughItIsCut() {
+        const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/spindle-balancer.plan.toml", {sourceDir() + "/parts"});
+        const auto laser = std::find_if(loaded.plan->promises.begin(), loaded.plan->promises.end(),
+                                        [](const Promise& promise) { return promise.line.name == "laser"; });
+        Question question;
+        question.promises.push_back({static_cast<std::size_t>(laser - loaded.plan->promises.begin()), false});
+        question.most = 5;
+        SeekControl control;
+        control.mostSteps = 100000;
+        std::int64_t steps = 0;
+        std::optional<std::int64_t> stepsToFirst;
+        std::vector<FoundTake> told;
+        control.onProgress = [&](const SeekProgress& progress) { steps = std::max(steps, progress.steps); };
+        control.onFound = [&](const std::vector<FoundTake>& found) {
+            stepsToFirst = stepsToFirst.value_or(steps);
+            QVERIFY(told.empty() ||
+                    compareScores(found.front().score, told.front().score, question.prefers) != std::strong_ordering::greater);
+            told = found;
+        };
+        const SeekResult result = seek(*loaded.part, *loaded.plan, loaded.plan->active, question, control);
+        QVERIFY(!result.isComplete());
+        QVERIFY(stepsToFirst && *stepsToFirst < 10000);
+        QVERIFY(!result.found.empty());
+        QCOMPARE(result.found.front().rates, told.front().rates);
+        QCOMPARE(result.found.front().changes, (std::vector<std::pair<std::string, std::string>>{{"serial_root", "from p2b"}}));
+        for (std::size_t i = 0; i < result.found.size(); ++i) {
+            const FoundTake& found = result.found[i];
+            QVERIFY(i == 0 ||
+                    compareScores(result.found[i - 1].score, found.score, question.prefers) != std::strong_ordering::greater);
+            const Figures got = evaluate(*loaded.part, withFound(*loaded.plan, found), found.take.name);
+            QVERIFY(got.promises[question.promises.front().index].state != State::broken);
+        }
+    }
+
+    /// The core follows the divider of a line of which nothing is asked: that it moves is among the best too, though as many
+    /// takes as are wanted, all exact, are found before it does.
+    void whatIsFollowedMoves() {
+        const PartFile part = readPart(R"(format = "wisetick-part/1"
+id = "reed"
+core = "core"
+supply = { min = "2 V", max = "4 V" }
+[[source]]
+id = "x"
+kind = "rc"
+rate = "2 MHz"
+[[line]]
+id = "mult"
+from = "x"
+multiply = { from = 2, to = 8 }
+[[line]]
+id = "side"
+from = "x"
+divide = [2, 3]
+[[line]]
+id = "core"
+from = "mult"
+divide = [2, 3]
+follows = { control = "side.divide", when = { 2 = "1/2" }, otherwise = 2 }
+[[peripheral]]
+id = "beat"
+kind = "timer"
+clock = "mult"
+bits = 8
+prescaler = [1, 4]
+[[peripheral]]
+id = "port"
+kind = "uart"
+clock = "side"
+modes = [{ oversample = 4, divisor = { from = 1, to = 40 } }]
+[[mode]]
+id = "run"
+runs = true
+)",
+                                       "part");
+        QVERIFY(part.part.has_value());
+        const PlanFile plan = readPlan("format = \"wisetick-plan/1\"\npart = \"reed\"\nactive = \"A\"\n[board]\nsupply = { min = "
+                                       "\"3 V\", nominal = \"3 V\", max = \"3 V\" }\n"
+                                       "[[promise]]\nsay = \"port talks 10 kbit/s within 5 %\"\n"
+                                       "[[promise]]\nsay = \"beat fires every 12 us\"\n[[take]]\nname = \"A\"\n",
+                                       "plan", &*part.part);
+        QVERIFY(plan.plan.has_value());
+        Question question;
+        question.promises.push_back({1, false});
+        question.prefers = {Preference::changes, Preference::core};
+        question.most = 3;
+        const SeekResult result = seek(*part.part, *plan.plan, "A", question);
+        QVERIFY(result.isComplete());
+        QCOMPARE(result.found.size(), std::size_t(3));
+        QCOMPARE(changesOf(result.found[0]), std::string());
+        QCOMPARE(changesOf(result.found[1]), std::string("side \u00f7 3"));
+        QCOMPARE(rateOf(result.found[1], "core"), 4 * rateOf(result.found[0], "core"));
+    }
+
     /// A limit, a rule or a lock that is lifted lets through what it held.
     void whatIsLiftedDoesNotHold() {
         LoadedPlan loaded = orchard();

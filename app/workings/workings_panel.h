@@ -23,6 +23,8 @@ public:
     /// "way/reset", "way/take B".
     void show(const QString& target);
     QString target() const { return target_; }
+    /// Whether ways out are still to be found.
+    bool isBusy() const { return still_->isActive() || finding_.isBusy(); }
 
 signals:
     /// A take that keeps this promise shall be sought.

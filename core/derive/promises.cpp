@@ -75,8 +75,10 @@ public:
             checkAlsoIn(context_.plan.promises[i].line, figures[i]);
             checkTrigger(i, figures);
             checkChain(i, figures);
-            noteBetterWay(i, figures[i]);
-            addFields(i, figures[i]);
+            if (context_.detail != Detail::verdict) {
+                noteBetterWay(i, figures[i]);
+                addFields(i, figures[i]);
+            }
         }
         return figures;
     }
@@ -85,6 +87,9 @@ public:
         PromiseFigure figure;
         const PromiseLine& line = context_.plan.promises[index].line;
         figure.name = names_[index];
+        if (context_.detail == Detail::verdict) {
+            return figure;
+        }
         if (texts_[index].empty()) { // one promise may be judged several times
             texts_[index] = printPromiseLine(line);
         }

@@ -50,7 +50,8 @@ bool hasWatchdog(const Plan& plan) {
 } // namespace
 
 std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, const Figures& figures) {
-    std::map<std::string, Figures> derived{{figures.take, figures}};
+    std::map<std::string, Figures> derived;
+    derived.emplace(figures.take, figures);
     for (const Job& job : plan.jobs) {
         const std::string& name = job.take.empty() ? plan.active : job.take;
         if (!derived.contains(name) && findTake(plan, name) != nullptr) {

@@ -20,7 +20,7 @@ public:
     void readTier(TableReader& reader, Tier& tier) {
         tier.supplyMin = reader.quantity("supply_min", Unit::volt);
         tier.supplyMax = reader.quantity("supply_max", Unit::volt);
-        tier.field = readOneField(context_, reader, "field", tier.id, FieldUse::shared);
+        tier.field = readOneField(context_, reader, "field", FieldUse::shared);
         tier.code = reader.whole("code", 0, std::int64_t{1} << 48).value_or(0);
         tier.ref = reader.text("ref").value_or("");
     }
@@ -53,7 +53,7 @@ public:
         source.draws = readDraw(reader, "draws");
         source.pins = reader.texts("pins");
         source.gm = reader.quantity("gm", Unit::siemens);
-        source.field = readOneField(context_, reader, "field", source.id, FieldUse::own);
+        source.field = readOneField(context_, reader, "field", FieldUse::own);
         if (const toml::table* fails = reader.table("fails_to")) {
             TableReader inner(*fails, context_.reporter, reader.pathOf("fails_to"));
             source.failsTo = {inner.text("line", Need::required).value_or(""), inner.text("from", Need::required).value_or("")};
@@ -143,7 +143,7 @@ public:
         const auto node = line ? resolveNode(context_, reader, "line", *line) : std::nullopt;
         wait.line = node.value_or(0);
         wait.tier = resolveTier(context_, reader);
-        wait.field = readOneField(context_, reader, "field", "wait", FieldUse::shared);
+        wait.field = readOneField(context_, reader, "field", FieldUse::shared);
         wait.ref = reader.text("ref").value_or("");
         const toml::node* steps = reader.node("steps", Need::required);
         const toml::array* array = steps == nullptr ? nullptr : steps->as_array();
@@ -157,9 +157,9 @@ public:
                 continue;
             }
             const auto speed = pair->size() == 3
-                                   ? readNodeQuantity(*pair->get(2), context_.reporter, reader.pathOf("steps"), Unit::ratio)
+                                   ? readNodeQuantity(*pair->get(2), context_.reporter, reader.at("steps"), Unit::ratio)
                                    : std::nullopt;
-            const auto rate = readNodeQuantity(*pair->get(0), context_.reporter, reader.pathOf("steps"), Unit::hertz);
+            const auto rate = readNodeQuantity(*pair->get(0), context_.reporter, reader.at("steps"), Unit::hertz);
             if (rate && !wait.steps.empty() && *rate <= wait.steps.back().hertz) {
                 reader.error("steps", "rates that do not rise", "each rate above the one before");
             } else if (rate) {
@@ -237,14 +237,14 @@ private:
             return;
         }
         for (const toml::node& each : *array) {
-            if (const auto rate = readNodeQuantity(each, context_.reporter, reader.pathOf("rates"), Unit::hertz)) {
+            if (const auto rate = readNodeQuantity(each, context_.reporter, reader.at("rates"), Unit::hertz)) {
                 if (!source.rates.empty() && *rate <= source.rates.back()) {
                     reader.error("rates", "rates that do not rise", "each rate above the one before");
                 }
                 source.rates.push_back(*rate);
             }
         }
-        source.rateField = readOneField(context_, reader, "rate_field", source.id, FieldUse::own);
+        source.rateField = readOneField(context_, reader, "rate_field", FieldUse::own);
         const toml::node* codes = reader.node("codes");
         const toml::array* list = codes == nullptr ? nullptr : codes->as_array();
         for (std::size_t i = 0; i < source.rates.size(); ++i) {
@@ -277,8 +277,8 @@ private:
             reader.error("range", nodeText(*node), "two rates such as [\"6 MHz\", \"30 MHz\"]");
             return;
         }
-        source.rangeMin = readNodeQuantity(*pair->get(0), context_.reporter, reader.pathOf("range"), Unit::hertz);
-        source.rangeMax = readNodeQuantity(*pair->get(1), context_.reporter, reader.pathOf("range"), Unit::hertz);
+        source.rangeMin = readNodeQuantity(*pair->get(0), context_.reporter, reader.at("range"), Unit::hertz);
+        source.rangeMax = readNodeQuantity(*pair->get(1), context_.reporter, reader.at("range"), Unit::hertz);
         checkOrder(reader, "range", source.rangeMin, source.rangeMax);
     }
 
@@ -289,7 +289,7 @@ private:
         }
         if (node->is_string()) {
             if (const auto both =
-                    readNodeQuantity(*node, context_.reporter, reader.pathOf("tolerance"), Unit::ratio, Sign::notNegative)) {
+                    readNodeQuantity(*node, context_.reporter, reader.at("tolerance"), Unit::ratio, Sign::notNegative)) {
                 source.tolerance.push_back({std::nullopt, std::nullopt, -*both, *both});
             }
             return;
@@ -321,8 +321,8 @@ private:
             reader.error(key, nodeText(*node), "a pair of " + unitNoun(unit) + "s");
             return std::nullopt;
         }
-        const auto low = readNodeQuantity(*pair->get(0), context_.reporter, reader.pathOf(key), unit, Sign::any);
-        const auto high = readNodeQuantity(*pair->get(1), context_.reporter, reader.pathOf(key), unit, Sign::any);
+        const auto low = readNodeQuantity(*pair->get(0), context_.reporter, reader.at(key), unit, Sign::any);
+        const auto high = readNodeQuantity(*pair->get(1), context_.reporter, reader.at(key), unit, Sign::any);
         checkOrder(reader, key, low, high);
         return low && high ? std::optional(std::pair(*low, *high)) : std::nullopt;
     }
@@ -330,7 +330,7 @@ private:
     std::optional<std::pair<Rational, Rational>> readDeviation(TableReader& reader) {
         const toml::node* node = reader.node("by", Need::required);
         if (node != nullptr && node->is_string()) {
-            const auto both = readNodeQuantity(*node, context_.reporter, reader.pathOf("by"), Unit::ratio, Sign::notNegative);
+            const auto both = readNodeQuantity(*node, context_.reporter, reader.at("by"), Unit::ratio, Sign::notNegative);
             return both ? std::optional(std::pair(-*both, *both)) : std::nullopt;
         }
         const auto by = node == nullptr ? std::nullopt : readPair(reader, "by", Unit::ratio, Need::required);

@@ -36,12 +36,11 @@ std::optional<std::size_t> resolveTier(const PartContext& context, TableReader& 
     return tier;
 }
 
-std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, const std::string& owner,
-                                  FieldUse use) {
+std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, FieldUse use) {
     const toml::node* node = reader.node(key);
-    const auto field = node == nullptr ? std::nullopt : readFieldText(*node, context.reporter, reader.pathOf(key));
+    const auto field = node == nullptr ? std::nullopt : readFieldText(*node, context.reporter, reader.at(key));
     if (field && use == FieldUse::own) {
-        context.book.add(*field, reader.place(key), owner);
+        context.book.add(*field, *node, reader.path(), key);
     }
     return field;
 }

@@ -25,8 +25,7 @@ std::optional<std::size_t> resolveTier(const PartContext& context, TableReader& 
 
 /// Whether a field belongs to one owner alone, and may not overlap another.
 enum class FieldUse { own, shared };
-std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, const std::string& owner,
-                                  FieldUse use);
+std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, FieldUse use);
 
 /// The nodes that a mux, or a line or peripheral without one, is fed from.
 std::vector<NodeIndex> readInputs(const PartContext& context, TableReader& reader, const std::string& key);

@@ -14,7 +14,7 @@ ControlCase readControlCase(const PartContext& context, TableReader& reader) {
     const toml::node* is = reader.node("is", Need::required);
     const toml::array* several = is == nullptr ? nullptr : is->as_array();
     const auto take = [&](const toml::node& node) {
-        if (const auto value = readNodeFactor(node, context.reporter, reader.pathOf("is"))) {
+        if (const auto value = readNodeFactor(node, context.reporter, reader.at("is"))) {
             result.is.push_back(*value);
         }
     };

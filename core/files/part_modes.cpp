@@ -148,7 +148,7 @@ private:
                 steps.push_back({inner.text("say", Need::required).value_or(""), inner.text("when").value_or("")});
                 inner.finish();
             } else {
-                context_.reporter.error(context_.reporter.placeOf(element.source(), reader.pathOf(key)), nodeText(element),
+                context_.reporter.error(context_.reporter.placeOf(element.source(), reader.at(key)), nodeText(element),
                                         "a text, or { say, when }");
             }
         }

@@ -32,7 +32,7 @@ public:
             controls.emplace_back("from");
         }
         readFields(reader, controls, namesOf(context_, peripheral.clock), peripheral.fields, peripheral.holds, context_.book);
-        peripheral.gate = readOneField(context_, reader, "gate", peripheral.id, FieldUse::own);
+        peripheral.gate = readOneField(context_, reader, "gate", FieldUse::own);
         peripheral.interrupts = reader.texts("interrupts");
         controls.insert(controls.end(), {"gate", "interrupts"});
         readBringUp(reader, controls, peripheral);
@@ -334,7 +334,7 @@ private:
                 step.control = inner.text("control").value_or("");
                 step.say = inner.text("say", step.control.empty() ? Need::required : Need::optional).value_or("");
                 step.channel = inner.whole("channel", 0, 64).value_or(0);
-                step.field = readOneField(context_, inner, "field", peripheral.id, FieldUse::shared);
+                step.field = readOneField(context_, inner, "field", FieldUse::shared);
                 step.code = inner.whole("code", 0, std::int64_t{1} << 32).value_or(1);
                 step.isForgotten = inner.flag("forgotten").value_or(false);
                 step.verbs = inner.texts("verbs");

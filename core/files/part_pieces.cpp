@@ -20,7 +20,7 @@ std::optional<TemperatureCurve> readCurve(TableReader& reader, const std::string
     if (node == nullptr) {
         return std::nullopt;
     }
-    const std::string path = reader.pathOf(key);
+    const KeyPath path = reader.at(key);
     TemperatureCurve curve;
     const toml::array* list = node->as_array();
     if (list == nullptr) {
@@ -59,7 +59,7 @@ std::optional<TemperatureCurve> readCurve(TableReader& reader, const std::string
 std::vector<Rational> readFactorList(const toml::array& array, TableReader& reader, const std::string& key) {
     std::vector<Rational> values;
     for (const toml::node& element : array) {
-        if (const auto value = readNodeFactor(element, reader.reporter(), reader.pathOf(key))) {
+        if (const auto value = readNodeFactor(element, reader.reporter(), reader.at(key))) {
             values.push_back(*value);
         }
     }
@@ -175,7 +175,7 @@ Duration readDuration(TableReader& reader, const std::string& key) {
         }
         return duration;
     }
-    const auto both = readNodeQuantity(*node, reader.reporter(), reader.pathOf(key), Unit::second, Sign::notNegative);
+    const auto both = readNodeQuantity(*node, reader.reporter(), reader.at(key), Unit::second, Sign::notNegative);
     return {both, both};
 }
 
@@ -187,7 +187,7 @@ std::optional<Draw> readDraw(TableReader& reader, const std::string& key) {
     Draw draw;
     const toml::table* table = node->as_table();
     if (table == nullptr) {
-        const auto single = readNodeQuantity(*node, reader.reporter(), reader.pathOf(key), Unit::ampere, Sign::notNegative);
+        const auto single = readNodeQuantity(*node, reader.reporter(), reader.at(key), Unit::ampere, Sign::notNegative);
         if (!single) {
             return std::nullopt;
         }
@@ -221,7 +221,7 @@ std::optional<Draw> readDraw(TableReader& reader, const std::string& key) {
             both.finish();
         } else {
             draw.perMegahertzTyp =
-                readNodeQuantity(*slope, reader.reporter(), inner.pathOf("per_mhz"), Unit::ampere, Sign::notNegative);
+                readNodeQuantity(*slope, reader.reporter(), inner.at("per_mhz"), Unit::ampere, Sign::notNegative);
             draw.perMegahertzMax = draw.perMegahertzTyp;
         }
         if (!draw.typ && !draw.max) { // a slope alone says all
@@ -252,13 +252,13 @@ FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need) 
         range.finish();
         return set;
     }
-    const auto single = readNodeFactor(*node, reader.reporter(), reader.pathOf(key));
+    const auto single = readNodeFactor(*node, reader.reporter(), reader.at(key));
     return single ? FactorSet::one(*single) : FactorSet();
 }
 
-std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, const std::string& path) {
-    const auto text = node.value_exact<std::string>();
-    if (auto field = text ? readField(*text) : std::nullopt) {
+std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, const KeyPath& path) {
+    const auto* text = node.as_string();
+    if (auto field = text != nullptr ? readField(text->get()) : std::nullopt) {
         return field;
     }
     reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
@@ -266,16 +266,38 @@ std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, c
     return std::nullopt;
 }
 
+/// Whether any two do: soon told, as seldom they do.
+bool FieldBook::doOverlap() const {
+    std::vector<const Entry*> order;
+    order.reserve(entries_.size());
+    for (const Entry& entry : entries_) {
+        order.push_back(&entry);
+    }
+    const auto isBelow = [](const Entry* a, const Entry* b) {
+        const int byRegister = a->field.reg.compare(b->field.reg);
+        return byRegister != 0 ? byRegister < 0 : a->field.lsb < b->field.lsb;
+    };
+    std::sort(order.begin(), order.end(), isBelow);
+    return std::adjacent_find(order.begin(), order.end(), [](const Entry* a, const Entry* b) {
+               return a->field.reg == b->field.reg && b->field.lsb <= a->field.msb;
+           }) != order.end();
+}
+
 void FieldBook::reportOverlaps(Reporter& reporter) const {
-    for (std::size_t i = 0; i < entries_.size(); ++i) {
-        for (std::size_t j = 0; j < i; ++j) {
-            const Entry& late = entries_[i];
-            const Entry& early = entries_[j];
-            if (late.field.reg == early.field.reg && late.field.lsb <= early.field.msb && early.field.lsb <= late.field.msb) {
-                reporter.error(late.place,
-                               "the field " + fieldText(late.field) + " of " + late.owner + " overlaps " +
-                                   fieldText(early.field) + " of " + early.owner,
-                               fmt::format("fields that do not share bits (the other stands in line {})", early.place.line));
+    if (!doOverlap()) {
+        return;
+    }
+    for (const Entry& late : entries_) {
+        for (const Entry& early : entries_) {
+            if (&early == &late) {
+                break;
+            }
+            if (early.field.reg == late.field.reg && late.field.lsb <= early.field.msb && early.field.lsb <= late.field.msb) {
+                reporter.error(
+                    reporter.placeOf(late.node->source(), late.path()),
+                    "the field " + fieldText(late.field) + " of " + late.owner() + " overlaps " + fieldText(early.field) +
+                        " of " + early.owner(),
+                    fmt::format("fields that do not share bits (the other stands in line {})", early.node->source().begin.line));
             }
         }
     }
@@ -285,7 +307,8 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
                 std::map<std::string, Field>& fields, std::map<std::string, Holds>& holds, FieldBook& book) {
     const toml::table* fieldTable = reader.table("fields");
     const toml::table* holdsTable = reader.table("holds");
-    std::vector<std::string> named;
+    std::vector<std::string_view> named;
+    named.reserve(controls.size());
     if (fieldTable != nullptr) {
         TableReader inner(*fieldTable, reader.reporter(), reader.pathOf("fields"));
         for (const std::string& control : controls) {
@@ -293,10 +316,10 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
             if (node == nullptr) {
                 continue;
             }
-            named.push_back(control);
-            if (const auto field = readFieldText(*node, reader.reporter(), inner.pathOf(control))) {
-                fields[control] = *field;
-                book.add(*field, inner.place(control), reader.path() + " " + control);
+            named.emplace_back(control);
+            if (const auto field = readFieldText(*node, reader.reporter(), inner.at(control))) {
+                fields.emplace(control, *field);
+                book.add(*field, *node, reader.path(), control, "fields");
             }
         }
         inner.finish();
@@ -312,7 +335,8 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
         }
         inner.finish();
     }
-    for (const std::string& control : named) {
+    for (const std::string_view name : named) {
+        const std::string control(name);
         if (control == "on") {
             holds.try_emplace(control, Holds{});
         } else if (!holds.contains(control) && (holdsTable == nullptr || !holdsTable->contains(control))) {

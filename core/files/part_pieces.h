@@ -20,20 +20,32 @@ std::optional<Draw> readDraw(TableReader& reader, const std::string& key);
 FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need = Need::optional);
 
 /// "CLK.REF[4:0]".
-std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, const std::string& path);
+std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, const KeyPath& path);
 
 /// All fields of the part, for the check that none overlap.
 class FieldBook {
 public:
-    void add(const Field& field, const Place& place, const std::string& owner) { entries_.push_back({field, place, owner}); }
+    /// The field of a control of that table, which stands in the table or in one of it that `inner` names. The node is the
+    /// field's text; it must outlive the book.
+    void add(const Field& field, const toml::node& node, const std::string& table, const std::string& control,
+             const char* inner = "") {
+        entries_.push_back({field, &node, table, control, inner});
+    }
     void reportOverlaps(Reporter& reporter) const;
 
 private:
     struct Entry {
         Field field;
-        Place place;
-        std::string owner;
+        const toml::node* node;
+        std::string table;
+        std::string control;
+        const char* inner;
+
+        std::string owner() const { return table + " " + control; }
+        std::string path() const { return table + "." + inner + (*inner == '\0' ? "" : ".") + control; }
     };
+    bool doOverlap() const;
+
     std::vector<Entry> entries_;
 };
 

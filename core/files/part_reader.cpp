@@ -97,6 +97,7 @@ private:
     template <class Thing>
     Tables collect(const std::string& kind, std::vector<Thing>& things, std::map<std::string, Place>& taken) {
         Tables tables = root_.tables(kind);
+        things.reserve(tables.size());
         for (const toml::table* table : tables) {
             TableReader reader(*table, reporter_, kind);
             Thing thing;
@@ -167,7 +168,7 @@ private:
         option.id = reader.id("id").value_or("");
         option.say = reader.text("say", Need::required).value_or("");
         option.ref = reader.text("ref").value_or("");
-        option.field = readOneField(context_, reader, "field", "option " + option.id, FieldUse::own);
+        option.field = readOneField(context_, reader, "field", FieldUse::own);
         reader.text("note");
         for (const toml::table* each : reader.tables("value")) {
             TableReader inner(*each, reporter_, reader.pathOf("value"));
@@ -253,7 +254,7 @@ private:
 PartFile readPart(std::string_view text, const std::string& file) {
     Reporter reporter(file);
     PartFile result;
-    if (const auto root = parseToml(text, file, reporter)) {
+    if (const auto root = parseToml(text, reporter)) {
         Part part = PartReader(*root, reporter).read();
         if (!hasErrors(reporter.diagnostics())) {
             result.part = std::move(part);

@@ -18,9 +18,8 @@ void readCurve(TableReader& reader, Battery& battery) {
             reader.error("curve", nodeText(*array->get(i)), "a pair such as [\"20 %\", \"2.9 V\"]");
             continue;
         }
-        const auto left =
-            readNodeQuantity(*pair->get(0), reader.reporter(), reader.pathOf("curve"), Unit::ratio, Sign::notNegative);
-        const auto volt = readNodeQuantity(*pair->get(1), reader.reporter(), reader.pathOf("curve"), Unit::volt);
+        const auto left = readNodeQuantity(*pair->get(0), reader.reporter(), reader.at("curve"), Unit::ratio, Sign::notNegative);
+        const auto volt = readNodeQuantity(*pair->get(1), reader.reporter(), reader.at("curve"), Unit::volt);
         const bool isRising = battery.curve.empty() || !left || !volt ||
                               (*left > battery.curve.back().first && *volt >= battery.curve.back().second);
         if (!isRising || (left && *left > 1)) {
@@ -43,7 +42,7 @@ Battery readBattery(TableReader& reader) {
     const toml::node* usable = reader.node("usable");
     const toml::array* array = usable == nullptr ? nullptr : usable->as_array();
     if (usable != nullptr && array == nullptr) {
-        if (const auto share = readNodeQuantity(*usable, reader.reporter(), reader.pathOf("usable"), Unit::ratio)) {
+        if (const auto share = readNodeQuantity(*usable, reader.reporter(), reader.at("usable"), Unit::ratio)) {
             battery.usable.emplace_back(25, *share);
         }
     }
@@ -53,9 +52,8 @@ Battery readBattery(TableReader& reader) {
             reader.error("usable", nodeText(*array->get(i)), "a pair such as [\"25 C\", \"95 %\"]");
             continue;
         }
-        const auto celsius =
-            readNodeQuantity(*pair->get(0), reader.reporter(), reader.pathOf("usable"), Unit::celsius, Sign::any);
-        const auto share = readNodeQuantity(*pair->get(1), reader.reporter(), reader.pathOf("usable"), Unit::ratio);
+        const auto celsius = readNodeQuantity(*pair->get(0), reader.reporter(), reader.at("usable"), Unit::celsius, Sign::any);
+        const auto share = readNodeQuantity(*pair->get(1), reader.reporter(), reader.at("usable"), Unit::ratio);
         if (celsius && !battery.usable.empty() && *celsius <= battery.usable.back().first) {
             reader.error("usable", "temperatures that do not rise", "each temperature above the one before");
         } else if (celsius && share) {

@@ -180,7 +180,7 @@ private:
             budget.finish();
         } else if (tolerance != nullptr) {
             if (const auto all =
-                    readNodeQuantity(*tolerance, reporter_, reader.pathOf("tolerance"), Unit::ratio, Sign::notNegative)) {
+                    readNodeQuantity(*tolerance, reporter_, reader.at("tolerance"), Unit::ratio, Sign::notNegative)) {
                 fitted.tolerance = ToleranceBudget{*all, 0, 0, 0};
             }
         }
@@ -238,7 +238,7 @@ private:
                     plan_.promises.push_back({*text, *line});
                     promisePlaces_.push_back(reader.place("say"));
                 } else {
-                    reporter_.errorInText(*say, reader.pathOf("say"), line.error());
+                    reporter_.errorInText(*say, reader.at("say"), line.error());
                 }
             }
             reader.text("note");
@@ -530,9 +530,9 @@ private:
 } // namespace
 
 PlanFile readPlan(std::string_view text, const std::string& file, const Part* part) {
-    Reporter reporter(file);
+    Reporter reporter(file, KeyPlaces::kept);
     PlanFile result;
-    if (const auto root = parseToml(text, file, reporter)) {
+    if (const auto root = parseToml(text, reporter)) {
         Plan plan = PlanReader(*root, reporter, part).read();
         if (!hasErrors(reporter.diagnostics())) {
             result.plan = std::move(plan);
@@ -549,7 +549,7 @@ PlanFile readPlan(std::string_view text, const std::string& file, const Part* pa
 PlanPart readPlanPart(std::string_view text, const std::string& file) {
     Reporter reporter(file);
     PlanPart result;
-    if (const auto root = parseToml(text, file, reporter)) {
+    if (const auto root = parseToml(text, reporter)) {
         TableReader reader(*root, reporter, "");
         if (checkFormat(reader, "wisetick-plan")) {
             result.part = reader.text("part", Need::required);

@@ -50,14 +50,15 @@ void append(Diagnostics& all, const Diagnostics& more) {
 
 std::optional<std::string> readTextFile(const fs::path& path, Diagnostics& diagnostics) {
     std::ifstream stream(path, std::ios::binary);
-    std::ostringstream content;
-    if (isFile(path) && stream && content << stream.rdbuf()) {
-        return content.str();
-    }
-    if (isFile(path) && stream) {
-        return std::string(); // an empty file: nothing could be copied
-    }
     std::error_code error;
+    if (isFile(path) && stream) {
+        const auto size = fs::file_size(path, error);
+        std::string content(error ? 0 : size, '\0');
+        stream.read(content.data(), static_cast<std::streamsize>(content.size()));
+        content.resize(static_cast<std::size_t>(stream.gcount()));
+        content.append(std::istreambuf_iterator<char>(stream), {}); // what came to it since, or a file that tells no size
+        return content;
+    }
     const bool isThere = fs::exists(path, error);
     diagnostics.push_back({Severity::error,
                            {path.string(), 0, 0, {}},

@@ -13,17 +13,43 @@ namespace {
 constexpr std::int64_t kNewestFormat = 1;
 const Rational::Integer kMostInFactor = Rational::Integer(1) << 48;
 
+std::vector<std::string> linesOf(std::string_view text) {
+    std::vector<std::string> lines;
+    for (std::size_t end = text.find('\n'); end != std::string_view::npos; end = text.find('\n')) {
+        lines.emplace_back(text.substr(0, end));
+        text.remove_prefix(end + 1);
+    }
+    return lines;
+}
+
 } // namespace
 
-Place Reporter::placeOf(const toml::source_region& region, const std::string& path) const {
-    return {file_, static_cast<int>(region.begin.line), static_cast<int>(region.begin.column), path};
+std::string KeyPath::text() const {
+    std::string text;
+    text.reserve(table_.size() + 1 + key_.size());
+    text.append(table_);
+    if (!table_.empty()) {
+        text += '.';
+    }
+    text.append(key_);
+    return text;
+}
+
+Place Reporter::placeOf(const toml::source_region& region, const KeyPath& path) const {
+    return {file_, static_cast<int>(region.begin.line), static_cast<int>(region.begin.column), path.text()};
+}
+
+void Reporter::remember(const toml::source_region& region, const KeyPath& path) {
+    if (keyPlaces_ == KeyPlaces::kept) {
+        places_.emplace(path.text(), placeOf(region, path));
+    }
 }
 
 void Reporter::error(const Place& place, std::string found, std::string expected, std::string mend) {
     diagnostics_.push_back({Severity::error, place, std::move(found), std::move(expected), std::move(mend)});
 }
 
-void Reporter::errorInText(const toml::node& node, const std::string& path, const TextError& textError) {
+void Reporter::errorInText(const toml::node& node, const KeyPath& path, const TextError& textError) {
     Place place = placeOf(node.source(), path);
     const bool isOneLine = node.source().begin.line == node.source().end.line;
     if (isOneLine) {
@@ -34,52 +60,64 @@ void Reporter::errorInText(const toml::node& node, const std::string& path, cons
 
 TableReader::TableReader(const toml::table& table, Reporter& reporter, std::string path)
     : table_(table), reporter_(reporter), path_(std::move(path)) {
-    reporter_.remember(path_, place());
+    reporter_.remember(table_.source(), path_);
 }
 
 Place TableReader::place() const {
     return reporter_.placeOf(table_.source(), path_);
 }
 
-Place TableReader::place(const std::string& key) const {
+Place TableReader::place(std::string_view key) const {
     const toml::node* found = table_.get(key);
-    return found != nullptr ? reporter_.placeOf(found->source(), pathOf(key)) : place();
+    return found != nullptr ? reporter_.placeOf(found->source(), at(key)) : place();
 }
 
-const toml::node* TableReader::node(const std::string& key, Need need) {
-    known_.push_back(key);
-    const toml::node* found = table_.get(key);
+const toml::node* TableReader::lookUp(std::string_view key) {
+    const auto found = table_.find(key);
+    if (found != table_.end()) {
+        found_.push_back(found->first.str());
+        return &found->second;
+    }
+    missing_.insert(missing_.end(), key.begin(), key.end());
+    missing_.push_back('\n');
+    return nullptr;
+}
+
+const toml::node* TableReader::node(std::string_view key, Need need) {
+    const toml::node* found = lookUp(key);
     if (found != nullptr) {
-        reporter_.remember(pathOf(key), place(key));
+        reporter_.remember(found->source(), at(key));
     } else if (need == Need::required) {
-        reporter_.error(place(), "no '" + key + "'" + (path_.empty() ? "" : " in " + path_), "'" + key + " = \u2026'");
+        reporter_.error(place(), fmt::format("no '{}'{}", key, path_.empty() ? "" : " in " + path_),
+                        fmt::format("'{} = \u2026'", key));
     }
     return found;
 }
 
-std::optional<std::string> TableReader::text(const std::string& key, Need need) {
+std::optional<std::string> TableReader::text(std::string_view key, Need need) {
     const toml::node* found = node(key, need);
     if (found == nullptr) {
         return std::nullopt;
     }
-    const auto value = found->value_exact<std::string>();
-    if (!value) {
+    const auto* value = found->as_string();
+    if (value == nullptr) {
         error(key, nodeText(*found), "a text in quotes");
+        return std::nullopt;
     }
-    return value;
+    return value->get();
 }
 
-std::optional<Rational> TableReader::quantity(const std::string& key, Unit unit, Need need, Sign sign) {
+std::optional<Rational> TableReader::quantity(std::string_view key, Unit unit, Need need, Sign sign) {
     const toml::node* found = node(key, need);
-    return found == nullptr ? std::nullopt : readNodeQuantity(*found, reporter_, pathOf(key), unit, sign);
+    return found == nullptr ? std::nullopt : readNodeQuantity(*found, reporter_, at(key), unit, sign);
 }
 
-std::optional<Rational> TableReader::factor(const std::string& key, Need need) {
+std::optional<Rational> TableReader::factor(std::string_view key, Need need) {
     const toml::node* found = node(key, need);
-    return found == nullptr ? std::nullopt : readNodeFactor(*found, reporter_, pathOf(key));
+    return found == nullptr ? std::nullopt : readNodeFactor(*found, reporter_, at(key));
 }
 
-std::optional<std::int64_t> TableReader::whole(const std::string& key, std::int64_t least, std::int64_t most, Need need) {
+std::optional<std::int64_t> TableReader::whole(std::string_view key, std::int64_t least, std::int64_t most, Need need) {
     const toml::node* found = node(key, need);
     if (found == nullptr) {
         return std::nullopt;
@@ -92,7 +130,7 @@ std::optional<std::int64_t> TableReader::whole(const std::string& key, std::int6
     return value;
 }
 
-std::optional<bool> TableReader::flag(const std::string& key) {
+std::optional<bool> TableReader::flag(std::string_view key) {
     const toml::node* found = node(key);
     if (found == nullptr) {
         return std::nullopt;
@@ -104,32 +142,32 @@ std::optional<bool> TableReader::flag(const std::string& key) {
     return value;
 }
 
-std::vector<std::string> TableReader::texts(const std::string& key, Need need) {
+std::vector<std::string> TableReader::texts(std::string_view key, Need need) {
     const toml::node* found = node(key, need);
     std::vector<std::string> list;
     if (found == nullptr) {
         return list;
     }
-    if (const auto single = found->value_exact<std::string>()) {
-        return {*single};
+    if (const auto* single = found->as_string()) {
+        return {single->get()};
     }
     const toml::array* array = found->as_array();
     if (array == nullptr) {
         error(key, nodeText(*found), "a list of texts");
         return list;
     }
+    list.reserve(array->size());
     for (const toml::node& element : *array) {
-        const auto value = element.value_exact<std::string>();
-        if (value) {
-            list.push_back(*value);
+        if (const auto* value = element.as_string()) {
+            list.push_back(value->get());
         } else {
-            reporter_.error(reporter_.placeOf(element.source(), pathOf(key)), nodeText(element), "a text in quotes");
+            reporter_.error(reporter_.placeOf(element.source(), at(key)), nodeText(element), "a text in quotes");
         }
     }
     return list;
 }
 
-const toml::table* TableReader::table(const std::string& key, Need need) {
+const toml::table* TableReader::table(std::string_view key, Need need) {
     const toml::node* found = node(key, need);
     if (found == nullptr) {
         return nullptr;
@@ -140,7 +178,7 @@ const toml::table* TableReader::table(const std::string& key, Need need) {
     return found->as_table();
 }
 
-std::vector<const toml::table*> TableReader::tables(const std::string& key) {
+std::vector<const toml::table*> TableReader::tables(std::string_view key) {
     const toml::node* found = node(key);
     std::vector<const toml::table*> list;
     if (found == nullptr) {
@@ -158,13 +196,13 @@ std::vector<const toml::table*> TableReader::tables(const std::string& key) {
         if (const toml::table* each = element.as_table()) {
             list.push_back(each);
         } else {
-            reporter_.error(reporter_.placeOf(element.source(), pathOf(key)), nodeText(element), "a table");
+            reporter_.error(reporter_.placeOf(element.source(), at(key)), nodeText(element), "a table");
         }
     }
     return list;
 }
 
-std::optional<std::string> TableReader::id(const std::string& key, Need need) {
+std::optional<std::string> TableReader::id(std::string_view key, Need need) {
     const auto value = text(key, need);
     if (value && !isId(*value)) {
         error(key, "the id '" + *value + "'", "a small letter, then small letters, digits, '_' or '-'");
@@ -173,19 +211,20 @@ std::optional<std::string> TableReader::id(const std::string& key, Need need) {
     return value;
 }
 
-void TableReader::error(const std::string& key, std::string found, std::string expected, std::string mend) {
+void TableReader::error(std::string_view key, std::string found, std::string expected, std::string mend) {
     reporter_.error(place(key), std::move(found), std::move(expected), std::move(mend));
 }
 
 void TableReader::finish() {
     for (const auto& [key, value] : table_) {
-        const std::string name(key.str());
-        if (std::find(known_.begin(), known_.end(), name) == known_.end()) {
-            std::vector<std::string> known = known_;
+        const auto isIt = [at = key.str().data()](std::string_view each) { return each.data() == at; };
+        if (std::none_of(found_.begin(), found_.end(), isIt)) {
+            std::vector<std::string> known = linesOf({missing_.data(), missing_.size()});
+            known.insert(known.end(), found_.begin(), found_.end());
             std::sort(known.begin(), known.end());
             known.erase(std::unique(known.begin(), known.end()), known.end());
-            reporter_.error(reporter_.placeOf(key.source(), pathOf(name)), "unknown key '" + name + "'", listNames(known),
-                            didYouMean(name, known));
+            reporter_.error(reporter_.placeOf(key.source(), at(key.str())), fmt::format("unknown key '{}'", key.str()),
+                            listNames(known), didYouMean(std::string(key.str()), known));
         }
     }
 }
@@ -219,15 +258,14 @@ std::string nodeText(const toml::node& node) {
     return node.is_table() ? "a table" : (node.is_array() ? "a list" : "a date");
 }
 
-std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& reporter, const std::string& path, Unit unit,
-                                         Sign sign) {
-    const auto text = node.value_exact<std::string>();
-    const std::string expected = unitNoun(unit) + " in quotes such as \"" + unitExample(unit) + "\"";
-    if (!text) {
-        reporter.error(reporter.placeOf(node.source(), path), nodeText(node), expected);
+std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& reporter, const KeyPath& path, Unit unit, Sign sign) {
+    const auto* text = node.as_string();
+    if (text == nullptr) {
+        reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
+                       unitNoun(unit) + " in quotes such as \"" + unitExample(unit) + "\"");
         return std::nullopt;
     }
-    const auto value = readQuantity(*text, unit);
+    const auto value = readQuantity(text->get(), unit);
     if (!value) {
         reporter.errorInText(node, path, value.error());
         return std::nullopt;
@@ -240,7 +278,7 @@ std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& repor
     return *value;
 }
 
-std::optional<Rational> readNodeFactor(const toml::node& node, Reporter& reporter, const std::string& path) {
+std::optional<Rational> readNodeFactor(const toml::node& node, Reporter& reporter, const KeyPath& path) {
     std::optional<Rational> value;
     if (const auto number = node.value_exact<std::int64_t>()) {
         value = Rational(*number);
@@ -272,11 +310,11 @@ bool isId(std::string_view text) {
     });
 }
 
-std::optional<toml::table> parseToml(std::string_view text, const std::string& file, Reporter& reporter) {
+std::optional<toml::table> parseToml(std::string_view text, Reporter& reporter) {
     try {
-        return toml::parse(text, file);
+        return toml::parse(text);
     } catch (const toml::parse_error& error) {
-        reporter.error(reporter.placeOf(error.source(), {}), std::string(error.description()), "TOML 1.0");
+        reporter.error(reporter.placeOf(error.source(), std::string()), std::string(error.description()), "TOML 1.0");
         return std::nullopt;
     }
 }

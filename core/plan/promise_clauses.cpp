@@ -3,6 +3,7 @@
 #include "base/nearest_name.h"
 
 #include <algorithm>
+#include <array>
 
 namespace wisetick {
 
@@ -311,9 +312,9 @@ void clausesFor(ClauseList& list, LastsAsk& ask) {
 
 /// What a verb means to the grammar: the kinds of peripheral that stand before it, and the ask that it begins.
 struct Verb {
-    std::string word;
-    std::vector<std::string> kinds; ///< empty: none
-    std::string noun;
+    std::string_view word;
+    std::array<std::string_view, 3> kinds; ///< empty: none
+    std::string_view noun;
     void (*begin)(ClauseList&, PromiseLine&);
 };
 
@@ -323,30 +324,27 @@ void begin(ClauseList& list, PromiseLine& line) {
 }
 
 /// In the order in which they are named to the user. "talks" stands for several: what it means depends on the subject.
-const std::vector<Verb>& verbs() {
-    static const std::vector<Verb> list{{"runs", {}, "source or line", begin<RunsAsk>},
-                                        {"talks", {"uart", "can", "i2c"}, "uart, can or i2c", begin<TalksAsk>},
-                                        {"talks on can", {"can"}, "can", begin<CanAsk>},
-                                        {"talks on a bus", {"i2c"}, "i2c", begin<BusAsk>},
-                                        {"fires", {"timer", "rtc"}, "timer or rtc", begin<FiresAsk>},
-                                        {"drives", {"timer"}, "channel of a timer", begin<DrivesAsk>},
-                                        {"waits", {"timer", "delay-loop"}, "timer or delay-loop", begin<WaitsAsk>},
-                                        {"wraps", {"timer"}, "timer", begin<StampsAsk>},
-                                        {"resolves", {"timer"}, "timer", begin<StampsAsk>},
-                                        {"bites", {"watchdog"}, "watchdog", begin<BitesAsk>},
-                                        {"drifts", {"rtc"}, "rtc", begin<DriftsAsk>},
-                                        {"takes", {"adc"}, "adc", begin<TakesAsk>},
-                                        {"clocks", {"spi"}, "spi", begin<ClocksAsk>},
-                                        {"holds", {"can"}, "can", begin<HoldsAsk>},
-                                        {"lasts", {}, "battery", begin<LastsAsk>},
-                                        {"wakes", {}, {}, begin<WakesAsk>},
-                                        {"average", {}, {}, begin<AverageAsk>}};
-    return list;
-}
+constexpr std::array kVerbs{Verb{"runs", {}, "source or line", begin<RunsAsk>},
+                            Verb{"talks", {"uart", "can", "i2c"}, "uart, can or i2c", begin<TalksAsk>},
+                            Verb{"talks on can", {"can"}, "can", begin<CanAsk>},
+                            Verb{"talks on a bus", {"i2c"}, "i2c", begin<BusAsk>},
+                            Verb{"fires", {"timer", "rtc"}, "timer or rtc", begin<FiresAsk>},
+                            Verb{"drives", {"timer"}, "channel of a timer", begin<DrivesAsk>},
+                            Verb{"waits", {"timer", "delay-loop"}, "timer or delay-loop", begin<WaitsAsk>},
+                            Verb{"wraps", {"timer"}, "timer", begin<StampsAsk>},
+                            Verb{"resolves", {"timer"}, "timer", begin<StampsAsk>},
+                            Verb{"bites", {"watchdog"}, "watchdog", begin<BitesAsk>},
+                            Verb{"drifts", {"rtc"}, "rtc", begin<DriftsAsk>},
+                            Verb{"takes", {"adc"}, "adc", begin<TakesAsk>},
+                            Verb{"clocks", {"spi"}, "spi", begin<ClocksAsk>},
+                            Verb{"holds", {"can"}, "can", begin<HoldsAsk>},
+                            Verb{"lasts", {}, "battery", begin<LastsAsk>},
+                            Verb{"wakes", {}, {}, begin<WakesAsk>},
+                            Verb{"average", {}, {}, begin<AverageAsk>}};
 
 const Verb& verbOf(const std::string& word) {
-    const auto found = std::find_if(verbs().begin(), verbs().end(), [&](const Verb& verb) { return verb.word == word; });
-    return found == verbs().end() ? verbs().front() : *found;
+    const auto found = std::find_if(kVerbs.begin(), kVerbs.end(), [&](const Verb& verb) { return verb.word == word; });
+    return found == kVerbs.end() ? kVerbs.front() : *found;
 }
 
 std::vector<std::string> channelsOf(const Part& part) {
@@ -382,9 +380,9 @@ std::string quoted(std::string_view text) {
 const std::vector<std::string>& subjectVerbs() {
     static const std::vector<std::string> list = [] {
         std::vector<std::string> words;
-        for (const Verb& verb : verbs()) {
-            if (!verb.noun.empty() && verb.word.find(' ') == std::string::npos) {
-                words.push_back(verb.word);
+        for (const Verb& verb : kVerbs) {
+            if (!verb.noun.empty() && verb.word.find(' ') == std::string_view::npos) {
+                words.emplace_back(verb.word);
             }
         }
         return words;
@@ -424,8 +422,9 @@ std::vector<std::string> subjectsOf(const std::string& verb, const Part& part) {
         return {"battery"};
     }
     std::vector<std::string> ids;
-    for (const std::string& kind : verbOf(verb).kinds) {
-        const std::vector<std::string> more = peripheralsOfKind(part, kind);
+    for (const std::string_view kind : verbOf(verb).kinds) {
+        const std::vector<std::string> more =
+            kind.empty() ? std::vector<std::string>() : peripheralsOfKind(part, std::string(kind));
         ids.insert(ids.end(), more.begin(), more.end());
     }
     return ids;
@@ -436,7 +435,7 @@ std::optional<TextError> checkSubject(const std::string& verb, const Word& subje
         return subject.text == "battery" ? std::nullopt
                                          : std::optional(errorAt(subject, quoted(subject.text), "'battery lasts 240 days'"));
     }
-    return part == nullptr ? std::nullopt : checkKnown(verbOf(verb).noun, subject, subjectsOf(verb, *part));
+    return part == nullptr ? std::nullopt : checkKnown(std::string(verbOf(verb).noun), subject, subjectsOf(verb, *part));
 }
 
 } // namespace wisetick

@@ -21,8 +21,9 @@ std::string stateName(State state);
 /// The worse of the two; pending is the least of all.
 State worseState(State a, State b);
 
-/// How much of a figure is made: workings only where they are asked for.
-enum class Detail { result, workings };
+/// How much of a figure is made. verdict: state, rates, errors and settings alone, for searches; result: all that is shown in a
+/// list; workings: the arithmetic too.
+enum class Detail { verdict, result, workings };
 
 /// The clock that feeds a peripheral. Where its tolerance is unknown, `unknown` says whose, and min and max of
 /// the rate are the nominal.

@@ -32,64 +32,76 @@ bool holds(const RateComb& comb, const Rational& hertz) {
     return tooth && hertz <= *tooth * *comb.high;
 }
 
-/// The least value of the set above `value`.
-std::optional<Rational> above(const FactorSet& set, const Rational& value) {
-    const auto least = set.atLeast(value);
-    if (!least || *least > value) {
-        return least;
-    }
-    if (set.isRange()) {
-        return set.atLeast(value + set.step());
-    }
-    for (std::int64_t i = 0; i < set.size().toInt64().value_or(0); ++i) {
-        if (set.at(i) > value) {
-            return set.at(i);
+/// The windows of one comb, ascending.
+class CombWalk {
+public:
+    /// Begins with the first that ends at `from` or above.
+    CombWalk(const RateComb& comb, const Rational& from) : comb_(comb) {
+        if (comb.teeth.empty()) {
+            return;
+        }
+        if (isPlain(comb)) {
+            now_ = plainSpan(comb);
+            if (now_->high && *now_->high < from) {
+                now_.reset();
+            }
+            return;
+        }
+        if (const auto tooth = comb.teeth.atLeast(from / *comb.high)) {
+            if (!comb.teeth.isRange()) {
+                while (comb.teeth.at(place_) < *tooth) {
+                    ++place_;
+                }
+            }
+            stand(*tooth);
         }
     }
-    return std::nullopt;
-}
 
-/// The first of the windows of one comb that ends above `from`, or there where `mayEndThere`.
-std::optional<RateSpan> firstFrom(const RateComb& comb, const Rational& from, bool mayEndThere) {
-    if (comb.teeth.empty()) {
-        return std::nullopt;
-    }
-    if (isPlain(comb)) {
-        RateSpan span = plainSpan(comb);
-        const bool isMet = !span.high || *span.high > from || (mayEndThere && *span.high == from);
-        return isMet ? std::optional(std::move(span)) : std::nullopt;
-    }
-    const Rational wanted = from / *comb.high;
-    const auto tooth = mayEndThere ? comb.teeth.atLeast(wanted) : above(comb.teeth, wanted);
-    return tooth ? std::optional(RateSpan{*tooth * comb.low, *tooth * *comb.high}) : std::nullopt;
-}
+    const std::optional<RateSpan>& now() const { return now_; }
 
-/// Lengthens the span by whatever begins within it.
-void joinOnto(RateSpan& span, const std::vector<RateComb>& combs, const Rational& high) {
-    for (bool isLonger = true; isLonger && span.high && *span.high < high;) {
+    void goOn() {
+        const FactorSet& teeth = comb_.teeth;
+        now_.reset();
+        if (!tooth_ || isLast_) {
+            return;
+        }
+        if (!teeth.isRange()) {
+            if (++place_ < teeth.count()) {
+                stand(teeth.at(place_));
+            }
+        } else if (*tooth_ + teeth.step() <= teeth.most()) {
+            stand(*tooth_ + teeth.step());
+        }
+    }
+
+private:
+    void stand(const Rational& tooth) {
+        tooth_ = tooth;
+        now_ = {tooth * comb_.low, tooth * *comb_.high};
+        if (comb_.teeth.isRange() && (tooth + comb_.teeth.step()) * comb_.low <= *now_->high) {
+            now_->high = comb_.teeth.most() * *comb_.high; // from there on each touches the next
+            isLast_ = true;
+        }
+    }
+
+    const RateComb& comb_;
+    std::optional<RateSpan> now_;
+    std::optional<Rational> tooth_;
+    std::int64_t place_ = 0; ///< of the tooth in a list
+    bool isLast_ = false;
+};
+
+/// Takes in whatever begins within the span.
+void lengthen(RateSpan& span, std::vector<CombWalk>& walks, const Rational& high) {
+    for (bool isLonger = true; isLonger;) {
         isLonger = false;
-        for (const RateComb& comb : combs) {
-            // the last window that begins at or before its end
-            if (comb.teeth.empty()) {
-                continue;
-            }
-            RateSpan next;
-            if (isPlain(comb)) {
-                next = plainSpan(comb);
-            } else if (const auto tooth = comb.teeth.atMost(*span.high / comb.low)) {
-                next = {*tooth * comb.low, *tooth * *comb.high};
-                if (comb.teeth.isRange() && (*tooth + comb.teeth.step()) * comb.low <= *next.high) {
-                    next.high = comb.teeth.most() * *comb.high; // from there on each touches the next
+        for (CombWalk& walk : walks) {
+            while (span.high && *span.high < high && walk.now() && walk.now()->low <= *span.high) {
+                if (!walk.now()->high || *walk.now()->high > *span.high) {
+                    span.high = walk.now()->high;
+                    isLonger = true;
                 }
-            } else {
-                continue;
-            }
-            if (next.low <= *span.high && (!next.high || *next.high > *span.high)) {
-                span.high = next.high;
-                isLonger = true;
-                if (!span.high) {
-                    return;
-                }
+                walk.goOn();
             }
         }
     }
@@ -102,27 +114,30 @@ bool RateWindows::contains(const Rational& hertz) const {
 }
 
 std::vector<RateSpan> RateWindows::spans(const Rational& low, const Rational& high, std::size_t most) const {
+    std::vector<CombWalk> walks;
+    walks.reserve(combs.size());
+    for (const RateComb& comb : combs) {
+        walks.emplace_back(comb, low);
+    }
     std::vector<RateSpan> found;
-    Rational from = low;
-    while (found.size() < most && from <= high) {
-        std::optional<RateSpan> first;
-        for (const RateComb& comb : combs) {
-            std::optional<RateSpan> next = firstFrom(comb, from, found.empty());
-            if (next && (!first || next->low < first->low)) {
-                first = std::move(next);
+    while (found.size() < most) {
+        CombWalk* first = nullptr;
+        for (CombWalk& walk : walks) {
+            if (walk.now() && (first == nullptr || walk.now()->low < first->now()->low)) {
+                first = &walk;
             }
         }
-        if (!first || first->low > high) {
+        if (first == nullptr || first->now()->low > high) {
             break;
         }
-        joinOnto(*first, combs, high);
-        first->low = std::max(first->low, low);
-        const bool isLast = !first->high || *first->high >= high;
-        found.push_back({first->low, isLast ? high : *first->high});
+        RateSpan span = *first->now();
+        first->goOn();
+        lengthen(span, walks, high);
+        const bool isLast = !span.high || *span.high >= high;
+        found.push_back({std::max(span.low, low), isLast ? high : *span.high});
         if (isLast) {
             break;
         }
-        from = *first->high;
     }
     return found;
 }

@@ -20,9 +20,9 @@ Way judgedWay(const Rational& prescaler, const Rational& counts, const StampsAsk
     if (ask.resolves) {
         judgement = both(judgement, judgeAtMost(tick, *ask.resolves, isKnown));
     }
-    Way way = ask.wrapsAfter ? wayThatGives({{"prescaler", prescaler}, {"counts", counts}}, wraps, *ask.wrapsAfter)
-                             : wayThatGives({{"prescaler", prescaler}, {"counts", counts}}, tick, *ask.resolves);
-    return judgedAs(std::move(way), judgement);
+    const Rational& asked = ask.wrapsAfter ? *ask.wrapsAfter : *ask.resolves;
+    return judgedAs(wayThatGives({{"prescaler", prescaler}, {"counts", counts}}, ask.wrapsAfter ? wraps : tick, asked),
+                    judgement);
 }
 
 /// A broken wrap is nearer with a larger prescaler, a broken resolution with a smaller one; of those that hold, the finer one

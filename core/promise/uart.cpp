@@ -191,7 +191,7 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
         return figure;
     }
     std::vector<Way> ways;
-    if (auto kept = detail == Detail::result && pinned.empty() ? keptAtOnce(uart, ask, clock) : std::nullopt) {
+    if (auto kept = detail != Detail::workings && pinned.empty() ? keptAtOnce(uart, ask, clock) : std::nullopt) {
         ways.push_back(std::move(*kept));
     } else {
         ways = uartWays(uart, ask, clock, pinned);
@@ -202,8 +202,10 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
         return figure;
     }
     takeWay(figure, ways.front());
-    const Rational tolerance = toleranceOf(ask, *settingOf(ways.front(), "oversample").toInt64());
-    figure.why = toleranceWhy(figure, ask.tolerance.exactly ? "exactly" : "within " + printTolerance(tolerance), clock);
+    if (figure.state != State::kept) {
+        const Rational tolerance = toleranceOf(ask, *settingOf(ways.front(), "oversample").toInt64());
+        figure.why = toleranceWhy(figure, ask.tolerance.exactly ? "exactly" : "within " + printTolerance(tolerance), clock);
+    }
     if (detail == Detail::workings) {
         addWorkings(figure, ask, clock, ways, figure.subject.substr(figure.subject.find('/') + 1));
     }

@@ -50,14 +50,23 @@ public:
 
     /// Digits with '_' between them; value and count are returned.
     bool digits(Rational& value, int& count) {
+        constexpr int kFits = 18; // digits in 64 bits
+        std::int64_t small = 0;
         count = 0;
-        value = 0;
         while (isDigit(peek()) || (peek() == '_' && count > 0 && isDigit(peek(1)))) {
             if (peek() != '_') {
-                value = value * 10 + (peek() - '0');
+                const int digit = peek() - '0';
+                if (count < kFits) {
+                    small = small * 10 + digit;
+                } else {
+                    value = (count == kFits ? Rational(small) : value) * 10 + digit;
+                }
                 ++count;
             }
             ++position_;
+        }
+        if (count <= kFits) {
+            value = small;
         }
         return count > 0;
     }
@@ -156,7 +165,7 @@ TextError notANumber(std::string_view text, std::size_t position, const std::str
 
 tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit) {
     const std::string_view text = trimmedEnd(whole);
-    const std::string expected = unitNoun(unit) + " such as '" + unitExample(unit) + "'";
+    const auto expected = [unit] { return unitNoun(unit) + " such as '" + unitExample(unit) + "'"; };
     Scanner scanner(text);
     scanner.skipBlanks();
     if (scanner.rest().substr(0, kAlmostEqual.size()) == kAlmostEqual) {
@@ -171,7 +180,7 @@ tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit
         Rational value;
         const std::size_t start = scanner.position();
         if (!scanner.number(value)) {
-            return tl::unexpected(notANumber(text, start, expected));
+            return tl::unexpected(notANumber(text, start, expected()));
         }
         scanner.skipBlanks();
         if (isNegative) {
@@ -182,7 +191,7 @@ tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit
                 return value;
             }
             return tl::unexpected(
-                TextError{start, text.size() - start, quoted(text.substr(start)) + " has no unit", expected, {}});
+                TextError{start, text.size() - start, quoted(text.substr(start)) + " has no unit", expected(), {}});
         }
         const std::string_view suffix = scanner.rest();
         const UnitSuffix* known = findSuffix(unit, suffix);
@@ -197,7 +206,7 @@ tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit
 
 tl::expected<Rational, TextError> readFactor(std::string_view whole) {
     const std::string_view text = trimmedEnd(whole);
-    const std::string expected = "a factor such as '5', '2.5', '11/16' or '98 + 1234/4096'";
+    constexpr const char* expected = "a factor such as '5', '2.5', '11/16' or '98 + 1234/4096'";
     Scanner scanner(text);
     scanner.skipBlanks();
     try {

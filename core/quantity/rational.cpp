@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <array>
+#include <atomic>
 #include <cmath>
 #include <limits>
 #include <numeric>
@@ -54,6 +55,27 @@ auto checked(Compute compute) {
 
 } // namespace
 
+struct Rational::BigPointer::Shared {
+    Big value;
+    std::atomic<int> users = 1;
+};
+
+Rational::BigPointer::BigPointer(const Big& value) : shared_(new Shared{value}) {}
+
+const Rational::Big& Rational::BigPointer::operator*() const {
+    return shared_->value;
+}
+
+void Rational::BigPointer::keep() const {
+    shared_->users.fetch_add(1, std::memory_order_relaxed);
+}
+
+void Rational::BigPointer::release() {
+    if (shared_->users.fetch_sub(1, std::memory_order_acq_rel) == 1) {
+        delete shared_;
+    }
+}
+
 Rational::Rational(std::int64_t numerator, std::int64_t denominator) {
     constexpr std::int64_t kLeast = std::numeric_limits<std::int64_t>::min(); // has no negative in 64 bits
     if (denominator == 0 || numerator == kLeast || denominator == kLeast) {
@@ -73,23 +95,13 @@ Rational Rational::ratio(const Integer& numerator, const Integer& denominator) {
     return checked([&] { return fromBig(Big(numerator, denominator)); });
 }
 
-Rational Rational::small(std::int64_t numerator, std::int64_t denominator) {
-    if (numerator == std::numeric_limits<std::int64_t>::min()) {
-        return fromBig(Big(Integer(numerator), Integer(denominator)));
-    }
-    Rational result;
-    result.numerator_ = numerator;
-    result.denominator_ = denominator;
-    return result;
-}
-
 Rational Rational::fromBig(const Big& value) {
     Rational result;
     if (fits(value.numerator()) && fits(value.denominator())) {
         result.numerator_ = static_cast<std::int64_t>(value.numerator());
         result.denominator_ = static_cast<std::int64_t>(value.denominator());
     } else {
-        result.big_ = std::make_shared<const Big>(value);
+        result.big_ = BigPointer(value);
     }
     return result;
 }
@@ -104,17 +116,6 @@ Rational::Integer Rational::numerator() const {
 
 Rational::Integer Rational::denominator() const {
     return big_ ? big_->denominator() : Integer(denominator_);
-}
-
-bool Rational::isWhole() const {
-    return big_ ? big_->denominator() == 1 : denominator_ == 1;
-}
-
-int Rational::sign() const {
-    if (big_) {
-        return big_->numerator().sign();
-    }
-    return numerator_ > 0 ? 1 : (numerator_ < 0 ? -1 : 0);
 }
 
 Rational Rational::floor() const {
@@ -276,20 +277,23 @@ Rational& Rational::operator/=(const Rational& other) {
     return *this *= inverse;
 }
 
-bool operator==(const Rational& a, const Rational& b) {
-    if (!a.big_ && !b.big_) {
-        return a.numerator_ == b.numerator_ && a.denominator_ == b.denominator_;
-    }
-    return a.big_ && b.big_ && *a.big_ == *b.big_; // the form is canonical: big only where 64 bits do not do
+bool Rational::isBigWhole() const {
+    return big_->denominator() == 1;
 }
 
-std::strong_ordering operator<=>(const Rational& a, const Rational& b) {
-    if (!a.big_ && !b.big_) {
-        const Wide left = static_cast<Wide>(a.numerator_) * b.denominator_;
-        const Wide right = static_cast<Wide>(b.numerator_) * a.denominator_;
-        return left < right ? std::strong_ordering::less
-                            : (left > right ? std::strong_ordering::greater : std::strong_ordering::equal);
-    }
+int Rational::bigSign() const {
+    return big_->numerator().sign();
+}
+
+bool Rational::isSameBig(const Rational& a, const Rational& b) {
+    return *a.big_ == *b.big_;
+}
+
+Rational Rational::bigOf(std::int64_t numerator, std::int64_t denominator) {
+    return fromBig(Big(Integer(numerator), Integer(denominator)));
+}
+
+std::strong_ordering Rational::compareBig(const Rational& a, const Rational& b) {
     if (a == b) {
         return std::strong_ordering::equal;
     }

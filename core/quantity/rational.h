@@ -6,10 +6,11 @@
 #include <compare>
 #include <concepts>
 #include <cstdint>
-#include <memory>
+#include <limits>
 #include <optional>
 #include <stdexcept>
 #include <string>
+#include <utility>
 
 namespace wisetick {
 
@@ -44,9 +45,9 @@ public:
 
     Integer numerator() const;
     Integer denominator() const;
-    bool isWhole() const;
-    int sign() const;
-    bool isZero() const { return sign() == 0; }
+    bool isWhole() const { return big_ ? isBigWhole() : denominator_ == 1; }
+    int sign() const { return big_ ? bigSign() : (numerator_ > 0 ? 1 : (numerator_ < 0 ? -1 : 0)); }
+    bool isZero() const { return numerator_ == 0 && !big_; }
 
     Rational floor() const;
     Rational ceil() const;
@@ -71,19 +72,80 @@ public:
     friend Rational operator-(Rational a, const Rational& b) { return a -= b; }
     friend Rational operator*(Rational a, const Rational& b) { return a *= b; }
     friend Rational operator/(Rational a, const Rational& b) { return a /= b; }
-    friend bool operator==(const Rational& a, const Rational& b);
-    friend std::strong_ordering operator<=>(const Rational& a, const Rational& b);
+    friend bool operator==(const Rational& a, const Rational& b) {
+        if (!a.big_ && !b.big_) {
+            return a.numerator_ == b.numerator_ && a.denominator_ == b.denominator_;
+        }
+        return a.big_ && b.big_ && isSameBig(a, b); // the form is canonical: big only where 64 bits do not do
+    }
+    friend std::strong_ordering operator<=>(const Rational& a, const Rational& b) {
+        if (a.big_ || b.big_) {
+            return compareBig(a, b);
+        }
+        const Wide left = static_cast<Wide>(a.numerator_) * b.denominator_;
+        const Wide right = static_cast<Wide>(b.numerator_) * a.denominator_;
+        return left < right ? std::strong_ordering::less
+                            : (left > right ? std::strong_ordering::greater : std::strong_ordering::equal);
+    }
 
 private:
     using Big = boost::rational<Integer>;
+    __extension__ using Wide = __int128;
 
-    static Rational small(std::int64_t numerator, std::int64_t denominator);
+    /// Shares a Big that never changes, or has none. That it has none takes one comparison and nothing else: so it nearly always
+    /// is.
+    class BigPointer {
+    public:
+        BigPointer() = default;
+        explicit BigPointer(const Big& value);
+        BigPointer(const BigPointer& other) : shared_(other.shared_) {
+            if (shared_ != nullptr) [[unlikely]] {
+                keep();
+            }
+        }
+        BigPointer(BigPointer&& other) noexcept : shared_(std::exchange(other.shared_, nullptr)) {}
+        BigPointer& operator=(BigPointer other) noexcept {
+            std::swap(shared_, other.shared_);
+            return *this;
+        }
+        ~BigPointer() {
+            if (shared_ != nullptr) [[unlikely]] {
+                release();
+            }
+        }
+        explicit operator bool() const { return shared_ != nullptr; }
+        const Big& operator*() const;
+        const Big* operator->() const { return &**this; }
+
+    private:
+        struct Shared;
+        void keep() const;
+        void release();
+
+        Shared* shared_ = nullptr;
+    };
+
+    // what is seldom needed stands apart, and keeps out of the way of the rest
+    bool isBigWhole() const;
+    int bigSign() const;
+    static bool isSameBig(const Rational& a, const Rational& b);
+    static std::strong_ordering compareBig(const Rational& a, const Rational& b);
+    static Rational bigOf(std::int64_t numerator, std::int64_t denominator);
+    static Rational small(std::int64_t numerator, std::int64_t denominator) {
+        if (numerator == std::numeric_limits<std::int64_t>::min()) { // has no negative in 64 bits
+            return bigOf(numerator, denominator);
+        }
+        Rational result;
+        result.numerator_ = numerator;
+        result.denominator_ = denominator;
+        return result;
+    }
     static Rational fromBig(const Big& value);
     Big toBig() const;
 
     std::int64_t numerator_ = 0;
     std::int64_t denominator_ = 1;
-    std::shared_ptr<const Big> big_; // set only where 64 bits do not do
+    BigPointer big_; // set only where 64 bits do not do
 };
 
 Rational abs(const Rational& value);

@@ -2,6 +2,7 @@
 #include "seek/draw.h"
 
 #include <algorithm>
+#include <bit>
 
 namespace wisetick {
 
@@ -25,6 +26,16 @@ void mergeRates(RatesAt& rates, const RatesAt& others) {
 const Rational* rateIn(const RatesAt& rates, std::size_t node) {
     const auto found = std::find_if(rates.begin(), rates.end(), [&](const RateAt& each) { return each.first == node; });
     return found == rates.end() ? nullptr : &found->second;
+}
+
+/// The share of a tolerance or somewhat more: 1/2ⁿ, as each that differs costs windows of its own.
+Rational coarseShare(const Rational& share) {
+    constexpr std::int64_t kFinest = std::int64_t{1} << 40;
+    if (share.isZero()) {
+        return share;
+    }
+    const std::int64_t parts = share * kFinest <= 1 ? kFinest : *(1 / share).floor().toInt64();
+    return {1, static_cast<std::int64_t>(std::bit_floor(static_cast<std::uint64_t>(parts)))};
 }
 
 } // namespace
@@ -121,13 +132,9 @@ bool BranchSolver::addWishes(std::size_t node, const Bounds& hertz, bool isKnown
         score.strained += standing.state == State::strained ? 1 : 0;
         const Rational off = std::max(1 - hertz.min / hertz.nominal, hertz.max / hertz.nominal - 1);
         if (const auto stray = strayOf(wish, off, isKnown)) {
-            Score strays;
-            strays.strays = {*stray};
-            score += strays;
+            score.addStray(*stray);
         }
-        if (!standing.ratio.isZero()) {
-            score += Score{0, 0, {}, {}, {standing.ratio}, 0, {}, {}, {}, {}};
-        }
+        score.addRatio(standing.ratio);
         if (wish.kind == Wish::Kind::highest || wish.kind == Wish::Kind::lowest) {
             score.extremes.resize(space_.extremes);
             score.extremes[space_.extremeOf[index]] += extremeOf(wish, hertz.nominal);
@@ -151,7 +158,11 @@ bool BranchSolver::addPromises(std::size_t node, const Bounds& hertz, bool isKno
     if (!level.isAll && (standing.broken > 0 || isHeldBack)) {
         return false;
     }
-    score += Score{standing.broken, standing.strained, {}, {}, standing.ratios, 0, {}, {}, {}, {}};
+    score.broken += standing.broken;
+    score.strained += standing.strained;
+    for (const Rational& ratio : standing.ratios) {
+        score.addRatio(ratio);
+    }
     return true;
 }
 
@@ -264,8 +275,8 @@ void BranchSolver::settle(std::vector<Piece>& pieces) const {
         return comparePieces(*a, *b, space_.question.prefers) == std::strong_ordering::less;
     });
     const bool isOpen = std::any_of(pieces.begin(), pieces.end(), [](const Piece& piece) { return !piece.open.empty(); });
+    std::vector<const Piece*> ofNone;
     std::map<RatesAt, std::vector<const Piece*>> byOpen; // what is kept for each set of open rates
-    std::vector<const Piece*>& ofNone = byOpen[{}];
     std::vector<Piece*> kept;
     for (Piece* piece : order) {
         std::vector<const Piece*>& others = piece->open.empty() ? ofNone : byOpen[piece->open];
@@ -303,6 +314,7 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
         const bool isOpen = std::any_of(made.begin(), made.end(), isPieceOpen) ||
                             std::any_of(list->begin(), list->end(), [&](const Piece* piece) { return isPieceOpen(*piece); });
         std::vector<Piece> next;
+        next.reserve(std::min(aim_.most, made.size() * list->size()));
         for (std::size_t i = 0; i < made.size(); ++i) {
             for (std::size_t j = 0; j < list->size(); ++j) {
                 if (!isOpen && (i + 1) * (j + 1) > aim_.most) {
@@ -327,7 +339,9 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
                 next.push_back(std::move(whole));
             }
         }
-        settle(next);
+        if (isOpen || made.size() > 1) { // what one adds to each of a list leaves its order
+            settle(next);
+        }
         made = std::move(next);
     }
     for (Piece& piece : made) {
@@ -337,15 +351,21 @@ std::vector<Piece> BranchSolver::combine(Piece own, const std::vector<const Piec
     return made;
 }
 
+void BranchSolver::fitWithin(const Rational& share) {
+    fitLevel_ = share < 1 ? levelOf({coarseShare(share), false, {}, 0, 0, false}) : 0;
+}
+
 /// The levels at which a branch is looked at, one after the other until there is enough: by the first extreme that is wished in
-/// it, else by the tolerances.
-std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rational& parent) {
+/// it, else by the tolerances. Where only what uses up no more than `enough` of a tolerance can get in, nothing else is looked
+/// at.
+std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rational& parent,
+                                                 const std::optional<Rational>& enough) {
     static const std::vector<Rational> kManyShares{Rational(0), Rational(1, 1024), Rational(1, 128), Rational(1, 32),
                                                    Rational(1, 8)};
     static const std::vector<Rational> kSparseShares{Rational(1, 64), Rational(1, 4)}; // two tolerances meet seldom
     static const std::vector<Rational> kManyOffs{Rational(1, 16384), Rational(1, 4096), Rational(1, 2048), Rational(1, 1024),
                                                  Rational(1, 512),   Rational(1, 256),  Rational(1, 64),   Rational(1, 8)};
-    static const std::vector<Rational> kFewShares{Rational(1, 128), Rational(1, 32), Rational(1, 8), Rational(1, 2)};
+    static const std::vector<Rational> kFewShares{Rational(1, 64), Rational(1, 32), Rational(1, 8), Rational(1, 2)};
     constexpr double kFewSettings = 1e7; // each level costs windows: few settings are not worth many
     const std::vector<Rational>& shares =
         branch.settings <= kFewSettings ? kFewShares : (branch.tolerances > 1 ? kSparseShares : kManyShares);
@@ -362,6 +382,10 @@ std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rat
     if (aim_.isFolded && branch.pending.empty() && !branch.isAsked &&
         (aim_.onlyFits || (!prefers.empty() && prefers.front() == Preference::changes))) {
         levels.push_back(levelOf({Rational(1), true, {}, 0, 0, true})); // nothing is better than to leave it alone
+    }
+    if (enough && *enough < 1 && aim_.isFolded && branch.pending.empty() && branch.tolerances > 0) {
+        levels.push_back(levelOf({coarseShare(*enough), false, {}, 0, 0, false}));
+        return levels;
     }
     if (!aim_.onlyFits && aim_.isFolded && branch.pending.empty()) {
         const bool isEndThere = !extreme || fitsAt(*branch.shape, parent, levelOf({Rational(1), false, extreme, 0, 0, false}));
@@ -425,12 +449,12 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const 
     }
     const Pieces* pieces = nullptr;
     bool isWhole = true;
-    for (const std::size_t each : levelsFor(branch, parent)) {
+    for (const std::size_t each : levelsFor(branch, parent, enough)) {
         pieces = &solveAt(branch, parent, each);
         if (effort_.isOver() || areBest(branch, *pieces, levels_[each])) {
             break;
         }
-        if (enough && !levels_[each].extreme && levels_[each].share >= *enough) {
+        if (enough && !levels_[each].isStill && !levels_[each].extreme && levels_[each].share >= *enough) {
             isWhole = false;
             break;
         }
@@ -470,11 +494,13 @@ const Pieces& BranchSolver::solveAt(Branch& branch, const Rational& parent, std:
 void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t level, const std::optional<Rational>& enough,
                           std::vector<Piece>& gathered) {
     constexpr std::size_t kSettleAfter = 256;
+    constexpr std::size_t kUsualPieces = 2;
     const bool isOpen = !branch.pending.empty();
     // what hangs on a source has nothing else in common: each goes its own levels
     const bool isSource = space_.nodes[branch.shape->node].source != nullptr;
     std::size_t settled = 0;
     std::vector<const Pieces*> lists;
+    gathered.reserve(std::min(aim_.most, kUsualPieces));
     const auto attempt = [&](const Candidate& candidate) {
         Piece own;
         if (!addOwn(branch, candidate, levels_[level], own)) {

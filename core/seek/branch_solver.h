@@ -106,7 +106,9 @@ public:
     bool keepsForCertain(const Rule& rule);
 
     /// Whether there may be a piece at all: false is certain. Rules between lines are not looked at.
-    bool fits(Shape& shape, const Rational& parent) { return fitsAt(shape, parent, 0); }
+    bool fits(Shape& shape, const Rational& parent) { return fitsAt(shape, parent, fitLevel_); }
+    /// From now on `fits` asks for pieces that miss nothing, and use up no more of any tolerance than about that share.
+    void fitWithin(const Rational& share);
 
     /// What no piece of the branch can be better than, as far as that is soon told.
     struct Bound {
@@ -133,7 +135,7 @@ private:
         Rational multiply = 1;
     };
     void setLimits(Shape& shape, const std::vector<std::optional<std::size_t>>& classes) const;
-    std::vector<std::size_t> levelsFor(const Branch& branch, const Rational& parent);
+    std::vector<std::size_t> levelsFor(const Branch& branch, const Rational& parent, const std::optional<Rational>& enough);
     std::size_t levelOf(const Level& level);
     bool fitsAt(Shape& shape, const Rational& parent, std::size_t level);
     std::optional<Rational> endOf(const Wish& wish) const;
@@ -184,7 +186,9 @@ private:
     std::vector<Level> levels_;                                            ///< the first lets everything through
     std::map<std::pair<std::size_t, std::size_t>, RateSpans> nodeWindows_; ///< by node and level
     std::vector<bool> matters_;
+    RateSpans scaled_; ///< of one window at a time
     std::size_t mostOpen_ = 0;
+    std::size_t fitLevel_ = 0;
     std::int64_t memory_ = 0; ///< bytes, about
     bool wantsCurrent_ = false;
     bool wantsOscillator_ = false;

@@ -238,10 +238,11 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
     const bool isFew = shape.divides <= most && shape.multiplies <= most && shape.divides * shape.multiplies <= most;
     std::optional<RateSpans> coarse;
     if (isFew) {
-        RateSpans window;
+        RateSpans& window = scaled_;
+        window.clear();
         const auto mostSpans =
             static_cast<std::size_t>(std::max<std::int64_t>(8, kMostScaled / (shape.divides * shape.multiplies)));
-        const RateSpans& scaled = own.size() > mostSpans ? coarse.emplace(united(own, mostSpans)) : own;
+        const RateSpans& scaled = own.size() > mostSpans ? coarse.emplace(united(RateSpans(own), mostSpans)) : own;
         // dividers with which nothing of the window is where the parent may stand are left out
         std::optional<Rational> first;
         std::optional<Rational> end;
@@ -294,6 +295,7 @@ const Window& BranchSolver::windowOf(Shape& shape, std::size_t level) {
         for (const RateSpans* list : lists) {
             window.own = intersect(window.own, *list);
         }
+        window.rough.reserve(window.own.size());
         for (const RateSpan& span : window.own) {
             window.rough.emplace_back(span.low.toDouble(),
                                       span.high ? span.high->toDouble() : std::numeric_limits<double>::infinity());

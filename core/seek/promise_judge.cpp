@@ -114,7 +114,7 @@ PromiseStanding PromiseJudges::judgeLine(std::size_t node, const Bounds& hertz, 
         }
         const PromiseLine& line = space_.plan.promises[space_.question.promises[sought].index].line;
         const PromiseFigure figure = judgeLineRate(
-            {}, std::get<RunsAsk>(line.ask), {space_.nodes[node].id(), hertz, isWorstKnown ? "" : "unknown"}, Detail::result);
+            {}, std::get<RunsAsk>(line.ask), {space_.nodes[node].id(), hertz, isWorstKnown ? "" : "unknown"}, Detail::verdict);
         add(standing, sought, figure.state, ratioOf(*space_.part, line, figure));
     }
     return standing;
@@ -133,8 +133,8 @@ PromiseStanding PromiseJudges::judgePeripheral(std::size_t node, const Bounds& h
     clock.hertz = hertz;
     clock.unknown = isWorstKnown ? "" : "unknown";
     const Take& take = group->second.plan.takes.front();
-    const PromiseContext context{*space_.part, group->second.plan, take,          controls_, demand_,
-                                 lines_,       std::nullopt,       Detail::result};
+    const PromiseContext context{*space_.part, group->second.plan, take,           controls_, demand_,
+                                 lines_,       std::nullopt,       Detail::verdict};
     const std::vector<PromiseFigure> figures = judgePromises(context);
     for (std::size_t i = 0; i < figures.size(); ++i) {
         add(standing, group->second.sought[i], figures[i].state,

@@ -53,6 +53,7 @@ RateSpans intersect(const RateSpans& a, const RateSpans& b) {
         }
         return both;
     }
+    both.reserve(std::max(a.size(), b.size()));
     for (std::size_t i = 0, j = 0; i < a.size() && j < b.size();) {
         const Rational& low = std::max(a[i].low, b[j].low);
         const bool isFirstShorter = a[i].high && (!b[j].high || *a[i].high <= *b[j].high);
@@ -65,7 +66,7 @@ RateSpans intersect(const RateSpans& a, const RateSpans& b) {
     return both;
 }
 
-RateSpans united(RateSpans spans, std::size_t most) {
+RateSpans united(RateSpans&& spans, std::size_t most) {
     std::vector<std::uint32_t> order(spans.size()); // spans are heavier to move than their places
     std::iota(order.begin(), order.end(), 0U);
     std::sort(order.begin(), order.end(), [&](std::uint32_t a, std::uint32_t b) { return spans[a].low < spans[b].low; });

@@ -22,7 +22,7 @@ std::size_t firstSpanFrom(const RateSpans& spans, const Rational& hertz);
 RateSpans intersect(const RateSpans& a, const RateSpans& b);
 
 /// Sorted and joined; where there are more than `most`, neighbours are joined over their gaps until there are not.
-RateSpans united(RateSpans spans, std::size_t most);
+RateSpans united(RateSpans&& spans, std::size_t most);
 
 /// Every span times a factor > 0, as far as it meets the hull of `within`.
 void appendScaled(RateSpans& spans, const RateSpans& others, const Rational& factor, const RateSpans& within);

@@ -137,6 +137,12 @@ void RouteSearch::findWhatMayBeOn() {
 }
 
 void RouteSearch::run() {
+    if (best_.isFull()) { // by another tier: only what is as near as its last can get in
+        const Score& last = best_.takes().back().score;
+        if (last.broken == 0 && last.strained == 0 && last.strays.empty() && space_.extremes == 0) {
+            solver_.fitWithin(last.ratios.empty() ? Rational(0) : last.ratios.front());
+        }
+    }
     // every control that others lean on is in one class at a time
     std::vector<std::size_t> meant;
     for (std::size_t i = 0; i < space_.dependences.size(); ++i) {

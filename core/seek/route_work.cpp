@@ -104,7 +104,7 @@ void RouteSearch::wait(Waiting waiting) {
 void RouteSearch::workOff() {
     const auto classes = classes_;
     while (!waiting_.empty() && effort_.step() && !(aim_.onlyFits && !best_.takes().empty())) {
-        Waiting waiting = waiting_.top();
+        Waiting waiting = std::move(const_cast<Waiting&>(waiting_.top())); // popped at once: nothing is compared with it
         waiting_.pop();
         solver_.takeMemory(-kWaitingBytes);
         effort_.routesWaiting = static_cast<std::int64_t>(waiting_.size());

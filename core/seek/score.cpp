@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <array>
+#include <functional>
 #include <utility>
 
 namespace wisetick {
@@ -64,6 +65,12 @@ std::vector<std::string> preferenceNames() {
         names.emplace_back(name);
     }
     return names;
+}
+
+void Score::addTo(Amounts& list, const Rational& amount) {
+    if (!amount.isZero()) {
+        list.insert(std::upper_bound(list.begin(), list.end(), amount, std::greater<>()), amount);
+    }
 }
 
 Score& Score::operator+=(const Score& other) {

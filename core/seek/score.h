@@ -43,7 +43,13 @@ struct Score {
     Rational wakeUp;     ///< s
 
     Score& operator+=(const Score& other);
+    /// Adds a share of a tolerance that is used up, or of one that is overstepped.
+    void addRatio(const Rational& ratio) { addTo(ratios, ratio); }
+    void addStray(const Rational& stray) { addTo(strays, stray); }
     bool operator==(const Score&) const = default;
+
+private:
+    static void addTo(Amounts& list, const Rational& amount);
 };
 
 /// Broken, strained, strays, extremes, then the ratios from the greatest on: what must not depend on anyone's taste.

@@ -230,6 +230,7 @@ std::optional<FoundTake> presentTake(const Space& space) {
 }
 
 constexpr std::int64_t kQuickSteps = 20000;
+constexpr double kManyRoutes = 8; ///< a power of ten
 
 SeekResult search(const Space& space, bool isFolded, std::size_t most, const SeekControl& control);
 
@@ -255,9 +256,80 @@ std::optional<SeekResult> searchWithoutMisses(const Space& space, std::size_t mo
     return result.found.empty() ? std::nullopt : std::optional(std::move(result));
 }
 
-/// Where there are very many routes, first those that leave kept promises on their inputs: what is found there is soon found.
+/// The space in which multipliers stay, what is above them and what they feed, and whatever the core hangs on: few takes, that
+/// are soon looked at.
+Space quietOf(const Space& space) {
+    Space quiet = space;
+    const auto inputOf = [&](std::size_t node) {
+        const SpaceNode& each = space.nodes[node];
+        return each.source != nullptr || each.from >= each.inputs.size() ? std::nullopt : std::optional(each.inputs[each.from]);
+    };
+    const auto isMultiplier = [&](std::size_t node) {
+        const Line* line = space.nodes[node].line;
+        return line != nullptr && !line->multiply.empty();
+    };
+    for (std::size_t node = 0; node < space.nodes.size(); ++node) {
+        const bool isFed = space.nodes[node].line != nullptr && inputOf(node) && isMultiplier(*inputOf(node));
+        if (!isFed && !isMultiplier(node) && node != space.core) {
+            continue;
+        }
+        for (std::optional<std::size_t> above = node; above && !quiet.nodes[*above].keepsAll; above = inputOf(*above)) {
+            quiet.nodes[*above].keepsAll = true;
+        }
+    }
+    return quiet;
+}
+
+/// The best of both lists, each with rates of its own.
+std::vector<FoundTake> mergedTakes(std::vector<FoundTake> found, const std::vector<FoundTake>& others, std::size_t most,
+                                   const std::vector<Preference>& prefers) {
+    found.insert(found.end(), others.begin(), others.end());
+    std::stable_sort(found.begin(), found.end(), [&](const FoundTake& a, const FoundTake& b) {
+        return compareScores(a.score, b.score, prefers) == std::strong_ordering::less;
+    });
+    std::vector<FoundTake> merged;
+    for (FoundTake& take : found) {
+        const auto isSame = [&](const FoundTake& each) { return each.rates == take.rates; };
+        if (merged.size() < most && std::none_of(merged.begin(), merged.end(), isSame)) {
+            merged.push_back(std::move(take));
+        }
+    }
+    return merged;
+}
+
+SeekResult searchRoutes(const Space& space, bool isFolded, std::size_t most, const SeekControl& control);
+
+/// Where there are very many takes, first those that leave the multipliers alone: a search that is cut has at least the best of
+/// these.
 SeekResult search(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
-    constexpr double kManyRoutes = 8; // a power of ten
+    constexpr double kManyTakes = 20; // a power of ten
+    if (!isFolded || countOfSettings(space) < kManyTakes || routesIn(space) >= kManyRoutes) {
+        return searchRoutes(space, isFolded, most, control);
+    }
+    const SeekResult quiet = searchIn(quietOf(space), isFolded, most, control);
+    const auto withQuiet = [&](std::vector<FoundTake> found) {
+        return mergedTakes(std::move(found), quiet.found, most, space.question.prefers);
+    };
+    SeekControl telling = control;
+    if (control.onFound) {
+        telling.onFound = [&](const std::vector<FoundTake>& found) { control.onFound(withQuiet(found)); };
+    }
+    if (control.onProgress) {
+        telling.onProgress = [&](SeekProgress progress) {
+            progress.steps += quiet.steps;
+            control.onProgress(progress);
+        };
+    }
+    SeekResult whole = searchIn(space, isFolded, most, telling);
+    whole.steps += quiet.steps;
+    if (!whole.isComplete()) {
+        whole.found = withQuiet(std::move(whole.found));
+    }
+    return whole;
+}
+
+/// Where there are very many routes, first those that leave kept promises on their inputs: what is found there is soon found.
+SeekResult searchRoutes(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
     if (!isFolded || routesIn(space) < kManyRoutes) {
         return searchIn(space, isFolded, most, control);
     }

@@ -1,0 +1,184 @@
+#include "command_options.h"
+
+#include "seek_command.h"
+
+#include <CLI/CLI.hpp>
+
+namespace wisetick::cli {
+
+namespace {
+
+/// Options live as long as what runs with them.
+template <class Options>
+using Kept = std::shared_ptr<Options>;
+
+Kept<PlanOptions> addPlanOptions(CLI::App& app) {
+    auto options = std::make_shared<PlanOptions>();
+    app.add_option("PLAN", options->plan, "the plan file")->required();
+    app.add_option("--take", options->take, "the take that is meant; else the plan's active one");
+    app.add_flag("--json", options->isJson, "one JSON object; exact figures are strings (docs/json.md)");
+    return options;
+}
+
+Kept<std::string> addText(CLI::App& app, const std::string& name, const std::string& say, bool isRequired = false) {
+    auto text = std::make_shared<std::string>();
+    app.add_option(name, *text, say)->required(isRequired);
+    return text;
+}
+
+Kept<std::vector<std::string>> addTexts(CLI::App& app, const std::string& name, const std::string& say, bool isRequired = false) {
+    auto texts = std::make_shared<std::vector<std::string>>();
+    app.add_option(name, *texts, say)->required(isRequired);
+    return texts;
+}
+
+Kept<bool> addFlag(CLI::App& app, const std::string& name, const std::string& say) {
+    auto flag = std::make_shared<bool>(false);
+    app.add_flag(name, *flag, say);
+    return flag;
+}
+
+Run derive(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    return [=](const Console& console) { return runDerive(console, *plan); };
+}
+
+Run check(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto isStrict = addFlag(app, "--strict", "exit 1 for strained ones too: the nominal holds, a worst case does not");
+    return [=](const Console& console) { return runCheck(console, *plan, *isStrict); };
+}
+
+Run promise(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto line = addText(app, "LINE", "the promise, such as \"tick: timer1 fires every 1 ms exactly\"", true);
+    const auto wantsRates =
+        addFlag(app, "--rates", "also the rates of its clock, half to twice as fast, with which it could be kept");
+    return [=](const Console& console) { return runPromise(console, *plan, *line, *wantsRates); };
+}
+
+Run board(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    return [=](const Console& console) { return runBoard(console, *plan); };
+}
+
+Run fails(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto source = addText(app, "SOURCE", "the source", true);
+    return [=](const Console& console) { return runFails(console, *plan, *source); };
+}
+
+Run way(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto from = addText(app, "--from", "the take that is left; else reset");
+    return [=](const Console& console) { return runWay(console, *plan, *from); };
+}
+
+Run sleep(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto mode = addText(app, "MODE", "a sleep mode of the part");
+    return [=](const Console& console) { return runSleep(console, *plan, *mode); };
+}
+
+Run rhythm(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto hasChance = addFlag(app, "--chance", "play a thousand times and show how far average and life differ");
+    const auto race = addText(app, "--race", "a job: the charge that it takes by the core's rate");
+    return [=](const Console& console) { return runRhythm(console, *plan, *hasChance, *race); };
+}
+
+Run emit(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto form = addText(app, "--as", "header, c, csv or json; header without");
+    *form = "header";
+    return [=](const Console& console) { return runEmit(console, *plan, *form); };
+}
+
+Run filter(CLI::App& app) {
+    const auto filters = addTexts(app, "FILTER", "a range 0x100..0x17f, a pair 0x100,0x200, or a mask 0x100&0x7f0", true);
+    const auto ids = addTexts(app, "--id", "an id to try");
+    return [=](const Console& console) { return runFilter(console, *filters, *ids); };
+}
+
+Run compare(CLI::App& app) {
+    const auto plan = std::make_shared<PlanOptions>();
+    app.add_option("PLAN", plan->plan, "the plan file")->required();
+    const auto takes = addTexts(app, "TAKE", "the takes; else all");
+    app.add_flag("--json", plan->isJson, "one JSON object");
+    return [=](const Console& console) { return runCompare(console, *plan, *takes); };
+}
+
+Run seek(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto sought = std::make_shared<SeekOptions>();
+    app.add_option("WISH", sought->wishes,
+                   "such as \"core = 160 MHz\", \"usb = 48 MHz within 0.25 %\", \"bus_a as high as "
+                   "possible up to 32 MHz, if possible\"");
+    const auto wanted = std::make_shared<std::vector<std::string>>();
+    app.add_option("--want", *wanted, "the same")->allow_extra_args(false);
+    const CLI::Option* keep =
+        app.add_option("--keep-promises", sought->kept, "promises to be kept, by name between commas; else all")->expected(0, 1);
+    app.add_option("--lift", sought->lifted, "what shall not hold: \"limits of LINE\", \"lock on LOCK\", \"rule SAY\"")
+        ->allow_extra_args(false);
+    app.add_option("--if-possible", sought->ifPossible, "promises to be kept if possible");
+    app.add_option("--may-change", sought->mayChange,
+                   "lines, sources or peripherals that may change, with all above them; else everything that is not locked")
+        ->allow_extra_args(false);
+    app.add_option("--prefer", sought->prefers, "what decides between equals: changes, current, core, oscillator, wake-up");
+    app.add_option("--which-crystal", sought->crystal,
+                   "a source whose crystal may be another one: \"xtm\", \"xtm: 8 MHz, 12 MHz\", \"xtm: 8 MHz to 30 MHz\"");
+    app.add_option("--top", sought->top, "how many takes; 20 without")->check(CLI::Range(1, 1000));
+    app.add_option("--choose", sought->choose, "the take that is shown in full and written; the best without");
+    app.add_option("--unfold", sought->unfold, "the take whose equals in every rate that matters are listed");
+    app.add_flag("--all-conflicts", sought->allConflicts, "where nothing fits, every set of wishes that collides");
+    app.add_option("--within", sought->within, "seconds, then the search is stopped and says so; 20 without")
+        ->check(CLI::PositiveNumber);
+    app.add_option("--write", sought->write, "write the plan with the take added to this file");
+    app.add_option("--as", sought->name, "the name of the added take");
+    return [=](const Console& console) {
+        sought->keepsPromises = keep->count() > 0;
+        sought->wishes.insert(sought->wishes.end(), wanted->begin(), wanted->end());
+        return runSeek(console, *plan, *sought);
+    };
+}
+
+Run shelf(CLI::App& app) {
+    const auto needs = addText(app, "NEEDS", "such as \"core >= 100 MHz, 2 uart, can fd, sleep <= 2 uA, 3 pll\"");
+    const auto isJson = addFlag(app, "--json", "one JSON object");
+    return [=](const Console& console) { return runShelf(console, *needs, *isJson); };
+}
+
+Run newPart(CLI::App& app) {
+    const auto id = addText(app, "ID", "its id, which is also its file's name: ID.part.toml", true);
+    return [=](const Console& console) { return runNewPart(console, *id); };
+}
+
+Run lint(CLI::App& app) {
+    const auto parts = addTexts(app, "PART", "part files", true);
+    const auto isJson = addFlag(app, "--json", "one JSON object");
+    return [=](const Console& console) { return runLint(console, *parts, *isJson); };
+}
+
+} // namespace
+
+const std::vector<Command>& commands() {
+    static const std::vector<Command> list{
+        {"derive", "Show every figure that follows from a plan", derive},
+        {"check", "Judge every promise and limit; exit 1 if one is broken", check},
+        {"promise", "Try one promise line on a plan, without changing the file", promise},
+        {"board", "Crystals with their capacitors and margins, pins and who takes them, option words", board},
+        {"fails", "What still holds when a source fails; exit 1 if something breaks", fails},
+        {"way", "The order in which to write the clock fields, every state on the way within its limits", way},
+        {"sleep", "The sleep modes, or one of them: what it keeps, draws, and how it wakes", sleep},
+        {"rhythm", "The jobs: where the charge goes, and what would move the battery most", rhythm},
+        {"emit", "The register fields of a take: constants, functions in order, or a table", emit},
+        {"filter", "Try CAN filters on ids; exit 1 if an id is kept out", filter},
+        {"compare", "Put the takes of a plan beside one another, differences first", compare},
+        {"seek", "Find takes that keep wishes and promises all at once; exit 1 if none does", seek},
+        {"shelf", "The parts there are, and which has what is needed; exit 1 if none has", shelf},
+        {"new-part", "Print a small commented part to begin your own with", newPart},
+        {"lint", "Look for faults and suspicious entries in part files", lint}};
+    return list;
+}
+
+} // namespace wisetick::cli
