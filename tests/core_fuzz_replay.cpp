@@ -39,15 +39,23 @@ private slots:
 
     void damagedFiles() {
         wisetick::test::Random random;
+        const std::string signs = "[]{}=.,\"'#\\\n\r\t +-_0:zTuU\xff\xef";
+        const std::vector<std::string> letters{"\u00b5", "\u03a9", "\u1681", "\u205f",
+                                               "\u2e80", "\u4f60", "\ufe0f", "\U0001F600"};
+        const auto oneOf = [&random](const auto& list) {
+            return list[static_cast<std::size_t>(random.whole(0, std::ssize(list) - 1))];
+        };
         const std::vector<std::string> shipped{wisetick::test::orchardText(), wisetick::test::marramText()};
-        for (int i = 0; i < 150; ++i) {
+        for (int i = 0; i < 300; ++i) {
             const bool isPlan = i % 3 != 0;
             std::string bytes = shipped[isPlan ? 0 : 1];
             for (std::int64_t damage = random.whole(1, 3); damage > 0; --damage) {
                 const auto at = static_cast<std::size_t>(random.whole(0, static_cast<std::int64_t>(bytes.size()) - 1));
-                switch (random.whole(0, 2)) {
+                switch (random.whole(0, 4)) {
                 case 0: bytes[at] = static_cast<char>(random.whole(0, 255)); break;
                 case 1: bytes.erase(at, static_cast<std::size_t>(random.whole(1, 30))); break;
+                case 2: bytes.insert(at, 1, oneOf(signs)); break;
+                case 3: bytes.insert(at, oneOf(letters)); break;
                 default:
                     bytes.insert(
                         at, bytes.substr(static_cast<std::size_t>(random.whole(0, static_cast<std::int64_t>(bytes.size()) - 1)),

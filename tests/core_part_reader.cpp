@@ -160,6 +160,12 @@ private slots:
             "p:1:10: error: the format 'wisetick-plan/1'; expected \"wisetick-part/1\"\n");
         row("a syntax error", "bits = 8", "bits = = 8",
             "p:37:8: error: Error while parsing value: could not determine value type; expected TOML 1.0\n");
+        row("a head without a name", "[[mode]]\nid = \"go\"", "[[=]]\nid = \"go\"",
+            "p:42:3: error: Error while parsing key: expected bare key starting character or string delimiter, saw '='; expected "
+            "TOML 1.0\n");
+        row("a unit beyond its quotes", "draws = \"80 uA\"", "draws = 80 \u00b5A",
+            "p:11:12: error: Error while parsing key-value pair: expected a comment or whitespace, saw '\u00b5'; expected TOML "
+            "1.0\n");
         row("no run mode", "runs = true", "runs = false",
             "p:42:1: error: 0 modes with 'runs = true'; expected one mode in which the core runs\n");
         row("a bad id", "id = \"beat\"", "id = \"Beat\"",

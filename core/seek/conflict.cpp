@@ -1,6 +1,7 @@
 #include "seek/conflict.h"
 
 #include "quantity/quantity_print.h"
+#include "seek/space_search.h"
 
 #include <algorithm>
 #include <bit>

@@ -1,19 +1,8 @@
 #pragma once
 
-#include "seek/route_search.h"
+#include "seek/found_take.h"
 
 namespace wisetick {
-
-/// One take that was found. Its figures are made on demand: derive or evaluate its plan.
-struct FoundTake {
-    Score score;
-    std::vector<std::pair<std::string, Rational>> rates; ///< Hz, of what matters: wished lines, the core, clocks of promises
-    Take take;                                           ///< with the name of the take that was asked about
-    std::optional<Fitted> crystal;                       ///< what is to be fitted, where that was asked
-    /// The controls that differ from the present take, in the part's order: {"vco", "× 96"}, {"tier", "fast"}.
-    std::vector<std::pair<std::string, std::string>> changes;
-    bool operator==(const FoundTake&) const = default;
-};
 
 /// What a search came to.
 struct SeekResult {
@@ -46,22 +35,5 @@ SeekResult seek(const Part& part, const Plan& plan, const std::string& take, con
 /// The settings that give the same rates as one found take where it matters, best first, the found one itself among them.
 SeekResult unfold(const Part& part, const Plan& plan, const std::string& take, const Question& question, const FoundTake& found,
                   std::size_t most, const SeekControl& control = {});
-
-/// The plan with the found take in place of the one that was asked about, or as a new one of that name after it.
-Plan withFound(const Plan& plan, const FoundTake& found, const std::string& newName = {});
-
-/// Some take that keeps what is in force, the first that is met; none: there is none, unless the effort was over before.
-std::optional<Whole> anyTake(const Space& space, const InForce& inForce, Effort& effort);
-
-/// Routes that may fit, one for each way in which the muxes can be set: only their inputs are filled in.
-std::vector<Whole> routesThatFit(const Space& space, const InForce& inForce, Effort& effort);
-
-/// The best takes of a space; one that is known already is among those that are compared.
-std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort& effort, bool isFolded, std::size_t most,
-                             const std::function<void(const std::vector<Whole>&)>& onFound = {},
-                             const std::optional<Whole>& known = std::nullopt);
-
-/// A whole as a take.
-FoundTake foundTake(const Space& space, const Whole& whole);
 
 } // namespace wisetick
