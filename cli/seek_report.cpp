@@ -2,6 +2,7 @@
 
 #include "handover/figures_json.h"
 #include "quantity/quantity_print.h"
+#include "seek/conflict_words.h"
 #include "seek/found_figures.h"
 #include "text_table.h"
 
@@ -10,10 +11,6 @@
 namespace wisetick::cli {
 
 namespace {
-
-std::string section(const Style& style, const std::string& title, const std::string& body) {
-    return body.empty() ? "" : "\n" + style.heading(title) + "\n" + body;
-}
 
 std::string hertz(const Rational& rate) {
     return printQuantity(rate, Unit::hertz);
@@ -82,13 +79,13 @@ std::string foundReport(const Part& part, const Plan& plan, const Question& ques
     if (shown) {
         const FoundTake& found = result.found[chosen - 1];
         const std::string rank = "take " + std::to_string(chosen);
-        text += section(style, rank + ": wishes", wishesText(part, question, shown->figures, style));
-        text += section(style, rank + ": promises", promisesText(shown->figures, style));
+        text += style.section(rank + ": wishes", wishesText(part, question, shown->figures, style));
+        text += style.section(rank + ": promises", promisesText(shown->figures, style));
         if (found.crystal) {
-            text += section(style, rank + ": to be fitted",
-                            "  " + found.crystal->source + " of " + hertz(found.crystal->rate) + "\n");
+            text +=
+                style.section(rank + ": to be fitted", "  " + found.crystal->source + " of " + hertz(found.crystal->rate) + "\n");
         }
-        text += section(style, rank + ": what it changes", changesText(found));
+        text += style.section(rank + ": what it changes", changesText(found));
     }
     return text + "\n" + sayEnd(result) + "\n";
 }
@@ -103,35 +100,38 @@ std::string unfoldedReport(const SeekResult& same, std::size_t rank, const Style
         text += fmt::format("  {:>3}  {}\n", i + 1, line.empty() ? "as it is" : line);
     }
     const std::string title = "equal to take " + std::to_string(rank) + " in every rate that matters";
-    return section(style, title, text) + (same.isComplete() ? "" : "  There may be more.\n");
+    return style.section(title, text) + (same.isComplete() ? "" : "  There may be more.\n");
 }
 
 std::string refusalReport(const Space& space, const Refusal& refusal, const Style& style) {
     std::string text = style.heading("nothing fits") + "\n";
+    const char* between = "";
     for (const Conflict& conflict : refusal.conflicts) {
+        text += between;
         for (const Demanded& each : conflict) {
             text += "  \u2022 " + sayDemanded(space, each) + "\n";
         }
-        text += "  " + explain(space, conflict) + "\n\n";
+        text += "  " + explain(space, conflict) + "\n";
+        between = "\n";
     }
     if (refusal.conflicts.empty()) {
         text += "  what collides was not found in the time given\n";
     } else if (refusal.areAll) {
-        text += "  There is no other set of wishes and promises that collides.\n";
+        text += "\n  There is no other set of wishes and promises that collides.\n";
     } else if (!refusal.isSmallest) {
-        text += "  There may be a smaller set.\n";
+        text += "\n  There may be a smaller set.\n";
     }
-    TextTable nearest({Align::left, Align::right, Align::right});
+    TextTable nearest({Align::left, Align::right, Align::right, Align::left});
     for (const Nearest& each : refusal.nearest) {
         nearest.add({printWish(space.question.wishes[each.wish]), each.hertz ? hertz(*each.hertz) : "not at all",
-                     each.error ? printError(*each.error) : ""});
+                     each.error ? printError(*each.error) : "", each.isAlone ? "alone" : ""});
     }
-    text += section(style, "the nearest of each wish if all others stay", nearest.text());
+    text += style.section("the nearest of each wish if all others stay", nearest.text());
     std::string lifts;
     for (const Demanded& each : refusal.lifts) {
         lifts += "  " + sayDemanded(space, each) + "\n";
     }
-    text += section(style, "lifted alone it would help", lifts);
+    text += style.section("lifted alone it would help", lifts);
     return text;
 }
 
@@ -207,6 +207,7 @@ nlohmann::ordered_json refusalJson(const Space& space, const Refusal& refusal) {
         nlohmann::ordered_json got{{"wish", printWish(space.question.wishes[each.wish])}};
         got["hertz"] = each.hertz ? nlohmann::ordered_json(each.hertz->toString()) : nlohmann::ordered_json();
         got["error"] = each.error ? nlohmann::ordered_json(each.error->toString()) : nlohmann::ordered_json();
+        got["alone"] = each.isAlone;
         json["nearest"].push_back(std::move(got));
     }
     json["lifts"] = nlohmann::ordered_json::array();

@@ -10,10 +10,6 @@ namespace wisetick::cli {
 
 namespace {
 
-std::string section(const Style& style, const std::string& title, const std::string& body) {
-    return body.empty() ? "" : "\n" + style.heading(title) + "\n" + body;
-}
-
 std::string time(const Rational& value) {
     return printQuantity(value, Unit::second);
 }
@@ -67,8 +63,8 @@ std::string modesReport(const Part& part, const Plan& plan, const Figures& figur
         jobs.add({rest.job, time(rest.rest), rest.mode});
     }
     return style.heading("Modes") + "\n" + table.text() +
-           section(style, "Which mode takes the least, by the length of a rest", bestText(best)) +
-           section(style, "Between two runs of a job, if it were alone", jobs.text());
+           style.section("Which mode takes the least, by the length of a rest", bestText(best)) +
+           style.section("Between two runs of a job, if it were alone", jobs.text());
 }
 
 std::string sleepReport(const Part& part, const Plan& plan, const Figures& figures, const std::string& id, const Style& style) {
@@ -97,13 +93,13 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
         wake.add(
             {"first instruction", "", time(figure.wakeUp->firstInstruction.nominal), time(figure.wakeUp->firstInstruction.max)});
         wake.add({"all promises hold", "", time(figure.wakeUp->restored.nominal), time(figure.wakeUp->restored.max)});
-        text += section(style, "Waking", wake.text());
+        text += style.section("Waking", wake.text());
     }
     TextTable sooner({Align::left, Align::left, Align::left});
     for (const WayOut& way : waysToWakeSooner(part, plan, figures.take, index)) {
         sooner.add({way.say, way.got, style.muted(way.breaks.empty() ? "breaks nothing" : "breaks " + listOr(way.breaks, ""))});
     }
-    text += section(style, "Waking sooner", sooner.text());
+    text += style.section("Waking sooner", sooner.text());
     TextTable draws({Align::left, Align::right, Align::right, Align::left});
     for (const Contribution& each : figure.current.contributions) {
         draws.add({each.name, each.typ.empty() ? "unknown" : ampere(each.typ[figures.grid.nominal]),
@@ -111,10 +107,10 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
                    style.muted(each.formula)});
     }
     draws.add({"all", ampere(figure.ampere.nominal), "up to " + ampere(figure.ampere.max)});
-    text += section(style, "Draws", draws.text());
+    text += style.section("Draws", draws.text());
     const SleepOrder order = sleepOrder(part, plan, figures, id);
-    text += section(style, "Before it rests", stepsText(order.before, style));
-    text += section(style, "After it wakes", stepsText(order.after, style));
+    text += style.section("Before it rests", stepsText(order.before, style));
+    text += style.section("After it wakes", stepsText(order.after, style));
     for (const Promise& promise : plan.promises) {
         const auto* wakes = std::get_if<WakesAsk>(&promise.line.ask);
         if (wakes == nullptr || wakes->mode != id || !wakes->every) {
@@ -129,7 +125,7 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
             timers.add({timer.peripheral, "on " + timer.clock, settings, time(timer.got.nominal), printError(timer.error.nominal),
                         printError(timer.error.min) + " \u2026 " + printError(timer.error.max), style.muted(timer.why)});
         }
-        text += section(style, "Woken every " + time(*wakes->every), timers.text());
+        text += style.section("Woken every " + time(*wakes->every), timers.text());
     }
     return text;
 }
@@ -170,7 +166,7 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
         }
         shares.add({share.name, printQuantity(share.chargeShare, Unit::ratio, 4), ampere(share.ampere), style.muted(pieces)});
     }
-    text += section(style, "Where the charge goes", shares.text());
+    text += style.section("Where the charge goes", shares.text());
     TextTable far({Align::left, Align::right, Align::left, Align::right});
     for (std::size_t i = 0; i < std::min<std::size_t>(moves.size(), 12); ++i) {
         const BatteryMove& move = moves[i];
@@ -178,8 +174,8 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
         const Bounds ends = move.life ? *move.life : Bounds{move.average.max, move.average.nominal, move.average.min};
         far.add({move.say, print(ends.min), "\u2026", print(ends.max)});
     }
-    text += section(style, std::string("A tenth worse \u2026 a tenth better: ") + (rhythm.life ? "the life" : "the average"),
-                    far.text());
+    text += style.section(std::string("A tenth worse \u2026 a tenth better: ") + (rhythm.life ? "the life" : "the average"),
+                          far.text());
     if (chance) {
         const auto picoampere = [](double value) { return ampere(quantised(value, powerOfTen(-12))); };
         TextTable band({Align::left, Align::right, Align::right, Align::right});
@@ -190,11 +186,10 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
             const auto seconds = [](double value) { return time(quantised(value, powerOfTen(-3))); };
             band.add({"life", seconds(chance->life->low), seconds(chance->life->middle), seconds(chance->life->high)});
         }
-        text +=
-            section(style, std::to_string(chance->seeds) + " plays of " + std::to_string(chance->runs) + " runs", band.text());
+        text += style.section(std::to_string(chance->seeds) + " plays of " + std::to_string(chance->runs) + " runs", band.text());
     }
     const std::vector<BestRest> best = bestRests(restCosts(part, figures));
-    return text + section(style, "Which mode takes the least, by the length of a rest", bestText(best));
+    return text + style.section("Which mode takes the least, by the length of a rest", bestText(best));
 }
 
 std::string raceReport(const std::vector<RacePoint>& race, const std::string& job, const Style& style) {
@@ -208,7 +203,7 @@ std::string raceReport(const std::vector<RacePoint>& race, const std::string& jo
         table.add({printQuantity(race[i].hertz, Unit::hertz, 4), printQuantity(race[i].coulomb, Unit::coulomb, 4), ""});
     }
     table.add({printQuantity(least->hertz, Unit::hertz, 4), printQuantity(least->coulomb, Unit::coulomb, 4), "the least"});
-    return section(style, "Charge of each period of '" + job + "' by the core's rate", table.text());
+    return style.section("Charge of each period of '" + job + "' by the core's rate", table.text());
 }
 
 nlohmann::ordered_json sleepJson(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode) {

@@ -157,10 +157,6 @@ std::string findingsText(const Diagnostics& findings) {
     return text;
 }
 
-std::string section(const Style& style, const std::string& title, const std::string& body) {
-    return body.empty() ? "" : "\n" + style.heading(title) + "\n" + body;
-}
-
 std::string counted(std::ptrdiff_t count, const std::string& what) {
     return fmt::format("{} {}", count, what);
 }
@@ -188,6 +184,10 @@ std::string Style::muted(const std::string& text) const {
     return hasColour && !text.empty() ? "\x1b[2m" + text + "\x1b[0m" : text;
 }
 
+std::string Style::section(const std::string& title, const std::string& body) const {
+    return body.empty() ? "" : "\n" + heading(title) + "\n" + body;
+}
+
 Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& places, const std::string& take) {
     std::string path = finding.place.path;
     if (path.rfind("line/", 0) == 0) {
@@ -212,12 +212,12 @@ Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& place
 
 std::string deriveReport(const Figures& figures, const Style& style) {
     std::string text = style.heading(headLine(figures)) + "\n";
-    text += section(style, "Lines", linesTable(figures, style));
-    text += section(style, "Promises", promisesTable(figures, style));
-    text += section(style, "Modes", modesTable(figures, style));
-    text += section(style, "Rhythm", figures.rhythm ? rhythmTable(*figures.rhythm, style) : "");
-    text += section(style, "Fields", fieldsTable(figures, style));
-    text += section(style, "Findings", findingsText(figures.findings));
+    text += style.section("Lines", linesTable(figures, style));
+    text += style.section("Promises", promisesTable(figures, style));
+    text += style.section("Modes", modesTable(figures, style));
+    text += style.section("Rhythm", figures.rhythm ? rhythmTable(*figures.rhythm, style) : "");
+    text += style.section("Fields", fieldsTable(figures, style));
+    text += style.section("Findings", findingsText(figures.findings));
     return text;
 }
 
@@ -261,7 +261,7 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
     for (const Step& step : promise.workings) {
         steps.add({style.muted(step.what), step.numbers.empty() ? step.formula : step.numbers, step.result});
     }
-    text += section(style, "Workings", steps.text());
+    text += style.section("Workings", steps.text());
     TextTable table({Align::left, Align::left, Align::right, Align::right, Align::left});
     for (const Way& way : ways) {
         std::string settings;
@@ -273,10 +273,10 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
         table.add({style.mark(way.state), settings, printQuantity(way.got.nominal, promise.unit), printError(way.error.nominal),
                    worst});
     }
-    text += section(style, "Ways", table.text());
+    text += style.section("Ways", table.text());
     TextTable fields({Align::left, Align::right, Align::right, Align::left});
     addFields(fields, promise.fields, style);
-    text += section(style, "Fields", fields.text());
+    text += style.section("Fields", fields.text());
     TextTable order({Align::right, Align::left, Align::left});
     for (std::size_t i = 0; i < actions.size(); ++i) {
         const BringUpAction& action = actions[i];
@@ -284,7 +284,7 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
                    action.field ? fieldText(action.field->field) + " = " + hexText(*action.field) : std::string(),
                    action.say + (action.isForgotten ? " (often forgotten)" : "")});
     }
-    return text + section(style, "To bring it up", order.text());
+    return text + style.section("To bring it up", order.text());
 }
 
 std::string ratesReport(const Desk& desk, const Style& style) {
@@ -305,7 +305,7 @@ std::string ratesReport(const Desk& desk, const Style& style) {
     if (spans.empty()) {
         return "\nNo rate of " + desk.clock->id + " from half to twice what it is can keep it.\n";
     }
-    return section(style, "Rates of " + desk.clock->id + " that could keep it", table.text()) +
+    return style.section("Rates of " + desk.clock->id + " that could keep it", table.text()) +
            (spans.size() > kMost ? "\n  and more" : "") +
            (desk.rates.isTight ? "" : "\n  outside of these none can, inside of them most can") + "\n";
 }
@@ -344,9 +344,9 @@ std::string boardReport(const Figures& figures, const Style& style) {
                      option.why.empty() ? option.does + (option.value == option.safe ? "" : "; safe: " + option.safe)
                                         : style.mark(option.state) + "  " + option.why});
     }
-    std::string text = crystals.empty() ? "" : section(style, "crystals", crystals.text());
-    text += pins.empty() ? "" : section(style, "pins", pins.text());
-    text += options.empty() ? "" : section(style, "option words", options.text());
+    std::string text = crystals.empty() ? "" : style.section("crystals", crystals.text());
+    text += pins.empty() ? "" : style.section("pins", pins.text());
+    text += options.empty() ? "" : style.section("option words", options.text());
     return text.empty() ? "  the part and the plan say nothing of crystals, pins or option words\n" : text;
 }
 
@@ -357,7 +357,7 @@ std::string failsReport(const std::string& source, const std::vector<Moved>& mov
                    (each.was.empty() ? "new" : each.was) + " \u2192 " + (each.is.empty() ? "gone" : each.is)});
     }
     return moved.empty() ? "  nothing moves when " + source + " fails\n"
-                         : section(style, "when " + source + " fails", table.text());
+                         : style.section("when " + source + " fails", table.text());
 }
 
 std::string shelfReport(const std::vector<std::pair<std::string, std::vector<NeedFigure>>>& parts, const Style& style) {
@@ -370,7 +370,7 @@ std::string shelfReport(const std::vector<std::pair<std::string, std::vector<Nee
         }
         const std::string heading =
             figures.empty() ? name : name + (fit == Fit::yes ? " fits" : (fit == Fit::no ? " does not fit" : " may fit"));
-        text += section(style, heading, table.text());
+        text += style.section(heading, table.text());
     }
     return text;
 }
@@ -397,7 +397,7 @@ std::string wayReport(const WayThere& way, const std::string& from, const std::s
         }
         table.add({std::to_string(++number), step.say, fields, step.core ? printQuantity(*step.core, Unit::hertz) : "", wait});
     }
-    std::string text = section(style, (from.empty() ? "from reset" : "from take " + from) + " to take " + to, table.text());
+    std::string text = style.section((from.empty() ? "from reset" : "from take " + from) + " to take " + to, table.text());
     if (way.wait.max && !way.wait.max->isZero()) {
         text += "  waits: " + printRange(way.wait.typ.value_or(*way.wait.max), *way.wait.max, Unit::second) + "\n";
     }
@@ -426,7 +426,7 @@ std::string compareReport(const std::vector<std::string>& takes, const std::vect
             }
             table.add(std::move(cells));
         }
-        text += isEmpty ? "" : section(style, differs ? "differences" : "the same in all", table.text());
+        text += isEmpty ? "" : style.section(differs ? "differences" : "the same in all", table.text());
     }
     return text;
 }

@@ -20,6 +20,8 @@ struct Style {
     std::string mark(State state) const;
     std::string heading(const std::string& text) const;
     std::string muted(const std::string& text) const;
+    /// A body under its heading, after an empty line; nothing where there is no body.
+    std::string section(const std::string& title, const std::string& body) const;
 };
 
 /// Everything that `derive` shows.
@@ -28,10 +30,10 @@ std::string deriveReport(const Figures& figures, const Style& style);
 /// The promises with what is wrong with them, the findings, and a line that sums up.
 std::string checkReport(const Figures& figures, const std::map<std::string, Place>& places, const Style& style);
 
-/// One promise with its arithmetic, other ways, fields, and what to write in which order.
 /// The rates of the desk's clock with which its promise could be kept, from half to twice what it is.
 std::string ratesReport(const Desk& desk, const Style& style);
 
+/// One promise with its arithmetic, other ways, fields, and what to write in which order.
 std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& ways, const std::vector<BringUpAction>& actions,
                           const Style& style);
 

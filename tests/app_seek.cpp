@@ -533,6 +533,21 @@ private slots:
         QVERIFY(window_->clocks()->markedRows().empty());
     }
 
+    /// Two that can't be kept even alone: one after the other is wished as near as it can be had.
+    void whatIsOutOfReachIsWishedNearer() {
+        ask({"core = 1 GHz", "bus_b = 2 GHz"});
+        const QString said = panel().refusal()->toPlainText();
+        QVERIFY2(said.contains(QString::fromUtf8("core = 1 GHz: 160 MHz \u221284 % alone wish this")), said.toUtf8());
+        QVERIFY2(said.contains("Nothing fits: this can't be kept\nbus_b = 2 GHz lift\nThe nearest"), said.toUtf8());
+        followLink("core = 1 GHz:", "wish this");
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(chip("core = 160 MHz") && !chip("core = 1 GHz"));
+        QVERIFY2(!panel().refusal()->toPlainText().contains("alone"), panel().refusal()->toPlainText().toUtf8());
+        followLink("bus_b = 2 GHz:", "wish this");
+        QTRY_VERIFY(!panel().isBusy());
+        QVERIFY(!list().entries().empty());
+    }
+
     void whatCollidesIsLifted() {
         ask({"bus_a = 37 MHz"});
         followLink("bus_a = 37 MHz", "lift");

@@ -1,6 +1,6 @@
 #include "derive/derive.h"
 #include "evaluate/evaluate.h"
-#include "seek/conflict.h"
+#include "seek/conflict_words.h"
 #include "support.h"
 
 #include <chrono>
@@ -276,7 +276,11 @@ private slots:
                                            "the limits of vco1 (at least 180 MHz, at most 960 MHz)",
                                            "the limits of vco2 (at least 180 MHz, at most 960 MHz)",
                                            "the limits of vco3 (at least 180 MHz, at most 960 MHz)"}));
-        QVERIFY(explain(space, refusal->conflicts[0]).find("vco1 can't make both core and usb.") != std::string::npos);
+        const std::string said = explain(space, refusal->conflicts[0]);
+        QVERIFY2(said.find(" usb alone can be made by vco1, vco2 or vco3.") != std::string::npos, said.c_str());
+        QVERIFY2(said.find(" vco1 can't make both core and usb.") != std::string::npos, said.c_str());
+        QVERIFY2(said.find(" neither vco2 nor vco3 can make both usb and sound0.") != std::string::npos, said.c_str());
+        QVERIFY2(said.find(" none of vco1, vco2 and vco3 can make both usb and k_spi0.") != std::string::npos, said.c_str());
         QCOMPARE(refusal->lifts.size(), std::size_t(3));
         // without any one wish of the conflict the rest is found, and kept
         for (const std::size_t without : {0, 1, 3, 4}) {
@@ -328,6 +332,32 @@ private slots:
         const SeekResult result = seek(*loaded.part, *loaded.plan, "A", soft);
         QCOMPARE(rateOf(result.found.at(0), "core"), Rational(80000000));
         QCOMPARE(result.found[0].score.broken, 1);
+    }
+
+    /// Two that can't be kept even alone: the nearest of each with all others is none, so it is told without them.
+    void whatIsOutOfReachHasItsNearest() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        const Question question = asking(*loaded.part, {"core = 1 GHz", "usb = 48 MHz", "bus_b at least 1 GHz"});
+        const auto refusal = whyNone(spaceOf(*loaded.part, *loaded.plan, "A", question), {false, true, false});
+        QCOMPARE(refusal->nearest.size(), std::size_t{3});
+        QCOMPARE(refusal->nearest[0].hertz, std::optional(Rational(160000000)));
+        QCOMPARE(refusal->nearest[0].error, std::optional(Rational(-84, 100)));
+        QVERIFY(refusal->nearest[0].isAlone);
+        QVERIFY(!refusal->nearest[1].hertz && !refusal->nearest[1].isAlone); // alone it is kept
+        const Conflict out{{Demanded::Kind::wish, 0}};
+        QCOMPARE(explain(spaceOf(*loaded.part, *loaded.plan, "A", question), out), std::string("core = 1 GHz can't be kept."));
+        const Rational most = *refusal->nearest[2].hertz;
+        QVERIFY(refusal->nearest[2].isAlone && !refusal->nearest[2].error);
+        // the first of them alone: the others stay
+        const Question one = asking(*loaded.part, {"core = 1 GHz", "usb = 48 MHz"});
+        const auto alone = whyNone(spaceOf(*loaded.part, *loaded.plan, "A", one), {false, true, false});
+        QCOMPARE(alone->nearest[0].hertz, std::optional(Rational(160000000)));
+        QVERIFY(!alone->nearest[0].isAlone && !alone->nearest[1].hertz);
+        // no take makes more of the third
+        const auto above = "bus_b at least " + (most + 1).toString() + " Hz";
+        QVERIFY(seek(*loaded.part, *loaded.plan, "A", asking(*loaded.part, {above})).found.empty());
+        QVERIFY(!seek(*loaded.part, *loaded.plan, "A", asking(*loaded.part, {"bus_b at least " + most.toString() + " Hz"}))
+                     .found.empty());
     }
 
     void noWishesLeaveTheTakeAlone() {

@@ -1,5 +1,5 @@
 #include "random_part.h"
-#include "seek/conflict.h"
+#include "seek/conflict_words.h"
 #include "seek_twin.h"
 
 using namespace wisetick;

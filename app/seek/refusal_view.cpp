@@ -53,8 +53,10 @@ void RefusalView::render() {
             .arg(faceFont(Face::small).pointSizeF())
             .arg(theme_.muted.name(), theme_.broken.name()));
     QString html;
+    const bool isOne = refusal_.conflict.size() == 1; // all is said of it in the title
     if (!refusal_.conflict.empty()) {
-        html += "<p class='broken'><b>" + tr("Nothing fits: these can't be kept together") + "</b></p>";
+        const QString title = isOne ? tr("Nothing fits: this can't be kept") : tr("Nothing fits: these can't be kept together");
+        html += "<p class='broken'><b>" + title + "</b></p>";
     }
     if (!refusal_.other.empty()) {
         html += "<p class='broken'>" + escaped(refusal_.other) + "</p>";
@@ -62,7 +64,7 @@ void RefusalView::render() {
     for (std::size_t i = 0; i < refusal_.conflict.size(); ++i) {
         html += QString("<p>%1 <a href='lift/%2'>%3</a></p>").arg(escaped(refusal_.conflict[i].say)).arg(i).arg(tr("lift"));
     }
-    if (!refusal_.explained.empty()) {
+    if (!refusal_.explained.empty() && !isOne) {
         html += "<p class='small' style='margin-top:4px'>" + escaped(refusal_.explained) + "</p>";
     }
     if (!refusal_.conflict.empty() && !refusal_.isSmallest) {
@@ -85,7 +87,8 @@ void RefusalView::render() {
         if (each.hertz) {
             html += QString("<b>%1</b>%2 <a href='nearest/%3'>%4</a>")
                         .arg(escaped(printQuantity(*each.hertz, Unit::hertz)),
-                             each.error ? " <span class='small'>" + escaped(printError(*each.error)) + "</span>" : QString())
+                             (each.error ? " <span class='small'>" + escaped(printError(*each.error)) + "</span>" : QString()) +
+                                 (each.isAlone ? " <span class='small'>" + tr("alone") + "</span>" : QString()))
                         .arg(i)
                         .arg(tr("wish this"));
         } else {

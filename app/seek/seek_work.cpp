@@ -1,5 +1,7 @@
 #include "seek/seek_work.h"
 
+#include "seek/conflict_words.h"
+
 #include <algorithm>
 #include <chrono>
 

@@ -1,6 +1,5 @@
 #include "seek/conflict.h"
 
-#include "quantity/quantity_print.h"
 #include "seek/space_search.h"
 
 #include <algorithm>
@@ -310,15 +309,14 @@ Rational missOf(const Wish& wish, const Rational& hertz) {
     return wish.high && hertz > *wish.high ? hertz / *wish.high - 1 : Rational(0);
 }
 
-/// The nearest rate of one wish with all others kept, to a billionth of its miss.
-Nearest nearestOf(const Space& space, std::size_t index, Effort& effort) {
+/// The nearest rate of one wish with all else that is in force, to a billionth of its miss.
+Nearest nearestWith(const Space& space, std::size_t index, const InForce& inForce, Effort& effort) {
     Space loose = space;
     const Wish& wish = space.question.wishes[index];
     const NodeIndex node = *space.part->findNode(wish.line);
-    const InForce all = allInForce(space);
     const auto rateWith = [&](const Rational& share) -> std::optional<Rational> {
         loose.question.wishes[index] = loosened(wish, share);
-        const auto take = anyTake(loose, all, effort);
+        const auto take = anyTake(loose, inForce, effort);
         if (!take) {
             return std::nullopt;
         }
@@ -326,7 +324,7 @@ Nearest nearestOf(const Space& space, std::size_t index, Effort& effort) {
             std::find_if(take->rates.begin(), take->rates.end(), [&](const RateAt& each) { return each.first == node; });
         return found->second;
     };
-    Nearest nearest{index, std::nullopt, std::nullopt};
+    Nearest nearest{index, std::nullopt, std::nullopt, false};
     Rational within = 0; // up to here there is none
     std::optional<Rational> best;
     for (const Rational& share :
@@ -360,23 +358,22 @@ Nearest nearestOf(const Space& space, std::size_t index, Effort& effort) {
     return nearest;
 }
 
-std::string listWords(const std::vector<std::string>& words, const char* last) {
-    std::string text;
-    for (std::size_t i = 0; i < words.size(); ++i) {
-        text += (i == 0 ? "" : (i + 1 == words.size() ? std::string(" ") + last + " " : ", ")) + words[i];
+/// The nearest rate of one wish with all others kept; where these collide themselves, alone, unless it can be kept so.
+Nearest nearestOf(const Space& space, std::size_t index, Effort& effort) {
+    InForce inForce = allInForce(space);
+    const Nearest nearest = nearestWith(space, index, inForce, effort);
+    if (nearest.hertz || effort.isOver()) {
+        return nearest;
     }
-    return text;
-}
-
-/// The multiplier above a node on a take's route, else the source.
-std::size_t makerOf(const Space& space, const Whole& whole, std::size_t node) {
-    while (space.nodes[node].source == nullptr) {
-        if (space.nodes[node].line != nullptr && !space.nodes[node].line->multiply.empty()) {
-            return node;
-        }
-        node = space.nodes[node].inputs[whole.settings[node].from];
+    inForce.wishes.assign(inForce.wishes.size(), false);
+    inForce.promises.assign(inForce.promises.size(), false);
+    inForce.wishes[index] = true;
+    if (anyTake(space, inForce, effort)) {
+        return nearest;
     }
-    return node;
+    Nearest alone = nearestWith(space, index, inForce, effort);
+    alone.isAlone = alone.hertz.has_value();
+    return alone;
 }
 
 } // namespace
@@ -388,39 +385,6 @@ std::optional<Lifted> liftedOf(const Space& space, const Demanded& demanded) {
     case Demanded::Kind::lock: return Lifted{Lifted::Kind::lock, space.locks[demanded.index].text};
     default: return std::nullopt;
     }
-}
-
-std::string sayDemanded(const Space& space, const Demanded& demanded) {
-    const auto hertz = [](const Rational& rate) { return printQuantity(rate, Unit::hertz); };
-    switch (demanded.kind) {
-    case Demanded::Kind::wish: return printWish(space.question.wishes[demanded.index]);
-    case Demanded::Kind::promise: {
-        const std::size_t index = space.question.promises[demanded.index].index;
-        const PromiseLine& line = space.plan.promises[index].line;
-        return (line.name.empty() ? space.names[index] + ": " : "") + printPromiseLine(line);
-    }
-    case Demanded::Kind::limit: {
-        // of the tiers that the supply allows the widest
-        std::optional<Rational> least;
-        std::optional<Rational> most;
-        const auto isAllowed = [&](const SpaceLimit& limit) {
-            return !limit.tier || std::find(space.tiers.begin(), space.tiers.end(), *limit.tier) != space.tiers.end();
-        };
-        for (const SpaceLimit& limit : space.limits[demanded.index]) {
-            if (isAllowed(limit)) {
-                least = limit.min && least ? std::min(*least, *limit.min) : (limit.min ? limit.min : least);
-                most = limit.max && most ? std::max(*most, *limit.max) : (limit.max ? limit.max : most);
-            }
-        }
-        std::string text = "the limits of " + space.nodes[demanded.index].id() + " (";
-        text += least ? "at least " + hertz(*least) : "";
-        text += most ? (least ? ", " : "") + std::string("at most ") + hertz(*most) : "";
-        return text + ")";
-    }
-    case Demanded::Kind::rule: return "the rule \u201c" + space.part->rules[demanded.index].say + "\u201d";
-    case Demanded::Kind::lock: return "the lock on " + space.locks[demanded.index].text;
-    }
-    return {};
 }
 
 std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, const SeekControl& control) {
@@ -464,78 +428,6 @@ std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, 
     refusal.isCancelled = effort.isCancelled;
     refusal.isCut = effort.isCut;
     return refusal;
-}
-
-std::string explain(const Space& space, const Conflict& conflict, const SeekControl& control) {
-    std::vector<std::string> asked;
-    std::vector<std::string> held;
-    std::vector<std::size_t> wishes;
-    for (const Demanded& each : conflict) {
-        const bool isAsked = each.kind == Demanded::Kind::wish || each.kind == Demanded::Kind::promise;
-        (isAsked ? asked : held).push_back(sayDemanded(space, each));
-        if (each.kind == Demanded::Kind::wish) {
-            wishes.push_back(each.index);
-        }
-    }
-    std::string text = asked.empty() ? "the take itself can't be kept" : listWords(asked, "and");
-    text += asked.empty() ? "" : (asked.size() == 1 ? " can't be kept" : " can't be kept together");
-    text +=
-        asked.empty() && !held.empty() ? " with " + listWords(held, "and") + "." : (held.empty() ? "." : " within these limits.");
-    // which multipliers can make each of the wishes alone, and which of them can't make two
-    const auto makersWith = [&](const std::vector<std::size_t>& some) {
-        InForce inForce = allInForce(space);
-        for (std::size_t i = 0; i < inForce.wishes.size(); ++i) {
-            inForce.wishes[i] = std::find(some.begin(), some.end(), i) != some.end();
-        }
-        inForce.promises.assign(inForce.promises.size(), false);
-        constexpr std::int64_t kMostSteps = 200000;
-        Effort effort = effortFor(control, kMostSteps);
-        return routesThatFit(space, inForce, effort);
-    };
-    std::map<std::size_t, std::vector<std::size_t>> makers; // by wish
-    for (const std::size_t wish : wishes) {
-        const NodeIndex node = *space.part->findNode(space.question.wishes[wish].line);
-        std::vector<std::string> names;
-        const bool isSaid = std::any_of(makers.begin(), makers.end(), [&](const auto& each) {
-            return each.first != wish && space.question.wishes[each.first].line == space.question.wishes[wish].line;
-        });
-        for (const Whole& whole : makersWith({wish})) {
-            const std::size_t maker = makerOf(space, whole, node);
-            if (std::find(makers[wish].begin(), makers[wish].end(), maker) == makers[wish].end()) {
-                makers[wish].push_back(maker);
-                names.push_back(space.nodes[maker].id());
-            }
-        }
-        text += isSaid ? ""
-                       : " " + space.question.wishes[wish].line + " alone " +
-                             (names.empty() ? "can't be made at all." : "can be made by " + listWords(names, "or") + ".");
-    }
-    for (std::size_t i = 0; i < wishes.size(); ++i) {
-        for (std::size_t j = i + 1; j < wishes.size(); ++j) {
-            const NodeIndex first = *space.part->findNode(space.question.wishes[wishes[i]].line);
-            const NodeIndex second = *space.part->findNode(space.question.wishes[wishes[j]].line);
-            if (first == second) {
-                continue;
-            }
-            const std::vector<Whole> routes = makersWith({wishes[i], wishes[j]});
-            std::vector<std::string> none;
-            for (const std::size_t maker : makers[wishes[i]]) {
-                const bool isShared =
-                    std::find(makers[wishes[j]].begin(), makers[wishes[j]].end(), maker) != makers[wishes[j]].end();
-                const bool makesBoth = std::any_of(routes.begin(), routes.end(), [&](const Whole& whole) {
-                    return makerOf(space, whole, first) == maker && makerOf(space, whole, second) == maker;
-                });
-                if (isShared && !makesBoth) {
-                    none.push_back(space.nodes[maker].id());
-                }
-            }
-            if (!none.empty()) {
-                text += " " + listWords(none, "and") + (none.size() == 1 ? " can't" : " can't, either of them,") + " make both " +
-                        space.question.wishes[wishes[i]].line + " and " + space.question.wishes[wishes[j]].line + ".";
-            }
-        }
-    }
-    return text;
 }
 
 } // namespace wisetick

@@ -12,21 +12,19 @@ struct Demanded {
     bool operator==(const Demanded&) const = default;
 };
 
-/// "usb = 48 MHz", "modem: uart1 talks 921600 within 1.5 %", "vco at most 500 MHz in tier fast", "bus A never outruns bus B",
-/// "the lock on pll_b.divide".
-std::string sayDemanded(const Space& space, const Demanded& demanded);
-
-/// The same as what a question can lift; nothing for a wish or promise, which can be left out of it.
+/// A limit, rule or lock as a question lifts it; nothing for a wish or promise, which can be left out of it.
 std::optional<Lifted> liftedOf(const Space& space, const Demanded& demanded);
 
 /// What can't be kept together: without any one of them the rest can.
 using Conflict = std::vector<Demanded>;
 
-/// The nearest that a wish can be had if all others stay.
+/// The nearest that a wish can be had if all others stay; where these collide themselves, of what can't be kept even alone the
+/// nearest that can.
 struct Nearest {
     std::size_t wish = 0;          ///< into the question's wishes
     std::optional<Rational> hertz; ///< none: not at all
     std::optional<Rational> error; ///< hertz ÷ what was wished − 1
+    bool isAlone = false;          ///< no other wish or promise is kept
 };
 
 /// Why there is no take.
@@ -50,9 +48,5 @@ struct RefusalWanted {
 /// Why no take keeps all hard wishes and promises. Nothing where one does. Promises that are judged on whole takes only, but
 /// those on waking, are not looked at. The space must come from spaceOf.
 std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, const SeekControl& control = {});
-
-/// The conflict in sentences: what collides, and which multipliers or sources can make each of its wishes, and can't make two.
-/// Cancelled it says less.
-std::string explain(const Space& space, const Conflict& conflict, const SeekControl& control = {});
 
 } // namespace wisetick

@@ -50,7 +50,7 @@ bool RouteSearch::IsLater::operator()(const Waiting& a, const Waiting& b) const 
     return a.age > b.age;
 }
 
-void RouteSearch::runForRoutes(std::vector<Whole>& routes) {
+void RouteSearch::runForRoutes(std::vector<FittingRoute>& routes) {
     routes_ = &routes;
     run();
     routes_ = nullptr;
@@ -77,18 +77,28 @@ void RouteSearch::routeDone(const Route& route) {
         waiting.crowns.push_back(std::move(crown));
     }
     if (routes_ != nullptr) {
-        Whole whole{{}, {}, tier_, {}, route.isOn};
-        for (std::size_t node = 0; node < space_.nodes.size(); ++node) {
-            whole.settings.push_back({route.from[node].valueOr(space_.nodes[node].from), 1, 1});
-        }
-        for (const Crown& crown : waiting.crowns) {
-            whole.settings[crown.first].from = crown.second.front();
-        }
-        routes_->push_back(std::move(whole));
+        giveRoute(waiting);
         return;
     }
     setQuickBound(waiting);
     wait(std::move(waiting));
+}
+
+void RouteSearch::giveRoute(const Waiting& waiting) {
+    const Route& route = waiting.route;
+    for (const std::size_t node : route.nodes) { // of the others the crowns tell
+        if (!route.from[node] && !isCrown(node) && !mayFit(route, node)) {
+            return;
+        }
+    }
+    FittingRoute given;
+    for (std::size_t node = 0; node < space_.nodes.size(); ++node) {
+        given.from.push_back({route.from[node].valueOr(space_.nodes[node].from)});
+    }
+    for (const Crown& crown : waiting.crowns) {
+        given.from[crown.first] = crown.second;
+    }
+    routes_->push_back(std::move(given));
 }
 
 void RouteSearch::wait(Waiting waiting) {

@@ -39,8 +39,8 @@ std::optional<Whole> anyTake(const Space& space, const InForce& inForce, Effort&
     return best.takes().empty() ? std::nullopt : std::optional(best.takes().front());
 }
 
-std::vector<Whole> routesThatFit(const Space& space, const InForce& inForce, Effort& effort) {
-    std::vector<Whole> routes;
+std::vector<FittingRoute> routesThatFit(const Space& space, const InForce& inForce, Effort& effort) {
+    std::vector<FittingRoute> routes;
     BestTakes best(1, true, space.question.prefers);
     const Aim aim{1, true, true};
     for (const std::size_t tier : space.tiers) {
