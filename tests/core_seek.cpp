@@ -279,8 +279,8 @@ private slots:
         const std::string said = explain(space, refusal->conflicts[0]);
         QVERIFY2(said.find(" usb alone can be made by vco1, vco2 or vco3.") != std::string::npos, said.c_str());
         QVERIFY2(said.find(" vco1 can't make both core and usb.") != std::string::npos, said.c_str());
-        QVERIFY2(said.find(" neither vco2 nor vco3 can make both usb and sound0.") != std::string::npos, said.c_str());
-        QVERIFY2(said.find(" none of vco1, vco2 and vco3 can make both usb and k_spi0.") != std::string::npos, said.c_str());
+        QVERIFY2(said.find(" Neither vco2 nor vco3 can make both usb and sound0.") != std::string::npos, said.c_str());
+        QVERIFY2(said.find(" None of vco1, vco2 and vco3 can make both usb and k_spi0.") != std::string::npos, said.c_str());
         QCOMPARE(refusal->lifts.size(), std::size_t(3));
         // without any one wish of the conflict the rest is found, and kept
         for (const std::size_t without : {0, 1, 3, 4}) {

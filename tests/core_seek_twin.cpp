@@ -170,6 +170,24 @@ void holdOnly(const Space& space, const Conflict& conflict, std::size_t without,
     plan.takes.front().locks = locks;
 }
 
+std::string makersSaid(const Part& part, const Wish& wish, const std::set<NodeIndex>& makers) {
+    std::string text = " " + wish.line + " alone can";
+    std::size_t place = 0;
+    for (const NodeIndex maker : makers) {
+        ++place;
+        text += (place == 1 ? " be made by " : (place == makers.size() ? " or " : ", ")) + part.nodeId(maker);
+    }
+    return text + (makers.empty() ? "'t be made at all." : ".");
+}
+
+std::string noneSaid(const std::vector<std::string>& makers, const Wish& one, const Wish& other) {
+    if (makers.empty()) {
+        return {};
+    }
+    const std::string both = " make both " + one.line + " and " + other.line + ".";
+    return makers.size() == 1 ? " " + makers[0] + " can't" + both : " Neither " + makers[0] + " nor " + makers[1] + " can" + both;
+}
+
 } // namespace
 
 /// The search against one that looks at everything.
@@ -307,6 +325,51 @@ private slots:
         }
         qInfo("%d limits, rules and locks", limits);
         QVERIFY(limits > 0);
+    }
+    /// What can make each of two wishes, and what of that can't make both, is said as it is.
+    void saysWhatMakes() {
+        Random random;
+        RandomCases cases(random);
+        const int wanted = wantedCases(100);
+        int several = 0;
+        int apart = 0;
+        for (int compared = 0; compared < wanted;) {
+            const auto made = makeCase(random, cases);
+            if (!made) {
+                continue;
+            }
+            const std::vector<Wish>& wishes = made->question.wishes;
+            if (wishes.size() < 2 || wishes[0].isSoft || wishes[1].isSoft || wishes[0].line == wishes[1].line) {
+                continue;
+            }
+            const auto makersOf = [&](const std::vector<std::size_t>& some) {
+                std::vector<bool> inForce(wishes.size());
+                for (const std::size_t wish : some) {
+                    inForce[wish] = true;
+                }
+                const std::vector<bool> none(made->question.promises.size());
+                return Twin(made->part, made->plan, made->question, inForce, none).makersOf(some);
+            };
+            const std::set<NodeIndex> first = makersOf({0});
+            const std::set<NodeIndex> second = makersOf({1});
+            const std::set<NodeIndex> both = makersOf({0, 1});
+            std::vector<std::string> none;
+            for (const NodeIndex maker : first) {
+                if (second.count(maker) != 0 && both.count(maker) == 0) {
+                    none.push_back(made->part.nodeId(maker));
+                }
+            }
+            const std::string expected = makersSaid(made->part, wishes[0], first) + makersSaid(made->part, wishes[1], second) +
+                                         noneSaid(none, wishes[0], wishes[1]);
+            const Space space = spaceOf(made->part, made->plan, made->plan.active, made->question);
+            const std::string said = explain(space, {{Demanded::Kind::wish, 0}, {Demanded::Kind::wish, 1}});
+            const std::string head = printWish(wishes[0]) + " and " + printWish(wishes[1]) + " can't be kept together.";
+            QVERIFY(holds(said == head + expected, *made, said + "\n" + expected));
+            several += first.size() > 1 ? 1 : 0;
+            apart += none.empty() ? 0 : 1;
+            ++compared;
+        }
+        qInfo("%d with several, %d that can't make both", several, apart);
     }
 };
 

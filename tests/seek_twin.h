@@ -10,6 +10,7 @@
 
 #include <algorithm>
 #include <functional>
+#include <set>
 
 namespace wisetick::test {
 
@@ -24,6 +25,7 @@ struct TwinTake {
     std::vector<Rational> extremes;
     std::vector<Rational> ratios;                 ///< greatest first
     std::vector<std::vector<Rational>> preferred; ///< by preference, the less the better
+    std::vector<NodeIndex> makers;                ///< by wish: the multiplier above its line, else the source
 };
 
 /// All controls of a take in the part's order, as text.
@@ -103,6 +105,19 @@ public:
             }
         }
         return best;
+    }
+
+    /// What makes the lines of these wishes in one take or another, all of them by the same; the wishes in force.
+    std::set<NodeIndex> makersOf(const std::vector<std::size_t>& wishes) {
+        find();
+        std::set<NodeIndex> makers;
+        for (const TwinTake& take : all_) {
+            const NodeIndex maker = take.makers[wishes.front()];
+            if (std::all_of(wishes.begin(), wishes.end(), [&](std::size_t wish) { return take.makers[wish] == maker; })) {
+                makers.insert(maker);
+            }
+        }
+        return makers;
     }
 
     static bool isBetter(const TwinTake& a, const TwinTake& b) {
@@ -324,6 +339,7 @@ private:
         found.controls = at;
         addPreferences(plan, lines, controls, demand, changes, found);
         addRates(lines, controls, found);
+        addMakers(controls, found);
         takes_.push_back(std::move(found));
     }
 
@@ -453,6 +469,16 @@ private:
             }
             }
             found.preferred.push_back(std::move(value));
+        }
+    }
+
+    void addMakers(const Controls& controls, TwinTake& found) const {
+        for (const Wish& wish : question_.wishes) {
+            NodeIndex node = *part_.findNode(wish.line);
+            while (!part_.isSource(node) && part_.lineAt(node).multiply.empty()) {
+                node = part_.lineAt(node).from[controls.lines[node - part_.sources.size()].from];
+            }
+            found.makers.push_back(node);
         }
     }
 

@@ -10,11 +10,18 @@
 
 namespace wisetick {
 
+/// That a line's rate comes from that multiplier or source, with dividers alone between.
+struct Made {
+    std::size_t node = 0;
+    std::size_t maker = 0;
+};
+
 /// What is wanted of a search.
 struct Aim {
     std::size_t most = 20; ///< pieces kept of each branch and rate
     bool isFolded = true;  ///< of those with equal rates where it matters only the best is kept
     bool onlyFits = false; ///< the first that fits is enough
+    std::vector<Made> made = {};
 };
 
 /// How far a search is. Routes (ways to set the muxes) that wait may turn into several, or be excluded all at once.

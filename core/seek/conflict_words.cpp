@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <map>
+#include <set>
 
 namespace wisetick {
 
@@ -18,35 +19,102 @@ std::string listWords(const std::vector<std::string>& words, const char* last) {
     return text;
 }
 
-/// "vco can't", "neither vco1 nor vco2 can", "none of vco1, vco2 and vco3 can".
+/// "vco can't", "Neither vco1 nor vco2 can", "None of vco1, vco2 and vco3 can".
 std::string noneCan(const std::vector<std::string>& words) {
     if (words.size() == 1) {
         return words.front() + " can't";
     }
-    return words.size() == 2 ? "neither " + words[0] + " nor " + words[1] + " can"
-                             : "none of " + listWords(words, "and") + " can";
+    return words.size() == 2 ? "Neither " + words[0] + " nor " + words[1] + " can"
+                             : "None of " + listWords(words, "and") + " can";
 }
 
-/// What may make a node's rate on a route: the multiplier above it, else the source.
-std::vector<std::size_t> makersOn(const Space& space, const FittingRoute& route, std::size_t node) {
-    const Line* line = space.nodes[node].line;
-    if (space.nodes[node].source != nullptr || (line != nullptr && !line->multiply.empty())) {
+/// What there is above a node, itself too, to make its rate, in the part's order.
+std::set<std::size_t> makersAbove(const Space& space, std::size_t node) {
+    if (space.nodes[node].isMaker()) {
         return {node};
     }
-    std::vector<std::size_t> makers;
-    const std::vector<std::size_t>& inputs = space.nodes[node].inputs;
-    for (const std::size_t position : route.from[node]) {
-        if (position < inputs.size()) { // else it gets no clock as it stands
-            const std::vector<std::size_t> above = makersOn(space, route, inputs[position]);
-            makers.insert(makers.end(), above.begin(), above.end());
-        }
+    std::set<std::size_t> makers;
+    for (const std::size_t input : space.nodes[node].inputs) {
+        makers.merge(makersAbove(space, input));
     }
     return makers;
 }
 
-bool isAmong(const std::vector<std::size_t>& list, std::size_t one) {
-    return std::find(list.begin(), list.end(), one) != list.end();
-}
+/// Says which multipliers and sources can make each of the wishes alone, and which of them can't make two.
+class MakerWords {
+public:
+    MakerWords(const Space& space, std::vector<std::size_t> wishes, const SeekControl& control)
+        : space_(space), wishes_(std::move(wishes)), effort_(effortFor(control, kMostSteps)) {}
+
+    std::string text() {
+        std::string text;
+        for (const std::size_t wish : wishes_) {
+            const std::string alone = aloneText(wish);
+            if (effort_.isOver()) {
+                return text;
+            }
+            text += said_.insert(lineOf(wish)).second ? alone : "";
+        }
+        for (std::size_t i = 0; i < wishes_.size(); ++i) {
+            for (std::size_t j = i + 1; j < wishes_.size(); ++j) {
+                const std::string apart = lineOf(wishes_[i]) == lineOf(wishes_[j]) ? "" : apartText(wishes_[i], wishes_[j]);
+                if (effort_.isOver()) {
+                    return text;
+                }
+                text += apart;
+            }
+        }
+        return text;
+    }
+
+private:
+    static constexpr std::int64_t kMostSteps = 400000;
+
+    const std::string& lineOf(std::size_t wish) const { return space_.question.wishes[wish].line; }
+    std::size_t nodeOf(std::size_t wish) const { return *space_.part->findNode(lineOf(wish)); }
+
+    std::string aloneText(std::size_t wish) {
+        std::vector<std::string> names;
+        for (const std::size_t maker : makersAbove(space_, nodeOf(wish))) {
+            if (canMake(maker, {wish})) {
+                makers_[wish].push_back(maker);
+                names.push_back(space_.nodes[maker].id());
+            }
+        }
+        return " " + lineOf(wish) + " alone " +
+               (names.empty() ? "can't be made at all." : "can be made by " + listWords(names, "or") + ".");
+    }
+
+    std::string apartText(std::size_t one, std::size_t other) {
+        std::vector<std::string> none;
+        for (const std::size_t maker : makers_[one]) {
+            const std::vector<std::size_t>& others = makers_[other];
+            if (std::find(others.begin(), others.end(), maker) != others.end() && !canMake(maker, {one, other})) {
+                none.push_back(space_.nodes[maker].id());
+            }
+        }
+        return none.empty() ? "" : " " + noneCan(none) + " make both " + lineOf(one) + " and " + lineOf(other) + ".";
+    }
+
+    /// Whether some take keeps these wishes alone, made by that.
+    bool canMake(std::size_t maker, const std::vector<std::size_t>& wishes) {
+        InForce inForce = allInForce(space_);
+        inForce.wishes.assign(inForce.wishes.size(), false);
+        inForce.promises.assign(inForce.promises.size(), false);
+        std::vector<Made> made;
+        for (const std::size_t wish : wishes) {
+            inForce.wishes[wish] = true;
+            made.push_back({nodeOf(wish), maker});
+        }
+        return anyTake(space_, inForce, effort_, made).has_value();
+    }
+
+    const Space& space_;
+    std::vector<std::size_t> wishes_;
+    Effort effort_;
+    std::map<std::size_t, std::vector<std::size_t>> makers_; ///< by wish
+    std::set<std::string> said_;                             ///< lines
+};
 
 } // namespace
 
@@ -98,67 +166,7 @@ std::string explain(const Space& space, const Conflict& conflict, const SeekCont
     text += asked.empty() ? "" : (asked.size() == 1 ? " can't be kept" : " can't be kept together");
     text +=
         asked.empty() && !held.empty() ? " with " + listWords(held, "and") + "." : (held.empty() ? "." : " within these limits.");
-    // which multipliers can make each of the wishes alone, and which of them can't make two
-    const auto makersWith = [&](const std::vector<std::size_t>& some) {
-        InForce inForce = allInForce(space);
-        for (std::size_t i = 0; i < inForce.wishes.size(); ++i) {
-            inForce.wishes[i] = isAmong(some, i);
-        }
-        inForce.promises.assign(inForce.promises.size(), false);
-        constexpr std::int64_t kMostSteps = 200000;
-        Effort effort = effortFor(control, kMostSteps);
-        return routesThatFit(space, inForce, effort);
-    };
-    std::map<std::size_t, std::vector<std::size_t>> makers; // by wish
-    if (asked.size() < 2) {                                 // that it can't be made is said
-        return text;
-    }
-    for (const std::size_t wish : wishes) {
-        const NodeIndex node = *space.part->findNode(space.question.wishes[wish].line);
-        std::vector<std::string> names;
-        const bool isSaid = std::any_of(makers.begin(), makers.end(), [&](const auto& each) {
-            return each.first != wish && space.question.wishes[each.first].line == space.question.wishes[wish].line;
-        });
-        for (const FittingRoute& route : makersWith({wish})) {
-            for (const std::size_t maker : makersOn(space, route, node)) {
-                if (!isAmong(makers[wish], maker)) {
-                    makers[wish].push_back(maker);
-                }
-            }
-        }
-        std::sort(makers[wish].begin(), makers[wish].end());
-        for (const std::size_t maker : makers[wish]) {
-            names.push_back(space.nodes[maker].id());
-        }
-        text += isSaid ? ""
-                       : " " + space.question.wishes[wish].line + " alone " +
-                             (names.empty() ? "can't be made at all." : "can be made by " + listWords(names, "or") + ".");
-    }
-    for (std::size_t i = 0; i < wishes.size(); ++i) {
-        for (std::size_t j = i + 1; j < wishes.size(); ++j) {
-            const NodeIndex first = *space.part->findNode(space.question.wishes[wishes[i]].line);
-            const NodeIndex second = *space.part->findNode(space.question.wishes[wishes[j]].line);
-            if (first == second) {
-                continue;
-            }
-            const std::vector<FittingRoute> routes = makersWith({wishes[i], wishes[j]});
-            std::vector<std::string> none;
-            for (const std::size_t maker : makers[wishes[i]]) {
-                const bool isShared = isAmong(makers[wishes[j]], maker);
-                const bool makesBoth = std::any_of(routes.begin(), routes.end(), [&](const FittingRoute& route) {
-                    return isAmong(makersOn(space, route, first), maker) && isAmong(makersOn(space, route, second), maker);
-                });
-                if (isShared && !makesBoth) {
-                    none.push_back(space.nodes[maker].id());
-                }
-            }
-            if (!none.empty()) {
-                text += " " + noneCan(none) + " make both " + space.question.wishes[wishes[i]].line + " and " +
-                        space.question.wishes[wishes[j]].line + ".";
-            }
-        }
-    }
-    return text;
+    return asked.size() < 2 ? text : text + MakerWords(space, wishes, control).text(); // of one it is said by that
 }
 
 } // namespace wisetick

@@ -234,6 +234,9 @@ void RouteSearch::climb(std::size_t node, std::size_t root, Route& route, bool h
 }
 
 void RouteSearch::rootDone(std::size_t root, Route& route, bool hasChosen) {
+    if (!mayBeMade(route)) {
+        return;
+    }
     // where nothing was chosen the whole route tells soon enough
     if (hasChosen && !mayFit(route, topOf(route, roots_[root].node))) {
         return;
@@ -250,6 +253,32 @@ std::size_t RouteSearch::topOf(const Route& route, std::size_t node) const {
         node = inputOf(route, node);
     }
     return node;
+}
+
+/// What makes the node's rate: a multiplier or source, or a mux that is still open.
+std::size_t RouteSearch::makerOn(const Route& route, std::size_t node) const {
+    while (!space_.nodes[node].isMaker() && route.from[node]) {
+        node = inputOf(route, node);
+    }
+    return node;
+}
+
+/// Whether rates can still be made by what they shall be made by.
+bool RouteSearch::mayBeMade(const Route& route) const {
+    return std::all_of(aim_.made.begin(), aim_.made.end(), [&](const Made& made) {
+        const std::size_t top = makerOn(route, made.node);
+        const auto isIt = [&](std::size_t position) { return space_.nodes[top].inputs[position] == made.maker; };
+        return !route.isOn[made.node] || top == made.maker ||
+               (!space_.nodes[top].isMaker() && std::any_of(positions_[top].begin(), positions_[top].end(), isIt));
+    });
+}
+
+/// Whether an open mux may be fed by that source: what hangs on it shall be made by it, or by anything.
+bool RouteSearch::isMadeBy(const Route& route, std::size_t crown, std::size_t source) const {
+    return std::all_of(aim_.made.begin(), aim_.made.end(), [&](const Made& made) {
+        const bool isAbove = route.isOn[made.node] && makerOn(route, made.node) == crown && !space_.nodes[crown].isMaker();
+        return !isAbove || made.maker == source;
+    });
 }
 
 /// Parents before children.

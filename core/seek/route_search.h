@@ -6,11 +6,6 @@
 
 namespace wisetick {
 
-/// A way in which the muxes can be set so that all may be kept.
-struct FittingRoute {
-    std::vector<std::vector<std::size_t>> from; ///< by node: positions of the inputs that it may have; one, where it was chosen
-};
-
 /// Goes through every route (the inputs of all muxes on the ways to what must be on) of one tier and offers the best takes of
 /// each. `onFound` is called when one got in.
 class RouteSearch {
@@ -20,8 +15,6 @@ public:
     void run();
     /// By node, whether it is on on any route.
     const std::vector<bool>& mayBeOn() const { return mayBeOn_; }
-    /// Gives every route that may fit instead of takes: for words.
-    void runForRoutes(std::vector<FittingRoute>& routes);
 
 private:
     /// What must be on: a line that is wished or promised, a peripheral in use, the core.
@@ -62,6 +55,9 @@ private:
     void rootDone(std::size_t root, Route& route, bool hasChosen);
     std::size_t inputOf(const Route& route, std::size_t node) const;
     std::size_t topOf(const Route& route, std::size_t node) const;
+    std::size_t makerOn(const Route& route, std::size_t node) const;
+    bool mayBeMade(const Route& route) const;
+    bool isMadeBy(const Route& route, std::size_t crown, std::size_t source) const;
     std::vector<std::size_t> inOrder(std::vector<std::size_t> nodes) const;
     Shape* shapeBelow(const Route& route, std::size_t top, std::size_t from);
     bool mayFit(const Route& route, std::size_t top, std::size_t position);
@@ -84,7 +80,6 @@ private:
         bool operator()(const Waiting& a, const Waiting& b) const;
     };
     void routeDone(const Route& route);
-    void giveRoute(const Waiting& waiting);
     void wait(Waiting waiting);
     void workOff();
     void feed(const Waiting& waiting);
@@ -110,7 +105,6 @@ private:
     std::vector<Root> roots_;
     std::priority_queue<Waiting, std::vector<Waiting>, IsLater> waiting_;
     std::size_t age_ = 0;
-    std::vector<FittingRoute>* routes_ = nullptr;
     std::vector<bool> mayBeOn_;
     std::vector<std::size_t> rank_;                   ///< by node: parents have a lower one than children
     std::vector<std::vector<std::size_t>> positions_; ///< by node: inputs that it may have, the present one first

@@ -50,12 +50,6 @@ bool RouteSearch::IsLater::operator()(const Waiting& a, const Waiting& b) const 
     return a.age > b.age;
 }
 
-void RouteSearch::runForRoutes(std::vector<FittingRoute>& routes) {
-    routes_ = &routes;
-    run();
-    routes_ = nullptr;
-}
-
 /// Every mux has its input but those that only sources are left for.
 void RouteSearch::routeDone(const Route& route) {
     Waiting waiting{route, classes_, {}, {}, {}, {}, 0};
@@ -65,7 +59,7 @@ void RouteSearch::routeDone(const Route& route) {
         }
         Crown crown{node, {}};
         for (const std::size_t position : positions_[node]) {
-            if (mayFit(route, node, position)) {
+            if (isMadeBy(route, node, space_.nodes[node].inputs[position]) && mayFit(route, node, position)) {
                 crown.second.push_back(position);
             }
         }
@@ -76,29 +70,8 @@ void RouteSearch::routeDone(const Route& route) {
         std::stable_sort(crown.second.begin(), crown.second.end(), [&](std::size_t a, std::size_t b) { return off(a) < off(b); });
         waiting.crowns.push_back(std::move(crown));
     }
-    if (routes_ != nullptr) {
-        giveRoute(waiting);
-        return;
-    }
     setQuickBound(waiting);
     wait(std::move(waiting));
-}
-
-void RouteSearch::giveRoute(const Waiting& waiting) {
-    const Route& route = waiting.route;
-    for (const std::size_t node : route.nodes) { // of the others the crowns tell
-        if (!route.from[node] && !isCrown(node) && !mayFit(route, node)) {
-            return;
-        }
-    }
-    FittingRoute given;
-    for (std::size_t node = 0; node < space_.nodes.size(); ++node) {
-        given.from.push_back({route.from[node].valueOr(space_.nodes[node].from)});
-    }
-    for (const Crown& crown : waiting.crowns) {
-        given.from[crown.first] = crown.second;
-    }
-    routes_->push_back(std::move(given));
 }
 
 void RouteSearch::wait(Waiting waiting) {

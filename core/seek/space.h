@@ -35,6 +35,8 @@ struct SpaceNode {
     bool isSpreadKnown = true; ///< else both are 1
 
     const std::string& id() const;
+    /// A source or a multiplier: what is below it but divides.
+    bool isMaker() const { return source != nullptr || (line != nullptr && !line->multiply.empty()); }
 };
 
 /// A control that other lines' factors or limits lean on. Its values fall into classes within which they do the same.

@@ -32,23 +32,11 @@ std::vector<Whole> bestTakes(const Space& space, const InForce& inForce, Effort&
     return best.takes();
 }
 
-std::optional<Whole> anyTake(const Space& space, const InForce& inForce, Effort& effort) {
+std::optional<Whole> anyTake(const Space& space, const InForce& inForce, Effort& effort, const std::vector<Made>& made) {
     BestTakes best(1, true, space.question.prefers);
-    const Aim aim{1, true, true};
+    const Aim aim{1, true, true, made};
     searchTiers(space, inForce, aim, effort, best, {});
     return best.takes().empty() ? std::nullopt : std::optional(best.takes().front());
-}
-
-std::vector<FittingRoute> routesThatFit(const Space& space, const InForce& inForce, Effort& effort) {
-    std::vector<FittingRoute> routes;
-    BestTakes best(1, true, space.question.prefers);
-    const Aim aim{1, true, true};
-    for (const std::size_t tier : space.tiers) {
-        if (mayChangeTier(space, inForce) || !space.present.tier || *space.present.tier == tier) {
-            RouteSearch(space, inForce, tier, aim, effort, best).runForRoutes(routes);
-        }
-    }
-    return routes;
 }
 
 } // namespace wisetick
