@@ -129,7 +129,7 @@ private slots:
         row("qspi0 clocks valid after 6 ns at most 100 MHz", "qspi0 clocks at most 100 MHz, valid after 6 ns");
         row("i2c1 talks 400 kHz into 100 pF pulled by 2.2 kohm", "i2c1 talks 400 kHz, pulled by 2.2 k\u03A9 into 100 pF");
         row("guard bites after 10 ms warns 1 ms before", "guard bites after 10 ms, warns 1 ms before");
-        row("timer6 fires every 1/3 s", "timer6 fires every 1000000000000/3 ps");
+        row("timer6 fires every 1/3 s", "timer6 fires every 1/3 s");
         row("feed: wdog bites after 2 s, fed every 1.8 s", "feed: wdog bites after 2 s, fed every 1.8 s");
         row("wdog bites at latest 3 s after 2 s within 10 %", "wdog bites after 2 s within 10 %, at latest 3 s");
         row("guard bites after 100 ms opens after 20 ms fed every 60 ms",

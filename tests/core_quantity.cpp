@@ -196,6 +196,18 @@ private slots:
         }
     }
 
+    /// Where no decimal ends: a fraction, in the largest unit that leaves it the least denominator.
+    void fractionsAreReadable() {
+        QCOMPARE(printReadable(Rational(160000000, 3), Unit::hertz), std::string("160/3 MHz"));
+        QCOMPARE(printReadable(Rational(4000000, 3), Unit::hertz), std::string("4/3 MHz"));
+        QCOMPARE(printReadable(Rational(1000, 3), Unit::hertz), std::string("1/3 kHz"));
+        QCOMPARE(printReadable(Rational(12345678, 7), Unit::hertz), std::string("12345678/7 Hz"));
+        QCOMPARE(printReadable(Rational(1, 3), Unit::second), std::string("1/3 s"));
+        QCOMPARE(printReadable(Rational(3600, 7), Unit::second), std::string("3600/7 s"));
+        QCOMPARE(printReadable(Rational(1, 3000), Unit::second), std::string("1/3 ms"));
+        QCOMPARE(printReadable(Rational(53333333, 1000000), Unit::hertz), std::string("53.333333 Hz")); // one ends
+    }
+
     void factorsPrintAndReadBack() {
         Random random;
         for (int i = 0; i < 2000; ++i) {

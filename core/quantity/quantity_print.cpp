@@ -140,8 +140,17 @@ std::string printReadable(const Rational& value, Unit unit) {
     if (text.rfind(kAlmostEqual, 0) != 0) {
         return text;
     }
-    const UnitSuffix& base = unitLadder(unit).front();
-    return withUnit((value / base.factor).toString(), base);
+    // no decimal ends: a fraction, in the largest unit that leaves it the least denominator
+    const UnitSuffix* best = &unitLadder(unit).front();
+    Rational fraction = value / best->factor;
+    for (const UnitSuffix& suffix : unitLadder(unit)) {
+        const Rational other = value / suffix.factor;
+        if (other.denominator() <= fraction.denominator()) {
+            best = &suffix;
+            fraction = other;
+        }
+    }
+    return withUnit(fraction.toString(), *best);
 }
 
 std::string printError(const Rational& error) {
