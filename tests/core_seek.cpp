@@ -672,6 +672,12 @@ runs = true
         const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question, control);
         QVERIFY(!result.isComplete());
         QCOMPARE(result.cut, std::string("after 51 steps; let less change, or wish more"));
+        SeekControl small;
+        small.mostMemory = 20000;
+        const SeekResult full = seek(*loaded.part, *loaded.plan, "A", question, small);
+        QVERIFY(!full.isComplete());
+        QVERIFY2(full.cut.starts_with("for memory after ") && full.cut.ends_with(" steps; let less change, or wish more"),
+                 full.cut.c_str());
     }
 
     /// A promise that is judged on whole takes: from the meshed oscillator waking takes longer than a millisecond, from the RC it

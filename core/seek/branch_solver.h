@@ -39,9 +39,11 @@ struct Effort {
     std::int64_t steps = 0;
     std::int64_t routesDone = 0;
     std::int64_t routesWaiting = 0;
-    bool isCut = false;       ///< by its own end
-    bool isCancelled = false; ///< by the user
-    std::int64_t memory = 0;  ///< bytes, about
+    bool isCut = false;                    ///< by its own end
+    bool isCancelled = false;              ///< by the user
+    bool isFull = false;                   ///< it is cut for its memory
+    std::int64_t mostMemory = 120'000'000; ///< bytes
+    std::int64_t memory = 0;               ///< bytes in use, about
 
     /// Counts one step; false when it is over.
     bool step() {
@@ -54,11 +56,11 @@ struct Effort {
         }
         return !isCut && !isCancelled;
     }
-    /// About how much memory is in use; beyond 120 MB the search is cut.
+    /// So many bytes more, or less, are in use; with too many the search is cut.
     void takeMemory(std::int64_t bytes) {
-        constexpr std::int64_t kMostMemory = 120'000'000;
         memory += bytes;
-        isCut = isCut || memory > kMostMemory;
+        isFull = isFull || memory > mostMemory;
+        isCut = isCut || isFull;
     }
     bool isOver() const { return isCut || isCancelled; }
     /// Tells how far it is and asks whether to go on, before something that takes its time.

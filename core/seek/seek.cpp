@@ -90,7 +90,8 @@ public:
         result_.settings = countOfSettings(space_);
         result_.isCancelled = effort_.isCancelled;
         if (effort_.isCut) {
-            result_.cut = "after " + std::to_string(effort_.steps) + " steps; let less change, or wish more";
+            result_.cut = std::string(effort_.isFull ? "for memory " : "") + "after " + std::to_string(effort_.steps) +
+                          " steps; let less change, or wish more";
         } else if (isCut_ && result_.found.size() < most_) {
             result_.cut = "of the " + std::to_string(std::max(most_, kMostLooked)) +
                           " best takes these keep the promises that are judged on whole takes; there may be more";
@@ -372,6 +373,7 @@ SeekResult searchRoutes(const Space& space, bool isFolded, std::size_t most, con
 Effort effortFor(const SeekControl& control, std::int64_t mostSteps) {
     Effort effort;
     effort.most = mostSteps;
+    effort.mostMemory = control.mostMemory;
     effort.goOn = control.goOn;
     effort.onProgress = control.onProgress;
     return effort;

@@ -20,6 +20,7 @@ struct SeekControl {
     std::function<void(const std::vector<FoundTake>&)> onFound; ///< the best so far, whenever they change
     std::function<void(const SeekProgress&)> onProgress;        ///< told as often as goOn is asked
     std::int64_t mostSteps = 50'000'000;                        ///< then it is cut
+    std::int64_t mostMemory = 120'000'000;                      ///< bytes, about; then too
 };
 
 /// The effort that a control allows, in no more than so many steps.
