@@ -61,6 +61,10 @@ void Reporter::errorInText(const toml::node& node, const KeyPath& path, const Te
 TableReader::TableReader(const toml::table& table, Reporter& reporter, std::string path)
     : table_(table), reporter_(reporter), path_(std::move(path)) {
     reporter_.remember(table_.source(), path_);
+    entries_.reserve(table_.size());
+    for (const auto& [key, value] : table_) {
+        entries_.push_back({&key, &value, key.str(), false});
+    }
 }
 
 Place TableReader::place() const {
@@ -73,10 +77,11 @@ Place TableReader::place(std::string_view key) const {
 }
 
 const toml::node* TableReader::lookUp(std::string_view key) {
-    const auto found = table_.find(key);
-    if (found != table_.end()) {
-        found_.push_back(found->first.str());
-        return &found->second;
+    for (Entry& each : entries_) {
+        if (each.name == key) {
+            each.isAskedFor = true;
+            return each.value;
+        }
     }
     missing_.insert(missing_.end(), key.begin(), key.end());
     missing_.push_back('\n');
@@ -216,15 +221,18 @@ void TableReader::error(std::string_view key, std::string found, std::string exp
 }
 
 void TableReader::finish() {
-    for (const auto& [key, value] : table_) {
-        const auto isIt = [at = key.str().data()](std::string_view each) { return each.data() == at; };
-        if (std::none_of(found_.begin(), found_.end(), isIt)) {
+    for (const Entry& each : entries_) {
+        if (!each.isAskedFor) {
             std::vector<std::string> known = linesOf({missing_.data(), missing_.size()});
-            known.insert(known.end(), found_.begin(), found_.end());
+            for (const Entry& other : entries_) {
+                if (other.isAskedFor) {
+                    known.emplace_back(other.name);
+                }
+            }
             std::sort(known.begin(), known.end());
             known.erase(std::unique(known.begin(), known.end()), known.end());
-            reporter_.error(reporter_.placeOf(key.source(), at(key.str())), fmt::format("unknown key '{}'", key.str()),
-                            listNames(known), didYouMean(std::string(key.str()), known));
+            reporter_.error(reporter_.placeOf(each.key->source(), at(each.name)), fmt::format("unknown key '{}'", each.name),
+                            listNames(known), didYouMean(std::string(each.name), known));
         }
     }
 }

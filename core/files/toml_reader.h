@@ -100,9 +100,15 @@ private:
     std::string path_;
     const toml::node* lookUp(std::string_view key);
 
+    struct Entry {
+        const toml::key* key = nullptr;
+        const toml::node* value = nullptr;
+        std::string_view name;
+        bool isAskedFor = false;
+    };
     // there are very many tables: what is noted of most of them fits the reader itself
-    boost::container::small_vector<std::string_view, 16> found_; ///< the table's own keys that were asked for
-    boost::container::small_vector<char, 240> missing_;          ///< what was asked for in vain, a line each
+    boost::container::small_vector<Entry, 12> entries_; ///< in the table's order; few, so that they are soon looked through
+    boost::container::small_vector<char, 240> missing_; ///< what was asked for in vain, a line each
 };
 
 /// "a table", "the text 'x'", "the number 5", …
