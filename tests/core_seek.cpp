@@ -1,7 +1,7 @@
 #include "derive/derive.h"
 #include "evaluate/evaluate.h"
 #include "seek/conflict_words.h"
-#include "support.h"
+#include "seek_support.h"
 
 #include <chrono>
 
@@ -10,45 +10,12 @@ using namespace wisetick::test;
 
 namespace {
 
-LoadedPlan benchPlan(const std::string& name) {
-    LoadedPlan loaded = loadPlan(sourceDir() + "/benchmarks/seek/" + name + ".plan.toml", {sourceDir() + "/parts"});
-    if (!loaded.plan || !loaded.part) {
-        qFatal("%s can't be read", name.c_str());
-    }
-    return loaded;
-}
-
-Question asking(const Part& part, const std::vector<std::string>& wishes) {
-    Question question;
-    for (const std::string& text : wishes) {
-        question.wishes.push_back(readWish(text, &part).value());
-    }
-    return question;
-}
-
 std::string changesOf(const FoundTake& found) {
     std::string text;
     for (const auto& [id, control] : found.changes) {
         text += (text.empty() ? "" : "; ") + id + " " + control;
     }
     return text;
-}
-
-Rational rateOf(const FoundTake& found, const std::string& id) {
-    for (const auto& [each, hertz] : found.rates) {
-        if (each == id) {
-            return hertz;
-        }
-    }
-    qFatal("no rate of %s", id.c_str());
-}
-
-std::vector<std::string> membersOf(const Space& space, const Conflict& conflict) {
-    std::vector<std::string> members;
-    for (const Demanded& each : conflict) {
-        members.push_back(sayDemanded(space, each));
-    }
-    return members;
 }
 
 /// A part with `count` muxes in series, each between the one before and the second oscillator.
@@ -75,112 +42,11 @@ Plan planOn(const Part& part) {
 
 } // namespace
 
-/// What is asked of a search, and what it gives for parts as they ship.
+/// What a search gives, for parts as they ship.
 class SeekTest : public QObject {
     Q_OBJECT
 
 private slots:
-    void wishesAreRead_data() {
-        QTest::addColumn<QString>("text");
-        QTest::addColumn<QString>("canonical");
-        QTest::newRow("equal") << "core=160MHz"
-                               << "core = 160 MHz";
-        QTest::newRow("runs at") << " core runs at 160 MHz exactly"
-                                 << "core = 160 MHz";
-        QTest::newRow("within") << "usb = 48 MHz within 0.25 %"
-                                << "usb = 48 MHz within 0.25 %";
-        QTest::newRow("plus minus") << "usb = 48 MHz within \u00b12500 ppm"
-                                    << "usb = 48 MHz within 0.25 %";
-        QTest::newRow("least") << "core >= 100 MHz"
-                               << "core at least 100 MHz";
-        QTest::newRow("least sign") << "core \u2265 100 MHz"
-                                    << "core at least 100 MHz";
-        QTest::newRow("most") << "core runs at most 64 MHz"
-                              << "core at most 64 MHz";
-        QTest::newRow("between") << "core between 60 MHz and 64 MHz"
-                                 << "core between 60 MHz and 64 MHz";
-        QTest::newRow("highest") << "core as high as possible"
-                                 << "core as high as possible";
-        QTest::newRow("up to") << "core as  high as possible up to 64 MHz"
-                               << "core as high as possible up to 64 MHz";
-        QTest::newRow("lowest") << "core as low as possible down to 1 MHz"
-                                << "core as low as possible down to 1 MHz";
-        QTest::newRow("soft") << "core = 160 MHz, if possible"
-                              << "core = 160 MHz, if possible";
-    }
-    void wishesAreRead() {
-        QFETCH(QString, text);
-        QFETCH(QString, canonical);
-        const LoadedPlan loaded = orchard();
-        const Part& part = *loaded.part;
-        const auto wish = readWish(text.toStdString(), &part);
-        QVERIFY2(wish, wish ? "" : sayText(wish.error()).c_str());
-        QCOMPARE(printWish(*wish), canonical.toStdString());
-        QCOMPARE(*readWish(printWish(*wish), &part), *wish);
-    }
-
-    void badWishesSayWhere_data() {
-        QTest::addColumn<QString>("text");
-        QTest::addColumn<int>("position");
-        QTest::addColumn<QString>("say");
-        QTest::newRow("empty")
-            << "" << 0
-            << "nothing; expected a wish such as 'core = 160 MHz', 'core at least 100 MHz' or 'core as high as "
-               "possible'";
-        QTest::newRow("no verb")
-            << "core" << 4
-            << "nothing after 'core'; expected '= RATE', 'within', 'at least', 'at most', 'between', 'as high "
-               "as possible' or 'as low as possible'";
-        QTest::newRow("zero") << "core = 0 MHz" << 7 << "'0 MHz'; expected a rate above 0";
-        QTest::newRow("no rate") << "core = fast" << 7 << "'fast'; expected a rate, as '160 MHz'";
-        QTest::newRow("turned") << "core between 64 MHz and 60 MHz" << 0
-                                << "64 MHz is above 60 MHz; expected the lower rate first";
-        QTest::newRow("no and") << "core between 60 MHz" << 19 << "nothing more; expected 'and' and the higher rate";
-        QTest::newRow("more") << "core = 1 MHz please" << 13 << "'please'; expected nothing more, or 'if possible'";
-        QTest::newRow("peripheral") << "uart1 = 1 MHz" << 0
-                                    << "'uart1' is a peripheral; expected a source or line; state a promise about it";
-    }
-    void badWishesSayWhere() {
-        QFETCH(QString, text);
-        QFETCH(int, position);
-        QFETCH(QString, say);
-        const LoadedPlan loaded = orchard();
-        const auto wish = readWish(text.toStdString(), &*loaded.part);
-        QVERIFY(!wish);
-        QCOMPARE(static_cast<int>(wish.error().position), position);
-        QCOMPARE(sayText(wish.error()), say.toStdString());
-    }
-    void unknownLinesAreMended() {
-        const LoadedPlan loaded = orchard();
-        const auto wish = readWish("cor = 1 MHz", &*loaded.part);
-        QVERIFY(!wish);
-        QCOMPARE(wish.error().mend, std::string("did you mean 'core'?"));
-    }
-    void everyBeginningOfAWishIsAnswered() {
-        const std::string text = "core between 60 MHz and 64 MHz, if possible";
-        for (std::size_t length = 0; length <= text.size(); ++length) {
-            const auto wish = readWish(text.substr(0, length));
-            QVERIFY(wish || wish.error().position <= length);
-        }
-    }
-
-    void crystalsAreRead() {
-        const LoadedPlan loaded = orchard();
-        const Source& source = loaded.part->sources[0]; // 6 to 30 MHz
-        QCOMPARE(readCrystalRates("12 MHz, 8 MHz,12 MHz", source).value(), (std::vector<Rational>{8000000, 12000000}));
-        const auto range = readCrystalRates("8 MHz to 10 MHz", source).value();
-        QCOMPARE(range.front(), Rational(8000000));
-        QCOMPARE(range.back(), Rational(10000000));
-        QVERIFY(std::find(range.begin(), range.end(), Rational(9216000)) != range.end());
-        const std::vector<Rational> stock = readCrystalRates("stock", source).value();
-        QVERIFY(stock.size() > 10);
-        for (const Rational& rate : stock) {
-            QVERIFY(rate >= 6000000 && rate <= 30000000);
-        }
-        QCOMPARE(readCrystalRates("8 MHz, 9 bananas", source).error().position, std::size_t(9));
-        QVERIFY(!readCrystalRates("0 MHz", source));
-    }
-
     /// 480 MHz ÷ 3 = 160 MHz and ÷ 10 = 48 MHz. The 10 MHz RC ÷ 2 × 96 makes it with two changes less than the 20 MHz crystal ÷ 4
     /// × 96, but there the RC's 1 % strains the modem. uart1: 80 MHz ÷ (8 × 11) = 909.09 kbit/s, −1.357 %, is the best that a bus
     /// of 160 MHz makes.
@@ -257,41 +123,6 @@ private slots:
         }));
     }
 
-    /// 48 MHz and both rates of sound need three multipliers, and the core the fourth: there are three.
-    void threeMultipliersCantMakeFour() {
-        const LoadedPlan loaded = benchPlan("three-pll");
-        const Question question =
-            asking(*loaded.part, {"core = 400 MHz", "usb = 48 MHz", "k_quad0 = 80 MHz", "sound0 = 24.576 MHz within 5 ppm",
-                                  "k_spi0 = 22.5792 MHz within 5 ppm", "k_adc0 as high as possible up to 32 MHz"});
-        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
-        QVERIFY(result.isComplete());
-        QVERIFY(result.found.empty());
-        const Space space = spaceOf(*loaded.part, *loaded.plan, "A", question);
-        const auto refusal = whyNone(space, {true, true, true});
-        QVERIFY(refusal && refusal->areAll);
-        QCOMPARE(refusal->conflicts.size(), std::size_t(1));
-        QCOMPARE(membersOf(space, refusal->conflicts[0]),
-                 (std::vector<std::string>{"core = 400 MHz", "usb = 48 MHz", "sound0 = 24.576 MHz within 5 ppm",
-                                           "k_spi0 = 22.5792 MHz within 5 ppm",
-                                           "the limits of vco1 (at least 180 MHz, at most 960 MHz)",
-                                           "the limits of vco2 (at least 180 MHz, at most 960 MHz)",
-                                           "the limits of vco3 (at least 180 MHz, at most 960 MHz)"}));
-        const std::string said = explain(space, refusal->conflicts[0]);
-        QVERIFY2(said.find(" usb alone can be made by vco1, vco2 or vco3.") != std::string::npos, said.c_str());
-        QVERIFY2(said.find(" vco1 can't make both core and usb.") != std::string::npos, said.c_str());
-        QVERIFY2(said.find(" Neither vco2 nor vco3 can make both usb and sound0.") != std::string::npos, said.c_str());
-        QVERIFY2(said.find(" None of vco1, vco2 and vco3 can make both usb and k_spi0.") != std::string::npos, said.c_str());
-        QCOMPARE(refusal->lifts.size(), std::size_t(3));
-        // without any one wish of the conflict the rest is found, and kept
-        for (const std::size_t without : {0, 1, 3, 4}) {
-            Question less = question;
-            less.wishes.erase(less.wishes.begin() + static_cast<std::ptrdiff_t>(without));
-            less.most = 1;
-            const SeekResult some = seek(*loaded.part, *loaded.plan, "A", less);
-            QCOMPARE(some.found.size(), std::size_t(1));
-        }
-    }
-
     void tolerancesLetThreeMakeFour() {
         const LoadedPlan loaded = benchPlan("three-pll");
         const Question question =
@@ -317,47 +148,6 @@ private slots:
                 QVERIFY2(!line.isOn || line.state != State::broken, line.id.c_str());
             }
         }
-    }
-
-    void contradictionsAreTold() {
-        const LoadedPlan loaded = benchPlan("one-pll");
-        const Question question = asking(*loaded.part, {"core = 160 MHz", "usb = 48 MHz", "core = 80 MHz"});
-        QVERIFY(seek(*loaded.part, *loaded.plan, "A", question).found.empty());
-        const Space space = spaceOf(*loaded.part, *loaded.plan, "A", question);
-        const auto refusal = whyNone(space, {false, false, false});
-        QCOMPARE(membersOf(space, refusal->conflicts[0]), (std::vector<std::string>{"core = 160 MHz", "core = 80 MHz"}));
-        // one of them soft, the other is kept
-        Question soft = question;
-        soft.wishes[0].isSoft = true;
-        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", soft);
-        QCOMPARE(rateOf(result.found.at(0), "core"), Rational(80000000));
-        QCOMPARE(result.found[0].score.broken, 1);
-    }
-
-    /// Two that can't be kept even alone: the nearest of each with all others is none, so it is told without them.
-    void whatIsOutOfReachHasItsNearest() {
-        const LoadedPlan loaded = benchPlan("one-pll");
-        const Question question = asking(*loaded.part, {"core = 1 GHz", "usb = 48 MHz", "bus_b at least 1 GHz"});
-        const auto refusal = whyNone(spaceOf(*loaded.part, *loaded.plan, "A", question), {false, true, false});
-        QCOMPARE(refusal->nearest.size(), std::size_t{3});
-        QCOMPARE(refusal->nearest[0].hertz, std::optional(Rational(160000000)));
-        QCOMPARE(refusal->nearest[0].error, std::optional(Rational(-84, 100)));
-        QVERIFY(refusal->nearest[0].isAlone);
-        QVERIFY(!refusal->nearest[1].hertz && !refusal->nearest[1].isAlone); // alone it is kept
-        const Conflict out{{Demanded::Kind::wish, 0}};
-        QCOMPARE(explain(spaceOf(*loaded.part, *loaded.plan, "A", question), out), std::string("core = 1 GHz can't be kept."));
-        const Rational most = *refusal->nearest[2].hertz;
-        QVERIFY(refusal->nearest[2].isAlone && !refusal->nearest[2].error);
-        // the first of them alone: the others stay
-        const Question one = asking(*loaded.part, {"core = 1 GHz", "usb = 48 MHz"});
-        const auto alone = whyNone(spaceOf(*loaded.part, *loaded.plan, "A", one), {false, true, false});
-        QCOMPARE(alone->nearest[0].hertz, std::optional(Rational(160000000)));
-        QVERIFY(!alone->nearest[0].isAlone && !alone->nearest[1].hertz);
-        // no take makes more of the third
-        const auto above = "bus_b at least " + (most + 1).toString() + " Hz";
-        QVERIFY(seek(*loaded.part, *loaded.plan, "A", asking(*loaded.part, {above})).found.empty());
-        QVERIFY(!seek(*loaded.part, *loaded.plan, "A", asking(*loaded.part, {"bus_b at least " + most.toString() + " Hz"}))
-                     .found.empty());
     }
 
     void noWishesLeaveTheTakeAlone() {
@@ -463,35 +253,6 @@ private slots:
         QVERIFY(!counts.empty());
         QCOMPARE(counts.front(), std::size_t(1));
         QCOMPARE(counts.back(), result.found.size());
-    }
-
-    void wishesAreCompleted_data() {
-        QTest::addColumn<QString>("typed");
-        QTest::addColumn<QStringList>("offered"); // the first of them, as whole lines
-        QTest::newRow("a line") << "us" << QStringList{"usb"};
-        QTest::newRow("lines") << "bus" << QStringList{"bus_a", "bus_b"};
-        QTest::newRow("what of it") << "usb " << QStringList{"usb = ", "usb at least "};
-        QTest::newRow("a verb") << "usb as h" << QStringList{"usb as high as possible"};
-        QTest::newRow("a rate is typed") << "usb = 4" << QStringList{};
-        QTest::newRow("what may follow") << "usb = 48 MHz"
-                                         << QStringList{"usb = 48 MHz within 0.1 %", "usb = 48 MHz, if possible"};
-        QTest::newRow("after a tolerance") << "usb = 48 MHz within 1 %" << QStringList{"usb = 48 MHz within 1 %, if possible"};
-        QTest::newRow("after an extreme") << "usb as high as possible" << QStringList{"usb as high as possible, if possible"};
-        QTest::newRow("no such line") << "usd = " << QStringList{};
-        QTest::newRow("all is said") << "usb = 48 MHz, if possible" << QStringList{};
-    }
-    void wishesAreCompleted() {
-        QFETCH(QString, typed);
-        QFETCH(QStringList, offered);
-        const LoadedPlan loaded = orchard();
-        const std::string before = typed.toStdString();
-        const Completion completion = completeWish(before, *loaded.part);
-        QStringList lines;
-        for (const std::string& each : completion.texts) {
-            lines << QString::fromStdString(before.substr(0, completion.position) + each);
-        }
-        QCOMPARE(lines.mid(0, offered.size()), offered);
-        QVERIFY(!offered.isEmpty() || lines.isEmpty());
     }
 
     /// With very many routes too what can be kept altogether comes before what misses something.

@@ -1,0 +1,102 @@
+#include "seek/conflict_words.h"
+#include "seek_support.h"
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+namespace {
+
+std::vector<std::string> membersOf(const Space& space, const Conflict& conflict) {
+    std::vector<std::string> members;
+    for (const Demanded& each : conflict) {
+        members.push_back(sayDemanded(space, each));
+    }
+    return members;
+}
+
+} // namespace
+
+/// Why nothing fits.
+class ConflictTest : public QObject {
+    Q_OBJECT
+
+private slots:
+    /// 48 MHz and both rates of sound need three multipliers, and the core the fourth: there are three.
+    void threeMultipliersCantMakeFour() {
+        const LoadedPlan loaded = benchPlan("three-pll");
+        const Question question =
+            asking(*loaded.part, {"core = 400 MHz", "usb = 48 MHz", "k_quad0 = 80 MHz", "sound0 = 24.576 MHz within 5 ppm",
+                                  "k_spi0 = 22.5792 MHz within 5 ppm", "k_adc0 as high as possible up to 32 MHz"});
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", question);
+        QVERIFY(result.isComplete());
+        QVERIFY(result.found.empty());
+        const Space space = spaceOf(*loaded.part, *loaded.plan, "A", question);
+        const auto refusal = whyNone(space, {true, true, true});
+        QVERIFY(refusal && refusal->areAll);
+        QCOMPARE(refusal->conflicts.size(), std::size_t(1));
+        QCOMPARE(membersOf(space, refusal->conflicts[0]),
+                 (std::vector<std::string>{"core = 400 MHz", "usb = 48 MHz", "sound0 = 24.576 MHz within 5 ppm",
+                                           "k_spi0 = 22.5792 MHz within 5 ppm",
+                                           "the limits of vco1 (at least 180 MHz, at most 960 MHz)",
+                                           "the limits of vco2 (at least 180 MHz, at most 960 MHz)",
+                                           "the limits of vco3 (at least 180 MHz, at most 960 MHz)"}));
+        const std::string said = explain(space, refusal->conflicts[0]);
+        QVERIFY2(said.find(" usb alone can be made by vco1, vco2 or vco3.") != std::string::npos, said.c_str());
+        QVERIFY2(said.find(" vco1 can't make both core and usb.") != std::string::npos, said.c_str());
+        QVERIFY2(said.find(" Neither vco2 nor vco3 can make both usb and sound0.") != std::string::npos, said.c_str());
+        QVERIFY2(said.find(" None of vco1, vco2 and vco3 can make both usb and k_spi0.") != std::string::npos, said.c_str());
+        QCOMPARE(refusal->lifts.size(), std::size_t(3));
+        // without any one wish of the conflict the rest is found, and kept
+        for (const std::size_t without : {0, 1, 3, 4}) {
+            Question less = question;
+            less.wishes.erase(less.wishes.begin() + static_cast<std::ptrdiff_t>(without));
+            less.most = 1;
+            const SeekResult some = seek(*loaded.part, *loaded.plan, "A", less);
+            QCOMPARE(some.found.size(), std::size_t(1));
+        }
+    }
+
+    void contradictionsAreTold() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        const Question question = asking(*loaded.part, {"core = 160 MHz", "usb = 48 MHz", "core = 80 MHz"});
+        QVERIFY(seek(*loaded.part, *loaded.plan, "A", question).found.empty());
+        const Space space = spaceOf(*loaded.part, *loaded.plan, "A", question);
+        const auto refusal = whyNone(space, {false, false, false});
+        QCOMPARE(membersOf(space, refusal->conflicts[0]), (std::vector<std::string>{"core = 160 MHz", "core = 80 MHz"}));
+        // one of them soft, the other is kept
+        Question soft = question;
+        soft.wishes[0].isSoft = true;
+        const SeekResult result = seek(*loaded.part, *loaded.plan, "A", soft);
+        QCOMPARE(rateOf(result.found.at(0), "core"), Rational(80000000));
+        QCOMPARE(result.found[0].score.broken, 1);
+    }
+
+    /// Two that can't be kept even alone: the nearest of each with all others is none, so it is told without them.
+    void whatIsOutOfReachHasItsNearest() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        const Question question = asking(*loaded.part, {"core = 1 GHz", "usb = 48 MHz", "bus_b at least 1 GHz"});
+        const auto refusal = whyNone(spaceOf(*loaded.part, *loaded.plan, "A", question), {false, true, false});
+        QCOMPARE(refusal->nearest.size(), std::size_t{3});
+        QCOMPARE(refusal->nearest[0].hertz, std::optional(Rational(160000000)));
+        QCOMPARE(refusal->nearest[0].error, std::optional(Rational(-84, 100)));
+        QVERIFY(refusal->nearest[0].isAlone);
+        QVERIFY(!refusal->nearest[1].hertz && !refusal->nearest[1].isAlone); // alone it is kept
+        const Conflict out{{Demanded::Kind::wish, 0}};
+        QCOMPARE(explain(spaceOf(*loaded.part, *loaded.plan, "A", question), out), std::string("core = 1 GHz can't be kept."));
+        const Rational most = *refusal->nearest[2].hertz;
+        QVERIFY(refusal->nearest[2].isAlone && !refusal->nearest[2].error);
+        // the first of them alone: the others stay
+        const Question one = asking(*loaded.part, {"core = 1 GHz", "usb = 48 MHz"});
+        const auto alone = whyNone(spaceOf(*loaded.part, *loaded.plan, "A", one), {false, true, false});
+        QCOMPARE(alone->nearest[0].hertz, std::optional(Rational(160000000)));
+        QVERIFY(!alone->nearest[0].isAlone && !alone->nearest[1].hertz);
+        // no take makes more of the third
+        const auto above = "bus_b at least " + (most + 1).toString() + " Hz";
+        QVERIFY(seek(*loaded.part, *loaded.plan, "A", asking(*loaded.part, {above})).found.empty());
+        QVERIFY(!seek(*loaded.part, *loaded.plan, "A", asking(*loaded.part, {"bus_b at least " + most.toString() + " Hz"}))
+                     .found.empty());
+    }
+};
+
+QTEST_APPLESS_MAIN(ConflictTest)
+#include "core_conflict.moc"
