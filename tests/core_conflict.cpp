@@ -14,6 +14,23 @@ std::vector<std::string> membersOf(const Space& space, const Conflict& conflict)
     return members;
 }
 
+/// A part with two muxes on each of so many steps, both fed by both of the step before: 2^steps ways to each.
+std::string ladderText(int steps) {
+    std::string text =
+        "format = \"wisetick-part/1\"\nid = \"ladder\"\nname = \"Ladder\"\nsupply = { min = \"2 V\", max = \"4 V\" }\n"
+        "core = \"core\"\n\n[[source]]\nid = \"a\"\nkind = \"rc\"\nrate = \"8 MHz\"\n\n[[source]]\nid = \"b\"\n"
+        "kind = \"rc\"\nrate = \"12 MHz\"\n";
+    std::string from = "[\"a\", \"b\"]";
+    for (int i = 0; i < steps; ++i) {
+        const std::string step = std::to_string(i);
+        text +=
+            "\n[[line]]\nid = \"l" + step + "\"\nfrom = " + from + "\n\n[[line]]\nid = \"r" + step + "\"\nfrom = " + from + "\n";
+        from = "[\"l" + step + "\", \"r" + step + "\"]";
+    }
+    return text + "\n[[line]]\nid = \"core\"\nfrom = " + from + "\n\n[[line]]\nid = \"other\"\nfrom = " + from +
+           "\n\n[[mode]]\nid = \"run\"\nruns = true\n";
+}
+
 } // namespace
 
 /// Why nothing fits.
@@ -95,6 +112,17 @@ private slots:
         QVERIFY(seek(*loaded.part, *loaded.plan, "A", asking(*loaded.part, {above})).found.empty());
         QVERIFY(!seek(*loaded.part, *loaded.plan, "A", asking(*loaded.part, {"bus_b at least " + most.toString() + " Hz"}))
                      .found.empty());
+    }
+
+    /// Where very many ways lead to a line, what makes it is looked for within some steps only.
+    void manyWaysDoNotHang() {
+        const Part part = readPart(ladderText(40), "p").part.value();
+        Plan plan = freshPlan(part);
+        plan.board.supply = Bounds{3, 3, 3};
+        const Question question = asking(part, {"core = 8 MHz", "other = 12 MHz"});
+        const Space space = spaceOf(part, plan, plan.active, question);
+        const std::string said = explain(space, {{Demanded::Kind::wish, 0}, {Demanded::Kind::wish, 1}});
+        QCOMPARE(said, std::string("core = 8 MHz and other = 12 MHz can't be kept together.")); // it was cut, and says less
     }
 };
 

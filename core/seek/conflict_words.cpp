@@ -30,12 +30,20 @@ std::string noneCan(const std::vector<std::string>& words) {
 
 /// What there is above a node, itself too, to make its rate, in the part's order.
 std::set<std::size_t> makersAbove(const Space& space, std::size_t node) {
-    if (space.nodes[node].isMaker()) {
-        return {node};
-    }
     std::set<std::size_t> makers;
-    for (const std::size_t input : space.nodes[node].inputs) {
-        makers.merge(makersAbove(space, input));
+    std::set<std::size_t> seen; // muxes may share their inputs over and over
+    std::vector<std::size_t> open{node};
+    while (!open.empty()) {
+        const std::size_t each = open.back();
+        open.pop_back();
+        if (!seen.insert(each).second) {
+            continue;
+        }
+        if (space.nodes[each].isMaker()) {
+            makers.insert(each);
+        } else {
+            open.insert(open.end(), space.nodes[each].inputs.begin(), space.nodes[each].inputs.end());
+        }
     }
     return makers;
 }
