@@ -78,6 +78,7 @@ int main(int argc, char** argv) {
     window.setDocuments(shipped("docs"));
     window.setExamples(shipped("examples"));
     window.setOwnParts(ownParts);
+    window.setRecoveryFolder(QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/recovery");
     if (parser.isSet("dark")) {
         window.setTheme(wisetick::app::darkTheme());
     }

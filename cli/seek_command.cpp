@@ -4,7 +4,7 @@
 #include "files/plan_writer.h"
 #include "files/toml_reader.h"
 #include "loading.h"
-#include "plan/takes.h"
+#include "plan/take_edits.h"
 #include "seek_report.h"
 
 #include <algorithm>

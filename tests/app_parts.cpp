@@ -3,7 +3,7 @@
 #include "evaluate/evaluate.h"
 #include "paint/controls.h"
 #include "paint/text.h"
-#include "shell/document.h"
+#include "document/document.h"
 #include "shell/trail_button.h"
 #include "support.h"
 

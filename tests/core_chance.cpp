@@ -90,7 +90,7 @@ private slots:
             const Rational span = *hyperperiod(jobs);
             const TimelineTotals narrow = Timeline(jobs, takes, true).play(span);
             const Rational wide =
-                Rational::ratio(Rational::Integer("1000000000000000003"), Rational::Integer("1000000000000000009"));
+                Rational(1000000000000000003, 1000000000000000009);
             for (const Rational& by : {wide, wide * wide}) {
                 const TimelineTotals other = scaledPlay(jobs, takes, span, by);
                 QCOMPARE(other.resting, narrow.resting * by);

@@ -109,7 +109,7 @@ private slots:
         std::int64_t high = -1;
         bool isOtherLetIn = false;
         for (const FieldValue& value : figures.promises[0].fields) {
-            QVERIFY(Rational::Integer(value.held) <= value.field.most());
+            QVERIFY(Rational(value.held) <= value.field.most());
             low = value.control == "timer1.counts" ? value.held : low;
             high = value.control == "timer2.counts" ? value.held : high;
             isOtherLetIn = isOtherLetIn || value.control == "timer2.gate";

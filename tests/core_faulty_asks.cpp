@@ -120,7 +120,7 @@ private slots:
                     broken += figure.state == State::broken ? 1 : 0;
                     QVERIFY2(figure.state == State::kept || !figure.why.empty(), text.c_str());
                     for (const FieldValue& value : figure.fields) {
-                        const bool fits = value.held >= 0 && Rational::Integer(value.held) <= value.field.most();
+                        const bool fits = value.held >= 0 && Rational(value.held) <= value.field.most();
                         QVERIFY2(fits,
                                  (text + ": " + value.control + " = " + value.setting + " in " + fieldText(value.field)).c_str());
                     }

@@ -1,6 +1,9 @@
 #include "quantity/factor_set.h"
 #include "support.h"
 
+#include <boost/multiprecision/cpp_int.hpp>
+#include <boost/rational.hpp>
+
 #include <thread>
 
 using namespace wisetick;

@@ -2,7 +2,7 @@
 #include "files/plan_reader.h"
 #include "files/plan_writer.h"
 #include "handover/figures_json.h"
-#include "plan/takes.h"
+#include "plan/take_edits.h"
 #include "support.h"
 
 using namespace wisetick;

@@ -28,6 +28,17 @@ Q_DECLARE_METATYPE(std::string)
 
 namespace wisetick::test {
 
+/// The whole number that the digits are, of any size.
+inline Rational wholeOf(const std::string& digits) {
+    Rational value;
+    for (const char digit : digits) {
+        if (digit != '-') {
+            value = value * 10 + Rational(digit - '0');
+        }
+    }
+    return digits.starts_with('-') ? -value : value;
+}
+
 /// "9601/2" or "12" as an exact fraction; the text of a test's own expectations.
 inline Rational exact(const std::string& text) {
     if (text.find('.') != std::string::npos || text.find('e') != std::string::npos) { // "41.65e-6"
@@ -39,12 +50,10 @@ inline Rational exact(const std::string& text) {
             digits.erase(point, 1);
         }
         const int exponent = mark == std::string::npos ? 0 : std::stoi(text.substr(mark + 1));
-        return Rational::ratio(Rational::Integer(digits), 1) * powerOfTen(exponent - places);
+        return wholeOf(digits) * powerOfTen(exponent - places);
     }
     const std::size_t slash = text.find('/');
-    const Rational::Integer numerator(text.substr(0, slash));
-    const Rational::Integer denominator(slash == std::string::npos ? std::string("1") : text.substr(slash + 1));
-    return Rational::ratio(numerator, denominator);
+    return wholeOf(text.substr(0, slash)) / (slash == std::string::npos ? Rational(1) : wholeOf(text.substr(slash + 1)));
 }
 
 /// A quantity that the test knows to be good.

@@ -1,5 +1,6 @@
 #include "board/board_rows.h"
 
+#include "plan/board_edits.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 
@@ -21,29 +22,6 @@ QString tr(const char* what) {
 
 QString printed(const std::optional<Rational>& value, Unit unit) {
     return value ? text(printReadable(*value, unit)) : QString();
-}
-
-Fitted& fittedOf(Plan& plan, const std::string& source) {
-    auto& list = plan.board.fitted;
-    const auto found = std::find_if(list.begin(), list.end(), [&](const Fitted& each) { return each.source == source; });
-    if (found != list.end()) {
-        return *found;
-    }
-    list.push_back({});
-    list.back().source = source;
-    return list.back();
-}
-
-/// Sets one text of a table of texts; an empty one takes it away.
-void setWord(std::vector<std::pair<std::string, std::string>>& words, const std::string& key, const std::string& value) {
-    const auto found = std::find_if(words.begin(), words.end(), [&](const auto& each) { return each.first == key; });
-    if (value.empty()) {
-        std::erase_if(words, [&](const auto& each) { return each.first == key; });
-    } else if (found != words.end()) {
-        found->second = value;
-    } else {
-        words.emplace_back(key, value);
-    }
 }
 
 /// Collects the rows group by group.
@@ -70,7 +48,8 @@ public:
     }
 
 private:
-    using Set = std::function<void(Plan&, const std::optional<Rational>&)>;
+    /// The edit that a value makes; none takes the fact away.
+    using Set = std::function<PlanEdit(const std::optional<Rational>&)>;
 
     BoardRow& add(const QString& name, const QString& value, const QString& result = {}) {
         rows_.push_back({group_, name, value, result, {}, {}, {}});
@@ -80,61 +59,49 @@ private:
     /// A row for one quantity; `isNeeded` ones can't be taken away.
     BoardRow& addQuantity(const QString& name, const std::optional<Rational>& value, Unit unit, bool isNeeded, const Set& set) {
         BoardRow& row = add(name, printed(value, unit));
-        row.set = [=](Plan& plan, const QString& typed) -> QString {
+        row.read = [=](const QString& typed) -> tl::expected<PlanEdit, QString> {
             if (typed.trimmed().isEmpty()) {
                 if (isNeeded) {
-                    return tr("this is needed; type %1").arg(text(unitExample(unit)));
+                    return tl::unexpected(tr("this is needed; type %1").arg(text(unitExample(unit))));
                 }
-                set(plan, std::nullopt);
-                return {};
+                return set(std::nullopt);
             }
             const auto read = readQuantity(typed.trimmed().toStdString(), unit);
             if (!read) {
-                return text(sayText(read.error()));
+                return tl::unexpected(text(sayText(read.error())));
             }
             if (unit != Unit::celsius && read->sign() < 0) {
-                return tr("%1 is below 0").arg(typed.trimmed());
+                return tl::unexpected(tr("%1 is below 0").arg(typed.trimmed()));
             }
-            set(plan, *read);
-            return {};
+            return set(*read);
         };
         return row;
     }
 
     /// Lowest, nominal and highest of a span; the ends follow where they would pass one another.
-    void addSpan(const QString& name, Unit unit, std::optional<Bounds> Board::*span) {
-        const std::optional<Bounds>& now = plan_.board.*span;
-        const auto end = [&](const char* which, Rational Bounds::*member) {
+    void addSpan(const QString& name, Unit unit, const std::optional<Bounds>& now,
+                 std::string (*set)(Plan&, SpanEnd, const Rational&)) {
+        const auto end = [&](const char* which, SpanEnd at, Rational Bounds::*member) {
             addQuantity(name + " " + tr(which), now ? std::optional((*now).*member) : std::nullopt, unit, true,
-                        [=](Plan& plan, const std::optional<Rational>& value) {
-                            std::optional<Bounds>& bounds = plan.board.*span;
-                            if (!bounds) {
-                                bounds = Bounds::exactly(*value);
-                            }
-                            (*bounds).*member = *value;
-                            if (member == &Bounds::nominal) {
-                                bounds->min = std::min(bounds->min, bounds->nominal);
-                                bounds->max = std::max(bounds->max, bounds->nominal);
-                            }
-                            bounds->nominal = std::clamp(bounds->nominal, std::min(bounds->min, bounds->max),
-                                                         std::max(bounds->min, bounds->max));
-                            bounds->min = std::min(bounds->min, bounds->nominal);
-                            bounds->max = std::max(bounds->max, bounds->nominal);
+                        [=](const std::optional<Rational>& value) -> PlanEdit {
+                            return [=](Plan& plan) { return set(plan, at, *value); };
                         });
         };
-        end("lowest", &Bounds::min);
-        end("nominal", &Bounds::nominal);
-        end("highest", &Bounds::max);
+        end("lowest", SpanEnd::lowest, &Bounds::min);
+        end("nominal", SpanEnd::nominal, &Bounds::nominal);
+        end("highest", SpanEnd::highest, &Bounds::max);
     }
 
     void addSupply() {
         group_ = tr("Supply and temperature");
         const std::size_t first = rows_.size();
-        addSpan(tr("supply,"), Unit::volt, &Board::supply);
+        addSpan(tr("supply,"), Unit::volt, plan_.board.supply, setSupply);
         rows_[first].result = tiersText();
-        addSpan(tr("temperature,"), Unit::celsius, &Board::temperature);
+        addSpan(tr("temperature,"), Unit::celsius, plan_.board.temperature, setTemperature);
         addQuantity(tr("always drawn"), plan_.board.alwaysDraws, Unit::ampere, false,
-                    [](Plan& plan, const std::optional<Rational>& value) { plan.board.alwaysDraws = value; })
+                    [](const std::optional<Rational>& value) -> PlanEdit {
+                        return [=](Plan& plan) { return setAlwaysDrawn(plan, value); };
+                    })
             .result = tr("outside the part, also at rest");
     }
 
@@ -156,27 +123,30 @@ private:
         group_ = text(source.name);
         const Fitted* fitted = findFitted(plan_.board, source.id);
         const auto field = [&](const QString& name, Unit unit, std::optional<Rational> Fitted::*member) -> BoardRow& {
-            return addQuantity(name, fitted == nullptr ? std::nullopt : (*fitted).*member, unit, false,
-                               [id = source.id, member](Plan& plan, const std::optional<Rational>& value) {
-                                   fittedOf(plan, id).*member = value;
+            return addQuantity(name, (*fitted).*member, unit, false,
+                               [now = *fitted, member](const std::optional<Rational>& value) -> PlanEdit {
+                                   Fitted changed = now;
+                                   changed.*member = value;
+                                   return [=](Plan& plan) { return fit(plan, changed); };
                                });
         };
         const LineFigure* line = figures_.findLine(source.id);
         BoardRow& rate =
             addQuantity(tr("rate"), fitted == nullptr ? std::nullopt : std::optional(fitted->rate), Unit::hertz, false,
-                        [id = source.id](Plan& plan, const std::optional<Rational>& value) {
-                            if (value) {
-                                fittedOf(plan, id).rate = *value;
-                            } else {
-                                std::erase_if(plan.board.fitted, [&](const Fitted& each) { return each.source == id; });
+                        [id = source.id, now = fittedOf(plan_, source.id)](const std::optional<Rational>& value) -> PlanEdit {
+                            if (!value) {
+                                return [=](Plan& plan) { return unfit(plan, id); };
                             }
+                            Fitted changed = now;
+                            changed.rate = *value;
+                            return [=](Plan& plan) { return fit(plan, changed); };
                         });
         rate.result = line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz))
                                                      : tr("nothing is fitted");
         if (fitted == nullptr) {
             return;
         }
-        addTolerance(source.id, *fitted);
+        addTolerance(*fitted);
         if (source.kind != SourceKind::crystal) {
             return;
         }
@@ -203,17 +173,18 @@ private:
         }
     }
 
-    void addTolerance(const std::string& source, const Fitted& fitted) {
+    void addTolerance(const Fitted& fitted) {
         const auto budget = [&](const QString& name, Unit unit, Rational ToleranceBudget::*member) {
             const bool isSaid = fitted.tolerance && (fitted.isBudget || member == &ToleranceBudget::initial);
             addQuantity(name, isSaid ? std::optional((*fitted.tolerance).*member) : std::nullopt, unit, false,
-                        [source, member](Plan& plan, const std::optional<Rational>& value) {
-                            Fitted& each = fittedOf(plan, source);
-                            if (!each.tolerance) {
-                                each.tolerance = ToleranceBudget{};
+                        [fitted, member](const std::optional<Rational>& value) -> PlanEdit {
+                            Fitted changed = fitted;
+                            if (!changed.tolerance) {
+                                changed.tolerance = ToleranceBudget{};
                             }
-                            (*each.tolerance).*member = value.value_or(Rational(0));
-                            each.isBudget = each.isBudget || (value && member != &ToleranceBudget::initial);
+                            (*changed.tolerance).*member = value.value_or(Rational(0));
+                            changed.isBudget = changed.isBudget || (value && member != &ToleranceBudget::initial);
+                            return [=](Plan& plan) { return fit(plan, changed); };
                         });
         };
         budget(tr("tolerance, initial"), Unit::ratio, &ToleranceBudget::initial);
@@ -260,17 +231,14 @@ private:
         const LineFigure* line = figures_.findLine(source.id);
         addQuantity(tr("measured on this board"), measured == nullptr ? std::nullopt : std::optional(measured->rate), Unit::hertz,
                     false,
-                    [id = source.id](Plan& plan, const std::optional<Rational>& value) {
-                        auto& list = plan.board.measured;
-                        const auto found =
-                            std::find_if(list.begin(), list.end(), [&](const Measured& each) { return each.source == id; });
+                    [now = measured == nullptr ? Measured{source.id, {}, {}} : *measured](
+                        const std::optional<Rational>& value) -> PlanEdit {
                         if (!value) {
-                            std::erase_if(list, [&](const Measured& each) { return each.source == id; });
-                        } else if (found != list.end()) {
-                            found->rate = *value;
-                        } else {
-                            list.push_back({id, *value, {}});
+                            return [id = now.source](Plan& plan) { return forgetMeasured(plan, id); };
                         }
+                        Measured changed = now;
+                        changed.rate = *value;
+                        return [=](Plan& plan) { return noteMeasured(plan, changed); };
                     })
             .result =
             line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz)) : QString();
@@ -279,12 +247,10 @@ private:
         }
         if (measured != nullptr) {
             addQuantity(tr("its tolerance"), measured->tolerance, Unit::ratio, false,
-                        [id = source.id](Plan& plan, const std::optional<Rational>& value) {
-                            for (Measured& each : plan.board.measured) {
-                                if (each.source == id) {
-                                    each.tolerance = value;
-                                }
-                            }
+                        [now = *measured](const std::optional<Rational>& value) -> PlanEdit {
+                            Measured changed = now;
+                            changed.tolerance = value;
+                            return [=](Plan& plan) { return noteMeasured(plan, changed); };
                         });
         }
     }
@@ -292,28 +258,35 @@ private:
     void addBattery() {
         group_ = tr("Battery");
         const auto& battery = plan_.board.battery;
-        addQuantity(tr("capacity"), battery ? std::optional(battery->capacity) : std::nullopt, Unit::coulomb, false,
-                    [](Plan& plan, const std::optional<Rational>& value) {
-                        if (!value) {
-                            plan.board.battery.reset();
-                            return;
-                        }
-                        if (!plan.board.battery) {
-                            plan.board.battery = Battery{};
-                        }
-                        plan.board.battery->capacity = *value;
-                    })
+        /// A row that changes one figure of the battery that is there.
+        const auto field = [&](const QString& name, const std::optional<Rational>& value, Unit unit, auto set) -> BoardRow& {
+            return addQuantity(name, value, unit, false,
+                               [now = battery.value_or(Battery{}), set](const std::optional<Rational>& typed) -> PlanEdit {
+                                   std::optional<Battery> changed = now;
+                                   set(changed, typed);
+                                   return [=](Plan& plan) { return setBattery(plan, changed); };
+                               });
+        };
+        using Changed = std::optional<Battery>;
+        using Typed = std::optional<Rational>;
+        field(tr("capacity"), battery ? std::optional(battery->capacity) : std::nullopt, Unit::coulomb,
+              [](Changed& changed, const Typed& typed) {
+                  if (typed) {
+                      changed->capacity = *typed;
+                  } else {
+                      changed.reset();
+                  }
+              })
             .result = figures_.vitals.life
                           ? tr("lasts %1").arg(text(printQuantity(figures_.vitals.life->nominal, Unit::second, 4)))
                           : QString();
         if (battery) {
-            addQuantity(tr("voltage"), battery->voltage, Unit::volt, false,
-                        [](Plan& plan, const std::optional<Rational>& value) { plan.board.battery->voltage = value; });
-            addQuantity(tr("inner resistance"), battery->resistance, Unit::ohm, false,
-                        [](Plan& plan, const std::optional<Rational>& value) { plan.board.battery->resistance = value; });
-            addQuantity(tr("fades"), battery->fades, Unit::perYear, false, [](Plan& plan, const std::optional<Rational>& value) {
-                plan.board.battery->fades = value.value_or(Rational(0));
-            });
+            field(tr("voltage"), battery->voltage, Unit::volt,
+                  [](Changed& changed, const Typed& typed) { changed->voltage = typed; });
+            field(tr("inner resistance"), battery->resistance, Unit::ohm,
+                  [](Changed& changed, const Typed& typed) { changed->resistance = typed; });
+            field(tr("fades"), battery->fades, Unit::perYear,
+                  [](Changed& changed, const Typed& typed) { changed->fades = typed.value_or(Rational(0)); });
         }
     }
 
@@ -331,13 +304,12 @@ private:
             for (const OptionWord::Value& value : part_.options[i].values) {
                 row.choices << text(value.id);
             }
-            row.set = [id = option.id, choices = row.choices](Plan& plan, const QString& typed) -> QString {
+            row.read = [id = option.id, choices = row.choices](const QString& typed) -> tl::expected<PlanEdit, QString> {
                 const QString value = typed.trimmed();
                 if (!value.isEmpty() && !choices.contains(value)) {
-                    return tr("it is one of %1").arg(choices.join(", "));
+                    return tl::unexpected(tr("it is one of %1").arg(choices.join(", ")));
                 }
-                setWord(plan.board.options, id, value.toStdString());
-                return {};
+                return [id, value = value.toStdString()](Plan& plan) { return setOption(plan, id, value); };
             };
         }
     }
@@ -359,11 +331,8 @@ private:
                              : (users.isEmpty() ? (pin.isDebug ? tr("the debugger's") : tr("free")) : users.join(", "));
             row.state =
                 !pin.why.empty() ? std::optional(State::broken) : (users.isEmpty() ? std::nullopt : std::optional(State::kept));
-            row.set = [place = pin.pin](Plan& plan, const QString& typed) -> QString {
-                const std::string name = typed.trimmed().toStdString();
-                std::erase_if(plan.board.wiring, [&](const auto& each) { return each.second == place; });
-                setWord(plan.board.wiring, name.empty() ? place : name, name.empty() ? "" : place);
-                return {};
+            row.read = [place = pin.pin](const QString& typed) -> tl::expected<PlanEdit, QString> {
+                return [place, name = typed.trimmed().toStdString()](Plan& plan) { return wire(plan, place, name); };
             };
         }
     }

@@ -4,6 +4,8 @@
 #include "derive/figures.h"
 #include "plan/plan.h"
 
+#include <tl/expected.hpp>
+
 #include <QString>
 #include <QStringList>
 
@@ -19,9 +21,9 @@ struct BoardRow {
     QString result; ///< what follows, in words
     std::optional<State> state;
     QStringList choices; ///< where only these may be typed
-    /// Reads what was typed into the plan: an empty text, or why not; nothing typed takes the fact away. Empty where
-    /// the row can't be edited.
-    std::function<QString(Plan&, const QString&)> set;
+    /// Reads what was typed as an edit, or says what is wrong with it; nothing typed takes the fact away. Empty where the row
+    /// can't be edited.
+    std::function<tl::expected<PlanEdit, QString>(const QString&)> read;
     /// What is drawn instead of words: a deviation over the board's temperatures.
     std::vector<DeviationPoint> curve = {};
 };

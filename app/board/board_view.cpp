@@ -109,7 +109,7 @@ QString BoardView::trouble() const {
 }
 
 void BoardView::beginEdit(const QString& typed) {
-    if (rows_.empty() || !rows_[selected_].set) {
+    if (rows_.empty() || !rows_[selected_].read) {
         return;
     }
     const BoardRow& row = rows_[selected_];
@@ -132,14 +132,9 @@ void BoardView::endEdit(bool isApplied) {
     const QString typed = editor_->text();
     if (isApplied && typed.trimmed() != rows_[selected_].value) {
         const BoardRow row = rows_[selected_];
-        QString why;
-        document_.edit(row.group + ", " + row.name + " " + typed.trimmed(), [&](Plan& plan) {
-            Plan changed = plan;
-            why = row.set(changed, typed);
-            if (why.isEmpty()) {
-                plan = std::move(changed);
-            }
-        });
+        const auto read = row.read(typed);
+        const QString why =
+            read ? document_.edit(row.group + ", " + row.name + " " + typed.trimmed(), *read) : read.error();
         if (!why.isEmpty()) { // the text stays to be mended
             QPalette palette = this->palette();
             palette.setColor(QPalette::Window, theme_.panel);

@@ -2,7 +2,7 @@
 
 #include "board/board_rows.h"
 #include "paint/theme.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <QAbstractScrollArea>
 

@@ -5,6 +5,7 @@
 #include "derive/controls.h"
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
 
 #include <QBuffer>
@@ -298,15 +299,8 @@ void ClocksView::toggleLock() {
     }
     const std::string id = selected().toStdString();
     const bool wasLocked = isLocked(document_.take(), id);
-    document_.edit(text(id) + (wasLocked ? tr(" freed") : tr(" locked")), [id, wasLocked](Plan& plan) {
-        const auto take =
-            std::find_if(plan.takes.begin(), plan.takes.end(), [&](const Take& each) { return each.name == plan.active; });
-        if (wasLocked) {
-            std::erase_if(take->locks, [&](const std::string& lock) { return lock == id || lock.rfind(id + ".", 0) == 0; });
-        } else {
-            take->locks.push_back(id);
-        }
-    });
+    document_.edit(text(id) + (wasLocked ? tr(" freed") : tr(" locked")),
+                   [&](Plan& plan) { return (wasLocked ? unlockLine : lockControl)(plan, plan.active, id); });
 }
 
 void ClocksView::fit() {

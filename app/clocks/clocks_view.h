@@ -3,7 +3,7 @@
 #include "clocks/clocks_filter.h"
 #include "clocks/clocks_layout.h"
 #include "paint/theme.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <QAbstractScrollArea>
 

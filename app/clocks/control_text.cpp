@@ -1,9 +1,10 @@
 #include "clocks/control_text.h"
 
 #include "base/nearest_name.h"
+#include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <algorithm>
 #include <cmath>
@@ -19,11 +20,8 @@ QString text(const std::string& value) {
 }
 
 /// The take's name is filled in when the edit is made: the active one.
-std::function<void(Plan&)> setFactor(const std::string& id, bool isMultiplier, const Rational& value) {
-    return [=](Plan& plan) {
-        Choice& choice = choiceOf(plan, plan.active, id);
-        (isMultiplier ? choice.multiply : choice.divide) = value;
-    };
+PlanEdit setFactor(const std::string& id, bool isMultiplier, const Rational& value) {
+    return [=](Plan& plan) { return (isMultiplier ? setMultiply : setDivide)(plan, plan.active, id, value); };
 }
 
 ControlEdit factorEdit(const Line& line, bool isMultiplier, const Rational& value) {
@@ -61,7 +59,7 @@ ControlEdit sourceEdit(const Part& part, const Line& line, const std::string& ty
         return edit;
     }
     edit.what = text(line.id + " from " + typed);
-    edit.change = [id = line.id, typed](Plan& plan) { choiceOf(plan, plan.active, id).from = typed; };
+    edit.change = [id = line.id, typed](Plan& plan) { return setFrom(plan, plan.active, id, typed); };
     return edit;
 }
 
@@ -75,7 +73,7 @@ ControlEdit sourceRateEdit(const Source& source, const Rational& hertz) {
         return edit;
     }
     edit.what = text(source.id) + " at " + text(printQuantity(hertz, Unit::hertz));
-    edit.change = [id = source.id, hertz](Plan& plan) { choiceOf(plan, plan.active, id).rate = hertz; };
+    edit.change = [id = source.id, hertz](Plan& plan) { return setRate(plan, plan.active, id, hertz); };
     return edit;
 }
 

@@ -12,7 +12,7 @@ namespace wisetick::app {
 
 /// What came of a text typed into a row: an edit with its name, or why not, with the nearest settings that can be had.
 struct ControlEdit {
-    std::function<void(Plan&)> change; ///< empty: not possible
+    PlanEdit change; ///< empty: not possible
     QString what;                      ///< "bus_a ÷ 4"
     QString why;
     QStringList offers;             ///< texts that would work

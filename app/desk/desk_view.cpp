@@ -3,6 +3,7 @@
 #include "desk/picture_text.h"
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
 
 #include <QKeyEvent>
@@ -177,22 +178,14 @@ void DeskView::pinOrFree() {
     const std::string name = document_.figures().promises[*promise_].name;
     const bool isFreed = isPinnedHere();
     const Way way = ways_[table_.rows[selected_].way];
+    PinnedWay pinned{name, {}};
+    for (const Setting& setting : way.settings) {
+        pinned.settings.emplace_back(setting.name, setting.value);
+    }
     document_.edit((isFreed ? tr("%1 is free to take its best way") : tr("%1 pinned to %2").arg("%1", settingsText(way.settings)))
                        .arg(text(name)),
                    [&](Plan& plan) {
-                       for (Take& take : plan.takes) {
-                           if (take.name != plan.active) {
-                               continue;
-                           }
-                           std::erase_if(take.pinned, [&](const PinnedWay& pinned) { return pinned.promise == name; });
-                           if (!isFreed) {
-                               PinnedWay pinned{name, {}};
-                               for (const Setting& setting : way.settings) {
-                                   pinned.settings.emplace_back(setting.name, setting.value);
-                               }
-                               take.pinned.push_back(std::move(pinned));
-                           }
-                       }
+                       return isFreed ? freeWay(plan, plan.active, name) : pinWay(plan, plan.active, pinned);
                    });
     make();
     for (std::size_t i = 0; i < table_.rows.size(); ++i) { // what is pinned stays selected

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "desk/way_table.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <QAbstractScrollArea>
 

@@ -4,6 +4,7 @@
 #include "derive/lint_reset.h"
 #include "files/part_skeleton.h"
 #include "files/plan_writer.h"
+#include "files/whole_file.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part/lint.h"
@@ -15,7 +16,6 @@
 #include <QLabel>
 #include <QListWidget>
 #include <QMessageBox>
-#include <QSaveFile>
 #include <QSplitter>
 #include <QTimer>
 #include <QVBoxLayout>
@@ -201,10 +201,8 @@ QString PartEditor::save() {
         }
         QDir().mkpath(ownParts_);
     }
-    QSaveFile file(path);
-    const QByteArray content = text_->text().toUtf8();
-    if (!file.open(QIODevice::WriteOnly) || file.write(content) < 0 || !file.commit()) {
-        return tr("%1 can't be written: %2").arg(path, file.errorString());
+    if (const std::string why = writeWholeFile(path.toStdString(), text_->text().toStdString()); !why.empty()) {
+        return string(why);
     }
     path_ = path;
     origin_ = Origin::own;

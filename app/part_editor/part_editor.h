@@ -1,7 +1,7 @@
 #pragma once
 
 #include "part_editor/part_text.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <QWidget>
 

@@ -6,6 +6,7 @@
 #include "paint/line_offers.h"
 #include "paint/target_drag.h"
 #include "paint/text.h"
+#include "plan/promise_edits.h"
 #include "plan/promise_line.h"
 #include "quantity/quantity_print.h"
 
@@ -60,7 +61,11 @@ PromiseCards::PromiseCards(Document& document, QWidget* parent) : QAbstractScrol
     setAccessibleName(tr("Promises"));
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
-    connect(&document_, &Document::changed, this, [this] { layOut(); });
+    connect(&document_, &Document::changed, this, [this] {
+        follow();
+        layOut();
+    });
+    connect(&document_, &Document::replaced, this, [this] { selected_.reset(); });
 }
 
 void PromiseCards::setTheme(const Theme& theme) {
@@ -72,11 +77,26 @@ int PromiseCards::cardHeight() const {
     return static_cast<int>(lineHeight(Face::word) + lineHeight(Face::small) + 16) / 4 * 4;
 }
 
+/// What is selected stays so, wherever an edit put it; where it is gone, the one that stands in its place is.
+void PromiseCards::follow() {
+    const auto& promises = document_.plan().promises;
+    if (!selected_ || (*selected_ < promises.size() && promises[*selected_] == selectedPromise_)) {
+        return;
+    }
+    const auto same = std::find(promises.begin(), promises.end(), selectedPromise_);
+    if (same != promises.end()) {
+        selected_ = static_cast<std::size_t>(same - promises.begin());
+    } else if (!promises.empty()) {
+        selectIndex(std::min(*selected_, promises.size() - 1));
+    } else {
+        selected_.reset();
+        setAccessibleDescription({});
+        emit selectionChanged({});
+    }
+}
+
 void PromiseCards::layOut() {
     const int count = document_.isOpen() ? static_cast<int>(document_.figures().promises.size()) : 0;
-    if (selected_ && *selected_ >= static_cast<std::size_t>(count)) {
-        selected_.reset();
-    }
     verticalScrollBar()->setSingleStep(cardHeight() / 2);
     verticalScrollBar()->setPageStep(viewport()->height());
     verticalScrollBar()->setRange(0, std::max(0, count * cardHeight() - viewport()->height()));
@@ -89,6 +109,7 @@ QRect PromiseCards::cardRect(std::size_t index) const {
 
 void PromiseCards::selectIndex(std::size_t index) {
     selected_ = index;
+    selectedPromise_ = document_.plan().promises[index];
     const QRect card = cardRect(index);
     if (card.top() < 0) {
         verticalScrollBar()->setValue(verticalScrollBar()->value() + card.top());
@@ -278,14 +299,11 @@ PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(pa
     connect(&document_, &Document::changed, this, &PromisesColumn::showCount);
     connect(cards_, &PromiseCards::editWanted, this, &PromisesColumn::edit);
     connect(cards_, &PromiseCards::removeWanted, this, [this](const QString& name) {
-        document_.edit(tr("%1 removed").arg(name), [name](Plan& plan) {
-            const std::vector<std::string> names = promiseNames(plan);
-            const auto found = std::find(names.begin(), names.end(), name.toStdString());
-            if (found != names.end()) {
-                plan.promises.erase(plan.promises.begin() + (found - names.begin()));
-            }
-        });
+        const std::vector<std::string> names = promiseNames(document_.plan());
+        const auto place = static_cast<std::size_t>(std::find(names.begin(), names.end(), name.toStdString()) - names.begin());
+        document_.edit(tr("%1 removed").arg(name), [place](Plan& plan) { return removePromise(plan, place); });
     });
+    connect(&document_, &Document::replaced, this, [this] { editing_.reset(); });
     setTheme(theme_);
     showCount();
 }
@@ -330,6 +348,7 @@ bool PromisesColumn::eventFilter(QObject* watched, QEvent* event) {
     }
     if (key == Qt::Key_Escape && !isOffering) {
         entry_->clear();
+        editing_.reset();
         trouble_->hide();
         return true;
     }
@@ -383,8 +402,10 @@ QStringList PromisesColumn::completions() const {
 void PromisesColumn::edit(const QString& name) {
     for (std::size_t i = 0; i < document_.figures().promises.size(); ++i) {
         if (text(document_.figures().promises[i].name) == name) {
+            editing_ = {i, document_.plan().promises[i]};
             entry_->setText(text(document_.plan().promises[i].text));
             entry_->setFocus();
+            entry_->selectAll();
         }
     }
 }
@@ -399,22 +420,24 @@ void PromisesColumn::enter() {
         showTrouble(typed, line.error());
         return;
     }
-    const std::size_t before = document_.plan().promises.size();
-    std::size_t place = before;
-    for (std::size_t i = 0; i < before; ++i) {
-        if (!line->name.empty() && document_.plan().promises[i].line.name == line->name) {
-            place = i; // a promise of the same name is put in place of the old one
-        }
-    }
-    document_.edit(typed, [&](Plan& plan) {
-        if (place < plan.promises.size()) {
-            plan.promises[place] = {typed.toStdString(), *line};
-        } else {
-            plan.promises.push_back({typed.toStdString(), *line});
-        }
+    const Promise promise{typed.toStdString(), *line};
+    const auto& promises = document_.plan().promises;
+    const bool changesOne =
+        editing_ && editing_->first < promises.size() && promises[editing_->first] == editing_->second;
+    const QString why = document_.edit(typed, [&](Plan& plan) {
+        return changesOne ? replacePromise(plan, editing_->first, promise) : putPromise(plan, promise);
     });
+    if (!why.isEmpty()) {
+        showTrouble(typed, {0, promise.text.size(), why.toStdString(), "something else", {}});
+        return;
+    }
+    editing_.reset();
+    trouble_->hide();
     entry_->clear();
-    cards_->select(text(document_.figures().promises[place].name));
+    const auto place = std::find(promises.begin(), promises.end(), promise) - promises.begin();
+    if (static_cast<std::size_t>(place) < promises.size()) {
+        cards_->select(text(document_.figures().promises[static_cast<std::size_t>(place)].name));
+    }
 }
 
 void PromisesColumn::showTrouble(const QString& line, const TextError& error) {

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "paint/theme.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <QAbstractScrollArea>
 
@@ -42,6 +42,7 @@ protected:
 
 private:
     int cardHeight() const;
+    void follow();
     void layOut();
     void selectIndex(std::size_t index);
     void paintCard(QPainter& painter, const QRect& card, const PromiseFigure& promise, bool isSelected) const;
@@ -49,6 +50,7 @@ private:
     Document& document_;
     Theme theme_ = lightTheme();
     std::optional<std::size_t> selected_;
+    Promise selectedPromise_; ///< which it is, wherever it stands after an edit
     QPoint pressedAt_;
 };
 
@@ -85,6 +87,8 @@ private:
     QLabel* trouble_;
     LineOffers* offers_; ///< what may stand at the cursor of the entry
     PromiseCards* cards_;
+    /// The promise that the entry is to change, and where it stands; none: what is typed is a new one.
+    std::optional<std::pair<std::size_t, Promise>> editing_;
 };
 
 } // namespace wisetick::app

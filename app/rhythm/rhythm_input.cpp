@@ -3,9 +3,8 @@
 #include "rhythm/rhythm_view.h"
 
 #include "desk/picture_text.h"
-#include "files/plan_reader.h"
-#include "files/plan_writer.h"
 #include "paint/text.h"
+#include "plan/job_edits.h"
 #include "plan/job_line.h"
 
 #include <QKeyEvent>
@@ -177,17 +176,18 @@ void RhythmView::applyDrag() {
     const Job& job = document_.plan().jobs[lane_];
     const Rational by = quantised(drag_.by, powerOfTen(-9));
     const Rational least = quantised(grain(), powerOfTen(-9));
-    const std::size_t lane = lane_;
+    const std::string name = job.name;
     switch (drag_.grip) {
     case Grip::phase: {
         Rational phase = job.phase + by;
         phase -= (phase / job.every).floor() * job.every;
-        document_.edit(tr("%1 from %2").arg(text(job.name), timeText(phase)), [&](Plan& plan) { plan.jobs[lane].phase = phase; });
+        document_.edit(tr("%1 from %2").arg(text(job.name), timeText(phase)),
+                       [&](Plan& plan) { return setJobPhase(plan, name, phase); });
         break;
     }
     case Grip::length: {
         const Rational lasts = std::max(*job.lasts + by, least);
-        document_.edit(tr("%1 for %2").arg(text(job.name), timeText(lasts)), [&](Plan& plan) { plan.jobs[lane].lasts = lasts; });
+        document_.edit(tr("%1 for %2").arg(text(job.name), timeText(lasts)), [&](Plan& plan) { return setJobLength(plan, name, lasts); });
         break;
     }
     case Grip::period: {
@@ -195,10 +195,7 @@ void RhythmView::applyDrag() {
             return;
         }
         const Rational every = std::max(job.every + by / drag_.run, least);
-        document_.edit(tr("%1 every %2").arg(text(job.name), timeText(every)), [&](Plan& plan) {
-            plan.jobs[lane].every = every;
-            plan.jobs[lane].jitter = std::min(plan.jobs[lane].jitter, every);
-        });
+        document_.edit(tr("%1 every %2").arg(text(job.name), timeText(every)), [&](Plan& plan) { return setJobPeriod(plan, name, every); });
         break;
     }
     case Grip::none:
@@ -222,14 +219,7 @@ void RhythmView::editLine(bool isNew) {
         return;
     }
     isNewLine_ = isNew;
-    std::string name = "job";
-    const auto isTaken = [&](const std::string& each) {
-        const auto& jobs = document_.plan().jobs;
-        return std::any_of(jobs.begin(), jobs.end(), [&](const Job& job) { return job.name == each; });
-    };
-    for (int number = 2; isTaken(name); ++number) {
-        name = "job-" + std::to_string(number);
-    }
+    const std::string name = freeJobName(document_.plan());
     line_->setText(isNew ? text(name + ": every 10 s for 20 ms") : text(printJobLine(document_.plan().jobs[lane_])));
     lineFault_->hide();
     placeLine();
@@ -270,31 +260,19 @@ void RhythmView::sendLine() {
         refuse(text(sayText(job.error())));
         return;
     }
-    Plan edited = document_.plan();
-    const bool isNew = isNewLine_ || lane_ >= edited.jobs.size();
-    if (isNew) {
-        edited.jobs.push_back(*job);
-    } else {
-        for (Job& each : edited.jobs) { // who follows it, follows it still
-            if (each.after == edited.jobs[lane_].name) {
-                each.after = job->name;
-            }
-        }
-        edited.jobs[lane_] = *job;
-    }
-    const PlanFile checked = readPlan(writePlan(edited), "plan", &document_.part());
-    if (!checked.plan) {
-        const auto wrong = std::find_if(checked.diagnostics.begin(), checked.diagnostics.end(),
-                                        [](const Diagnostic& each) { return each.severity == Severity::error; });
-        refuse(wrong == checked.diagnostics.end() ? tr("that can't be saved")
-                                                  : text(wrong->found + "; expected " + wrong->expected));
+    const auto& jobs = document_.plan().jobs;
+    const bool isNew = isNewLine_ || lane_ >= jobs.size();
+    const std::string replaced = isNew ? std::string() : jobs[lane_].name;
+    const QString why = document_.edit(isNew ? tr("job %1").arg(text(job->name)) : text(printJobLine(*job)), [&](Plan& plan) {
+        return isNew ? addJob(plan, *job) : replaceJob(plan, replaced, *job);
+    });
+    if (!why.isEmpty()) {
+        refuse(why);
         return;
     }
     line_->hide();
     lineFault_->hide();
     setFocus();
-    document_.edit(isNew ? tr("job %1").arg(text(job->name)) : text(printJobLine(*job)),
-                   [&](Plan& plan) { plan.jobs = edited.jobs; });
     if (isNew) {
         selectLane(document_.plan().jobs.size() - 1);
     }
@@ -306,16 +284,14 @@ void RhythmView::removeJob() {
         return;
     }
     const std::string name = document_.plan().jobs[lane_].name;
-    const auto& jobs = document_.plan().jobs;
-    if (std::any_of(jobs.begin(), jobs.end(), [&](const Job& job) { return job.after == name; })) {
+    const QString why =
+        document_.edit(tr("without job %1").arg(text(name)), [&](Plan& plan) { return wisetick::removeJob(plan, name); });
+    if (!why.isEmpty()) {
         editLine(false);
-        lineFault_->setText(tr("another job follows this one; change that one first"));
+        lineFault_->setText(why);
         placeLine();
         lineFault_->show();
-        return;
     }
-    document_.edit(tr("without job %1").arg(text(name)),
-                   [&](Plan& plan) { std::erase_if(plan.jobs, [&](const Job& job) { return job.name == name; }); });
 }
 
 } // namespace wisetick::app

@@ -46,11 +46,13 @@ RhythmView::RhythmView(Document& document, QWidget* parent) : QAbstractScrollAre
     line_->installEventFilter(this);
     connect(line_, &QLineEdit::textEdited, lineFault_, &QLabel::hide);
     for (Background* work : {&background_, &chanceBackground_}) {
+        connect(work, &Background::failed, &document_, &Document::troubleBeside);
         connect(work, &Background::done, this, [this] {
             isStale_ = true;
             viewport()->update();
         });
     }
+    connect(&document_, &Document::replaced, this, &RhythmView::forget);
     connect(&document_, &Document::changed, this, [this] {
         isStale_ = true;
         viewport()->update();
@@ -68,6 +70,27 @@ void RhythmView::setTheme(const Theme& theme) {
     palette.setColor(QPalette::WindowText, theme.broken);
     lineFault_->setPalette(palette);
     viewport()->update();
+}
+
+/// Nothing that was played of another plan, or on another part, is shown with this one.
+void RhythmView::forget() {
+    background_.stop();
+    chanceBackground_.stop();
+    rhythm_ = {};
+    moves_.clear();
+    takes_.clear();
+    for (Sweep* sweep : {&interval_, &temperature_, &race_, &coreRate_}) {
+        *sweep = {};
+    }
+    chance_.reset();
+    chanceDone_ = 0;
+    workedOn_ = {};
+    workedFor_.clear();
+    wasFitted_ = false;
+    line_->hide();
+    lineFault_->hide();
+    drag_ = {};
+    isStale_ = true;
 }
 
 void RhythmView::make() {
@@ -146,18 +169,15 @@ void RhythmView::playChance() {
         chanceBackground_.stop();
         return;
     }
-    const auto progress = [this](double done) {
-        QMetaObject::invokeMethod(
-            this,
-            [this, done] {
+    chanceBackground_.start([this, part = document_.part(), plan = document_.plan(),
+                             figures = document_.figures()](const std::stop_token& token) -> std::function<void()> {
+        const auto progress = [this, &token](double done) {
+            chanceBackground_.tell(token, [this, done] {
                 chanceDone_ = done;
                 isStale_ = true;
                 viewport()->update();
-            },
-            Qt::QueuedConnection);
-    };
-    chanceBackground_.start([this, part = document_.part(), plan = document_.plan(), figures = document_.figures(),
-                             progress](const std::stop_token& token) -> std::function<void()> {
+            });
+        };
         auto result = std::make_shared<std::optional<ChanceFigure>>(workOutChance(part, plan, figures, token, progress));
         return [this, result] { chance_ = *result; };
     });

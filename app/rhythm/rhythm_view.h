@@ -2,8 +2,8 @@
 
 #include "rhythm/lanes.h"
 #include "rhythm/rhythm_pictures.h"
-#include "shell/background.h"
-#include "shell/document.h"
+#include "document/background.h"
+#include "document/document.h"
 
 #include <QAbstractScrollArea>
 
@@ -82,6 +82,7 @@ private:
     };
 
     void make();
+    void forget();
     void layOut();
     void takeFigures();
     void workAside();

@@ -2,7 +2,7 @@
 
 #include "paint/theme.h"
 #include "seek/seek_question.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <QWidget>
 

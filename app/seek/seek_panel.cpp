@@ -2,7 +2,7 @@
 
 #include "paint/controls.h"
 #include "paint/text.h"
-#include "plan/takes.h"
+#include "plan/take_edits.h"
 #include "seek/found_list.h"
 #include "seek/found_plot.h"
 #include "seek/refusal_view.h"
@@ -118,6 +118,15 @@ SeekPanel::SeekPanel(Document& document, QWidget* parent) : QWidget(parent), doc
     connect(new_, &QPushButton::clicked, this, [this] { take(true); });
     connect(close_, &QPushButton::clicked, this, &SeekPanel::end);
     connect(&document_, &Document::changed, this, &SeekPanel::takeDocument);
+    connect(&document_, &Document::replaced, this, [this] {
+        background_.stop();
+        unfolding_.stop();
+        under_.reset();
+        showEntries({}); // they are of another plan
+    });
+    for (Background* work : {&background_, &unfolding_}) {
+        connect(work, &Background::failed, &document_, &Document::troubleBeside);
+    }
     setTheme(theme_);
 }
 
@@ -187,14 +196,9 @@ void SeekPanel::takeDocument() {
     if (!isOpen_ || !document_.isOpen() || document_.isPreviewing()) {
         return;
     }
-    if (under_ && under_->part.id != document_.part().id) {
-        under_.reset();
-        showEntries({}); // they are of another part
-    }
     asked_->follow();
     list_->setNow(document_.figures());
-    const bool isSame = under_ && under_->plan == document_.plan() && under_->question == asked_->question() &&
-                        under_->part.id == document_.part().id;
+    const bool isSame = under_ && under_->plan == document_.plan() && under_->question == asked_->question();
     if (!isSame) {
         search();
     }
@@ -361,7 +365,7 @@ void SeekPanel::take(bool isNew) {
     if (!isNew) {
         end();
     }
-    document_.edit(what, [&](Plan& plan) { plan = withFound(plan, taken, name); });
+    document_.edit(what, [&](Plan& plan) { return takeFound(plan, taken, name); });
     if (isNew) {
         said_ = tr("Take %1 is added; Ctrl+T compares them.").arg(text(name));
         sayState();

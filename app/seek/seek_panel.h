@@ -3,8 +3,8 @@
 #include "paint/theme.h"
 #include "seek/asked_column.h"
 #include "seek/seek_work.h"
-#include "shell/background.h"
-#include "shell/document.h"
+#include "document/background.h"
+#include "document/document.h"
 
 #include <QWidget>
 

@@ -180,14 +180,33 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
             sayView();
         }
     });
-    connect(&document_, &Document::changed, this, &MainWindow::refresh);
-    connect(&document_, &Document::changedOnDisk, this, [this] {
-        notice_->tell(tr("%1 was changed by another program.").arg(QFileInfo(document_.path()).fileName()),
-                      {{tr("Take it"), [this] { showFaults(document_.reload()); }}, {tr("Keep mine"), [] {}}});
-    });
+    connectDocument();
     setTheme(desktopTheme());
     if (!path.isEmpty()) {
         showOpened(path, opened);
+    }
+}
+
+void MainWindow::connectDocument() {
+    connect(&document_, &Document::changed, this, &MainWindow::refresh);
+    connect(&document_, &Document::changedOnDisk, this, &MainWindow::tellChangedOnDisk);
+    connect(&document_, &Document::troubled, this, [this](const QString& what) { notice_->tell("trouble", what); });
+    connect(&document_, &Document::replaced, this, [this] {
+        for (const char* topic : {"disk", "left", "faults"}) {
+            notice_->withdraw(topic); // they are about what was open
+        }
+    });
+}
+
+void MainWindow::tellChangedOnDisk() {
+    notice_->tell("disk", tr("%1 was changed by another program.").arg(QFileInfo(document_.path()).fileName()),
+                  {{tr("Take it"), [this] { showFaults(document_.reload()); }}, {tr("Keep mine"), [] {}}});
+}
+
+void MainWindow::setRecoveryFolder(const QString& folder) {
+    document_.setRecoveryFolder(folder);
+    if (!document_.isOpen()) {
+        offerRecovery();
     }
 }
 
@@ -243,6 +262,7 @@ void MainWindow::showFaults(const Diagnostics& diagnostics) {
     QTimer::singleShot(0, this, &MainWindow::fitFaults); // when the widths are known
     const QString file = QFileInfo(text(diagnostics.front().place.file)).fileName();
     notice_->tell(
+        "faults",
         (diagnostics.size() == 1 ? tr("%1 has a fault.").arg(file) : tr("%1 has %2 faults.").arg(file).arg(diagnostics.size())) +
             (document_.isOpen() ? tr(" What was open stays.") : QString()),
         {{tr("Close the list"), [this] { faults_->hide(); }}});
@@ -262,12 +282,22 @@ void MainWindow::resizeEvent(QResizeEvent* event) {
     fitFaults();
 }
 
+/// Each that was left is asked about for itself; until somebody answers, it stays.
 void MainWindow::offerRecovery() {
-    if (document_.hasAutosave()) {
-        const QDateTime when = QFileInfo(document_.autosavePath()).lastModified();
-        notice_->tell(tr("There are changes of %1 that were never saved.").arg(when.toString("yyyy-MM-dd hh:mm")),
-                      {{tr("Take them"), [this] { showFaults(document_.recover()); }},
-                       {tr("Forget them"), [this] { document_.forgetAutosave(); }}});
+    for (const Recovery::Left& left : document_.left()) {
+        const QString when = left.when.toString("yyyy-MM-dd hh:mm");
+        notice_->tell("left/" + left.path,
+                      document_.isOpen() ? tr("There are changes of %1 that were never saved.").arg(when)
+                                         : tr("There is a plan of %1 that was never saved.").arg(when),
+                      {{tr("Take them"),
+                        [this, path = left.path] {
+                            const bool wasOpen = document_.isOpen();
+                            showFaults(document_.recover(path));
+                            if (!wasOpen && document_.isOpen()) {
+                                showView("board");
+                            }
+                        }},
+                       {tr("Forget them"), [path = left.path] { Recovery::forget(path); }}});
     }
 }
 
@@ -459,27 +489,33 @@ void MainWindow::chooseAndOpen() {
 }
 
 bool MainWindow::save() {
-    if (document_.path().isEmpty()) {
-        return saveAs();
-    }
-    const QString trouble = document_.save(document_.path());
-    if (!trouble.isEmpty()) {
-        QMessageBox::warning(this, tr("Save"),
-                             trouble + tr("\nNothing is lost: the plan stays open. Save it elsewhere with Ctrl+Shift+S."));
-    }
-    return trouble.isEmpty();
+    return document_.path().isEmpty() ? saveAs() : saveTo(document_.path(), false);
 }
 
 bool MainWindow::saveAs() {
     const QString path = QFileDialog::getSaveFileName(this, tr("Save as"), document_.path(), tr("Plans (*.plan.toml)"));
-    if (path.isEmpty()) {
-        return false;
+    return !path.isEmpty() && saveTo(path, true); // the dialog asked already
+}
+
+bool MainWindow::saveTo(const QString& path, bool overwrites) {
+    const Saved saved = document_.save(path, overwrites);
+    switch (saved.how) {
+    case Saved::How::done: notice_->withdraw("disk"); break;
+    case Saved::How::refused:
+        notice_->tell("saving",
+                      saved.why + tr("\nNothing is lost: the plan stays open. Save it elsewhere with Ctrl+Shift+S, or try again."));
+        break;
+    case Saved::How::changedOnDisk:
+        notice_->tell("disk", saved.why + tr(" It was not saved over."),
+                      {{tr("Take that file"), [this] { showFaults(document_.reload()); }},
+                       {tr("Save over it"), [this, path] { saveTo(path, true); }},
+                       {tr("Save elsewhere"), [this] { saveAs(); }}});
+        break;
     }
-    const QString trouble = document_.save(path);
-    if (!trouble.isEmpty()) {
-        QMessageBox::warning(this, tr("Save as"), trouble);
+    if (saved.isDone()) {
+        notice_->withdraw("saving");
     }
-    return trouble.isEmpty();
+    return saved.isDone();
 }
 
 bool MainWindow::mayLeave() {
@@ -490,7 +526,7 @@ bool MainWindow::mayLeave() {
                                               tr("%1 has changes that are not saved.").arg(text(document_.plan().name)),
                                               QMessageBox::Save | QMessageBox::Discard | QMessageBox::Cancel, QMessageBox::Save);
     if (answer == QMessageBox::Discard) {
-        document_.forgetAutosave();
+        document_.giveUp();
     }
     return answer == QMessageBox::Discard || (answer == QMessageBox::Save && save());
 }
@@ -500,7 +536,6 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         event->ignore();
         return;
     }
-    document_.forgetAutosave(); // saved, or meant to be given up
     event->accept();
 }
 

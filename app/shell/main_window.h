@@ -1,7 +1,7 @@
 #pragma once
 
 #include "paint/theme.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <QMainWindow>
 
@@ -81,6 +81,8 @@ public:
     PartEditor* partEditor() const { return partEditor_; }
     /// Where the plans are that ship with the program; the shelf shows them below their parts.
     void setExamples(const QString& folder) { examples_ = folder; }
+    /// Where plans without a file are written aside; offers what is left there of plans that were never saved.
+    void setRecoveryFolder(const QString& folder);
     /// The plans that were open last, the newest first.
     static QStringList recentPlans();
 
@@ -106,6 +108,9 @@ private:
     void offerRecovery();
     bool save();
     bool saveAs();
+    bool saveTo(const QString& path, bool overwrites);
+    void tellChangedOnDisk();
+    void connectDocument();
     /// Asks about unsaved changes; false if the user wants to stay.
     bool mayLeave();
     template <class A>

@@ -4,6 +4,7 @@
 #include "clocks/clocks_view.h"
 #include "desk/desk_view.h"
 #include "part_editor/part_editor.h"
+#include "plan/take_edits.h"
 #include "promises/promises_column.h"
 #include "rhythm/rhythm_view.h"
 #include "shell/command_palette.h"
@@ -146,7 +147,7 @@ void MainWindow::addClockCommands() {
         const auto active =
             std::find_if(takes.begin(), takes.end(), [&](const Take& each) { return each.name == document_.plan().active; });
         const std::string next = active + 1 == takes.end() ? takes.front().name : (active + 1)->name;
-        document_.edit(tr("take %1 active").arg(text(next)), [next](Plan& plan) { plan.active = next; });
+        document_.edit(tr("take %1 active").arg(text(next)), [next](Plan& plan) { return activateTake(plan, next); });
     });
     addCommand(tr("Copy the clocks as a picture"), QKeySequence("Ctrl+Shift+C"),
                [this] { QApplication::clipboard()->setPixmap(clocks_->picture()); });
@@ -194,7 +195,7 @@ void MainWindow::editPart(const QString& path) {
         partEditor_->begin();
     } else if (const QString trouble = partEditor_->openFile(path, origin); !trouble.isEmpty()) {
         partEditor_->close();
-        notice_->tell(trouble, {});
+        notice_->tell("part", trouble);
         return;
     }
     partEditor_->show();
@@ -211,7 +212,7 @@ void MainWindow::takeSavedPart(const QString& path) {
         const Diagnostics faults = document_.takePart(std::move(*file.part));
         if (!faults.empty()) {
             showFaults(faults);
-            notice_->tell(tr("The plan does not stand on the part as it was saved; it stays on the part as it was opened."),
+            notice_->tell("part", tr("The plan does not stand on the part as it was saved; it stays on the part as it was opened."),
                           {{tr("Close the list"), [this] { showFaults({}); }}});
         }
     }

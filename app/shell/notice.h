@@ -11,7 +11,8 @@ class QLabel;
 
 namespace wisetick::app {
 
-/// A line above the view that tells of something and offers what to do about it; it goes when one of these is chosen.
+/// A line above the view that tells of something and offers what to do about it; it goes when one of these is chosen. What is told
+/// meanwhile waits until then: nothing that was asked goes without an answer.
 class Notice : public QWidget {
     Q_OBJECT
 
@@ -22,13 +23,26 @@ public:
         QString name;
         std::function<void()> run;
     };
-    void tell(const QString& what, const QList<Choice>& choices);
+    /// `topic` names what it is about: what is told of one topic takes the place of what was told of it before.
+    void tell(const QString& topic, const QString& what, const QList<Choice>& choices = {});
+    /// Takes back what was told of a topic.
+    void withdraw(const QString& topic);
     QString text() const;
+    /// How many wait behind what is shown.
+    qsizetype waiting() const { return std::max<qsizetype>(told_.size() - 1, 0); }
 
 private:
+    struct Told {
+        QString topic;
+        QString what;
+        QList<Choice> choices;
+    };
+    void showFirst();
+
     QLabel* label_;
     QHBoxLayout* row_;
     QList<QWidget*> buttons_;
+    QList<Told> told_; ///< the first is shown
 };
 
 } // namespace wisetick::app

@@ -1,7 +1,7 @@
 #pragma once
 
 #include "paint/controls.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <QWidget>
 

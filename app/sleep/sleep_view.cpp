@@ -3,6 +3,7 @@
 #include "desk/picture_text.h"
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "plan/take_edits.h"
 
 #include <QKeyEvent>
 #include <QMouseEvent>
@@ -211,13 +212,7 @@ void SleepView::restHere() {
     }
     const Mode& mode = document_.part().modes[mode_];
     const std::string rests = mode.runs ? std::string() : mode.id;
-    document_.edit(mode.runs ? tr("does not rest") : tr("rests in %1").arg(text(mode.id)), [&](Plan& plan) {
-        for (Take& take : plan.takes) {
-            if (take.name == plan.active) {
-                take.restsIn = rests;
-            }
-        }
-    });
+    document_.edit(mode.runs ? tr("does not rest") : tr("rests in %1").arg(text(mode.id)), [&](Plan& plan) { return restIn(plan, plan.active, rests); });
 }
 
 void SleepView::changeOption() {
@@ -238,18 +233,9 @@ void SleepView::changeOption() {
             }
         }
         const std::string value = each.values[next].id;
-        document_.edit(tr("%1 of %2 %3").arg(text(option), text(mode.id), text(value)), [&](Plan& plan) {
-            for (Take& take : plan.takes) {
-                if (take.name != plan.active) {
-                    continue;
-                }
-                std::erase_if(take.modes,
-                              [&](const ModeChoice& choice) { return choice.mode == mode.id && choice.option == option; });
-                if (next != each.reset) {
-                    take.modes.push_back({mode.id, option, value});
-                }
-            }
-        });
+        const std::string chosen = next == each.reset ? std::string() : value;
+        document_.edit(tr("%1 of %2 %3").arg(text(option), text(mode.id), text(value)),
+                       [&](Plan& plan) { return setModeOption(plan, plan.active, mode.id, option, chosen); });
     }
 }
 

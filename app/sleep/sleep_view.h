@@ -1,6 +1,6 @@
 #pragma once
 
-#include "shell/document.h"
+#include "document/document.h"
 #include "sleep/mode_matrix.h"
 #include "sleep/sleep_pictures.h"
 

@@ -1,7 +1,7 @@
 #include "takes/takes_window.h"
 
 #include "paint/text.h"
-#include "plan/takes.h"
+#include "plan/take_edits.h"
 
 #include <QHBoxLayout>
 #include <QKeyEvent>
@@ -203,18 +203,11 @@ void TakesWindow::refresh() {
     table_->show(takes, compareTakes(document_.part(), document_.plan(), takes));
 }
 
-void TakesWindow::edit(const QString& what, const std::function<std::string(Plan&)>& change, const std::string& selectAfter) {
-    std::string why;
-    document_.edit(what, [&](Plan& plan) {
-        Plan changed = plan;
-        why = change(changed);
-        if (why.empty()) {
-            plan = std::move(changed);
-        }
-    });
-    trouble_->setText(text(why));
-    trouble_->setVisible(!why.empty());
-    for (int row = 0; row < list_->count() && why.empty(); ++row) {
+void TakesWindow::edit(const QString& what, const PlanEdit& change, const std::string& selectAfter) {
+    const QString why = document_.edit(what, change);
+    trouble_->setText(why);
+    trouble_->setVisible(!why.isEmpty());
+    for (int row = 0; row < list_->count() && why.isEmpty(); ++row) {
         if (list_->item(row)->data(Qt::UserRole).toString() == text(selectAfter)) {
             list_->setCurrentRow(row);
         }
@@ -225,11 +218,7 @@ void TakesWindow::activate() {
     const std::string name = selected();
     edit(
         tr("take %1 active").arg(text(name)),
-        [name](Plan& plan) {
-            plan.active = name;
-            return std::string();
-        },
-        name);
+        [name](Plan& plan) { return activateTake(plan, name); }, name);
 }
 
 void TakesWindow::copy() {
@@ -256,11 +245,7 @@ void TakesWindow::move(int by) {
     const std::string name = selected();
     edit(
         tr("take %1 moved").arg(text(name)),
-        [=](Plan& plan) {
-            moveTake(plan, name, by);
-            return std::string();
-        },
-        name);
+        [=](Plan& plan) { return moveTake(plan, name, by); }, name);
 }
 
 bool TakesWindow::eventFilter(QObject* watched, QEvent* event) {

@@ -2,7 +2,7 @@
 
 #include "evaluate/compare.h"
 #include "paint/controls.h"
-#include "shell/document.h"
+#include "document/document.h"
 
 #include <QAbstractScrollArea>
 #include <QDialog>
@@ -56,7 +56,7 @@ private:
     void refresh();
     std::string selected() const;
     /// Makes the edit and selects the take, or says why not.
-    void edit(const QString& what, const std::function<std::string(Plan&)>& change, const std::string& selectAfter);
+    void edit(const QString& what, const PlanEdit& change, const std::string& selectAfter);
     void activate();
     void copy();
     void rename();

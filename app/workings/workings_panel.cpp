@@ -45,6 +45,11 @@ WorkingsPanel::WorkingsPanel(Document& document, QWidget* parent) : QTextBrowser
     setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     connect(this, &QTextBrowser::anchorClicked, this, &WorkingsPanel::follow);
     connect(&document_, &Document::changed, this, &WorkingsPanel::startOver);
+    connect(&document_, &Document::replaced, this, [this] {
+        finding_.stop();
+        target_.clear(); // it named something of another plan
+    });
+    connect(&finding_, &Background::failed, &document_, &Document::troubleBeside);
     still_ = new QTimer(this);
     still_->setSingleShot(true);
     still_->setInterval(80);
@@ -101,7 +106,7 @@ void WorkingsPanel::follow(const QUrl& link) {
     const QString path = link.toString();
     if (path.startsWith("try/")) {
         const WayOut way = ways_[static_cast<std::size_t>(path.mid(4).toInt())];
-        document_.edit(text(way.say), [way](Plan& plan) { takeWayOut(plan, plan.active, way); });
+        document_.edit(text(way.say), [way](Plan& plan) { return takeWayOut(plan, plan.active, way); });
     } else if (path == "seek/promise") {
         emit seekWanted(target_.section('/', 1));
     } else if (path.startsWith("copy/")) {

@@ -2,8 +2,8 @@
 
 #include "evaluate/ways_out.h"
 #include "paint/theme.h"
-#include "shell/background.h"
-#include "shell/document.h"
+#include "document/background.h"
+#include "document/document.h"
 
 #include <QTextBrowser>
 

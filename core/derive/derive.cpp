@@ -149,11 +149,11 @@ void addBoardFindings(Figures& figures) {
 void addFieldFindings(Figures& figures) {
     const auto check = [&](const std::vector<FieldValue>& values, const std::string& path) {
         for (const FieldValue& value : values) {
-            if (Rational::Integer(value.held) > value.field.most()) {
+            if (Rational(value.held) > value.field.most()) {
                 figures.findings.push_back({Severity::error,
                                             {{}, 0, 0, path},
                                             value.control + " = " + value.setting + " does not fit " + fieldText(value.field),
-                                            "at most " + value.field.most().str(),
+                                            "at most " + value.field.most().toString(),
                                             {}});
             }
         }

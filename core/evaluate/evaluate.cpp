@@ -10,9 +10,9 @@ namespace wisetick {
 
 namespace {
 
-RhythmFigure playNamed(const Part& part, const Plan& plan, const Figures& figures, Diagnostics& findings) {
+RhythmFigure playNamed(const Part& part, const Plan& plan, const Figures& figures, Diagnostics& findings, const GoOn& goOn) {
     try {
-        return play(part, plan, figures.take, derivedTakes(part, plan, figures), findings);
+        return play(part, plan, figures.take, derivedTakes(part, plan, figures), findings, goOn);
     } catch (const RationalOverflow&) {
         RhythmFigure rhythm;
         rhythm.unknown = "unknown: the average current needs more than 256 bits";
@@ -61,10 +61,10 @@ std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, 
     return derived;
 }
 
-Figures evaluate(const Part& part, const Plan& plan, const std::string& take) {
+Figures evaluate(const Part& part, const Plan& plan, const std::string& take, const GoOn& goOn) {
     Figures figures = derive(part, plan, take);
     Diagnostics findings;
-    RhythmFigure rhythm = playNamed(part, plan, figures, findings);
+    RhythmFigure rhythm = playNamed(part, plan, figures, findings, goOn);
     if (rhythm.longestRest && hasWatchdog(plan)) {
         figures = derive(part, plan, take, rhythm.longestRest);
     }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/go_on.h"
 #include "derive/derive.h"
 
 #include <map>
@@ -8,8 +9,8 @@ namespace wisetick {
 
 /// derive and play together: everything that follows from part, plan and take, with the promises on averages and
 /// lives judged, and watchdogs judged against the rests that were played. Throws std::invalid_argument if the plan
-/// has no take of that name.
-Figures evaluate(const Part& part, const Plan& plan, const std::string& take);
+/// has no take of that name, and Stopped where `goOn` says no.
+Figures evaluate(const Part& part, const Plan& plan, const std::string& take, const GoOn& goOn = {});
 
 /// The figures of the take, and of every other take that a job runs in, by name: what play needs.
 std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, const Figures& figures);

@@ -2,6 +2,8 @@
 
 #include "derive/demand.h"
 #include "derive/derive.h"
+#include "plan/promise_edits.h"
+#include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -254,12 +256,11 @@ std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const s
     return Finder(part, plan, take, stand, goOn).findAmongInputs(most);
 }
 
-void takeWayOut(Plan& plan, const std::string& take, const WayOut& way) {
+std::string takeWayOut(Plan& plan, const std::string& take, const WayOut& way) {
     if (way.promise) {
-        plan.promises.at(way.promise->first) = {printPromiseLine(way.promise->second), way.promise->second};
-        return;
+        return replacePromise(plan, way.promise->first, {printPromiseLine(way.promise->second), way.promise->second});
     }
-    choiceOf(plan, take, way.choice.id) = way.choice;
+    return setChoice(plan, take, way.choice);
 }
 
 } // namespace wisetick

@@ -1,9 +1,8 @@
 #pragma once
 
+#include "base/go_on.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
-
-#include <functional>
 
 namespace wisetick {
 
@@ -18,9 +17,8 @@ struct WayOut {
     std::optional<std::pair<std::size_t, PromiseLine>> promise = {};
 };
 
-/// Asked before each derivation; where it says no, nothing more is tried.
-using GoOn = std::function<bool()>;
-
+/// All of them ask `goOn` before each derivation; where it says no, nothing more is tried.
+///
 /// Single changes of unlocked controls on the way to a promise's clock (its mux, the muxes, dividers and multipliers above
 /// it) that leave the promise in a better state than it is in. Best first: state, fewest broken by it, least
 /// worst-case error; at most `most`. What a timer can't reach can also be repeated, or counted by two timers. Every change is
@@ -39,7 +37,7 @@ std::vector<WayOut> waysOutOfLimit(const Part& part, const Plan& plan, const std
 std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const std::string& take, std::size_t mode,
                                      std::size_t most = 4, const GoOn& goOn = {});
 
-/// The plan with the way taken: a plain edit of the take's choices.
-void takeWayOut(Plan& plan, const std::string& take, const WayOut& way);
+/// An edit: the way taken. An empty text, or why it can't be done.
+std::string takeWayOut(Plan& plan, const std::string& take, const WayOut& way);
 
 } // namespace wisetick

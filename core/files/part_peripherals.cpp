@@ -340,7 +340,7 @@ private:
                 step.verbs = inner.texts("verbs");
                 inner.finish();
                 if (step.field && step.code > step.field->most()) {
-                    inner.error("code", "code " + std::to_string(step.code), "at most " + step.field->most().str());
+                    inner.error("code", "code " + std::to_string(step.code), "at most " + step.field->most().toString());
                 }
             } else {
                 reader.error("bring_up", "a step that is neither text nor table", "a control such as 'gate', or { say = … }");

@@ -1,8 +1,8 @@
 #include "files/plan_reader.h"
 
-#include "base/nearest_name.h"
 #include "files/plan_battery.h"
 #include "files/toml_reader.h"
+#include "plan/plan_check.h"
 #include "plan/setting_names.h"
 #include "quantity/quantity_print.h"
 
@@ -33,39 +33,11 @@ public:
         readTakes();
         readJobs();
         root_.finish();
-        checkNames();
+        checkWhole();
         return std::move(plan_);
     }
 
 private:
-    static std::vector<std::string> crystalIds(const Part& part) {
-        std::vector<std::string> ids;
-        for (const Source& source : part.sources) {
-            if (source.kind != SourceKind::rc) {
-                ids.push_back(source.id);
-            }
-        }
-        return ids;
-    }
-
-    static std::vector<std::string> rcIds(const Part& part) {
-        std::vector<std::string> ids;
-        for (const Source& source : part.sources) {
-            if (source.kind == SourceKind::rc) {
-                ids.push_back(source.id);
-            }
-        }
-        return ids;
-    }
-
-    /// Reports a name that the part (or the plan) does not have.
-    static void checkName(const TableReader& reader, const Place& place, const std::string& noun, const std::string& name,
-                          const std::vector<std::string>& known) {
-        if (std::find(known.begin(), known.end(), name) == known.end()) {
-            reader.reporter().error(place, "no " + noun + " '" + name + "'", listNames(known), didYouMean(name, known));
-        }
-    }
-
     std::optional<Bounds> readSpan(TableReader& outer, const std::string& key, Unit unit) {
         const toml::table* table = outer.table(key);
         if (table == nullptr) {
@@ -80,11 +52,7 @@ private:
         if (!nominal) {
             return std::nullopt;
         }
-        const Bounds bounds{low.value_or(*nominal), *nominal, high.value_or(*nominal)};
-        if (bounds.min > bounds.nominal || bounds.nominal > bounds.max) {
-            outer.error(key, "a range out of order", "min, nominal, max rising");
-        }
-        return bounds;
+        return Bounds{low.value_or(*nominal), *nominal, high.value_or(*nominal)};
     }
 
     void readBoard(TableReader& reader) {
@@ -110,9 +78,6 @@ private:
         }
         readWords(reader, "options", board.options);
         readWords(reader, "signals", board.wiring);
-        if (part_ != nullptr) {
-            checkBoardWords(reader, board);
-        }
         if (const toml::table* battery = reader.table("battery")) {
             TableReader inner(*battery, reporter_, "board.battery");
             plan_.board.battery = readBattery(inner);
@@ -137,33 +102,12 @@ private:
         }
     }
 
-    void checkBoardWords(TableReader& board, const Board& read) {
-        for (const auto& [id, value] : read.options) {
-            const TableReader reader(*board.raw()["options"].as_table(), reporter_, board.pathOf("options"));
-            checkName(reader, reader.place(id), "option word", id, idsOf(part_->options));
-            for (const OptionWord& option : part_->options) {
-                if (option.id == id) {
-                    checkName(reader, reader.place(id), "value of '" + id + "'", value, idsOf(option.values));
-                }
-            }
-        }
-        for (const auto& [name, pin] : read.wiring) {
-            if (!part_->pins.empty()) {
-                const TableReader reader(*board.raw()["signals"].as_table(), reporter_, board.pathOf("signals"));
-                checkName(reader, reader.place(name), "pin", pin, part_->pins);
-            }
-        }
-    }
-
     void readFitted(TableReader& outer, const std::string& source) {
         const toml::table* table = outer.table(source);
         if (table == nullptr) {
             return;
         }
         TableReader reader(*table, reporter_, outer.pathOf(source));
-        if (part_ != nullptr) {
-            checkName(reader, reader.place(), "crystal or clock input", source, crystalIds(*part_));
-        }
         Fitted fitted;
         fitted.source = source;
         fitted.rate = reader.quantity("rate", Unit::hertz, Need::required).value_or(Rational(1));
@@ -183,9 +127,6 @@ private:
                     readNodeQuantity(*tolerance, reporter_, reader.at("tolerance"), Unit::ratio, Sign::notNegative)) {
                 fitted.tolerance = ToleranceBudget{*all, 0, 0, 0};
             }
-        }
-        if (fitted.tolerance && fitted.tolerance->total() >= 1) {
-            reader.error("tolerance", "a tolerance of 100 % or more", "less");
         }
         fitted.load = reader.quantity("load", Unit::farad);
         fitted.esr = reader.quantity("esr", Unit::ohm);
@@ -211,16 +152,10 @@ private:
             return;
         }
         TableReader reader(*table, reporter_, outer.pathOf(source));
-        if (part_ != nullptr) {
-            checkName(reader, reader.place(), "rc source", source, rcIds(*part_));
-        }
         Measured measured;
         measured.source = source;
         measured.rate = reader.quantity("rate", Unit::hertz, Need::required).value_or(Rational(1));
         measured.tolerance = reader.quantity("tolerance", Unit::ratio, Need::optional, Sign::notNegative);
-        if (measured.tolerance && *measured.tolerance >= 1) {
-            reader.error("tolerance", "a tolerance of 100 % or more", "less");
-        }
         reader.text("note");
         reader.finish();
         plan_.board.measured.push_back(std::move(measured));
@@ -236,7 +171,6 @@ private:
                 const auto line = readPromiseLine(*text, part_);
                 if (line) {
                     plan_.promises.push_back({*text, *line});
-                    promisePlaces_.push_back(reader.place("say"));
                 } else {
                     reporter_.errorInText(*say, reader.at("say"), line.error());
                 }
@@ -252,16 +186,10 @@ private:
             TableReader reader(*table, reporter_, "take." + name);
             Take take;
             take.name = reader.text("name", Need::required).value_or("?");
-            if (findTake(plan_, take.name) != nullptr) {
-                reader.error("name", "the take '" + take.name + "' again", "a name of its own");
-            }
             take.tier = reader.text("tier").value_or("");
             take.restsIn = reader.text("rests_in").value_or("");
             take.locks = reader.texts("locks");
             reader.text("note");
-            if (part_ != nullptr) {
-                checkTake(reader, take);
-            }
             if (const toml::table* choices = reader.table("choices")) {
                 TableReader inner(*choices, reporter_, reader.pathOf("choices"));
                 for (const std::string& id : inner.keys()) {
@@ -279,12 +207,8 @@ private:
             reader.finish();
             plan_.takes.push_back(std::move(take));
         }
-        if (plan_.takes.empty()) {
-            reporter_.error(root_.place(), "no take", "at least one [[take]] with a name");
-        } else if (plan_.active.empty()) {
+        if (plan_.active.empty() && !plan_.takes.empty()) {
             plan_.active = plan_.takes.front().name;
-        } else if (findTake(plan_, plan_.active) == nullptr) {
-            checkName(root_, root_.place("active"), "take", plan_.active, takeNames());
         }
     }
 
@@ -294,62 +218,14 @@ private:
             if (table == nullptr) {
                 continue;
             }
-            const auto mode = part_ == nullptr ? std::nullopt : part_->findMode(id);
-            if (part_ != nullptr && !mode) {
-                checkName(reader, reader.place(id), "mode", id, idsOf(part_->modes));
-            }
             TableReader inner(*table, reporter_, reader.pathOf(id));
             for (const std::string& option : inner.keys()) {
                 const std::string value = inner.text(option).value_or("");
-                if (mode) {
-                    const auto& options = part_->modes[*mode].options;
-                    checkName(inner, inner.place(option), "option of " + id, option, idsOf(options));
-                    for (const ModeOption& each : options) {
-                        if (each.id == option) {
-                            checkName(inner, inner.place(option), "value of '" + option + "'", value, idsOf(each.values));
-                        }
-                    }
-                }
                 take.modes.push_back({id, option, value});
             }
             inner.finish();
         }
         reader.finish();
-    }
-
-    std::vector<std::string> takeNames() const {
-        std::vector<std::string> names;
-        for (const Take& take : plan_.takes) {
-            names.push_back(take.name);
-        }
-        return names;
-    }
-
-    void checkTake(const TableReader& reader, const Take& take) const {
-        if (!take.tier.empty()) {
-            checkName(reader, reader.place("tier"), "tier", take.tier, idsOf(part_->tiers));
-        }
-        if (!take.restsIn.empty()) {
-            checkName(reader, reader.place("rests_in"), "mode", take.restsIn, idsOf(part_->modes));
-        }
-        for (const std::string& lock : take.locks) {
-            const std::size_t dot = lock.find('.');
-            const std::string control = dot == std::string::npos ? "" : lock.substr(dot + 1);
-            std::vector<std::string> known = choosableIds();
-            known.emplace_back("tier");
-            checkName(reader, reader.place("locks"), "line or control", lock.substr(0, dot), known);
-            if (!control.empty()) {
-                checkName(reader, reader.place("locks"), "control", control, {"from", "divide", "multiply", "on"});
-            }
-        }
-    }
-
-    std::vector<std::string> choosableIds() const {
-        std::vector<std::string> ids = nodeIds(*part_);
-        for (const Peripheral& peripheral : part_->peripherals) {
-            ids.push_back(peripheral.id);
-        }
-        return ids;
     }
 
     void readChoice(TableReader& outer, const std::string& id, Take& take) {
@@ -367,39 +243,16 @@ private:
         choice.on = reader.flag("on");
         reader.text("note");
         reader.finish();
-        if (part_ != nullptr) {
-            checkName(reader, reader.place(), "line, source or peripheral", id, choosableIds());
-            checkControls(reader, choice);
-        }
         take.choices.push_back(std::move(choice));
     }
 
-    void checkControls(TableReader& reader, const Choice& choice) const {
-        if (choice.from) {
-            checkName(reader, reader.place("from"), "source or line", *choice.from, nodeIds(*part_));
-        }
-        const auto node = part_->findNode(choice.id);
-        const bool isLine = node && !part_->isSource(*node);
-        if (choice.divide && (!isLine || part_->lineAt(*node).divide.empty())) {
-            reader.error("divide", "'divide' for '" + choice.id + "', which has no divider", "a line with a divider");
-        }
-        if (choice.rate && (!node || isLine || part_->sources[*node].rates.size() < 2)) {
-            reader.error("rate", "'rate' for '" + choice.id + "', which has no choice of rates", "a source with 'rates'");
-        }
-        if (choice.multiply && (!isLine || part_->lineAt(*node).multiply.empty())) {
-            reader.error("multiply", "'multiply' for '" + choice.id + "', which has no multiplier", "a line with a multiplier");
-        }
-    }
-
     void readPinned(TableReader& pinned, Take& take) {
-        std::vector<std::string> names = promiseNames(plan_);
         for (const std::string& promise : pinned.keys()) {
             const toml::table* table = pinned.table(promise);
             if (table == nullptr) {
                 continue;
             }
             TableReader reader(*table, reporter_, pinned.pathOf(promise));
-            checkName(reader, reader.place(), "promise", promise, names);
             PinnedWay way{promise, {}};
             for (const std::string& name : settingNames()) {
                 const toml::node* node = reader.node(name);
@@ -430,40 +283,6 @@ private:
         job.isRandom = about.has_value();
         job.every = job.after.empty() ? every.value_or(about.value_or(Rational(1))) : Rational(0);
         job.jitter = reader.quantity("jitter", Unit::second, Need::optional, Sign::notNegative).value_or(Rational(0));
-        if (!job.jitter.isZero() && !reader.has("every")) {
-            reader.error("jitter", "a jitter without a period", "it with 'every'");
-        } else if (job.jitter > job.every) {
-            reader.error("jitter", "a jitter of more than the period", "at most " + printQuantity(job.every, Unit::second));
-        }
-    }
-
-    /// Every job that follows another one follows one that comes by itself, in the end.
-    void checkFollowers() {
-        std::vector<std::string> names;
-        for (const Job& job : plan_.jobs) {
-            names.push_back(job.name);
-        }
-        const auto jobs = root_.tables("job");
-        for (std::size_t i = 0; i < plan_.jobs.size(); ++i) {
-            if (plan_.jobs[i].after.empty()) {
-                continue;
-            }
-            TableReader reader(*jobs[i], reporter_, "job." + plan_.jobs[i].name);
-            std::size_t steps = 0;
-            std::string at = plan_.jobs[i].name;
-            while (!at.empty() && steps <= plan_.jobs.size()) {
-                const auto found = std::find(names.begin(), names.end(), at);
-                if (found == names.end()) {
-                    checkName(reader, reader.place("after"), "job", at, names);
-                    break;
-                }
-                at = plan_.jobs[static_cast<std::size_t>(found - names.begin())].after;
-                ++steps;
-            }
-            if (steps > plan_.jobs.size()) {
-                reader.error("after", "jobs that follow each other in a ring", "one that comes by itself");
-            }
-        }
     }
 
     void readJobs() {
@@ -472,51 +291,29 @@ private:
             TableReader reader(*table, reporter_, "job." + name);
             Job job;
             job.name = reader.text("name", Need::required).value_or("?");
-            const auto sameName = [&](const Job& other) { return other.name == job.name; };
-            if (std::any_of(plan_.jobs.begin(), plan_.jobs.end(), sameName)) {
-                reader.error("name", "the job '" + job.name + "' again", "a name of its own");
-            }
             readPace(reader, job);
             job.phase = reader.quantity("phase", Unit::second, Need::optional, Sign::notNegative).value_or(Rational(0));
-            job.lasts = reader.quantity("lasts", Unit::second);
-            job.cycles = reader.factor("cycles");
-            if (reader.has("lasts") == reader.has("cycles")) {
-                reporter_.error(reader.place(),
-                                reader.has("lasts") ? "both 'lasts' and 'cycles'" : "neither 'lasts' nor 'cycles'",
-                                "one of them: how long the job takes, in time or in core cycles");
-            }
+            const auto saidOrOne = [&](const char* key, const std::optional<Rational>& value) { // a faulty one is there too
+                return reader.has(key) ? std::optional(value.value_or(Rational(1))) : std::nullopt;
+            };
+            job.lasts = saidOrOne("lasts", reader.quantity("lasts", Unit::second));
+            job.cycles = saidOrOne("cycles", reader.factor("cycles"));
             job.take = reader.text("take").value_or("");
-            if (!job.take.empty()) {
-                checkName(reader, reader.place("take"), "take", job.take, takeNames());
-            }
             job.draws = reader.quantity("draws", Unit::ampere, Need::optional, Sign::notNegative).value_or(Rational(0));
             job.brings = reader.quantity("brings", Unit::ampere, Need::optional, Sign::notNegative).value_or(Rational(0));
             job.mode = reader.text("mode").value_or("");
-            if (part_ != nullptr && !job.mode.empty()) {
-                checkName(reader, reader.place("mode"), "mode", job.mode, idsOf(part_->modes));
-            }
             job.uses = reader.texts("uses");
-            for (const std::string& use : job.uses) {
-                if (part_ != nullptr) {
-                    checkName(reader, reader.place("uses"), "peripheral", use, idsOf(part_->peripherals));
-                }
-            }
             reader.text("note");
             reader.finish();
             plan_.jobs.push_back(std::move(job));
         }
-        checkFollowers();
     }
 
-    void checkNames() {
-        for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
-            const std::string& name = plan_.promises[i].line.name;
-            for (std::size_t j = 0; j < i && !name.empty(); ++j) {
-                if (plan_.promises[j].line.name == name) {
-                    reporter_.error(promisePlaces_[i], "the promise '" + name + "' again", "a name of its own");
-                    break;
-                }
-            }
+    /// What names what, and whether it is there, is the same question for a plan that is being edited.
+    void checkWhole() {
+        for (Diagnostic& fault : checkPlan(plan_, part_)) {
+            reporter_.error(reporter_.placeAt(fault.place.path), std::move(fault.found), std::move(fault.expected),
+                            std::move(fault.mend));
         }
     }
 
@@ -524,7 +321,6 @@ private:
     Reporter& reporter_;
     const Part* part_;
     Plan plan_;
-    std::vector<Place> promisePlaces_;
 };
 
 } // namespace

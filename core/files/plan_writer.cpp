@@ -412,4 +412,16 @@ std::string savePlan(const Plan& plan, const std::string& original) {
     return readBack(result) == plan ? result : writePlan(plan);
 }
 
+tl::expected<std::string, Diagnostics> textToSave(const Plan& plan, const std::string& text, const Part& part) {
+    const std::string saved = savePlan(plan, text);
+    const PlanFile back = readPlan(saved, "", &part);
+    if (!back.plan) {
+        return tl::unexpected(back.diagnostics);
+    }
+    if (!(*back.plan == plan)) {
+        return tl::unexpected(Diagnostics{{Severity::error, {}, "text that would be read as another plan", "the plan as it is", {}}});
+    }
+    return saved;
+}
+
 } // namespace wisetick

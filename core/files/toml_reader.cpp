@@ -11,7 +11,7 @@ namespace wisetick {
 namespace {
 
 constexpr std::int64_t kNewestFormat = 1;
-const Rational::Integer kMostInFactor = Rational::Integer(1) << 48;
+const Rational kMostInFactor = Rational(std::int64_t{1} << 48);
 
 std::vector<std::string> linesOf(std::string_view text) {
     std::vector<std::string> lines;
@@ -41,7 +41,18 @@ Place Reporter::placeOf(const toml::source_region& region, const KeyPath& path) 
 
 void Reporter::remember(const toml::source_region& region, const KeyPath& path) {
     if (keyPlaces_ == KeyPlaces::kept) {
-        places_.emplace(path.text(), placeOf(region, path));
+        places_.insert_or_assign(path.text(), placeOf(region, path)); // of what stands there twice, the second is at fault
+    }
+}
+
+Place Reporter::placeAt(std::string path) const {
+    for (std::string at = path;; at.resize(at.rfind('.') == std::string::npos ? 0 : at.rfind('.'))) {
+        const auto found = places_.find(at);
+        if (found != places_.end() || at.empty()) {
+            Place place = found == places_.end() ? Place{file_, 0, 0, {}} : found->second;
+            place.path = std::move(path);
+            return place;
+        }
     }
 }
 

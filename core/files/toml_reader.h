@@ -44,6 +44,8 @@ public:
 
     const Diagnostics& diagnostics() const { return diagnostics_; }
     const std::map<std::string, Place>& places() const { return places_; }
+    /// Where the key of that path stands; of one that is not there, the table that it would stand in. Needs KeyPlaces::kept.
+    Place placeAt(std::string path) const;
 
 private:
     std::string file_;

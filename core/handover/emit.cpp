@@ -43,8 +43,8 @@ std::string commentText(std::string text) {
 }
 
 std::string maskText(const Field& field) {
-    const Rational::Integer mask = field.most() << field.lsb;
-    return fmt::format("0x{:X}u{}", static_cast<std::uint64_t>(mask), field.msb > 31 ? "ll" : "");
+    const std::uint64_t ones = ~std::uint64_t{0} >> (64 - field.width());
+    return fmt::format("0x{:X}u{}", ones << field.lsb, field.msb > 31 ? "ll" : "");
 }
 
 std::string valueText(const FieldValue& value) {
@@ -99,7 +99,7 @@ std::string headerOf(const Part& part, const Plan& plan, const Figures& figures)
             about = field.about;
             text += "\n/* " + commentText(about) + " */\n";
         }
-        if (field.value.held > field.value.field.most()) {
+        if (Rational(field.value.held) > field.value.field.most()) {
             text += "#error \"" + commentText(field.value.control + " does not fit " + fieldText(field.value.field)) + "\"\n";
             continue;
         }
@@ -187,7 +187,7 @@ private:
     void line(const std::string& text) { body_ += "    " + text + "\n"; }
 
     void write(const FieldValue& value, const std::string& say) {
-        if (value.held > value.field.most()) {
+        if (Rational(value.held) > value.field.most()) {
             line("#error \"" + commentText(value.control + " = " + value.setting + " does not fit " + fieldText(value.field)) +
                  "\"");
             return;

@@ -18,7 +18,7 @@ struct Field {
 
     int width() const { return msb - lsb + 1; }
     /// The largest number that it holds.
-    Rational::Integer most() const { return (Rational::Integer(1) << width()) - 1; }
+    Rational most() const { return Rational::wide((Rational::Wide{1} << width()) - 1); }
     bool operator==(const Field&) const = default;
 };
 

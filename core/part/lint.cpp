@@ -119,9 +119,9 @@ private:
             if (!held) {
                 warn(path, control + " = " + printFactor(value) + " has no code for its field " + fieldText(field->second),
                      "a code for each value");
-            } else if (Rational::Integer(*held) > field->second.most()) {
+            } else if (Rational(*held) > field->second.most()) {
                 warn(path,
-                     "the field " + fieldText(field->second) + " holds up to " + field->second.most().str() + ", but " + control +
+                     "the field " + fieldText(field->second) + " holds up to " + field->second.most().toString() + ", but " + control +
                          " = " + printFactor(value) + " needs " + std::to_string(*held),
                      "a wider field or a smaller range");
             }

@@ -3,6 +3,7 @@
 #include "plan/promise_line.h"
 #include "quantity/bounds.h"
 
+#include <functional>
 #include <optional>
 #include <string>
 #include <utility>
@@ -160,6 +161,9 @@ struct Plan {
     std::vector<Take> takes;
     bool operator==(const Plan&) const = default;
 };
+
+/// An edit of a plan, with everything that it needs to know: an empty text, or why it can't be made (the plan is unchanged then).
+using PlanEdit = std::function<std::string(Plan&)>;
 
 /// A plan on a part before anything is decided: one take, in which everything is at its reset.
 Plan freshPlan(const Part& part);

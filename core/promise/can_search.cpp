@@ -15,8 +15,8 @@ __extension__ using Wide = __int128;
 class CanDeviation {
 public:
     explicit CanDeviation(Rational value) : value_(std::move(value)) {
-        const auto num = Rational::ratio(value_.numerator(), 1).toInt64();
-        const auto den = Rational::ratio(value_.denominator(), 1).toInt64();
+        const auto num = value_.numerator().toInt64();
+        const auto den = value_.denominator().toInt64();
         isSmall_ = num && den;
         if (isSmall_) {
             num_ = *num;

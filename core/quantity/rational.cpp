@@ -1,5 +1,8 @@
 #include "quantity/rational.h"
 
+#include <boost/multiprecision/cpp_int.hpp>
+#include <boost/rational.hpp>
+
 #include <algorithm>
 #include <array>
 #include <atomic>
@@ -11,8 +14,10 @@ namespace wisetick {
 
 namespace {
 
-__extension__ using Wide = __int128;
-using Integer = Rational::Integer;
+using Wide = Rational::Wide;
+using Integer =
+    boost::multiprecision::number<boost::multiprecision::cpp_int_backend<256, 256, boost::multiprecision::signed_magnitude,
+                                                                         boost::multiprecision::checked, void>>;
 
 constexpr std::int64_t kLargest = std::numeric_limits<std::int64_t>::max();
 
@@ -74,6 +79,17 @@ auto checked(Compute compute) {
 
 } // namespace
 
+struct Rational::Big {
+    using Fraction = boost::rational<Integer>;
+
+    Big(Fraction fraction) : value(std::move(fraction)) {} // NOLINT(google-explicit-constructor): it is one
+    Big(const Integer& numerator, const Integer& denominator) : value(numerator, denominator) {}
+    const Integer& numerator() const { return value.numerator(); }
+    const Integer& denominator() const { return value.denominator(); }
+
+    Fraction value;
+};
+
 struct Rational::BigPointer::Shared {
     Big value;
     std::atomic<int> users = 1;
@@ -98,7 +114,10 @@ void Rational::BigPointer::release() {
 Rational::Rational(std::int64_t numerator, std::int64_t denominator) {
     constexpr std::int64_t kLeast = std::numeric_limits<std::int64_t>::min(); // has no negative in 64 bits
     if (denominator == 0 || numerator == kLeast || denominator == kLeast) {
-        *this = ratio(Integer(numerator), Integer(denominator));
+        if (denominator == 0) {
+            throw std::domain_error("denominator of 0");
+        }
+        *this = bigOf(numerator, denominator);
         return;
     }
     const std::int64_t common = commonDivisor(numerator, denominator);
@@ -107,11 +126,12 @@ Rational::Rational(std::int64_t numerator, std::int64_t denominator) {
     denominator_ = quotient(sign * denominator, common);
 }
 
-Rational Rational::ratio(const Integer& numerator, const Integer& denominator) {
-    if (denominator == 0) {
-        throw std::domain_error("denominator of 0");
-    }
-    return checked([&] { return fromBig(Big(numerator, denominator)); });
+Rational Rational::wide(Wide whole) {
+    return fits(whole) ? Rational(static_cast<std::int64_t>(whole)) : fromBig(Big(toInteger(whole), Integer(1)));
+}
+
+Rational Rational::unsignedWhole(std::uint64_t whole) {
+    return fromBig(Big(Integer(whole), Integer(1)));
 }
 
 Rational Rational::fromBig(const Big& value) {
@@ -129,12 +149,12 @@ Rational::Big Rational::toBig() const {
     return big_ ? *big_ : Big(Integer(numerator_), Integer(denominator_));
 }
 
-Rational::Integer Rational::numerator() const {
-    return big_ ? big_->numerator() : Integer(numerator_);
+Rational Rational::numerator() const {
+    return big_ ? fromBig(Big(big_->numerator(), Integer(1))) : small(numerator_, 1);
 }
 
-Rational::Integer Rational::denominator() const {
-    return big_ ? big_->denominator() : Integer(denominator_);
+Rational Rational::denominator() const {
+    return big_ ? fromBig(Big(big_->denominator(), Integer(1))) : small(denominator_, 1);
 }
 
 Rational Rational::floor() const {
@@ -146,7 +166,7 @@ Rational Rational::floor() const {
         return numerator_ < 0 ? Rational(towardsZero - 1) : Rational(towardsZero);
     }
     const Integer towardsZero = big_->numerator() / big_->denominator();
-    return ratio(sign() < 0 ? Integer(towardsZero - 1) : towardsZero, Integer(1));
+    return fromBig(Big(sign() < 0 ? Integer(towardsZero - 1) : towardsZero, Integer(1)));
 }
 
 Rational Rational::ceil() const {
@@ -160,7 +180,7 @@ Rational Rational::rounded() const {
     if (rest != half) {
         return rest < half ? below : below + 1;
     }
-    return below.numerator() % 2 == 0 ? below : below + 1;
+    return (below / 2).isWhole() ? below : below + 1;
 }
 
 std::optional<std::int64_t> Rational::toInt64() const {
@@ -168,6 +188,22 @@ std::optional<std::int64_t> Rational::toInt64() const {
         return std::nullopt;
     }
     return numerator_;
+}
+
+std::optional<Wide> Rational::toWide() const {
+    if (!isWhole()) {
+        return std::nullopt;
+    }
+    if (!big_) {
+        return numerator_;
+    }
+    const Integer magnitude = boost::multiprecision::abs(big_->numerator());
+    if ((magnitude >> 127) != 0) {
+        return std::nullopt;
+    }
+    const Wide high = static_cast<Wide>(static_cast<std::uint64_t>(magnitude >> 64));
+    const Wide value = (high << 64) | static_cast<std::uint64_t>(magnitude & Integer(~std::uint64_t{0}));
+    return sign() < 0 ? -value : value;
 }
 
 double Rational::toDouble() const {
@@ -200,7 +236,7 @@ std::string Rational::toString() const {
 }
 
 Rational Rational::operator-() const {
-    return big_ ? fromBig(-*big_) : small(-numerator_, denominator_);
+    return big_ ? fromBig(Big(-big_->value)) : small(-numerator_, denominator_);
 }
 
 Rational& Rational::operator+=(const Rational& other) {
@@ -243,11 +279,11 @@ Rational& Rational::operator+=(const Rational& other) {
             numerator_ = static_cast<std::int64_t>(numerator);
             denominator_ = static_cast<std::int64_t>(denominator);
         } else {
-            *this = ratio(toInteger(numerator), toInteger(denominator));
+            *this = checked([&] { return fromBig(Big(toInteger(numerator), toInteger(denominator))); });
         }
         return *this;
     }
-    *this = checked([&] { return fromBig(toBig() + other.toBig()); });
+    *this = checked([&] { return fromBig(toBig().value + other.toBig().value); });
     return *this;
 }
 
@@ -273,11 +309,11 @@ Rational& Rational::operator*=(const Rational& other) {
             numerator_ = static_cast<std::int64_t>(numerator);
             denominator_ = static_cast<std::int64_t>(denominator);
         } else {
-            *this = ratio(toInteger(numerator), toInteger(denominator));
+            *this = checked([&] { return fromBig(Big(toInteger(numerator), toInteger(denominator))); });
         }
         return *this;
     }
-    *this = checked([&] { return fromBig(toBig() * other.toBig()); });
+    *this = checked([&] { return fromBig(toBig().value * other.toBig().value); });
     return *this;
 }
 
@@ -305,7 +341,7 @@ int Rational::bigSign() const {
 }
 
 bool Rational::isSameBig(const Rational& a, const Rational& b) {
-    return *a.big_ == *b.big_;
+    return a.big_->value == b.big_->value;
 }
 
 Rational Rational::bigOf(std::int64_t numerator, std::int64_t denominator) {
@@ -317,11 +353,23 @@ std::strong_ordering Rational::compareBig(const Rational& a, const Rational& b) 
         return std::strong_ordering::equal;
     }
     // boost::rational compares by continued fractions, which cannot overflow
-    return a.toBig() < b.toBig() ? std::strong_ordering::less : std::strong_ordering::greater;
+    return a.toBig().value < b.toBig().value ? std::strong_ordering::less : std::strong_ordering::greater;
 }
 
 Rational abs(const Rational& value) {
     return value.sign() < 0 ? -value : value;
+}
+
+Rational commonDivisor(const Rational& a, const Rational& b) {
+    if (!a.big_ && !b.big_) {
+        return std::gcd(a.numerator_, b.numerator_);
+    }
+    return Rational::fromBig(
+        Rational::Big(boost::multiprecision::gcd(a.toBig().numerator(), b.toBig().numerator()), Integer(1)));
+}
+
+Rational commonMultiple(const Rational& a, const Rational& b) {
+    return a.isZero() || b.isZero() ? Rational(0) : abs(a / commonDivisor(a, b) * b);
 }
 
 Rational powerOfTen(int exponent) {

@@ -1,8 +1,5 @@
 #pragma once
 
-#include <boost/multiprecision/cpp_int.hpp>
-#include <boost/rational.hpp>
-
 #include <compare>
 #include <concepts>
 #include <cstdint>
@@ -22,29 +19,29 @@ public:
 };
 
 /// An exact fraction in lowest terms with a positive denominator. Values that fit 64 bits take a fast path;
-/// all others are Boost rationals over checked 256-bit integers, so that nothing ever wraps.
+/// all others are Boost rationals over checked 256-bit integers, so that nothing ever wraps. Boost stays in the source: its
+/// headers are long.
 class Rational {
 public:
-    using Integer =
-        boost::multiprecision::number<boost::multiprecision::cpp_int_backend<256, 256, boost::multiprecision::signed_magnitude,
-                                                                             boost::multiprecision::checked, void>>;
+    __extension__ using Wide = __int128;
 
     Rational() = default;
     template <std::integral Whole>
     Rational(Whole whole) // NOLINT(google-explicit-constructor): whole numbers are rationals
     {
         if constexpr (std::same_as<Whole, std::uint64_t>) {
-            *this = ratio(Integer(whole), Integer(1));
+            *this = unsignedWhole(whole);
         } else {
             *this = small(static_cast<std::int64_t>(whole), 1);
         }
     }
     /// numerator ÷ denominator. Throws std::domain_error if the denominator is 0.
     Rational(std::int64_t numerator, std::int64_t denominator);
-    static Rational ratio(const Integer& numerator, const Integer& denominator);
+    static Rational wide(Wide whole);
 
-    Integer numerator() const;
-    Integer denominator() const;
+    /// Of its lowest terms: whole numbers.
+    Rational numerator() const;
+    Rational denominator() const;
     bool isWhole() const { return big_ ? isBigWhole() : denominator_ == 1; }
     int sign() const { return big_ ? bigSign() : (numerator_ > 0 ? 1 : (numerator_ < 0 ? -1 : 0)); }
     bool isZero() const { return numerator_ == 0 && !big_; }
@@ -55,6 +52,7 @@ public:
     Rational rounded() const;
     /// The value if it is whole and fits.
     std::optional<std::int64_t> toInt64() const;
+    std::optional<Wide> toWide() const;
     double toDouble() const;
     /// How many decimals its decimal form has; nothing if that never ends.
     std::optional<int> decimalPlaces() const;
@@ -89,8 +87,7 @@ public:
     }
 
 private:
-    using Big = boost::rational<Integer>;
-    __extension__ using Wide = __int128;
+    struct Big; ///< a fraction that needs more than 64 bits
 
     /// Shares a Big that never changes, or has none. That it has none takes one comparison and nothing else: so it nearly always
     /// is.
@@ -131,6 +128,7 @@ private:
     static bool isSameBig(const Rational& a, const Rational& b);
     static std::strong_ordering compareBig(const Rational& a, const Rational& b);
     static Rational bigOf(std::int64_t numerator, std::int64_t denominator);
+    static Rational unsignedWhole(std::uint64_t whole);
     static Rational small(std::int64_t numerator, std::int64_t denominator) {
         if (numerator == std::numeric_limits<std::int64_t>::min()) { // has no negative in 64 bits
             return bigOf(numerator, denominator);
@@ -142,6 +140,7 @@ private:
     }
     static Rational fromBig(const Big& value);
     Big toBig() const;
+    friend Rational commonDivisor(const Rational& a, const Rational& b);
 
     std::int64_t numerator_ = 0;
     std::int64_t denominator_ = 1;
@@ -149,6 +148,10 @@ private:
 };
 
 Rational abs(const Rational& value);
+
+/// The greatest common divisor and the least common multiple of two whole numbers, ≥ 0; gcd(0, n) = n.
+Rational commonDivisor(const Rational& a, const Rational& b);
+Rational commonMultiple(const Rational& a, const Rational& b);
 
 /// 10^exponent.
 Rational powerOfTen(int exponent);

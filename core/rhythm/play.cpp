@@ -49,8 +49,8 @@ struct Slot {
 class Play {
 public:
     Play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived,
-         Diagnostics& findings)
-        : part_(part), plan_(plan), base_(derived.at(take)), findings_(findings) {
+         Diagnostics& findings, GoOn goOn = {})
+        : part_(part), plan_(plan), base_(derived.at(take)), findings_(findings), goOn_(std::move(goOn)) {
         takes_.push_back(&base_);
         for (const auto& [name, figures] : derived) {
             if (name != take) {
@@ -300,8 +300,8 @@ private:
         if (!typical || !longest) {
             return false;
         }
-        const Timeline typicalLine(*typical, timelineTakes(Corner::typical), restsIn_.has_value());
-        const Timeline longestLine(*longest, timelineTakes(Corner::longest), restsIn_.has_value());
+        const Timeline typicalLine(*typical, timelineTakes(Corner::typical), restsIn_.has_value(), goOn_);
+        const Timeline longestLine(*longest, timelineTakes(Corner::longest), restsIn_.has_value(), goOn_);
         figure_.isByChance = typicalLine.hasChance();
         figure_.span = spanOf(*typical, figure_.isByChance);
         const TimelineTotals typ = typicalLine.play(figure_.span);
@@ -491,6 +491,7 @@ private:
     const Plan& plan_;
     const Figures& base_;
     Diagnostics& findings_;
+    GoOn goOn_;
     std::vector<const Figures*> takes_; ///< the one that is meant first
     std::optional<std::size_t> restsIn_;
     std::vector<const Job*> lanes_; ///< the jobs that need the core
@@ -501,8 +502,8 @@ private:
 } // namespace
 
 RhythmFigure play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived,
-                  Diagnostics& findings) {
-    return Play(part, plan, take, derived, findings).work();
+                  Diagnostics& findings, const GoOn& goOn) {
+    return Play(part, plan, take, derived, findings, goOn).work();
 }
 
 std::optional<ChancePlay> chancePlayOf(const Part& part, const Plan& plan, const std::string& take,

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/go_on.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 #include "rhythm/timeline.h"
@@ -23,8 +24,9 @@ inline constexpr std::int64_t kChanceRuns = 20000;
 /// (at the take's run current) and jobs (run current, or that of the job's mode, plus their outside draw), at every temperature
 /// of the grid. The life: addLife. The worst is the worst single temperature. Adds findings (jobs that do not fit, a play that
 /// was cut). Jobs that come by chance are played once, with one seed: playByChance says how far plays differ.
+/// Throws Stopped where `goOn` says no.
 RhythmFigure play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived,
-                  Diagnostics& findings);
+                  Diagnostics& findings, const GoOn& goOn = {});
 
 /// What a play by chance needs: the jobs, and the typical current at the nominal temperature of each slot of
 /// Timeline::chanceTotals.

@@ -10,7 +10,6 @@ namespace wisetick {
 
 namespace {
 
-using Integer = Rational::Integer;
 __extension__ using Wide = __int128;
 
 /// A job and a take in ticks.
@@ -62,8 +61,12 @@ public:
         }
     }
 
-    void playTo(const Time& end) {
-        while (now_ < end && !due_.empty()) {
+    void playTo(const Time& end, const GoOn& goOn) {
+        constexpr int kRunsBetweenLooks = 256; // some milliseconds, of the slowest numbers
+        for (int runs = 1; now_ < end && !due_.empty(); ++runs) {
+            if (runs % kRunsBetweenLooks == 0) {
+                orStop(goOn);
+            }
             const auto [release, job] = due_.top();
             due_.pop();
             if (release > now_) {
@@ -249,8 +252,7 @@ struct Ticked {
         if constexpr (std::is_same_v<Time, Rational>) {
             return seconds;
         } else {
-            const Integer whole = (seconds * perSecond).rounded().numerator();
-            return static_cast<Time>(whole);
+            return static_cast<Time>((seconds * perSecond).rounded().toWide().value());
         }
     }
     /// A gap is longer than the time if and only if it is longer than so many ticks.
@@ -258,15 +260,15 @@ struct Ticked {
         if constexpr (std::is_same_v<Time, Rational>) {
             return seconds;
         } else {
-            const Integer most = Integer(1) << (sizeof(Time) * 8 - 3); // longer than any gap of a play
-            return static_cast<Time>(std::min((seconds * perSecond).floor().numerator(), most));
+            const Rational most = Rational::wide(Rational::Wide{1} << (sizeof(Time) * 8 - 3)); // longer than any gap of a play
+            return static_cast<Time>(std::min((seconds * perSecond).floor(), most).toWide().value());
         }
     }
     Rational seconds(const Time& time) const {
         if constexpr (std::is_same_v<Time, Rational>) {
             return time;
         } else {
-            return Rational::ratio(Integer(time), Integer(1)) / perSecond;
+            return Rational::wide(time) / perSecond;
         }
     }
 
@@ -302,11 +304,11 @@ struct Ticked {
 };
 
 /// The least number of ticks a second in which all times of an exact play are whole.
-std::optional<Integer> commonTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes,
+std::optional<Rational> commonTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes,
                                    const Rational& span) {
     try {
-        Integer common = span.denominator();
-        const auto add = [&](const Rational& time) { common = boost::multiprecision::lcm(common, time.denominator()); };
+        Rational common = span.denominator();
+        const auto add = [&](const Rational& time) { common = commonMultiple(common, time.denominator()); };
         for (const TimelineJob& job : jobs) {
             add(job.every);
             add(job.phase);
@@ -355,11 +357,11 @@ void withTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineT
         return;
     }
     const auto common = commonTicks(jobs, takes, span);
-    const Integer ticks = common ? Integer(horizon.ceil().numerator()) * *common : Integer(-1);
-    if (common && ticks < narrow.numerator()) {
-        use(Ticked<std::int64_t>(jobs, takes, Rational::ratio(*common, 1)));
-    } else if (common && ticks < (Integer(1) << 124)) {
-        use(Ticked<Wide>(jobs, takes, Rational::ratio(*common, 1)));
+    const Rational ticks = common ? horizon.ceil() * *common : Rational(-1);
+    if (common && ticks < narrow) {
+        use(Ticked<std::int64_t>(jobs, takes, *common));
+    } else if (common && ticks < Rational::wide(Rational::Wide{1} << 124)) {
+        use(Ticked<Wide>(jobs, takes, *common));
     } else {
         use(Ticked<Rational>(jobs, takes, 1));
     }
@@ -367,8 +369,8 @@ void withTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineT
 
 } // namespace
 
-Timeline::Timeline(std::vector<TimelineJob> jobs, std::vector<TimelineTake> takes, bool mayRest)
-    : jobs_(std::move(jobs)), takes_(std::move(takes)), mayRest_(mayRest) {}
+Timeline::Timeline(std::vector<TimelineJob> jobs, std::vector<TimelineTake> takes, bool mayRest, GoOn goOn)
+    : jobs_(std::move(jobs)), takes_(std::move(takes)), mayRest_(mayRest), goOn_(std::move(goOn)) {}
 
 bool Timeline::hasChance() const {
     return std::any_of(jobs_.begin(), jobs_.end(), [](const TimelineJob& job) { return job.isRandom || !job.jitter.isZero(); });
@@ -381,7 +383,7 @@ TimelineTotals Timeline::play(const Rational& span, std::uint64_t seed) const {
         const std::vector<Time> perTake(takes_.size(), Time{});
         TotalsSink<Time> sink{
             width, Time(width + width), std::vector<Time>(jobs_.size(), Time{}), perTake, perTake, perTake, {}, {}, 0, 0};
-        Player<Time, TotalsSink<Time>>(ticked.jobs, ticked.takes, mayRest_, seed, sink).playTo(sink.end);
+        Player<Time, TotalsSink<Time>>(ticked.jobs, ticked.takes, mayRest_, seed, sink).playTo(sink.end, goOn_);
         const auto seconds = [&](const std::vector<Time>& times) {
             std::vector<Rational> list;
             for (const Time& time : times) {
@@ -407,7 +409,7 @@ std::vector<Stretch> Timeline::stretches(const Rational& span, std::uint64_t see
         const Time width = ticked.ticks(span);
         const double perSecond = std::is_same_v<Time, Rational> ? 1 : ticked.perSecond.toDouble();
         StretchSink<Time> sink{width, Time(width + width), perSecond};
-        Player<Time, StretchSink<Time>>(ticked.jobs, ticked.takes, mayRest_, seed, sink).playTo(sink.end);
+        Player<Time, StretchSink<Time>>(ticked.jobs, ticked.takes, mayRest_, seed, sink).playTo(sink.end, goOn_);
         list = std::move(sink.stretches);
     });
     return list;
@@ -436,15 +438,15 @@ std::vector<double> Timeline::chanceTotals(std::int64_t runs, std::uint64_t seed
 std::optional<Rational> hyperperiod(const std::vector<TimelineJob>& jobs) {
     try {
         // lcm(a/b, c/d) = lcm(a, c) / gcd(b, d) for fractions in lowest terms
-        Integer numerator = 1;
-        Integer denominator = 0;
+        Rational numerator = 1;
+        Rational denominator = 0;
         for (const TimelineJob& job : jobs) {
             if (!job.after) {
-                numerator = boost::multiprecision::lcm(numerator, job.every.numerator());
-                denominator = boost::multiprecision::gcd(denominator, job.every.denominator());
+                numerator = commonMultiple(numerator, job.every.numerator());
+                denominator = commonDivisor(denominator, job.every.denominator());
             }
         }
-        return denominator == 0 ? std::nullopt : std::optional(Rational::ratio(numerator, denominator));
+        return denominator.isZero() ? std::nullopt : std::optional(numerator / denominator);
     } catch (const std::exception&) {
         return std::nullopt;
     }

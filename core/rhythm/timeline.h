@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/go_on.h"
 #include "quantity/rational.h"
 
 #include <cstdint>
@@ -57,7 +58,8 @@ struct Stretch {
 /// Without chance it is exact, counted in ticks of the times' common denominator; cost O(runs × log jobs).
 class Timeline {
 public:
-    Timeline(std::vector<TimelineJob> jobs, std::vector<TimelineTake> takes, bool mayRest);
+    /// A play asks `goOn` every few runs, and throws Stopped where it says no.
+    Timeline(std::vector<TimelineJob> jobs, std::vector<TimelineTake> takes, bool mayRest, GoOn goOn = {});
 
     /// Whether a job comes by chance or late: then plays of different seeds differ.
     bool hasChance() const;
@@ -73,6 +75,7 @@ private:
     std::vector<TimelineJob> jobs_;
     std::vector<TimelineTake> takes_;
     bool mayRest_;
+    GoOn goOn_;
 };
 
 /// The time after which all releases repeat: the least common multiple of the periods. Nothing if it does not fit

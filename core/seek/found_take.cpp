@@ -1,5 +1,6 @@
 #include "seek/found_take.h"
 
+#include "plan/board_edits.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -74,6 +75,14 @@ FoundTake foundTake(const Space& space, const Whole& whole) {
     return found;
 }
 
+std::string takeFound(Plan& plan, const FoundTake& found, const std::string& newName) {
+    if (!newName.empty() && findTake(plan, newName) != nullptr) {
+        return "there is a take '" + newName + "' already";
+    }
+    plan = withFound(plan, found, newName);
+    return {};
+}
+
 Plan withFound(const Plan& plan, const FoundTake& found, const std::string& newName) {
     Plan changed = plan;
     const auto same =
@@ -86,13 +95,7 @@ Plan withFound(const Plan& plan, const FoundTake& found, const std::string& newN
         changed.takes.insert(same == changed.takes.end() ? same : same + 1, std::move(added));
     }
     if (found.crystal) {
-        const auto fitted = std::find_if(changed.board.fitted.begin(), changed.board.fitted.end(),
-                                         [&](const Fitted& each) { return each.source == found.crystal->source; });
-        if (fitted == changed.board.fitted.end()) {
-            changed.board.fitted.push_back(*found.crystal);
-        } else {
-            *fitted = *found.crystal;
-        }
+        fit(changed, *found.crystal);
     }
     return changed;
 }

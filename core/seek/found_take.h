@@ -18,7 +18,11 @@ struct FoundTake {
 /// A whole as a take.
 FoundTake foundTake(const Space& space, const Whole& whole);
 
-/// The plan with the found take in place of the one that was asked about, or as a new one of that name after it.
+/// An edit: the found take in place of the one that was asked about, or as a new one of that name after it. An empty text, or why
+/// it can't be done.
+std::string takeFound(Plan& plan, const FoundTake& found, const std::string& newName = {});
+
+/// The plan with the found take.
 Plan withFound(const Plan& plan, const FoundTake& found, const std::string& newName = {});
 
 } // namespace wisetick

@@ -3,19 +3,20 @@
 #include <QObject>
 
 #include <functional>
-#include <list>
+#include <optional>
 #include <stop_token>
 #include <thread>
 
 namespace wisetick::app {
 
-/// Work beside the interface. Only the newest one counts: what was begun before is told to stop, and nothing comes of it.
+/// Work beside the interface, on one thread at a time. Only the newest one counts: what is under way is told to stop when another
+/// one begins, and nothing comes of it; the newest begins when that has ended, and what waited between them never begins.
 class Background : public QObject {
     Q_OBJECT
 
 public:
     /// What is to be done; it gives what is then run on the interface's thread. It must look at the token at least every tenth
-    /// of a second, and may touch only what it owns.
+    /// of a second, and may touch only what it owns. What it throws is told by `failed`, wisetick::Stopped by nothing.
     using Work = std::function<std::function<void()>(std::stop_token)>;
 
     explicit Background(QObject* parent = nullptr) : QObject(parent) {}
@@ -26,23 +27,25 @@ public:
     void tell(const std::stop_token& token, std::function<void()> what);
     /// Tells what is under way to stop; nothing comes of it.
     void stop();
+    /// Whether the newest work is still to be done.
     bool isBusy() const { return isBusy_; }
+    /// Whether a thread is at work, also one that was told to stop and has not ended yet.
+    bool isRunning() const { return thread_.joinable(); }
 
 signals:
     /// The newest work is done and its result was taken.
     void done();
+    /// The newest work ended in an exception, with what that says.
+    void failed(const QString& why);
 
 private:
-    struct Run {
-        int number = 0;
-        std::jthread thread;
-    };
+    void run(Work work);
+    void finish(const std::function<void()>& result, const QString& why);
 
-    void finish(int number, const std::function<void()>& result);
-
-    std::list<Run> runs_; ///< the newest last; each is joined when it is over
-    int number_ = 0;
+    std::jthread thread_;
+    std::optional<Work> waiting_;
     bool isBusy_ = false;
+    bool isWanted_ = false; ///< what comes of the thread's work
 };
 
 } // namespace wisetick::app

@@ -2,10 +2,11 @@
 
 #include "base/diagnostic.h"
 #include "derive/derive.h"
+#include "document/background.h"
+#include "document/recovery.h"
 #include "evaluate/ripple.h"
 #include "files/shelf.h"
 #include "plan/plan.h"
-#include "shell/background.h"
 
 #include <QObject>
 #include <QString>
@@ -17,8 +18,20 @@ class QTimer;
 
 namespace wisetick::app {
 
-/// Owns the plan that is open, its figures and its history. Views show the figures and send edits; an edit is a
-/// function plan → plan. "Before" of the ripple is the last Keep or the opening.
+/// What became of saving.
+struct Saved {
+    enum class How {
+        done,
+        refused,       ///< `why` says why; the file is as it was
+        changedOnDisk, ///< another program wrote the file since it was read; it is as that program left it
+    };
+    How how = How::done;
+    QString why;
+    bool isDone() const { return how == How::done; }
+};
+
+/// Owns the plan that is open, its figures and its history. Views show the figures and send edits. "Before" of the ripple is the
+/// last Keep or the opening. What was never saved is written aside soon after each edit.
 class Document : public QObject {
     Q_OBJECT
 
@@ -27,8 +40,9 @@ public:
 
     /// Opens a plan file. Where it has faults the document stays as it is and the faults are returned.
     Diagnostics open(const QString& path);
-    /// Saves to the path, atomically, touching only what changed in the text. An error text where that fails.
-    QString save(const QString& path);
+    /// Saves to the path, whole or not at all, touching only what changed in the text. Nothing is written that could not be read
+    /// back as this plan, nor, unless `overwrites`, over what another program wrote to the plan's own file meanwhile.
+    Saved save(const QString& path, bool overwrites = false);
 
     /// Begins a plan on a part of the shelf; it has no path until it is saved. The faults of the part where it has any.
     Diagnostics begin(const QString& partId);
@@ -41,14 +55,18 @@ public:
     const QString& partPath() const { return partPath_; }
     /// Takes what another program wrote to the file, as one edit that can be undone.
     Diagnostics reload();
-    /// Takes the changes that were written beside the file and never saved, as one edit.
-    Diagnostics recover();
-    /// Writes unsaved changes beside the file; done every minute.
+
+    /// Where plans without a file are written aside, and looked for.
+    void setRecoveryFolder(const QString& folder) { recovery_.setFolder(folder); }
+    /// What windows that are gone left of this plan; where none is open, of plans without a file.
+    std::vector<Recovery::Left> left() const { return recovery_.left(); }
+    /// Takes what was left, as one edit of the plan that is open, or as the plan where none is.
+    Diagnostics recover(const QString& left);
+    /// Writes unsaved changes aside; done by itself soon after each edit.
     void autosave();
-    /// Removes what autosave wrote.
-    void forgetAutosave() const;
-    bool hasAutosave() const;
-    QString autosavePath() const { return path_ + ".autosave"; }
+    /// Removes what was written aside: the changes are given up.
+    void giveUp() { recovery_.discard(); }
+    QString autosavePath() const { return recovery_.ownPath(); }
 
     bool isOpen() const { return isOpen_; }
     bool isModified() const { return isOpen_ && !(plan() == savedPlan_); }
@@ -59,11 +77,14 @@ public:
     const Figures& figures() const { return figures_; }
     /// What moved since the last Keep.
     const std::vector<Moved>& moved() const { return moved_; }
+    /// Counts the plans and parts that were put here: what was worked out for another generation is of no use.
+    int generation() const { return generation_; }
 
-    /// Applies an edit; one that changes nothing leaves no trace in the history.
-    void edit(const QString& what, const std::function<void(Plan&)>& change);
+    /// Applies an edit; one that changes nothing leaves no trace in the history. Why it can't be made, in words; the plan is
+    /// as it was then.
+    QString edit(const QString& what, const PlanEdit& change);
     /// Shows what an edit would bring without making it: figures and ripple change, plan and history do not.
-    void preview(const std::function<void(Plan&)>& change);
+    void preview(const PlanEdit& change);
     /// Shows the plan as it is again.
     void endPreview();
     bool isPreviewing() const { return isPreviewing_; }
@@ -77,32 +98,45 @@ public:
     void redo();
     /// Makes the present figures the ones that the ripple starts from.
     void keep();
+    /// Whether jobs are still to be played.
+    bool isPlaying() const { return playing_.isBusy(); }
+    /// Says that work beside the interface ended in an exception, and what to do.
+    void troubleBeside(const QString& why);
 
 signals:
+    /// Another part or plan stands here: what is under way for the last one is to stop. Before `changed`.
+    void replaced();
     /// The file was changed on disk by another program.
     void changedOnDisk();
     /// Plan or figures changed; also when figures that were still being played are there.
     void changed();
+    /// Something beside the interface went wrong; what to do stands with it.
+    void troubled(const QString& what);
 
 private:
     struct Entry {
         Plan plan;
         QString what;
+        std::optional<std::string> text = {}; ///< of the file, where it held this plan
     };
 
-    void start(Plan plan);
+    void enter(Part part, Plan plan, const QString& path, const QString& partPath, std::optional<std::string> text);
+    void push(Plan plan, const QString& what);
+    const std::string& textBelow() const;
     Diagnostics takeText(const QString& path, const QString& what);
     void watch();
     void work();
     void playSoon();
     void play();
     void takePlayed(const Figures& figures, const Figures* baseline, const std::optional<Plan>& kept);
+    void playFailed(const QString& why);
 
     Shelf shelf_;
     bool isOpen_ = false;
+    int generation_ = 0;
     QString path_;
     QString partPath_;
-    std::string text_;
+    std::string diskText_; ///< what stood in the file when it was read or written last
     Part part_;
     Plan savedPlan_;
     std::vector<Entry> history_;
@@ -114,6 +148,9 @@ private:
     std::vector<Moved> moved_;
     QFileSystemWatcher* watcher_;
     QTimer* soon_;
+    QTimer* aside_;
+    Recovery recovery_;
+    QString asideTrouble_; ///< told already
     Background playing_;
 };
 

@@ -1,0 +1,102 @@
+#include "files/whole_file.h"
+
+#include <fcntl.h>
+#include <sys/stat.h>
+#include <unistd.h>
+
+#include <cerrno>
+#include <cstdlib>
+#include <system_error>
+
+namespace wisetick {
+
+namespace {
+
+namespace fs = std::filesystem;
+
+std::string reason() {
+    return std::generic_category().message(errno);
+}
+
+/// A new file that goes again unless it is kept.
+class FreshFile {
+public:
+    explicit FreshFile(std::string pattern) : name_(std::move(pattern)), handle_(::mkstemp(name_.data())) {}
+    FreshFile(const FreshFile&) = delete;
+    FreshFile& operator=(const FreshFile&) = delete;
+    ~FreshFile() {
+        close();
+        if (!isKept_ && wasMade_) {
+            ::unlink(name_.c_str());
+        }
+    }
+
+    bool isOpen() {
+        wasMade_ = wasMade_ || handle_ >= 0;
+        return handle_ >= 0;
+    }
+    int handle() const { return handle_; }
+    const std::string& name() const { return name_; }
+    bool write(std::string_view content) const {
+        while (!content.empty()) {
+            const ssize_t count = ::write(handle_, content.data(), content.size());
+            if (count < 0 && errno == EINTR) {
+                continue;
+            }
+            if (count < 0) {
+                return false;
+            }
+            content.remove_prefix(static_cast<std::size_t>(count));
+        }
+        return true;
+    }
+    bool close() {
+        const int handle = handle_;
+        handle_ = -1;
+        return handle < 0 || ::close(handle) == 0;
+    }
+    void keep() { isKept_ = true; }
+
+private:
+    std::string name_;
+    int handle_;
+    bool wasMade_ = false;
+    bool isKept_ = false;
+};
+
+} // namespace
+
+std::string writeWholeFile(const fs::path& path, std::string_view content) {
+    std::error_code error;
+    const fs::path real = fs::weakly_canonical(path, error);
+    const fs::path target = error ? path : real;
+    struct stat before = {};
+    const bool isThere = ::stat(target.c_str(), &before) == 0;
+    if (isThere && !S_ISREG(before.st_mode)) {
+        return path.string() + " can't be written: it is no file";
+    }
+    if (isThere && ::access(target.c_str(), W_OK) != 0) {
+        return path.string() + " can't be written: " + reason();
+    }
+    const fs::path folder = target.parent_path().empty() ? fs::path(".") : target.parent_path();
+    FreshFile fresh((folder / ("." + target.filename().string() + ".new-XXXXXX")).string());
+    const auto failed = [&] { return path.string() + " can't be written: " + reason(); };
+    if (!fresh.isOpen()) {
+        return failed();
+    }
+    constexpr mode_t kUsual = 0666;
+    const mode_t mask = ::umask(0);
+    ::umask(mask);
+    if (::fchmod(fresh.handle(), isThere ? before.st_mode & 07777U : kUsual & ~mask) != 0 || !fresh.write(content) ||
+        ::fsync(fresh.handle()) != 0 || !fresh.close() || ::rename(fresh.name().c_str(), target.c_str()) != 0) {
+        return failed();
+    }
+    fresh.keep();
+    if (const int handle = ::open(folder.c_str(), O_RDONLY | O_DIRECTORY); handle >= 0) { // that it stands there now
+        ::fsync(handle);
+        ::close(handle);
+    }
+    return {};
+}
+
+} // namespace wisetick

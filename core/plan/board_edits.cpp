@@ -1,0 +1,165 @@
+#include "plan/board_edits.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+using Words = std::vector<std::pair<std::string, std::string>>;
+
+void setWord(Words& words, const std::string& key, const std::string& value) {
+    const auto found = std::find_if(words.begin(), words.end(), [&](const auto& each) { return each.first == key; });
+    if (value.empty()) {
+        std::erase_if(words, [&](const auto& each) { return each.first == key; });
+    } else if (found != words.end()) {
+        found->second = value;
+    } else {
+        words.emplace_back(key, value);
+    }
+}
+
+/// Puts a thing in place of the one for the same source, or behind all others.
+template <class Thing>
+void put(std::vector<Thing>& things, Thing thing) {
+    const auto found =
+        std::find_if(things.begin(), things.end(), [&](const Thing& each) { return each.source == thing.source; });
+    if (found != things.end()) {
+        *found = std::move(thing);
+    } else {
+        things.push_back(std::move(thing));
+    }
+}
+
+void setEnd(std::optional<Bounds>& span, SpanEnd end, const Rational& value) {
+    Bounds bounds = span.value_or(Bounds::exactly(value));
+    switch (end) {
+    case SpanEnd::lowest:
+        bounds.min = value;
+        bounds.nominal = std::max(bounds.nominal, value);
+        bounds.max = std::max(bounds.max, value);
+        break;
+    case SpanEnd::nominal:
+        bounds.nominal = value;
+        bounds.min = std::min(bounds.min, value);
+        bounds.max = std::max(bounds.max, value);
+        break;
+    case SpanEnd::highest:
+        bounds.max = value;
+        bounds.nominal = std::min(bounds.nominal, value);
+        bounds.min = std::min(bounds.min, value);
+        break;
+    }
+    span = bounds;
+}
+
+const std::string kBelowAll = "the tolerances add up to 100 % or more";
+
+} // namespace
+
+std::string renamePlan(Plan& plan, const std::string& name) {
+    if (name.find_first_not_of(" \t") == std::string::npos) {
+        return "a plan needs a name";
+    }
+    plan.name = name;
+    return {};
+}
+
+std::string setSupply(Plan& plan, SpanEnd end, const Rational& volt) {
+    if (volt.sign() <= 0) {
+        return "a supply is above 0 V";
+    }
+    setEnd(plan.board.supply, end, volt);
+    return {};
+}
+
+std::string setTemperature(Plan& plan, SpanEnd end, const Rational& celsius) {
+    setEnd(plan.board.temperature, end, celsius);
+    return {};
+}
+
+std::string setAlwaysDrawn(Plan& plan, const std::optional<Rational>& ampere) {
+    if (ampere && ampere->sign() < 0) {
+        return "a draw of 0 or more";
+    }
+    plan.board.alwaysDraws = ampere;
+    return {};
+}
+
+std::string fit(Plan& plan, Fitted fitted) {
+    if (fitted.rate.sign() <= 0) {
+        return "a rate above 0";
+    }
+    if (fitted.tolerance && fitted.tolerance->total() >= 1) {
+        return kBelowAll;
+    }
+    for (const auto* each : {&fitted.load, &fitted.esr}) {
+        if (*each && (*each)->sign() <= 0) {
+            return "a value above 0";
+        }
+    }
+    put(plan.board.fitted, std::move(fitted));
+    return {};
+}
+
+std::string unfit(Plan& plan, const std::string& source) {
+    std::erase_if(plan.board.fitted, [&](const Fitted& each) { return each.source == source; });
+    return {};
+}
+
+Fitted fittedOf(const Plan& plan, const std::string& source) {
+    const Fitted* found = findFitted(plan.board, source);
+    Fitted fresh;
+    fresh.source = source;
+    return found == nullptr ? fresh : *found;
+}
+
+std::string noteMeasured(Plan& plan, Measured measured) {
+    if (measured.rate.sign() <= 0) {
+        return "a rate above 0";
+    }
+    if (measured.tolerance && *measured.tolerance >= 1) {
+        return kBelowAll;
+    }
+    put(plan.board.measured, std::move(measured));
+    return {};
+}
+
+std::string forgetMeasured(Plan& plan, const std::string& source) {
+    std::erase_if(plan.board.measured, [&](const Measured& each) { return each.source == source; });
+    return {};
+}
+
+std::string setBattery(Plan& plan, std::optional<Battery> battery) {
+    if (battery && battery->capacity.sign() <= 0) {
+        return "a capacity above 0";
+    }
+    if (battery && ((battery->voltage && battery->voltage->sign() <= 0) || (battery->endsAt && battery->endsAt->sign() <= 0))) {
+        return "a voltage above 0";
+    }
+    plan.board.battery = std::move(battery);
+    return {};
+}
+
+std::string setRegulator(Plan& plan, std::optional<Regulator> regulator) {
+    if (regulator && regulator->efficiency && (regulator->efficiency->sign() <= 0 || *regulator->efficiency > 1)) {
+        return "an efficiency above 0 and up to 100 %";
+    }
+    plan.board.regulator = std::move(regulator);
+    return {};
+}
+
+std::string setOption(Plan& plan, const std::string& option, const std::string& value) {
+    setWord(plan.board.options, option, value);
+    return {};
+}
+
+std::string wire(Plan& plan, const std::string& pin, const std::string& name) {
+    std::erase_if(plan.board.wiring, [&](const auto& each) { return each.second == pin; });
+    if (!name.empty()) {
+        setWord(plan.board.wiring, name, pin);
+    }
+    return {};
+}
+
+} // namespace wisetick

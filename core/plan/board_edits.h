@@ -1,0 +1,39 @@
+#pragma once
+
+#include "plan/plan.h"
+
+namespace wisetick {
+
+/// Edits of the board and of the plan's head. Each gives an empty text, or why it can't be done; the plan is unchanged then.
+/// Where a value is optional, none takes the fact away.
+
+std::string renamePlan(Plan& plan, const std::string& name);
+
+enum class SpanEnd { lowest, nominal, highest };
+
+/// One end of a span; the others follow where they would pass it.
+std::string setSupply(Plan& plan, SpanEnd end, const Rational& volt);
+std::string setTemperature(Plan& plan, SpanEnd end, const Rational& celsius);
+
+std::string setAlwaysDrawn(Plan& plan, const std::optional<Rational>& ampere);
+
+/// In place of what stands there for that source.
+std::string fit(Plan& plan, Fitted fitted);
+std::string unfit(Plan& plan, const std::string& source);
+/// What stands there, or a fresh one where nothing does.
+Fitted fittedOf(const Plan& plan, const std::string& source);
+
+/// In place of what was measured of that source.
+std::string noteMeasured(Plan& plan, Measured measured);
+std::string forgetMeasured(Plan& plan, const std::string& source);
+
+std::string setBattery(Plan& plan, std::optional<Battery> battery);
+std::string setRegulator(Plan& plan, std::optional<Regulator> regulator);
+
+/// Of an option word; an empty value leaves it unprogrammed.
+std::string setOption(Plan& plan, const std::string& option, const std::string& value);
+
+/// What the user wires to a pin, by name; an empty name frees the pin. A name that stands at another pin moves here.
+std::string wire(Plan& plan, const std::string& pin, const std::string& name);
+
+} // namespace wisetick

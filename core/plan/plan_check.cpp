@@ -1,0 +1,419 @@
+#include "plan/plan_check.h"
+
+#include "base/nearest_name.h"
+#include "plan/setting_names.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+#include <set>
+
+namespace wisetick {
+
+namespace {
+
+constexpr std::int64_t kMostCells = 1000;
+
+bool contains(const std::vector<std::string>& list, const std::string& name) {
+    return std::find(list.begin(), list.end(), name) != list.end();
+}
+
+class PlanChecker {
+public:
+    PlanChecker(const Plan& plan, const Part* part) : plan_(plan), part_(part), names_(promiseNames(plan)) {
+        for (const Take& take : plan.takes) {
+            takes_.push_back(take.name);
+        }
+        for (const Job& job : plan.jobs) {
+            jobs_.push_back(job.name);
+        }
+        if (part != nullptr) {
+            nodes_ = nodeIds(*part);
+            choosable_ = nodes_;
+            for (const Peripheral& peripheral : part->peripherals) {
+                choosable_.push_back(peripheral.id);
+            }
+        }
+    }
+
+    Diagnostics check() {
+        checkSpan("board.supply", plan_.board.supply, true);
+        checkSpan("board.temperature", plan_.board.temperature, false);
+        notNegative("board.draws.always", plan_.board.alwaysDraws);
+        for (const Fitted& fitted : plan_.board.fitted) {
+            checkFitted(fitted);
+        }
+        for (const Measured& measured : plan_.board.measured) {
+            checkMeasured(measured);
+        }
+        checkWords();
+        if (plan_.board.battery) {
+            checkBattery(*plan_.board.battery);
+        }
+        if (plan_.board.regulator) {
+            checkRegulator(*plan_.board.regulator);
+        }
+        checkPromises();
+        checkTakes();
+        checkJobs();
+        return std::move(faults_);
+    }
+
+private:
+    void fault(std::string path, std::string found, std::string expected, std::string mend = {}) {
+        faults_.push_back(
+            {Severity::error, {{}, 0, 0, std::move(path)}, std::move(found), std::move(expected), std::move(mend)});
+    }
+
+    void checkName(const std::string& path, const std::string& noun, const std::string& name,
+                   const std::vector<std::string>& known) {
+        if (!contains(known, name)) {
+            fault(path, "no " + noun + " '" + name + "'", listNames(known), didYouMean(name, known));
+        }
+    }
+
+    void positive(const std::string& path, const std::optional<Rational>& value) {
+        if (value && value->sign() <= 0) {
+            fault(path, "the value " + value->toString(), "a value above 0");
+        }
+    }
+
+    void notNegative(const std::string& path, const std::optional<Rational>& value) {
+        if (value && value->sign() < 0) {
+            fault(path, "the value " + value->toString(), "a value of 0 or more");
+        }
+    }
+
+    void checkSpan(const std::string& path, const std::optional<Bounds>& bounds, bool isPositive) {
+        if (!bounds) {
+            return;
+        }
+        if (bounds->min > bounds->nominal || bounds->nominal > bounds->max) {
+            fault(path, "a range out of order", "min, nominal, max rising");
+        } else if (isPositive) {
+            positive(path, bounds->min);
+        }
+    }
+
+    void checkTolerance(const std::string& path, const std::optional<Rational>& tolerance) {
+        notNegative(path, tolerance);
+        if (tolerance && *tolerance >= 1) {
+            fault(path, "a tolerance of 100 % or more", "less");
+        }
+    }
+
+    std::vector<std::string> sourceIds(bool isRc) const {
+        std::vector<std::string> ids;
+        for (const Source& source : part_->sources) {
+            if ((source.kind == SourceKind::rc) == isRc) {
+                ids.push_back(source.id);
+            }
+        }
+        return ids;
+    }
+
+    void checkFitted(const Fitted& fitted) {
+        const std::string path = "board.fitted." + fitted.source;
+        once(path, fitted.source, fitted_);
+        if (part_ != nullptr) {
+            checkName(path, "crystal or clock input", fitted.source, sourceIds(false));
+        }
+        positive(path + ".rate", fitted.rate);
+        if (fitted.tolerance) {
+            const ToleranceBudget& budget = *fitted.tolerance;
+            for (const Rational& each : {budget.initial, budget.temperature, budget.ageing, budget.age}) {
+                notNegative(path + ".tolerance", each);
+            }
+            checkTolerance(path + ".tolerance", budget.total());
+        }
+        positive(path + ".load", fitted.load);
+        positive(path + ".esr", fitted.esr);
+        for (const auto& [key, value] : {std::pair("capacitors", &fitted.capacitors), std::pair("stray", &fitted.stray),
+                                         std::pair("c0", &fitted.shunt), std::pair("c1", &fitted.motional)}) {
+            notNegative(path + "." + key, *value);
+        }
+    }
+
+    void checkMeasured(const Measured& measured) {
+        const std::string path = "board.measured." + measured.source;
+        once(path, measured.source, measured_);
+        if (part_ != nullptr) {
+            checkName(path, "rc source", measured.source, sourceIds(true));
+        }
+        positive(path + ".rate", measured.rate);
+        checkTolerance(path + ".tolerance", measured.tolerance);
+    }
+
+    /// A table has a key once.
+    void once(const std::string& path, const std::string& name, std::set<std::string>& seen) {
+        if (!seen.insert(name).second) {
+            fault(path, "'" + name + "' again", "it once");
+        }
+    }
+
+    void checkWords() {
+        std::set<std::string> options;
+        for (const auto& [id, value] : plan_.board.options) {
+            const std::string path = "board.options." + id;
+            once(path, id, options);
+            if (part_ == nullptr) {
+                continue;
+            }
+            checkName(path, "option word", id, idsOf(part_->options));
+            for (const OptionWord& option : part_->options) {
+                if (option.id == id) {
+                    checkName(path, "value of '" + id + "'", value, idsOf(option.values));
+                }
+            }
+        }
+        std::set<std::string> signalNames;
+        for (const auto& [name, pin] : plan_.board.wiring) {
+            const std::string path = "board.signals." + name;
+            once(path, name, signalNames);
+            if (part_ != nullptr && !part_->pins.empty()) {
+                checkName(path, "pin", pin, part_->pins);
+            }
+        }
+    }
+
+    void checkBattery(const Battery& battery) {
+        const std::string path = "board.battery";
+        positive(path + ".capacity", battery.capacity);
+        positive(path + ".voltage", battery.voltage);
+        notNegative(path + ".resistance", battery.resistance);
+        notNegative(path + ".fades", battery.fades);
+        positive(path + ".ends_at", battery.endsAt);
+        for (const auto& [key, count] : {std::pair("in_series", battery.inSeries), std::pair("in_parallel", battery.inParallel)}) {
+            if (count < 1 || count > kMostCells) {
+                fault(path + "." + key, "the number " + std::to_string(count), "a whole number from 1 to 1000");
+            }
+        }
+        for (std::size_t i = 0; i < battery.usable.size(); ++i) {
+            positive(path + ".usable", battery.usable[i].second);
+            if (i > 0 && battery.usable[i].first <= battery.usable[i - 1].first) {
+                fault(path + ".usable", "temperatures that do not rise", "each temperature above the one before");
+            }
+        }
+        for (std::size_t i = 0; i < battery.curve.size(); ++i) {
+            const auto& [left, volt] = battery.curve[i];
+            positive(path + ".curve", volt);
+            notNegative(path + ".curve", left);
+            if (left > 1 || (i > 0 && (left <= battery.curve[i - 1].first || volt < battery.curve[i - 1].second))) {
+                fault(path + ".curve", "a curve that does not rise with the charge that is left",
+                      "shares from 0 % to 100 %, upwards");
+            }
+        }
+    }
+
+    void checkRegulator(const Regulator& regulator) {
+        positive("board.regulator.efficiency", regulator.efficiency);
+        if (regulator.efficiency && *regulator.efficiency > 1) {
+            fault("board.regulator.efficiency", printQuantity(*regulator.efficiency, Unit::ratio), "at most 100 %");
+        }
+        notNegative("board.regulator.draws", regulator.draws);
+    }
+
+    void checkPromises() {
+        std::set<std::string> seen;
+        for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
+            const std::string& name = plan_.promises[i].line.name;
+            if (!name.empty() && !seen.insert(name).second) {
+                fault("promise." + std::to_string(i + 1) + ".say", "the promise '" + name + "' again", "a name of its own");
+            }
+        }
+    }
+
+    void checkTakes() {
+        if (plan_.takes.empty()) {
+            fault("", "no take", "at least one [[take]] with a name");
+            return;
+        }
+        std::set<std::string> seen;
+        for (const Take& take : plan_.takes) {
+            const std::string path = "take." + take.name;
+            if (take.name.empty()) {
+                fault(path + "name", "a take without a name", "a name");
+            }
+            if (!seen.insert(take.name).second) {
+                fault(path + ".name", "the take '" + take.name + "' again", "a name of its own");
+            }
+            if (part_ != nullptr) {
+                checkTakeOnPart(path, take);
+            }
+            std::set<std::string> chosen;
+            for (const Choice& choice : take.choices) {
+                once(path + ".choices." + choice.id, choice.id, chosen);
+                checkChoice(path + ".choices." + choice.id, choice);
+            }
+            checkModeChoices(path, take);
+            checkPinned(path, take);
+        }
+        checkName("active", "take", plan_.active, takes_);
+    }
+
+    void checkTakeOnPart(const std::string& path, const Take& take) {
+        if (!take.tier.empty()) {
+            checkName(path + ".tier", "tier", take.tier, idsOf(part_->tiers));
+        }
+        if (!take.restsIn.empty()) {
+            checkName(path + ".rests_in", "mode", take.restsIn, idsOf(part_->modes));
+        }
+        for (const std::string& lock : take.locks) {
+            const std::size_t dot = lock.find('.');
+            std::vector<std::string> known = choosable_;
+            known.emplace_back("tier");
+            checkName(path + ".locks", "line or control", lock.substr(0, dot), known);
+            if (dot != std::string::npos) {
+                checkName(path + ".locks", "control", lock.substr(dot + 1), {"from", "divide", "multiply", "on"});
+            }
+        }
+    }
+
+    void checkChoice(const std::string& path, const Choice& choice) {
+        positive(path + ".divide", choice.divide);
+        positive(path + ".multiply", choice.multiply);
+        positive(path + ".rate", choice.rate);
+        if (part_ == nullptr) {
+            return;
+        }
+        checkName(path, "line, source or peripheral", choice.id, choosable_);
+        if (choice.from) {
+            checkName(path + ".from", "source or line", *choice.from, nodes_);
+        }
+        const auto node = part_->findNode(choice.id);
+        const bool isLine = node && !part_->isSource(*node);
+        if (choice.divide && (!isLine || part_->lineAt(*node).divide.empty())) {
+            fault(path + ".divide", "'divide' for '" + choice.id + "', which has no divider", "a line with a divider");
+        }
+        if (choice.rate && (!node || isLine || part_->sources[*node].rates.size() < 2)) {
+            fault(path + ".rate", "'rate' for '" + choice.id + "', which has no choice of rates", "a source with 'rates'");
+        }
+        if (choice.multiply && (!isLine || part_->lineAt(*node).multiply.empty())) {
+            fault(path + ".multiply", "'multiply' for '" + choice.id + "', which has no multiplier", "a line with a multiplier");
+        }
+    }
+
+    void checkModeChoices(const std::string& takePath, const Take& take) {
+        std::set<std::string> seen;
+        std::set<std::string> unknown;
+        for (const ModeChoice& choice : take.modes) {
+            const std::string modePath = takePath + ".modes." + choice.mode;
+            const std::string path = modePath + "." + choice.option;
+            once(path, choice.mode + "." + choice.option, seen);
+            const auto mode = part_ == nullptr ? std::nullopt : part_->findMode(choice.mode);
+            if (part_ != nullptr && !mode && unknown.insert(choice.mode).second) {
+                checkName(modePath, "mode", choice.mode, idsOf(part_->modes));
+            }
+            if (!mode) {
+                continue;
+            }
+            const auto& options = part_->modes[*mode].options;
+            checkName(path, "option of " + choice.mode, choice.option, idsOf(options));
+            for (const ModeOption& each : options) {
+                if (each.id == choice.option) {
+                    checkName(path, "value of '" + choice.option + "'", choice.value, idsOf(each.values));
+                }
+            }
+        }
+    }
+
+    void checkPinned(const std::string& takePath, const Take& take) {
+        std::set<std::string> seen;
+        for (const PinnedWay& pinned : take.pinned) {
+            const std::string path = takePath + ".pinned." + pinned.promise;
+            once(path, pinned.promise, seen);
+            checkName(path, "promise", pinned.promise, names_);
+            std::set<std::string> settings;
+            for (const auto& [name, value] : pinned.settings) {
+                once(path + "." + name, name, settings);
+                checkName(path + "." + name, "setting", name, settingNames());
+                if (!value.isWhole()) {
+                    positive(path + "." + name, value);
+                }
+            }
+        }
+    }
+
+    void checkJobs() {
+        std::set<std::string> seen;
+        for (const Job& job : plan_.jobs) {
+            const std::string path = "job." + job.name;
+            if (!seen.insert(job.name).second) {
+                fault(path + ".name", "the job '" + job.name + "' again", "a name of its own");
+            }
+            checkPace(path, job);
+            notNegative(path + ".phase", job.phase);
+            positive(path + ".lasts", job.lasts);
+            positive(path + ".cycles", job.cycles);
+            if (job.lasts.has_value() == job.cycles.has_value()) {
+                fault(path, job.lasts ? "both 'lasts' and 'cycles'" : "neither 'lasts' nor 'cycles'",
+                      "one of them: how long the job takes, in time or in core cycles");
+            }
+            if (!job.take.empty()) {
+                checkName(path + ".take", "take", job.take, takes_);
+            }
+            notNegative(path + ".draws", job.draws);
+            notNegative(path + ".brings", job.brings);
+            if (part_ == nullptr) {
+                continue;
+            }
+            if (!job.mode.empty()) {
+                checkName(path + ".mode", "mode", job.mode, idsOf(part_->modes));
+            }
+            for (const std::string& use : job.uses) {
+                checkName(path + ".uses", "peripheral", use, idsOf(part_->peripherals));
+            }
+        }
+    }
+
+    /// A period, a mean interval, or a job that it follows and that in the end follows one that comes by itself.
+    void checkPace(const std::string& path, const Job& job) {
+        notNegative(path + ".jitter", job.jitter);
+        if (!job.jitter.isZero() && (job.isRandom || !job.after.empty())) {
+            fault(path + ".jitter", "a jitter without a period", "it with 'every'");
+        } else if (job.jitter > job.every) {
+            fault(path + ".jitter", "a jitter of more than the period", "at most " + printQuantity(job.every, Unit::second));
+        }
+        if (job.after.empty()) {
+            positive(path + (job.isRandom ? ".about" : ".every"), job.every);
+            return;
+        }
+        std::size_t steps = 0;
+        std::string at = job.name;
+        while (!at.empty() && steps <= plan_.jobs.size()) {
+            const auto found = std::find(jobs_.begin(), jobs_.end(), at);
+            if (found == jobs_.end()) {
+                checkName(path + ".after", "job", at, jobs_);
+                break;
+            }
+            at = plan_.jobs[static_cast<std::size_t>(found - jobs_.begin())].after;
+            ++steps;
+        }
+        if (steps > plan_.jobs.size()) {
+            fault(path + ".after", "jobs that follow each other in a ring", "one that comes by itself");
+        }
+    }
+
+    const Plan& plan_;
+    const Part* part_;
+    std::vector<std::string> names_; ///< of the promises
+    std::vector<std::string> takes_;
+    std::vector<std::string> jobs_;
+    std::vector<std::string> nodes_;
+    std::vector<std::string> choosable_;
+    std::set<std::string> fitted_;
+    std::set<std::string> measured_;
+    Diagnostics faults_;
+};
+
+} // namespace
+
+Diagnostics checkPlan(const Plan& plan, const Part* part) {
+    return PlanChecker(plan, part).check();
+}
+
+std::string whyNotWhole(const Plan& plan, const Part* part) {
+    const Diagnostics faults = checkPlan(plan, part);
+    return faults.empty() ? "" : faults.front().place.path + ": " + sayText(faults.front());
+}
+
+} // namespace wisetick

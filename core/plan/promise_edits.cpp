@@ -1,0 +1,123 @@
+#include "plan/promise_edits.h"
+
+#include <algorithm>
+#include <map>
+
+namespace wisetick {
+
+namespace {
+
+constexpr std::size_t kGone = static_cast<std::size_t>(-1);
+
+std::string nameTaken(const std::string& name) {
+    return "there is a promise '" + name + "' already";
+}
+
+std::string noPlace(std::size_t place) {
+    return "there is no promise " + std::to_string(place + 1);
+}
+
+/// The place of the promise of that given name, save one; kGone where there is none.
+std::size_t placeOf(const Plan& plan, const std::string& name, std::size_t save = kGone) {
+    for (std::size_t i = 0; i < plan.promises.size(); ++i) {
+        if (i != save && !name.empty() && plan.promises[i].line.name == name) {
+            return i;
+        }
+    }
+    return kGone;
+}
+
+/// Runs a change of the promises and lets what is pinned follow. `now` tells where each of the old ones stands after it.
+template <class Change, class Now>
+void changePromises(Plan& plan, Change change, Now now) {
+    const std::vector<std::string> before = promiseNames(plan);
+    change(plan.promises);
+    const std::vector<std::string> after = promiseNames(plan);
+    std::map<std::string, std::string> names;
+    for (std::size_t i = 0; i < before.size(); ++i) {
+        const std::size_t place = now(i);
+        names[before[i]] = place == kGone ? std::string() : after[place];
+    }
+    for (Take& take : plan.takes) {
+        for (PinnedWay& pinned : take.pinned) {
+            pinned.promise = names[pinned.promise];
+        }
+        std::erase_if(take.pinned, [](const PinnedWay& pinned) { return pinned.promise.empty(); });
+    }
+}
+
+bool asksTheSame(const PromiseLine& a, const PromiseLine& b) {
+    return a.subject == b.subject && a.ask.index() == b.ask.index();
+}
+
+} // namespace
+
+std::string addPromise(Plan& plan, Promise promise) {
+    if (placeOf(plan, promise.line.name) != kGone) {
+        return nameTaken(promise.line.name);
+    }
+    // a given name goes first: another promise may be called otherwise after it
+    changePromises(
+        plan, [&](std::vector<Promise>& promises) { promises.push_back(std::move(promise)); },
+        [](std::size_t old) { return old; });
+    return {};
+}
+
+std::string replacePromise(Plan& plan, std::size_t place, Promise promise) {
+    if (place >= plan.promises.size()) {
+        return noPlace(place);
+    }
+    if (placeOf(plan, promise.line.name, place) != kGone) {
+        return nameTaken(promise.line.name);
+    }
+    const bool keepsPins = asksTheSame(plan.promises[place].line, promise.line);
+    changePromises(
+        plan, [&](std::vector<Promise>& promises) { promises[place] = std::move(promise); },
+        [&](std::size_t old) { return old == place && !keepsPins ? kGone : old; });
+    return {};
+}
+
+std::string putPromise(Plan& plan, Promise promise) {
+    const std::size_t place = placeOf(plan, promise.line.name);
+    return place == kGone ? addPromise(plan, std::move(promise)) : replacePromise(plan, place, std::move(promise));
+}
+
+std::string removePromise(Plan& plan, std::size_t place) {
+    if (place >= plan.promises.size()) {
+        return noPlace(place);
+    }
+    changePromises(
+        plan,
+        [&](std::vector<Promise>& promises) { promises.erase(promises.begin() + static_cast<std::ptrdiff_t>(place)); },
+        [&](std::size_t old) { return old == place ? kGone : (old > place ? old - 1 : old); });
+    return {};
+}
+
+std::string movePromise(Plan& plan, std::size_t from, std::size_t to) {
+    if (from >= plan.promises.size() || to >= plan.promises.size()) {
+        return noPlace(std::max(from, to));
+    }
+    changePromises(
+        plan,
+        [&](std::vector<Promise>& promises) {
+            const auto first = promises.begin();
+            const auto at = [&](std::size_t place) { return first + static_cast<std::ptrdiff_t>(place); };
+            if (from < to) {
+                std::rotate(at(from), at(from + 1), at(to + 1));
+            } else {
+                std::rotate(at(to), at(from), at(from + 1));
+            }
+        },
+        [&](std::size_t old) {
+            if (old == from) {
+                return to;
+            }
+            if (from < to) {
+                return old > from && old <= to ? old - 1 : old;
+            }
+            return old >= to && old < from ? old + 1 : old;
+        });
+    return {};
+}
+
+} // namespace wisetick

@@ -1,0 +1,207 @@
+#include "plan/take_edits.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+std::vector<Take>::iterator takeNamed(Plan& plan, const std::string& name) {
+    return std::find_if(plan.takes.begin(), plan.takes.end(), [&](const Take& each) { return each.name == name; });
+}
+
+/// Why a take can't be called so.
+std::string checkName(const Plan& plan, const std::string& name) {
+    if (name.find_first_not_of(" \t") == std::string::npos) {
+        return "a take needs a name";
+    }
+    return findTake(plan, name) == nullptr ? "" : "there is a take '" + name + "' already";
+}
+
+std::string noTake(const std::string& name) {
+    return "there is no take '" + name + "'";
+}
+
+/// Runs a change of the take of that name.
+template <class Change>
+std::string inTake(Plan& plan, const std::string& name, Change change) {
+    const auto take = takeNamed(plan, name);
+    if (take == plan.takes.end()) {
+        return noTake(name);
+    }
+    change(*take);
+    return {};
+}
+
+} // namespace
+
+std::string freeTakeName(const Plan& plan) {
+    for (int i = 0;; ++i) {
+        const std::string name = i < 26 ? std::string(1, static_cast<char>('A' + i)) : "take " + std::to_string(i + 1);
+        if (findTake(plan, name) == nullptr) {
+            return name;
+        }
+    }
+}
+
+std::string addTake(Plan& plan, const std::string& name) {
+    const std::string why = checkName(plan, name);
+    if (why.empty()) {
+        plan.takes.push_back({name, {}, {}, {}, {}, {}});
+    }
+    return why;
+}
+
+std::string copyTake(Plan& plan, const std::string& name, const std::string& copy) {
+    const std::string why = checkName(plan, copy);
+    const auto take = takeNamed(plan, name);
+    if (!why.empty() || take == plan.takes.end()) {
+        return why.empty() ? noTake(name) : why;
+    }
+    Take copied = *take;
+    copied.name = copy;
+    plan.takes.insert(take + 1, std::move(copied));
+    return {};
+}
+
+std::string renameTake(Plan& plan, const std::string& name, const std::string& by) {
+    if (name == by) {
+        return {};
+    }
+    const std::string why = checkName(plan, by);
+    const auto take = takeNamed(plan, name);
+    if (!why.empty() || take == plan.takes.end()) {
+        return why.empty() ? noTake(name) : why;
+    }
+    take->name = by;
+    plan.active = plan.active == name ? by : plan.active;
+    for (Job& job : plan.jobs) {
+        job.take = job.take == name ? by : job.take;
+    }
+    return {};
+}
+
+std::string deleteTake(Plan& plan, const std::string& name) {
+    const auto take = takeNamed(plan, name);
+    if (take == plan.takes.end()) {
+        return noTake(name);
+    }
+    if (plan.takes.size() == 1) {
+        return "'" + name + "' is the only take; a plan keeps one";
+    }
+    const auto job = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.take == name; });
+    if (job != plan.jobs.end()) {
+        return "the job '" + job->name + "' runs in take '" + name + "'; give it another one first";
+    }
+    const auto next = plan.takes.erase(take);
+    if (plan.active == name) {
+        plan.active = next == plan.takes.end() ? plan.takes.back().name : next->name;
+    }
+    return {};
+}
+
+std::string moveTake(Plan& plan, const std::string& name, int by) {
+    const auto take = takeNamed(plan, name);
+    if (take == plan.takes.end()) {
+        return noTake(name);
+    }
+    const auto place = take - plan.takes.begin();
+    const auto other = std::clamp<std::ptrdiff_t>(place + by, 0, static_cast<std::ptrdiff_t>(plan.takes.size()) - 1);
+    std::iter_swap(take, plan.takes.begin() + other);
+    return {};
+}
+
+std::string activateTake(Plan& plan, const std::string& name) {
+    return inTake(plan, name, [&](Take&) { plan.active = name; });
+}
+
+std::string setChoice(Plan& plan, const std::string& take, const Choice& choice) {
+    return inTake(plan, take, [&](Take& in) {
+        const bool setsNothing = !choice.from && !choice.divide && !choice.multiply && !choice.on && !choice.rate;
+        if (setsNothing) {
+            std::erase_if(in.choices, [&](const Choice& each) { return each.id == choice.id; });
+        } else {
+            choiceOf(in, choice.id) = choice;
+        }
+    });
+}
+
+std::string setFrom(Plan& plan, const std::string& take, const std::string& id, const std::string& from) {
+    return inTake(plan, take, [&](Take& in) { choiceOf(in, id).from = from; });
+}
+
+std::string setDivide(Plan& plan, const std::string& take, const std::string& id, const Rational& divide) {
+    return divide.sign() <= 0 ? "a divisor above 0" : inTake(plan, take, [&](Take& in) { choiceOf(in, id).divide = divide; });
+}
+
+std::string setMultiply(Plan& plan, const std::string& take, const std::string& id, const Rational& multiply) {
+    return multiply.sign() <= 0 ? "a factor above 0"
+                                : inTake(plan, take, [&](Take& in) { choiceOf(in, id).multiply = multiply; });
+}
+
+std::string setRate(Plan& plan, const std::string& take, const std::string& id, const Rational& hertz) {
+    return hertz.sign() <= 0 ? "a rate above 0" : inTake(plan, take, [&](Take& in) { choiceOf(in, id).rate = hertz; });
+}
+
+std::string setTier(Plan& plan, const std::string& take, const std::string& tier) {
+    return inTake(plan, take, [&](Take& in) { in.tier = tier; });
+}
+
+std::string lockControl(Plan& plan, const std::string& take, const std::string& lock) {
+    return inTake(plan, take, [&](Take& in) {
+        if (std::find(in.locks.begin(), in.locks.end(), lock) == in.locks.end()) {
+            in.locks.push_back(lock);
+        }
+    });
+}
+
+std::string unlockLine(Plan& plan, const std::string& take, const std::string& id) {
+    return inTake(plan, take, [&](Take& in) {
+        std::erase_if(in.locks, [&](const std::string& lock) { return lock == id || lock.rfind(id + ".", 0) == 0; });
+    });
+}
+
+std::string restIn(Plan& plan, const std::string& take, const std::string& mode) {
+    return inTake(plan, take, [&](Take& in) { in.restsIn = mode; });
+}
+
+std::string setModeOption(Plan& plan, const std::string& take, const std::string& mode, const std::string& option,
+                          const std::string& value) {
+    return inTake(plan, take, [&](Take& in) {
+        const auto isIt = [&](const ModeChoice& each) { return each.mode == mode && each.option == option; };
+        const auto found = std::find_if(in.modes.begin(), in.modes.end(), isIt);
+        if (value.empty()) {
+            std::erase_if(in.modes, isIt);
+        } else if (found != in.modes.end()) {
+            found->value = value;
+        } else { // a mode's options stand together
+            const auto last = std::find_if(in.modes.rbegin(), in.modes.rend(),
+                                           [&](const ModeChoice& each) { return each.mode == mode; });
+            in.modes.insert(last == in.modes.rend() ? in.modes.end() : last.base(), {mode, option, value});
+        }
+    });
+}
+
+std::string pinWay(Plan& plan, const std::string& take, PinnedWay way) {
+    const std::vector<std::string> names = promiseNames(plan);
+    if (std::find(names.begin(), names.end(), way.promise) == names.end()) {
+        return "there is no promise '" + way.promise + "'";
+    }
+    return inTake(plan, take, [&](Take& in) {
+        const auto found =
+            std::find_if(in.pinned.begin(), in.pinned.end(), [&](const PinnedWay& each) { return each.promise == way.promise; });
+        if (found != in.pinned.end()) {
+            *found = std::move(way);
+        } else {
+            in.pinned.push_back(std::move(way));
+        }
+    });
+}
+
+std::string freeWay(Plan& plan, const std::string& take, const std::string& promise) {
+    return inTake(plan, take, [&](Take& in) {
+        std::erase_if(in.pinned, [&](const PinnedWay& each) { return each.promise == promise; });
+    });
+}
+
+} // namespace wisetick
