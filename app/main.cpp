@@ -1,10 +1,8 @@
 #include "clocks/clocks_view.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
-#include "rhythm/rhythm_view.h"
 #include "seek/seek_panel.h"
 #include "shell/main_window.h"
-#include "workings/workings_panel.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -96,13 +94,15 @@ int main(int argc, char** argv) {
         window.goTo(parser.value("select"));
     }
     if (parser.isSet("seek")) {
-        window.openSeek();
-        for (const QString& line : window.seek() != nullptr ? parser.values("seek") : QStringList()) {
-            window.seek()->asked()->enterLine(line);
+        window.goTo("seek");
+        auto* seek = window.find<wisetick::app::SeekPanel>();
+        for (const QString& line : seek != nullptr ? parser.values("seek") : QStringList()) {
+            seek->asked()->enterLine(line);
         }
     }
     if (parser.isSet("once")) {
-        FirstPaint painted(plan.isEmpty() ? static_cast<QWidget*>(&window) : window.clocks()->viewport());
+        FirstPaint painted(plan.isEmpty() ? static_cast<QWidget*>(&window)
+                                          : window.find<wisetick::app::ClocksView>()->viewport());
         while (!painted.isThere()) {
             QApplication::processEvents();
         }
@@ -112,10 +112,7 @@ int main(int argc, char** argv) {
         // until the jobs are played and the ways out are found
         QElapsedTimer timer;
         timer.start();
-        const auto isPlaying = [&] {
-            return (window.rhythm() != nullptr && window.rhythm()->isBusy()) || window.workings()->isBusy() ||
-                   (window.seek() != nullptr && window.seek()->isBusy());
-        };
+        const auto isPlaying = [&] { return window.isBusy() || window.document().isPlaying(); };
         while (timer.elapsed() < 800 || (isPlaying() && timer.elapsed() < 20000)) {
             QApplication::processEvents(QEventLoop::AllEvents, 50);
         }

@@ -80,7 +80,7 @@ MainWindow& window() {
 }
 
 void paintClocks(benchmark::State& state) {
-    QWidget* viewport = window().clocks()->viewport();
+    QWidget* viewport = window().find<ClocksView>()->viewport();
     for (auto _ : state) {
         viewport->repaint();
     }
@@ -187,20 +187,20 @@ void keyWhileSeeking(benchmark::State& state) {
     MainWindow& shown = seeking();
     double longest = 0;
     for (auto _ : state) {
-        if (!shown.seek()->isBusy()) {
+        if (!shown.find<SeekPanel>()->isBusy()) {
             state.PauseTiming();
-            shown.seek()->end();
-            shown.openSeek();
+            shown.find<SeekPanel>()->end();
+            shown.goTo("seek");
             state.ResumeTiming();
         }
         const auto start = std::chrono::steady_clock::now();
         QApplication::processEvents();
         QKeyEvent press(QEvent::KeyPress, Qt::Key_A, {}, "a");
-        QApplication::sendEvent(shown.seek()->asked()->entry(), &press);
-        shown.seek()->repaint();
+        QApplication::sendEvent(shown.find<SeekPanel>()->asked()->entry(), &press);
+        shown.find<SeekPanel>()->repaint();
         longest = std::max(longest, std::chrono::duration<double>(std::chrono::steady_clock::now() - start).count());
     }
-    shown.seek()->asked()->entry()->clear();
+    shown.find<SeekPanel>()->asked()->entry()->clear();
     state.counters["longest_ms"] = longest * 1000;
 }
 
@@ -208,7 +208,7 @@ void keyWhileSeeking(benchmark::State& state) {
 void askAnew(benchmark::State& state) {
     MainWindow& shown = seeking();
     for (auto _ : state) {
-        emit shown.seek()->asked()->chips()->pressed(1, 0);
+        emit shown.find<SeekPanel>()->asked()->chips()->pressed(1, 0);
         shown.repaint();
         state.PauseTiming(); // as if by hand
         const auto start = std::chrono::steady_clock::now();
@@ -217,23 +217,23 @@ void askAnew(benchmark::State& state) {
         }
         state.ResumeTiming();
     }
-    shown.seek()->end();
+    shown.find<SeekPanel>()->end();
 }
 
 /// Another found take selected: its needles, its changes and its mark are painted.
 void selectFound(benchmark::State& state) {
     MainWindow& shown = seeking();
-    while (shown.seek()->isBusy()) {
+    while (shown.find<SeekPanel>()->isBusy()) {
         QApplication::processEvents();
     }
-    FoundList* list = shown.seek()->list();
+    FoundList* list = shown.find<SeekPanel>()->list();
     std::size_t entry = 0;
     for (auto _ : state) {
         entry = (entry + 1) % std::max<std::size_t>(1, list->entries().size());
         list->select(entry);
         shown.repaint();
     }
-    shown.seek()->end();
+    shown.find<SeekPanel>()->end();
 }
 
 BENCHMARK(keyWhileSeeking)->Unit(benchmark::kMillisecond);

@@ -2,7 +2,9 @@
 
 #include "base/nearest_name.h"
 #include "files/plan_writer.h"
+#include "files/shelf.h"
 #include "files/toml_reader.h"
+#include "files/whole_file.h"
 #include "loading.h"
 #include "plan/take_edits.h"
 #include "seek_report.h"
@@ -195,15 +197,14 @@ int writeTake(const Console& console, const PlanOptions& options, const Loaded& 
         console.err << "there is a take '" << name << "' already; expected another name\n";
         return kBadInput;
     }
-    std::ifstream stream(options.plan, std::ios::binary);
-    std::ostringstream present;
-    present << stream.rdbuf();
-    const std::string text = savePlan(withFound(loaded.plan, found, name), present.str());
-    std::ofstream out(seek.write, std::ios::binary);
-    out << text;
-    out.close();
-    if (!out) {
-        console.err << seek.write << ": can't be written\n";
+    Diagnostics trouble;
+    const std::string present = readTextFile(options.plan, trouble).value_or(std::string());
+    const auto text = textToSave(withFound(loaded.plan, found, name), present, loaded.part);
+    if (!text) {
+        return reportBadInput(console, text.error(), options.isJson);
+    }
+    if (const std::string why = writeWholeFile(seek.write, *text); !why.empty()) {
+        console.err << why << '\n';
         return kBadInput;
     }
     (options.isJson ? console.err : console.out) << "\nTake " << name << " is added in " << seek.write << ".\n";

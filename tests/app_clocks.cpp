@@ -55,10 +55,10 @@ private slots:
         const Rational before = document().figures().findLine(line.toStdString())->hertz->nominal;
         typeControl(line, typed);
         QCOMPARE(document().figures().findLine(line.toStdString())->hertz->nominal, hertz.empty() ? before : exact(hertz));
-        QCOMPARE(window_->clocks()->editor()->isVisible(), hertz.empty()); // what is wrong stays to be mended
+        QCOMPARE(window_->find<ClocksView>()->editor()->isVisible(), hertz.empty()); // what is wrong stays to be mended
         if (hertz.empty()) {
-            QTest::keyClick(window_->clocks()->editor(), Qt::Key_Escape);
-            QVERIFY(!window_->clocks()->editor()->isVisible());
+            QTest::keyClick(window_->find<ClocksView>()->editor(), Qt::Key_Escape);
+            QVERIFY(!window_->find<ClocksView>()->editor()->isVisible());
             QVERIFY(!document().canUndo());
         }
     }
@@ -73,19 +73,19 @@ private slots:
 
     void anOfferIsTakenByKey() {
         typeControl("bus_a", "48M");
-        QVERIFY(window_->clocks()->trouble()->isVisible());
-        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Down);
-        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Down);
-        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Up);
-        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Return);
+        QVERIFY(window_->find<ClocksView>()->trouble()->isVisible());
+        QTest::keyClick(window_->find<ClocksView>()->editor(), Qt::Key_Down);
+        QTest::keyClick(window_->find<ClocksView>()->editor(), Qt::Key_Down);
+        QTest::keyClick(window_->find<ClocksView>()->editor(), Qt::Key_Up);
+        QTest::keyClick(window_->find<ClocksView>()->editor(), Qt::Key_Return);
         QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(3));
-        QVERIFY(!window_->clocks()->editor()->isVisible());
-        QVERIFY(!window_->clocks()->trouble()->isVisible());
+        QVERIFY(!window_->find<ClocksView>()->editor()->isVisible());
+        QVERIFY(!window_->find<ClocksView>()->trouble()->isVisible());
     }
 
     void anOfferIsTakenByMouse() {
         typeControl("bus_a", "30M");
-        QLabel* trouble = window_->clocks()->trouble();
+        QLabel* trouble = window_->find<ClocksView>()->trouble();
         QVERIFY(trouble->isVisible() && trouble->text().contains("32 MHz"));
         // the first link stands behind the reason; it is found as the mouse finds it, by its cursor
         bool isTaken = false;
@@ -101,17 +101,17 @@ private slots:
     }
 
     void plusAndMinusStepAlongTheReach() {
-        window_->clocks()->select("bus_a");
-        QTest::keyClick(window_->clocks(), Qt::Key_Minus);
+        window_->find<ClocksView>()->select("bus_a");
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Minus);
         QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(32000000));
-        QTest::keyClick(window_->clocks(), Qt::Key_Plus);
-        QTest::keyClick(window_->clocks(), Qt::Key_Plus);
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Plus);
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Plus);
         QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(3));
     }
 
     /// Needles stand where their rates are: equal distances for equal ratios, parents and children in rows.
     void needlesStandAtTheirRates() {
-        const ClocksLayout& layout = window_->clocks()->layoutOfRows();
+        const ClocksLayout& layout = window_->find<ClocksView>()->layoutOfRows();
         const Figures& figures = document().figures();
         const auto x = [&](const char* id) {
             return layout.needle(*layout.rowOf(*document().part().findNode(id)), figures)->x();
@@ -128,7 +128,7 @@ private slots:
     }
 
     void wheelWithControlZoomsTheAxis() {
-        ClocksView* view = window_->clocks();
+        ClocksView* view = window_->find<ClocksView>();
         const double span = view->layoutOfRows().highDecade() - view->layoutOfRows().lowDecade();
         QWheelEvent zoom(QPointF(400, 200), view->mapToGlobal(QPointF(400, 200)), QPoint(), QPoint(0, 120), Qt::NoButton,
                          Qt::ControlModifier, Qt::NoScrollPhase, false);
@@ -138,16 +138,17 @@ private slots:
 
     /// Where a needle stands in the viewport.
     QPoint needleAt(const char* line) {
-        const ClocksLayout& layout = window_->clocks()->layoutOfRows();
+        const ClocksLayout& layout = window_->find<ClocksView>()->layoutOfRows();
         const std::size_t row = *layout.rowOf(*document().part().findNode(line));
-        return layout.needle(row, document().figures())->toPoint() - QPoint(0, window_->clocks()->verticalScrollBar()->value());
+        return layout.needle(row, document().figures())->toPoint() -
+               QPoint(0, window_->find<ClocksView>()->verticalScrollBar()->value());
     }
 
     /// A needle snaps to its reach while it is dragged, the ripple follows, and only letting go is an edit.
     void aNeedleIsDragged() {
         settle();
-        QWidget* viewport = window_->clocks()->viewport();
-        const ClocksLayout& layout = window_->clocks()->layoutOfRows();
+        QWidget* viewport = window_->find<ClocksView>()->viewport();
+        const ClocksLayout& layout = window_->find<ClocksView>()->layoutOfRows();
         const double low = layout.lowDecade();
         const QPoint start = needleAt("bus_a");
         QTest::mousePress(viewport, Qt::LeftButton, Qt::NoModifier, start);
@@ -171,12 +172,12 @@ private slots:
 
     void escapeLetsANeedleGoBack() {
         settle();
-        QWidget* viewport = window_->clocks()->viewport();
+        QWidget* viewport = window_->find<ClocksView>()->viewport();
         const QPoint start = needleAt("bus_a");
         QTest::mousePress(viewport, Qt::LeftButton, Qt::NoModifier, start);
         QTest::mouseMove(viewport, start - QPoint(60, 0));
         QVERIFY(document().isPreviewing());
-        QTest::keyClick(window_->clocks(), Qt::Key_Escape);
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Escape);
         QVERIFY(!document().isPreviewing());
         QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(4));
         QTest::mouseRelease(viewport, Qt::LeftButton, Qt::NoModifier, start - QPoint(60, 0));
@@ -187,27 +188,27 @@ private slots:
 
     /// A locked row is neither dragged nor nudged; typing into it, and freeing it, are the user's own doing.
     void aLockHolds() {
-        window_->clocks()->select("bus_a");
-        window_->clocks()->setFocus();
-        QTest::keyClick(window_->clocks(), Qt::Key_B, Qt::ControlModifier);
+        window_->find<ClocksView>()->select("bus_a");
+        window_->find<ClocksView>()->setFocus();
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_B, Qt::ControlModifier);
         QVERIFY(isLocked(document().take(), "bus_a"));
-        QTest::keyClick(window_->clocks(), Qt::Key_Minus);
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Minus);
         QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(4));
-        QVERIFY(window_->clocks()->trouble()->text().contains("bus_a is locked"));
-        QTest::mousePress(window_->clocks()->viewport(), Qt::LeftButton, Qt::NoModifier, needleAt("bus_a"));
-        QTest::mouseMove(window_->clocks()->viewport(), needleAt("bus_a") - QPoint(60, 0));
+        QVERIFY(window_->find<ClocksView>()->trouble()->text().contains("bus_a is locked"));
+        QTest::mousePress(window_->find<ClocksView>()->viewport(), Qt::LeftButton, Qt::NoModifier, needleAt("bus_a"));
+        QTest::mouseMove(window_->find<ClocksView>()->viewport(), needleAt("bus_a") - QPoint(60, 0));
         QVERIFY(!document().isPreviewing());
         typeControl("bus_a", "8");
         QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(8));
-        QTest::keyClick(window_->clocks(), Qt::Key_B, Qt::ControlModifier);
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_B, Qt::ControlModifier);
         QVERIFY(!isLocked(document().take(), "bus_a"));
-        QTest::keyClick(window_->clocks(), Qt::Key_Right);
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Right);
         QCOMPARE(document().figures().findLine("bus_a")->divide, Rational(7));
     }
 
     QStringList shownRows() {
         QStringList ids;
-        for (const ClockRow& row : window_->clocks()->layoutOfRows().rows()) {
+        for (const ClockRow& row : window_->find<ClocksView>()->layoutOfRows().rows()) {
             ids << QString::fromStdString(document().part().nodeId(row.node));
         }
         return ids;
@@ -216,13 +217,13 @@ private slots:
     void rowsAreFoundHiddenAndFolded() {
         const QStringList all = shownRows();
         QTest::keyClick(window_.get(), Qt::Key_F, Qt::ControlModifier);
-        QVERIFY(window_->findField()->hasFocus());
-        QTest::keyClicks(window_->findField(), "bus b");
+        QVERIFY(window_->findChild<QLineEdit*>("findClock")->hasFocus());
+        QTest::keyClicks(window_->findChild<QLineEdit*>("findClock"), "bus b");
         QCOMPARE(shownRows(), QStringList({"xtm", "ref", "vco", "pll_a", "core", "bus_b"})); // and what feeds it
-        window_->findField()->setText("nothing like it");
+        window_->findChild<QLineEdit*>("findClock")->setText("nothing like it");
         QVERIFY(shownRows().isEmpty());
-        QVERIFY(window_->clocks()->selected().isEmpty());
-        window_->findField()->clear();
+        QVERIFY(window_->find<ClocksView>()->selected().isEmpty());
+        window_->findChild<QLineEdit*>("findClock")->clear();
         QCOMPARE(shownRows(), all);
         QTest::keyClick(window_.get(), Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
         QVERIFY(!shownRows().contains("can_clk") && !shownRows().contains("rcf") && shownRows().contains("usb"));
@@ -233,39 +234,39 @@ private slots:
         window_->promises()->cards()->select("feed"); // it follows the promise that is selected
         QCOMPARE(shownRows(), QStringList{"rcs"});
         QTest::keyClick(window_.get(), Qt::Key_F, Qt::ControlModifier | Qt::ShiftModifier);
-        window_->clocks()->select("core");
-        QTest::keyClick(window_->clocks(), Qt::Key_Space, Qt::ShiftModifier);
+        window_->find<ClocksView>()->select("core");
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Space, Qt::ShiftModifier);
         QVERIFY(shownRows().contains("core") && !shownRows().contains("bus_a") && !shownRows().contains("can_clk"));
-        QCOMPARE(window_->clocks()->selected(), QString("core"));
+        QCOMPARE(window_->find<ClocksView>()->selected(), QString("core"));
         QTest::keyClick(window_.get(), Qt::Key_B, Qt::ControlModifier | Qt::ShiftModifier);
         QCOMPARE(shownRows(), all);
     }
 
     void theOtherTakeIsShownAsGhosts() {
-        const QImage plain = window_->clocks()->grab().toImage();
+        const QImage plain = window_->find<ClocksView>()->grab().toImage();
         QTest::keyClick(window_.get(), Qt::Key_G, Qt::ControlModifier | Qt::ShiftModifier);
-        QCOMPARE(window_->clocks()->ghost(), QString("B"));
-        QVERIFY(window_->clocks()->grab().toImage() != plain);
+        QCOMPARE(window_->find<ClocksView>()->ghost(), QString("B"));
+        QVERIFY(window_->find<ClocksView>()->grab().toImage() != plain);
         QTest::keyClick(window_.get(), Qt::Key_G, Qt::ControlModifier | Qt::ShiftModifier);
-        QVERIFY(window_->clocks()->ghost().isEmpty());
-        QVERIFY(window_->clocks()->grab().toImage() == plain);
+        QVERIFY(window_->find<ClocksView>()->ghost().isEmpty());
+        QVERIFY(window_->find<ClocksView>()->grab().toImage() == plain);
     }
 
     /// The copies hold the whole view, also what is scrolled out of sight.
     void theViewIsCopied() {
         window_->resize(900, 420);
         QApplication::processEvents();
-        QVERIFY(window_->clocks()->verticalScrollBar()->maximum() > 0);
+        QVERIFY(window_->find<ClocksView>()->verticalScrollBar()->maximum() > 0);
         QTest::keyClick(window_.get(), Qt::Key_C, Qt::ControlModifier | Qt::AltModifier);
         const QString svg = QApplication::clipboard()->text();
         QVERIFY(svg.contains("<svg") && svg.contains("main crystal") && svg.contains("can kernel") && svg.contains("160 MHz"));
         QTest::keyClick(window_.get(), Qt::Key_C, Qt::ControlModifier | Qt::ShiftModifier);
         const QImage picture = QApplication::clipboard()->image();
-        QVERIFY(picture.height() >= static_cast<int>(window_->clocks()->layoutOfRows().height()));
+        QVERIFY(picture.height() >= static_cast<int>(window_->find<ClocksView>()->layoutOfRows().height()));
     }
 
     void fittingShowsTheWholeAxis() {
-        ClocksView* view = window_->clocks();
+        ClocksView* view = window_->find<ClocksView>();
         const double low = view->layoutOfRows().lowDecade();
         QWheelEvent zoom(QPointF(500, 200), view->mapToGlobal(QPointF(500, 200)), QPoint(), QPoint(0, 360), Qt::NoButton,
                          Qt::ControlModifier, Qt::NoScrollPhase, false);
@@ -276,13 +277,13 @@ private slots:
     }
 
     void peripheralsUnfoldUnderTheirLine() {
-        const std::size_t before = window_->clocks()->layoutOfRows().rows().size();
-        window_->clocks()->select("bus_a");
-        QTest::keyClick(window_->clocks(), Qt::Key_Space);
-        QCOMPARE(window_->clocks()->layoutOfRows().rows().size(), before + 5); // uart1, uart2, timer4, guard and i2c1
-        QCOMPARE(window_->clocks()->selected(), QString("bus_a"));
-        QTest::keyClick(window_->clocks(), Qt::Key_Space);
-        QCOMPARE(window_->clocks()->layoutOfRows().rows().size(), before);
+        const std::size_t before = window_->find<ClocksView>()->layoutOfRows().rows().size();
+        window_->find<ClocksView>()->select("bus_a");
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Space);
+        QCOMPARE(window_->find<ClocksView>()->layoutOfRows().rows().size(), before + 5); // uart1, uart2, timer4, guard and i2c1
+        QCOMPARE(window_->find<ClocksView>()->selected(), QString("bus_a"));
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Space);
+        QCOMPARE(window_->find<ClocksView>()->layoutOfRows().rows().size(), before);
     }
 };
 

@@ -46,12 +46,13 @@ class AppDesk : public WindowFixture {
 
     /// Adds the promise and shows its desk.
     void showDeskOf(const std::string& line) {
-        document().edit("a promise", [&](Plan& plan) {
-            const auto read = readPromiseLine("probe-desk: " + line, &document().part());
-            QVERIFY2(read.has_value(), line.c_str());
-            std::erase_if(plan.promises, [](const Promise& promise) { return promise.line.name == "probe-desk"; });
-            plan.promises.push_back({"probe-desk: " + line, *read});
-        });
+        document().edit("a promise", changing([&](Plan& plan) {
+                            const auto read = readPromiseLine("probe-desk: " + line, &document().part());
+                            QVERIFY2(read.has_value(), line.c_str());
+                            std::erase_if(plan.promises,
+                                          [](const Promise& promise) { return promise.line.name == "probe-desk"; });
+                            plan.promises.push_back({"probe-desk: " + line, *read});
+                        }));
         window_->showView("promises");
         window_->goTo("promise/probe-desk");
     }
@@ -70,7 +71,7 @@ private slots:
         QFETCH(int, pictures);
         settle();
         showDeskOf(line);
-        DeskView* desk = window_->desk();
+        DeskView* desk = window_->find<DeskView>();
         QCOMPARE(desk->shown(), QString("probe-desk"));
         QCOMPARE(static_cast<int>(desk->pictures().size()), pictures);
         for (const Theme& theme : {lightTheme(), darkTheme()}) {
@@ -95,7 +96,7 @@ private slots:
     /// A way is pinned and freed by keyboard; the card and the desk say when it is not the best.
     void aWayIsPinnedAndFreed() {
         showDeskOf("timer3.1 drives 20 kHz at 35 % duty");
-        DeskView* desk = window_->desk();
+        DeskView* desk = window_->find<DeskView>();
         QTest::keyClick(window_.get(), Qt::Key_3, Qt::AltModifier);
         QVERIFY(desk->hasFocus());
         QVERIFY(desk->table().rows.size() > 3);
@@ -122,7 +123,7 @@ private slots:
 
     void aWayIsPinnedByMouse() {
         showDeskOf("timer5 fires every 20 ms exactly");
-        DeskView* desk = window_->desk();
+        DeskView* desk = window_->find<DeskView>();
         desk->selectRow(0);
         QTest::mouseClick(desk->viewport(), Qt::LeftButton, {}, desk->rowRect(1).center().toPoint());
         QCOMPARE(desk->selectedRow(), std::size_t{1});
@@ -147,14 +148,14 @@ private slots:
         QCOMPARE(stateOf("probe-desk"), State::broken);
         QTRY_VERIFY(window_->workings()->toPlainText().contains("timer1 chained with timer2"));
         QVERIFY(window_->workings()->toPlainText().contains("timer1 several times for one period"));
-        QVERIFY(std::any_of(window_->desk()->pictures().begin(), window_->desk()->pictures().end(),
+        QVERIFY(std::any_of(window_->find<DeskView>()->pictures().begin(), window_->find<DeskView>()->pictures().end(),
                             [](const DeskPicture& picture) { return picture.title == "Routes to this period"; }));
     }
 
     /// What does not fit scrolls, and a larger font makes it longer, not cut.
     void itScrollsAndGrows() {
         showDeskOf("timer5 fires every 20 ms within 1 %");
-        DeskView* desk = window_->desk();
+        DeskView* desk = window_->find<DeskView>();
         window_->resize(1100, 620);
         QVERIFY(desk->table().rows.size() > 10);
         QTRY_VERIFY(desk->verticalScrollBar()->maximum() > 0);
@@ -191,32 +192,32 @@ private slots:
         QTest::keyClick(window_.get(), Qt::Key_3, Qt::AltModifier);
         for (const char* name : {"modem", "tick", "feed"}) {
             window_->promises()->cards()->select(name);
-            QCOMPARE(window_->desk()->shown(), QString(name));
-            QVERIFY(!window_->desk()->pictures().empty());
-            QVERIFY(!window_->desk()->table().rows.empty());
+            QCOMPARE(window_->find<DeskView>()->shown(), QString(name));
+            QVERIFY(!window_->find<DeskView>()->pictures().empty());
+            QVERIFY(!window_->find<DeskView>()->table().rows.empty());
         }
         QTest::keyClick(window_.get(), Qt::Key_2, Qt::AltModifier);
-        QVERIFY(!window_->desk()->isVisible());
+        QVERIFY(!window_->find<DeskView>()->isVisible());
         window_->promises()->cards()->select("modem"); // goes on while another view is shown
-        QCOMPARE(window_->desk()->shown(), QString("modem"));
+        QCOMPARE(window_->find<DeskView>()->shown(), QString("modem"));
     }
 
     /// An edit of a clock makes pictures and ways anew.
     void theDeskFollowsTheClocks() {
         showDeskOf("timer2 fires every 1 ms exactly");
-        QCOMPARE(window_->desk()->table().rows[0].cells[1], QString("40000"));
-        document().edit("vco", [](Plan& plan) { choiceOf(plan, "A", "vco").multiply = Rational(105); });
-        QVERIFY(window_->desk()->table().rows[0].cells[1] != QString("40000"));
+        QCOMPARE(window_->find<DeskView>()->table().rows[0].cells[1], QString("40000"));
+        document().edit("vco", changing([](Plan& plan) { choiceOf(plan, "A", "vco").multiply = Rational(105); }));
+        QVERIFY(window_->find<DeskView>()->table().rows[0].cells[1] != QString("40000"));
     }
 
     void withoutAPromiseItSaysSo() {
         window_->showView("promises");
-        document().edit("none", [](Plan& plan) { plan.promises.clear(); });
-        window_->desk()->show("nothing");
-        QVERIFY(window_->desk()->pictures().empty());
-        QVERIFY(window_->desk()->table().rows.empty());
-        window_->desk()->pinOrFree(); // nothing happens
-        QVERIFY(!window_->desk()->grab().isNull());
+        document().edit("none", changing([](Plan& plan) { plan.promises.clear(); }));
+        window_->find<DeskView>()->show("nothing");
+        QVERIFY(window_->find<DeskView>()->pictures().empty());
+        QVERIFY(window_->find<DeskView>()->table().rows.empty());
+        window_->find<DeskView>()->pinOrFree(); // nothing happens
+        QVERIFY(!window_->find<DeskView>()->grab().isNull());
     }
 };
 

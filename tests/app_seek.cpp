@@ -32,7 +32,7 @@ class AppSeek : public WindowFixture {
     Q_OBJECT
 
 private:
-    SeekPanel& panel() { return *window_->seek(); }
+    SeekPanel& panel() { return *window_->find<SeekPanel>(); }
     SeekChips& chips() { return *panel().asked()->chips(); }
     FoundList& list() { return *panel().list(); }
 
@@ -40,7 +40,7 @@ private:
     void ask(const QStringList& lines) {
         settle();
         QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
-        QVERIFY(window_->seek() != nullptr && panel().isVisible());
+        QVERIFY(window_->find<SeekPanel>() != nullptr && panel().isVisible());
         for (const QString& line : lines) {
             type(panel().asked()->entry(), line);
             QCOMPARE(panel().asked()->trouble(), QString());
@@ -105,21 +105,21 @@ private slots:
         window_->showView("sleep");
         QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
         QVERIFY(panel().isVisible());
-        QVERIFY(window_->clocks()->isVisible());
+        QVERIFY(window_->find<ClocksView>()->isVisible());
         QVERIFY(panel().asked()->entry()->hasFocus());
         QVERIFY(!window_->ripplePanel()->isVisible());
-        QVERIFY(panel().y() >= window_->clocks()->viewport()->height() / 2);
+        QVERIFY(panel().y() >= window_->find<ClocksView>()->viewport()->height() / 2);
         QTest::keyClick(panel().asked()->entry(), Qt::Key_Escape);
         QVERIFY(!panel().isVisible());
         QVERIFY(window_->ripplePanel()->isVisible());
-        QVERIFY(window_->clocks()->hasFocus());
+        QVERIFY(window_->find<ClocksView>()->hasFocus());
     }
 
     void itLeavesWithTheClocks() {
         ask({"usb = 48 MHz"});
         window_->showView("board");
         QVERIFY(!panel().isVisible());
-        QVERIFY(!window_->clocks()->hasGhost());
+        QVERIFY(!window_->find<ClocksView>()->hasGhost());
     }
 
     /// A wish typed, taken by Enter, told in the ripple, taken back: all by keys.
@@ -331,7 +331,7 @@ private slots:
                              start + QPoint(QApplication::startDragDistance() + 4, 0)); // does not come back until it is let go
             QTest::qWait(200);
         };
-        ClocksView* clocks = window_->clocks();
+        ClocksView* clocks = window_->find<ClocksView>();
         const QRectF row = clocks->layoutOfRows().rowRect(*clocks->layoutOfRows().rowOf(*document().part().findNode("pll_a")));
         const int y = static_cast<int>(row.top() + 6) - clocks->verticalScrollBar()->value();
         drag(clocks->viewport(), {60, y});
@@ -347,7 +347,7 @@ private slots:
 
     void aClockIsWishedByKey() {
         settle();
-        window_->clocks()->select("bus_b");
+        window_->find<ClocksView>()->select("bus_b");
         QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier | Qt::ShiftModifier);
         QVERIFY(chip("bus_b = 80 MHz").has_value());
         QTRY_VERIFY(!panel().isBusy());
@@ -400,7 +400,7 @@ private slots:
         ask({"core at most 160 MHz"});
         const auto& entries = list().entries();
         QVERIFY(entries.size() > 3);
-        QVERIFY(window_->clocks()->hasGhost());            // of the selected one
+        QVERIFY(window_->find<ClocksView>()->hasGhost());  // of the selected one
         QTest::mouseMove(list().viewport(), QPoint(4, 4)); // or it may be there already
         QTest::mouseMove(list().viewport(), list().entryRect(2).center().toPoint());
         QTRY_COMPARE(panel().plot()->hovered(), std::optional<std::size_t>(2));
@@ -453,17 +453,17 @@ private slots:
 
     void aHoveredTakeIsShownInHollowNeedles() {
         ask({"bus_a = 32 MHz"});
-        QVERIFY(window_->clocks()->hasGhost());
-        const QImage with = window_->clocks()->picture().toImage();
+        QVERIFY(window_->find<ClocksView>()->hasGhost());
+        const QImage with = window_->find<ClocksView>()->picture().toImage();
         QTest::keyClick(&list(), Qt::Key_Escape);
-        QVERIFY(!window_->clocks()->hasGhost());
+        QVERIFY(!window_->find<ClocksView>()->hasGhost());
         QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier); // the same is asked still
         QVERIFY(chip("bus_a = 32 MHz").has_value());
-        QTRY_VERIFY(window_->clocks()->hasGhost());
+        QTRY_VERIFY(window_->find<ClocksView>()->hasGhost());
         QTRY_VERIFY(!panel().isBusy());
-        QCOMPARE(window_->clocks()->picture().toImage(), with);
-        window_->clocks()->showGhost(nullptr);
-        QVERIFY(window_->clocks()->picture().toImage() != with);
+        QCOMPARE(window_->find<ClocksView>()->picture().toImage(), with);
+        window_->find<ClocksView>()->showGhost(nullptr);
+        QVERIFY(window_->find<ClocksView>()->picture().toImage() != with);
     }
 
     void anEntryUnfoldsIntoItsEquals() {
@@ -481,10 +481,10 @@ private slots:
                                        panel().asked()->question(), list().entries()[0]->found, kMostEquals);
         QVERIFY(same.found.size() > 1);
         QTRY_COMPARE(list().equals().size() + 1, same.found.size());
-        const QImage first = window_->clocks()->picture().toImage();
+        const QImage first = window_->find<ClocksView>()->picture().toImage();
         QTest::keyClick(&list(), Qt::Key_Down);
         QCOMPARE(list().selectedEqual(), std::size_t(1));
-        QVERIFY(window_->clocks()->picture().toImage() != first); // its needles
+        QVERIFY(window_->find<ClocksView>()->picture().toImage() != first); // its needles
         const FoundTake equal = *list().selectedTake();
         QVERIFY(!(equal.take == list().entries()[0]->found.take));
         QCOMPARE(equal.rates, list().entries()[0]->found.rates);
@@ -521,16 +521,17 @@ private slots:
         QVERIFY2(said.contains("bus_a = 37 MHz lift"), said.toUtf8());
         QCOMPARE(panel().foot(), QString("Complete: no take keeps all of this."));
         const NodeIndex bus = *document().part().findNode("bus_a");
-        QVERIFY(window_->clocks()->markedRows().contains(bus));
-        const QRectF row = window_->clocks()->layoutOfRows().rowRect(*window_->clocks()->layoutOfRows().rowOf(bus));
-        const int scrolled = window_->clocks()->verticalScrollBar()->value();
-        QVERIFY(row.top() >= scrolled && row.bottom() <= scrolled + window_->clocks()->viewport()->height());
+        QVERIFY(window_->find<ClocksView>()->markedRows().contains(bus));
+        const QRectF row =
+            window_->find<ClocksView>()->layoutOfRows().rowRect(*window_->find<ClocksView>()->layoutOfRows().rowOf(bus));
+        const int scrolled = window_->find<ClocksView>()->verticalScrollBar()->value();
+        QVERIFY(row.top() >= scrolled && row.bottom() <= scrolled + window_->find<ClocksView>()->viewport()->height());
         // the nearest, by keys
         followLink("bus_a = 37 MHz:", "wish this");
         QTRY_VERIFY(!panel().isBusy());
         QVERIFY(!list().entries().empty());
         QVERIFY(!chip("bus_a = 37 MHz"));
-        QVERIFY(window_->clocks()->markedRows().empty());
+        QVERIFY(window_->find<ClocksView>()->markedRows().empty());
     }
 
     /// Two that can't be kept even alone: one after the other is wished as near as it can be had.
@@ -578,23 +579,24 @@ private slots:
     void aTypedRateIsSought() {
         settle();
         typeControl("bus_a", "32M"); // this it can
-        QVERIFY(window_->seek() == nullptr);
+        QVERIFY(window_->find<SeekPanel>() == nullptr);
         document().undo();
         typeControl("bus_a", "48M");
-        QVERIFY(window_->seek() != nullptr && panel().isVisible());
+        QVERIFY(window_->find<SeekPanel>() != nullptr && panel().isVisible());
         QVERIFY(chip("bus_a = 48 MHz").has_value());
-        QVERIFY(window_->clocks()->editor()->hasFocus());
-        QVERIFY(window_->clocks()->trouble()->isVisible()); // with the nearest that it can
+        QVERIFY(window_->find<ClocksView>()->editor()->hasFocus());
+        QVERIFY(window_->find<ClocksView>()->trouble()->isVisible()); // with the nearest that it can
         QApplication::processEvents();
-        QVERIFY(window_->clocks()->editor()->isVisible());
-        const QRectF row = window_->clocks()->layoutOfRows().rowRect(
-            *window_->clocks()->layoutOfRows().rowOf(*document().part().findNode("bus_a")));
-        const QRect viewport = window_->clocks()->viewport()->rect();
-        QVERIFY(viewport.contains(window_->clocks()->editor()->geometry()));
-        QVERIFY(std::abs(window_->clocks()->editor()->y() - row.top() + window_->clocks()->verticalScrollBar()->value()) < 4);
+        QVERIFY(window_->find<ClocksView>()->editor()->isVisible());
+        const QRectF row = window_->find<ClocksView>()->layoutOfRows().rowRect(
+            *window_->find<ClocksView>()->layoutOfRows().rowOf(*document().part().findNode("bus_a")));
+        const QRect viewport = window_->find<ClocksView>()->viewport()->rect();
+        QVERIFY(viewport.contains(window_->find<ClocksView>()->editor()->geometry()));
+        QVERIFY(std::abs(window_->find<ClocksView>()->editor()->y() - row.top() +
+                         window_->find<ClocksView>()->verticalScrollBar()->value()) < 4);
         QTRY_VERIFY(!panel().isBusy());
-        QTest::keyClick(window_->clocks()->editor(), Qt::Key_Return); // again: it is meant
-        QVERIFY(!window_->clocks()->editor()->isVisible());
+        QTest::keyClick(window_->find<ClocksView>()->editor(), Qt::Key_Return); // again: it is meant
+        QVERIFY(!window_->find<ClocksView>()->editor()->isVisible());
         QVERIFY(list().hasFocus() || panel().refusal()->hasFocus());
         QTest::keyClick(QApplication::focusWidget(), Qt::Key_Escape);
         QVERIFY(!panel().isVisible());
@@ -609,7 +611,7 @@ private slots:
             QTest::keyClick(window_->workings(), Qt::Key_Tab);
         }
         QTest::keyClick(window_->workings(), Qt::Key_Return);
-        QVERIFY(window_->seek() != nullptr && panel().isVisible());
+        QVERIFY(window_->find<SeekPanel>() != nullptr && panel().isVisible());
         QCOMPARE(lookOf("modem"), Chip::Look::hard);
         QTRY_VERIFY(!panel().isBusy());
         QVERIFY(!list().entries().empty());
@@ -627,14 +629,15 @@ private slots:
     void itFollowsThePlan() {
         ask({"bus_a = 32 MHz"});
         const FoundEntries before = list().entries();
-        document().edit("core slower", [](Plan& plan) { choiceOf(plan, plan.active, "pll_a").divide = Rational(6); });
+        document().edit("core slower", changing([](Plan& plan) { choiceOf(plan, plan.active, "pll_a").divide = Rational(6); }));
         QTRY_VERIFY(!panel().isBusy() && !(list().entries() == before));
         for (const auto& entry : list().entries()) {
             QCOMPARE(entry->figures.figures.findLine("bus_a")->hertz->nominal, Rational(32000000));
         }
-        document().edit("usb pinned", [](Plan& plan) {
-            plan.promises.push_back({"slow: bus_b runs at most 80 MHz", *readPromiseLine("slow: bus_b runs at most 80 MHz")});
-        });
+        document().edit(
+            "usb pinned", changing([](Plan& plan) {
+                plan.promises.push_back({"slow: bus_b runs at most 80 MHz", *readPromiseLine("slow: bus_b runs at most 80 MHz")});
+            }));
         QVERIFY(chip("slow").has_value());
         document().undo();
         QVERIFY(!chip("slow"));
@@ -642,7 +645,7 @@ private slots:
     }
 
     void nothingIsAsked() {
-        document().edit("no promises", [](Plan& plan) { plan.promises.clear(); });
+        document().edit("no promises", changing([](Plan& plan) { plan.promises.clear(); }));
         settle();
         QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
         QVERIFY(!panel().isBusy());

@@ -17,11 +17,11 @@ class AppSleep : public WindowFixture {
 private:
     SleepView* sleep() {
         window_->showView("sleep");
-        return window_->sleep();
+        return window_->find<SleepView>();
     }
     RhythmView* rhythm() {
         window_->showView("rhythm");
-        return window_->rhythm();
+        return window_->find<RhythmView>();
     }
     QString restsIn() { return QString::fromStdString(document().take().restsIn); }
     const Job& job(std::size_t index) { return document().plan().jobs[index]; }
@@ -229,11 +229,11 @@ private slots:
     void vitalsLeadThere() {
         settle();
         window_->goTo("mode/deep");
-        QCOMPARE(window_->sleep()->selected(), QString("deep"));
+        QCOMPARE(window_->find<SleepView>()->selected(), QString("deep"));
         window_->goTo("rhythm/life");
-        QVERIFY(window_->rhythm()->isVisible());
+        QVERIFY(window_->find<RhythmView>()->isVisible());
         window_->goTo("job/feed");
-        QCOMPARE(window_->rhythm()->selectedLane(), std::size_t{2});
+        QCOMPARE(window_->find<RhythmView>()->selectedLane(), std::size_t{2});
         QVERIFY(window_->workings()->toPlainText().contains("share of the charge"));
     }
 
@@ -276,13 +276,13 @@ private slots:
     }
 
     void aJobThatIsFollowedStays() {
-        document().edit("follower", [](Plan& plan) {
-            Job after;
-            after.name = "tail";
-            after.after = "report";
-            after.lasts = 1;
-            plan.jobs.push_back(after);
-        });
+        document().edit("follower", changing([](Plan& plan) {
+                            Job after;
+                            after.name = "tail";
+                            after.after = "report";
+                            after.lasts = 1;
+                            plan.jobs.push_back(after);
+                        }));
         settle();
         RhythmView* view = rhythm();
         view->selectLane(0);
@@ -373,7 +373,7 @@ private slots:
         QVERIFY(view->pictures().size() >= 5); // charge, moves, two sweeps, takes
         view->selectLane(1);                   // with cycles: what a megahertz costs
         QTRY_VERIFY_WITH_TIMEOUT(!view->isBusy() && view->pictures().size() >= 6, 20000);
-        document().edit("more", [](Plan& plan) { plan.jobs[0].draws *= 2; });
+        document().edit("more", changing([](Plan& plan) { plan.jobs[0].draws *= 2; }));
         settle();
         view->grab();
         // and now the fixture closes the window while that is played
@@ -387,7 +387,7 @@ private slots:
         QVERIFY(view->isBusy());
         QTest::keyClick(view, Qt::Key_Escape); // ended by hand
         QVERIFY(!view->isBusy());
-        document().edit("anew", [](Plan& plan) { plan.jobs[0].cycles = 901; });
+        document().edit("anew", changing([](Plan& plan) { plan.jobs[0].cycles = 901; }));
         settle();
         view->grab();
         QTRY_VERIFY_WITH_TIMEOUT(view->chance().has_value(), 30000);
@@ -395,7 +395,7 @@ private slots:
     }
 
     void withoutAPlanOrJobs() {
-        document().edit("no jobs", [](Plan& plan) { plan.jobs.clear(); });
+        document().edit("no jobs", changing([](Plan& plan) { plan.jobs.clear(); }));
         settle();
         RhythmView* view = rhythm();
         view->grab();
@@ -407,12 +407,12 @@ private slots:
         MainWindow empty{Shelf{sourceDir() + "/parts"}};
         empty.show();
         empty.showView("sleep");
-        empty.sleep()->grab();
-        QTest::keyClick(empty.sleep(), Qt::Key_Return);
+        empty.find<SleepView>()->grab();
+        QTest::keyClick(empty.find<SleepView>(), Qt::Key_Return);
         empty.showView("rhythm");
-        empty.rhythm()->grab();
-        QTest::keyClick(empty.rhythm(), Qt::Key_Insert);
-        QVERIFY(!empty.rhythm()->line()->isVisible());
+        empty.find<RhythmView>()->grab();
+        QTest::keyClick(empty.find<RhythmView>(), Qt::Key_Insert);
+        QVERIFY(!empty.find<RhythmView>()->line()->isVisible());
     }
 };
 

@@ -89,8 +89,7 @@ private slots:
             jobs.push_back(following(Rational(random.whole(0, 50), 100), 0));
             const Rational span = *hyperperiod(jobs);
             const TimelineTotals narrow = Timeline(jobs, takes, true).play(span);
-            const Rational wide =
-                Rational(1000000000000000003, 1000000000000000009);
+            const Rational wide = Rational(1000000000000000003, 1000000000000000009);
             for (const Rational& by : {wide, wide * wide}) {
                 const TimelineTotals other = scaledPlay(jobs, takes, span, by);
                 QCOMPARE(other.resting, narrow.resting * by);

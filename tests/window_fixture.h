@@ -15,6 +15,15 @@ namespace wisetick::test {
 
 using namespace wisetick::app;
 
+/// A test's own change of a plan as an edit.
+template <class Change>
+PlanEdit changing(Change change) {
+    return [change](Plan& plan) {
+        change(plan);
+        return std::string();
+    };
+}
+
 /// A window on a copy of the example, for each test anew; nothing of the user's own is read or written.
 class WindowFixture : public QObject {
     Q_OBJECT
@@ -38,12 +47,12 @@ protected:
 
     /// Types into the selected row's own control.
     void typeControl(const QString& line, const QString& typed) {
-        window_->clocks()->select(line);
-        window_->clocks()->setFocus();
-        QTest::keyClick(window_->clocks(), Qt::Key_Return);
-        QVERIFY(window_->clocks()->editor()->isVisible());
-        window_->clocks()->editor()->clear();
-        type(window_->clocks()->editor(), typed);
+        window_->find<ClocksView>()->select(line);
+        window_->find<ClocksView>()->setFocus();
+        QTest::keyClick(window_->find<ClocksView>(), Qt::Key_Return);
+        QVERIFY(window_->find<ClocksView>()->editor()->isVisible());
+        window_->find<ClocksView>()->editor()->clear();
+        type(window_->find<ClocksView>()->editor(), typed);
     }
 
 private slots:
@@ -68,6 +77,9 @@ private slots:
     }
 
     void cleanup() {
+        if (!window_) {
+            return;
+        }
         document().keep();
         while (document().canUndo()) {
             document().undo(); // nothing is asked at closing

@@ -231,8 +231,8 @@ private:
         const LineFigure* line = figures_.findLine(source.id);
         addQuantity(tr("measured on this board"), measured == nullptr ? std::nullopt : std::optional(measured->rate), Unit::hertz,
                     false,
-                    [now = measured == nullptr ? Measured{source.id, {}, {}} : *measured](
-                        const std::optional<Rational>& value) -> PlanEdit {
+                    [now = measured == nullptr ? Measured{source.id, {}, {}}
+                                               : *measured](const std::optional<Rational>& value) -> PlanEdit {
                         if (!value) {
                             return [id = now.source](Plan& plan) { return forgetMeasured(plan, id); };
                         }

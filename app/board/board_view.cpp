@@ -20,12 +20,7 @@ constexpr qreal kGap = 16; ///< between columns
 
 } // namespace
 
-BoardView::BoardView(Document& document, QWidget* parent) : QAbstractScrollArea(parent), document_(document) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Board"));
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
+BoardView::BoardView(Document& document, QWidget* parent) : PaintedView(tr("Board"), parent), document_(document) {
     editor_ = new QLineEdit(viewport());
     editor_->setAccessibleName(tr("Value of the row"));
     editor_->setFont(faceFont(Face::word));
@@ -37,12 +32,6 @@ BoardView::BoardView(Document& document, QWidget* parent) : QAbstractScrollArea(
     trouble_->hide();
     connect(&document_, &Document::changed, this, &BoardView::layOut);
     layOut();
-}
-
-void BoardView::setTheme(const Theme& theme) {
-    theme_ = theme;
-    static_cast<SlimScrollBar*>(verticalScrollBar())->setTheme(theme);
-    viewport()->update();
 }
 
 qreal BoardView::rowHeight() const {
@@ -75,9 +64,7 @@ void BoardView::layOut() {
     }
     height_ = top + 8;
     selected_ = std::min(selected_, std::max<std::size_t>(rows_.size(), 1) - 1);
-    verticalScrollBar()->setSingleStep(static_cast<int>(rowHeight()));
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(height_) - viewport()->height()));
+    setContentHeight(height_, rowHeight());
     viewport()->update();
 }
 
@@ -93,15 +80,21 @@ QRectF BoardView::valueRect(std::size_t row) const {
 void BoardView::select(std::size_t row) {
     endEdit(false);
     selected_ = row;
-    const QRectF rect = rowRect(row);
-    const qreal above = row == 0 || rows_[row].group != rows_[row - 1].group ? rowHeight() : 0; // with the name of its group
-    if (rect.top() - above < 0) {
-        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.top() - above));
-    } else if (rect.bottom() > viewport()->height()) {
-        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.bottom()) - viewport()->height() + 1);
-    }
+    const bool isFirst = row == 0 || rows_[row].group != rows_[row - 1].group; // then with the name of its group
+    scrollToShow(rowRect(row), isFirst ? rowHeight() : 0);
     setAccessibleDescription(tr("%1, %2: %3; %4").arg(rows_[row].group, rows_[row].name, rows_[row].value, rows_[row].result));
+    sayRowSelected(this, row);
     viewport()->update();
+}
+
+std::vector<SpokenRow> BoardView::spokenRows() {
+    std::vector<SpokenRow> spoken;
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        const BoardRow& row = rows_[i];
+        spoken.push_back({row.group + ", " + row.name, row.value.isEmpty() ? row.result : row.value + "; " + row.result,
+                          rowRect(i).toRect(), i == selected_});
+    }
+    return spoken;
 }
 
 QString BoardView::trouble() const {
@@ -133,8 +126,7 @@ void BoardView::endEdit(bool isApplied) {
     if (isApplied && typed.trimmed() != rows_[selected_].value) {
         const BoardRow row = rows_[selected_];
         const auto read = row.read(typed);
-        const QString why =
-            read ? document_.edit(row.group + ", " + row.name + " " + typed.trimmed(), *read) : read.error();
+        const QString why = read ? document_.edit(row.group + ", " + row.name + " " + typed.trimmed(), *read) : read.error();
         if (!why.isEmpty()) { // the text stays to be mended
             QPalette palette = this->palette();
             palette.setColor(QPalette::Window, theme_.panel);
@@ -172,7 +164,7 @@ void BoardView::keyPressEvent(QKeyEvent* event) {
             !(event->modifiers() & (Qt::ControlModifier | Qt::AltModifier))) {
             beginEdit(event->text());
         } else {
-            QAbstractScrollArea::keyPressEvent(event);
+            PaintedView::keyPressEvent(event);
         }
     }
 }
@@ -186,7 +178,7 @@ bool BoardView::eventFilter(QObject* watched, QEvent* event) {
         default: trouble_->hide();
         }
     }
-    return QAbstractScrollArea::eventFilter(watched, event);
+    return PaintedView::eventFilter(watched, event);
 }
 
 void BoardView::mousePressEvent(QMouseEvent* event) {
@@ -204,21 +196,6 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
 void BoardView::resizeEvent(QResizeEvent*) {
     endEdit(false);
     layOut();
-}
-
-void BoardView::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::FontChange) {
-        layOut();
-    }
-    QAbstractScrollArea::changeEvent(event);
-}
-
-void BoardView::focusInEvent(QFocusEvent*) {
-    viewport()->update();
-}
-
-void BoardView::focusOutEvent(QFocusEvent*) {
-    viewport()->update();
 }
 
 void BoardView::paintEvent(QPaintEvent* event) {

@@ -1,10 +1,8 @@
 #pragma once
 
 #include "board/board_rows.h"
-#include "paint/theme.h"
 #include "document/document.h"
-
-#include <QAbstractScrollArea>
+#include "paint/painted_view.h"
 
 class QLabel;
 class QLineEdit;
@@ -12,12 +10,11 @@ class QLineEdit;
 namespace wisetick::app {
 
 /// What stands on the board, fact by fact: what the plan says, edited where it stands, and what follows from it.
-class BoardView : public QAbstractScrollArea {
+class BoardView : public PaintedView {
     Q_OBJECT
 
 public:
     explicit BoardView(Document& document, QWidget* parent = nullptr);
-    void setTheme(const Theme& theme);
     const std::vector<BoardRow>& rows() const { return rows_; }
     std::size_t selected() const { return selected_; }
     void select(std::size_t row);
@@ -27,18 +24,17 @@ public:
     /// Where a row stands, in the viewport.
     QRectF rowRect(std::size_t row) const;
 
+    std::vector<SpokenRow> spokenRows() override;
+
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
-    void changeEvent(QEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
-    void layOut();
+    void layOut() override;
     void beginEdit(const QString& typed = {});
     void endEdit(bool isApplied);
     qreal rowHeight() const;
@@ -46,7 +42,6 @@ private:
     QRectF valueRect(std::size_t row) const;
 
     Document& document_;
-    Theme theme_ = lightTheme();
     std::vector<BoardRow> rows_;
     std::vector<qreal> tops_; ///< by row, in the whole content
     qreal height_ = 0;

@@ -21,18 +21,8 @@ constexpr qreal kGap = 16;
 
 } // namespace
 
-ShelfList::ShelfList(QWidget* parent) : QAbstractScrollArea(parent) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Parts shelf"));
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+ShelfList::ShelfList(QWidget* parent) : PaintedView(tr("Parts shelf"), parent) {
     setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
-}
-
-void ShelfList::setTheme(const Theme& theme) {
-    theme_ = theme;
-    static_cast<SlimScrollBar*>(verticalScrollBar())->setTheme(theme);
-    viewport()->update();
 }
 
 void ShelfList::show(std::vector<ShelfRow> rows) {
@@ -66,9 +56,7 @@ void ShelfList::layOut() {
     }
     tops_.push_back(top); // where the last one ends
     height_ = top + 8;
-    verticalScrollBar()->setSingleStep(static_cast<int>(rowHeight));
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(height_) - viewport()->height()));
+    setContentHeight(height_, rowHeight);
     viewport()->update();
 }
 
@@ -79,14 +67,20 @@ QRectF ShelfList::rowRect(std::size_t row) const {
 
 void ShelfList::select(std::size_t row) {
     selected_ = row;
-    const QRectF rect = rowRect(row);
-    if (rect.top() < 0) {
-        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.top()) - 4);
-    } else if (rect.bottom() > viewport()->height()) {
-        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.bottom()) - viewport()->height() + 5);
-    }
+    scrollToShow(rowRect(row), 4, 5);
+    sayRowSelected(this, row);
     setAccessibleDescription(tr("%1, %2: %3").arg(rows_[row].name, rows_[row].detail, verb(rows_[row])));
     viewport()->update();
+}
+
+std::vector<SpokenRow> ShelfList::spokenRows() {
+    std::vector<SpokenRow> spoken;
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        const QString what = verb(rows_[i]);
+        spoken.push_back({rows_[i].name, what.isEmpty() ? rows_[i].detail : rows_[i].detail + "; " + what, rowRect(i).toRect(),
+                          i == selected_});
+    }
+    return spoken;
 }
 
 void ShelfList::step(int by) {
@@ -112,7 +106,7 @@ void ShelfList::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_Down: step(1); break;
     case Qt::Key_Return:
     case Qt::Key_Enter: start(); break;
-    default: QAbstractScrollArea::keyPressEvent(event);
+    default: PaintedView::keyPressEvent(event);
     }
 }
 
@@ -133,25 +127,6 @@ void ShelfList::mouseDoubleClickEvent(QMouseEvent* event) {
     if (selected_ < rows_.size() && rowRect(selected_).contains(event->position())) {
         start();
     }
-}
-
-void ShelfList::resizeEvent(QResizeEvent*) {
-    layOut();
-}
-
-void ShelfList::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::FontChange) {
-        layOut();
-    }
-    QAbstractScrollArea::changeEvent(event);
-}
-
-void ShelfList::focusInEvent(QFocusEvent*) {
-    viewport()->update();
-}
-
-void ShelfList::focusOutEvent(QFocusEvent*) {
-    viewport()->update();
 }
 
 void ShelfList::paintRow(QPainter& painter, std::size_t index, const QRectF& rect) const {

@@ -1,9 +1,7 @@
 #pragma once
 
 #include "board/shelf_rows.h"
-#include "paint/theme.h"
-
-#include <QAbstractScrollArea>
+#include "paint/painted_view.h"
 
 class QLabel;
 class QLineEdit;
@@ -11,13 +9,12 @@ class QLineEdit;
 namespace wisetick::app {
 
 /// The rows of the shelf, drawn; one that starts something is selected.
-class ShelfList : public QAbstractScrollArea {
+class ShelfList : public PaintedView {
     Q_OBJECT
 
 public:
     explicit ShelfList(QWidget* parent = nullptr);
 
-    void setTheme(const Theme& theme);
     void show(std::vector<ShelfRow> rows);
     const std::vector<ShelfRow>& rows() const { return rows_; }
     /// Index of the selected row; rows().size() where none can be.
@@ -28,26 +25,23 @@ public:
     void start();
     QRectF rowRect(std::size_t row) const;
 
+    std::vector<SpokenRow> spokenRows() override;
+
 signals:
     void started(const wisetick::app::ShelfRow& row);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
-    void changeEvent(QEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
-    void layOut();
+    void layOut() override;
     void select(std::size_t row);
     void paintRow(QPainter& painter, std::size_t index, const QRectF& rect) const;
     QString verb(const ShelfRow& row) const;
 
-    Theme theme_ = lightTheme();
     std::vector<ShelfRow> rows_;
     std::vector<qreal> tops_;
     qreal needWidth_ = 0;

@@ -29,13 +29,7 @@ QString text(const std::string& value) {
 
 } // namespace
 
-ClocksView::ClocksView(Document& document, QWidget* parent) : QAbstractScrollArea(parent), document_(document) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Clocks"));
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
-    verticalScrollBar()->setSingleStep(12);
+ClocksView::ClocksView(Document& document, QWidget* parent) : PaintedView(tr("Clocks"), parent), document_(document) {
     editor_ = new QLineEdit(viewport());
     editor_->setAccessibleName(tr("Control of the row"));
     editor_->hide();
@@ -53,11 +47,6 @@ ClocksView::ClocksView(Document& document, QWidget* parent) : QAbstractScrollAre
     viewport()->setMouseTracking(true);
     connect(&document_, &Document::changed, this, [this] { layOut(); });
     layOut();
-}
-
-void ClocksView::setTheme(const Theme& theme) {
-    theme_ = theme;
-    viewport()->update();
 }
 
 QString ClocksView::selected() const {
@@ -120,8 +109,7 @@ void ClocksView::layOut() {
         const bool isThere = findTake(document_.plan(), ghostTake_.toStdString()) != nullptr;
         ghost_ = isThere ? std::optional(document_.figuresOfTake(ghostTake_.toStdString())) : std::nullopt;
     }
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(layout_.height()) - viewport()->height()));
+    setContentHeight(layout_.height(), 12);
     viewport()->update();
 }
 
@@ -131,16 +119,32 @@ ClocksScene ClocksView::scene() const {
             theme_,           selectedRow_,     hoveredRow_,         hasFocus()};
 }
 
+QString ClocksView::saidOf(const LineFigure& line) {
+    return tr("%1, %2, %3")
+        .arg(text(line.control), line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
+             line.isOn ? text(stateName(line.state)) : tr("off"));
+}
+
+std::vector<SpokenRow> ClocksView::spokenRows() {
+    std::vector<SpokenRow> spoken;
+    for (std::size_t i = 0; i < layout_.rows().size(); ++i) {
+        const ClockRow& row = layout_.rows()[i];
+        const LineFigure& line = document_.figures().lines[row.node];
+        const QRect place = layout_.rowRect(i).translated(0, -verticalScrollBar()->value()).toRect();
+        spoken.push_back({row.peripheral ? text(document_.part().peripherals[*row.peripheral].id) : text(line.name), saidOf(line),
+                          place, i == selectedRow_});
+    }
+    return spoken;
+}
+
 void ClocksView::selectRow(std::size_t row) {
     endEdit(false);
     selectedRow_ = row;
     scrollTo(row);
     viewport()->update();
     const LineFigure& line = document_.figures().lines[layout_.rows()[row].node];
-    setAccessibleDescription(tr("%1: %2, %3, %4")
-                                 .arg(text(line.name), text(line.control),
-                                      line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
-                                      line.isOn ? text(stateName(line.state)) : tr("off")));
+    setAccessibleDescription(text(line.name) + ": " + saidOf(line));
+    sayRowSelected(this, row);
     emit selectionChanged(selected());
 }
 
@@ -385,21 +389,6 @@ void ClocksView::resizeEvent(QResizeEvent* event) {
         scrollTo(selectedRow_);
         placeEditor();
     }
-}
-
-void ClocksView::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::FontChange) {
-        layOut();
-    }
-    QAbstractScrollArea::changeEvent(event);
-}
-
-void ClocksView::focusInEvent(QFocusEvent*) {
-    viewport()->update();
-}
-
-void ClocksView::focusOutEvent(QFocusEvent*) {
-    viewport()->update();
 }
 
 void ClocksView::paintEvent(QPaintEvent* event) {

@@ -2,10 +2,8 @@
 
 #include "clocks/clocks_filter.h"
 #include "clocks/clocks_layout.h"
-#include "paint/theme.h"
 #include "document/document.h"
-
-#include <QAbstractScrollArea>
+#include "paint/painted_view.h"
 
 class QLabel;
 class QLineEdit;
@@ -18,13 +16,12 @@ struct RowSetting;
 /// The lines of the part on a common logarithmic axis of frequency: rail, needle, whisker, and a thread from parent to
 /// child. A row's control is edited where it stands: Enter or a click on it, then a source, "÷ 4" or "48M"; or its
 /// needle is dragged along its reach, which is an edit when it is let go.
-class ClocksView : public QAbstractScrollArea {
+class ClocksView : public PaintedView {
     Q_OBJECT
 
 public:
     explicit ClocksView(Document& document, QWidget* parent = nullptr);
 
-    void setTheme(const Theme& theme);
     void select(const QString& lineId);
     QString selected() const;
     const ClocksLayout& layoutOfRows() const { return layout_; }
@@ -59,6 +56,8 @@ public:
     QPixmap picture();
     QByteArray svg();
 
+    std::vector<SpokenRow> spokenRows() override;
+
 signals:
     void selectionChanged(const QString& lineId);
     /// A rate was typed that its row can't reach by itself.
@@ -79,9 +78,6 @@ protected:
     bool viewportEvent(QEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
-    void changeEvent(QEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
     /// A needle that is held.
@@ -90,11 +86,12 @@ private:
         std::optional<Rational> value; ///< of the control, where the needle was dragged to
     };
 
-    void layOut();
+    void layOut() override;
     ClocksLayout::Measures measure() const;
     ClocksScene scene() const;
     void selectRow(std::size_t row);
     void scrollTo(std::size_t row);
+    static QString saidOf(const LineFigure& line);
     void bringToView(const std::set<NodeIndex>& nodes);
     void beginEdit();
     void placeEditor();
@@ -110,7 +107,6 @@ private:
     QRectF controlRect(std::size_t row) const;
 
     Document& document_;
-    Theme theme_ = lightTheme();
     ClocksLayout layout_;
     ClocksFilter filter_;
     std::set<NodeIndex> unfolded_;

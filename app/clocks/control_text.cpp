@@ -1,10 +1,10 @@
 #include "clocks/control_text.h"
 
 #include "base/nearest_name.h"
+#include "document/document.h"
 #include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
-#include "document/document.h"
 
 #include <algorithm>
 #include <cmath>

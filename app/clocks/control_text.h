@@ -13,7 +13,7 @@ namespace wisetick::app {
 /// What came of a text typed into a row: an edit with its name, or why not, with the nearest settings that can be had.
 struct ControlEdit {
     PlanEdit change; ///< empty: not possible
-    QString what;                      ///< "bus_a ÷ 4"
+    QString what;    ///< "bus_a ÷ 4"
     QString why;
     QStringList offers;             ///< texts that would work
     std::optional<Rational> beyond; ///< Hz, that was asked for and that the row can't reach by itself

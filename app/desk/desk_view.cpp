@@ -24,38 +24,20 @@ constexpr std::size_t kMostWays = 24;
 
 } // namespace
 
-DeskView::DeskView(Document& document, QWidget* parent) : QAbstractScrollArea(parent), document_(document) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Desk of the promise"));
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
-    connect(&document_, &Document::changed, this, [this] {
-        isStale_ = true;
-        viewport()->update();
-    });
-}
-
-void DeskView::setTheme(const Theme& theme) {
-    theme_ = theme;
-    static_cast<SlimScrollBar*>(verticalScrollBar())->setTheme(theme);
-    viewport()->update();
+DeskView::DeskView(Document& document, QWidget* parent) : PaintedView(tr("Desk of the promise"), parent), document_(document) {
+    connect(&document_, &Document::changed, this, [this] { setStale(); });
 }
 
 void DeskView::show(const QString& promise) {
     name_ = promise;
-    isStale_ = true;
+    setStale();
     selected_ = 0;
     verticalScrollBar()->setValue(0);
     viewport()->update();
 }
 
 /// Makes pictures and ways anew where the plan or the promise changed.
-void DeskView::make() {
-    if (!isStale_) {
-        return;
-    }
-    isStale_ = false;
+void DeskView::remake() {
     promise_.reset();
     pictures_.clear();
     table_ = {};
@@ -125,9 +107,7 @@ void DeskView::layOut() {
     height_ = tableTop_ +
               (table_.rows.empty() ? 0 : lineHeight(Face::bold) + 8 + rowHeight() * static_cast<qreal>(table_.rows.size() + 1)) +
               12;
-    verticalScrollBar()->setSingleStep(static_cast<int>(rowHeight()));
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(height_) - viewport()->height()));
+    setContentHeight(height_, rowHeight());
 }
 
 QRectF DeskView::rowRect(std::size_t row) {
@@ -135,6 +115,17 @@ QRectF DeskView::rowRect(std::size_t row) {
     const qreal first = tableTop_ + lineHeight(Face::bold) + 8 + rowHeight();
     return {8, first + rowHeight() * static_cast<qreal>(row) - verticalScrollBar()->value(), viewport()->width() - 16.0,
             rowHeight()};
+}
+
+std::vector<SpokenRow> DeskView::spokenRows() {
+    make();
+    std::vector<SpokenRow> spoken;
+    for (std::size_t i = 0; i < table_.rows.size(); ++i) {
+        const WayTable::Row& row = table_.rows[i];
+        spoken.push_back({tr("way %1").arg(i + 1), text(stateName(row.state)) + ", " + row.cells.join(' '), rowRect(i).toRect(),
+                          i == selected_});
+    }
+    return spoken;
 }
 
 QRectF DeskView::pinRect() {
@@ -150,12 +141,8 @@ void DeskView::selectRow(std::size_t row) {
         return;
     }
     selected_ = std::min(row, table_.rows.size() - 1);
-    const QRectF rect = rowRect(selected_);
-    if (rect.bottom() > viewport()->height()) {
-        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.bottom()) - viewport()->height() + 4);
-    } else if (rect.top() < 0) {
-        verticalScrollBar()->setValue(selected_ == 0 ? 0 : verticalScrollBar()->value() + static_cast<int>(rect.top()));
-    }
+    scrollToShow(rowRect(selected_), selected_ == 0 ? tableTop_ : 0, 4); // with the pictures above the first
+    sayRowSelected(this, selected_);
     const WayTable::Row& shown = table_.rows[selected_];
     setAccessibleDescription(tr("way %1 of %2: %3, %4")
                                  .arg(selected_ + 1)
@@ -184,9 +171,7 @@ void DeskView::pinOrFree() {
     }
     document_.edit((isFreed ? tr("%1 is free to take its best way") : tr("%1 pinned to %2").arg("%1", settingsText(way.settings)))
                        .arg(text(name)),
-                   [&](Plan& plan) {
-                       return isFreed ? freeWay(plan, plan.active, name) : pinWay(plan, plan.active, pinned);
-                   });
+                   [&](Plan& plan) { return isFreed ? freeWay(plan, plan.active, name) : pinWay(plan, plan.active, pinned); });
     make();
     for (std::size_t i = 0; i < table_.rows.size(); ++i) { // what is pinned stays selected
         if (table_.rows[i].isTaken) {
@@ -204,7 +189,7 @@ void DeskView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_End: selectRow(table_.rows.size()); break;
     case Qt::Key_Return:
     case Qt::Key_Enter: pinOrFree(); break;
-    default: QAbstractScrollArea::keyPressEvent(event);
+    default: PaintedView::keyPressEvent(event);
     }
 }
 
@@ -229,26 +214,6 @@ void DeskView::mouseDoubleClickEvent(QMouseEvent* event) {
             return;
         }
     }
-}
-
-void DeskView::resizeEvent(QResizeEvent*) {
-    layOut();
-}
-
-void DeskView::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::FontChange) {
-        isStale_ = true; // the heights follow the font
-        viewport()->update();
-    }
-    QAbstractScrollArea::changeEvent(event);
-}
-
-void DeskView::focusInEvent(QFocusEvent*) {
-    viewport()->update();
-}
-
-void DeskView::focusOutEvent(QFocusEvent*) {
-    viewport()->update();
 }
 
 void DeskView::paintHead(QPainter& painter, qreal top) const {

@@ -2,19 +2,17 @@
 
 #include "desk/way_table.h"
 #include "document/document.h"
-
-#include <QAbstractScrollArea>
+#include "paint/painted_view.h"
 
 namespace wisetick::app {
 
 /// The desk of one promise: pictures of its kind, and the ways in which it could be kept, best first. Enter pins the selected
 /// way, or frees it where it is pinned.
-class DeskView : public QAbstractScrollArea {
+class DeskView : public PaintedView {
     Q_OBJECT
 
 public:
     explicit DeskView(Document& document, QWidget* parent = nullptr);
-    void setTheme(const Theme& theme);
     /// Shows the promise of that name.
     void show(const QString& promise);
     const QString& shown() const { return name_; }
@@ -30,19 +28,17 @@ public:
     /// Where the word that pins stands, in the viewport.
     QRectF pinRect();
 
+    std::vector<SpokenRow> spokenRows() override;
+
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
-    void changeEvent(QEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
-    void make();
-    void layOut();
+    void remake() override;
+    void layOut() override;
     bool isPinnedHere() const;
     qreal rowHeight() const;
     qreal headHeight() const;
@@ -50,9 +46,7 @@ private:
     void paintTable(QPainter& painter, qreal top);
 
     Document& document_;
-    Theme theme_ = lightTheme();
     QString name_;
-    bool isStale_ = true;
     std::optional<std::size_t> promise_; ///< index in the plan
     QString clockText_;
     std::vector<DeskPicture> pictures_;

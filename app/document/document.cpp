@@ -170,7 +170,8 @@ void Document::autosave() {
     }
     const QString why = recovery_.write(savePlan(plan(), textBelow()));
     if (!why.isEmpty() && why != asideTrouble_) {
-        emit troubled(tr("Unsaved changes can't be written aside: %1. Save the plan where there is room (Ctrl+Shift+S).").arg(why));
+        emit troubled(
+            tr("Unsaved changes can't be written aside: %1. Save the plan where there is room (Ctrl+Shift+S).").arg(why));
     }
     asideTrouble_ = why;
 }
@@ -208,8 +209,9 @@ Saved Document::save(const QString& path, bool overwrites) {
     const auto content = textToSave(plan(), textBelow(), part_);
     if (!content) {
         const Diagnostic& fault = content.error().front();
-        return {Saved::How::refused, tr("%1 was not written, for it could not be opened again: %2. What stood there stands there still.")
-                                         .arg(path, text(sayText(fault)))};
+        return {Saved::How::refused,
+                tr("%1 was not written, for it could not be opened again: %2. What stood there stands there still.")
+                    .arg(path, text(sayText(fault)))};
     }
     if (const std::string why = writeWholeFile(path.toStdString(), *content); !why.empty()) {
         return {Saved::How::refused, text(why)};
@@ -344,15 +346,17 @@ void Document::takePlayed(const Figures& figures, const Figures* baseline, const
 }
 
 void Document::troubleBeside(const QString& why) {
-    emit troubled(tr("Something could not be worked out: %1. The plan is as it was; undo the last edit (Ctrl+Z) if it began with that.")
-                      .arg(why));
+    emit troubled(
+        tr("Something could not be worked out: %1. The plan is as it was; undo the last edit (Ctrl+Z) if it began with that.")
+            .arg(why));
 }
 
 void Document::playFailed(const QString& why) {
     figures_.rhythm.emplace();
     figures_.rhythm->unknown = "unknown: the jobs could not be played";
     emit changed();
-    emit troubled(tr("The jobs could not be played: %1. The plan is as it was; undo the last edit (Ctrl+Z) or change the jobs.").arg(why));
+    emit troubled(
+        tr("The jobs could not be played: %1. The plan is as it was; undo the last edit (Ctrl+Z) or change the jobs.").arg(why));
 }
 
 } // namespace wisetick::app

@@ -1,7 +1,7 @@
 #pragma once
 
-#include "part_editor/part_text.h"
 #include "document/document.h"
+#include "part_editor/part_text.h"
 
 #include <QWidget>
 

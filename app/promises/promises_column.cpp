@@ -55,22 +55,17 @@ QString gotText(const PromiseFigure& promise) {
 
 } // namespace
 
-PromiseCards::PromiseCards(Document& document, QWidget* parent) : QAbstractScrollArea(parent), document_(document) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Promises"));
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
+/// What a card says, in words.
+static QString saidOf(const PromiseFigure& promise) {
+    return PromiseCards::tr("%1, asked %2, got %3").arg(text(stateName(promise.state)), askedText(promise), gotText(promise));
+}
+
+PromiseCards::PromiseCards(Document& document, QWidget* parent) : PaintedView(tr("Promises"), parent), document_(document) {
     connect(&document_, &Document::changed, this, [this] {
         follow();
         layOut();
     });
     connect(&document_, &Document::replaced, this, [this] { selected_.reset(); });
-}
-
-void PromiseCards::setTheme(const Theme& theme) {
-    theme_ = theme;
-    viewport()->update();
 }
 
 int PromiseCards::cardHeight() const {
@@ -97,10 +92,17 @@ void PromiseCards::follow() {
 
 void PromiseCards::layOut() {
     const int count = document_.isOpen() ? static_cast<int>(document_.figures().promises.size()) : 0;
-    verticalScrollBar()->setSingleStep(cardHeight() / 2);
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, count * cardHeight() - viewport()->height()));
+    setContentHeight(count * cardHeight(), cardHeight() / 2);
     viewport()->update();
+}
+
+std::vector<SpokenRow> PromiseCards::spokenRows() {
+    std::vector<SpokenRow> spoken;
+    for (std::size_t i = 0; document_.isOpen() && i < document_.figures().promises.size(); ++i) {
+        const PromiseFigure& promise = document_.figures().promises[i];
+        spoken.push_back({text(promise.name), saidOf(promise), cardRect(i), selected_ == i});
+    }
+    return spoken;
 }
 
 QRect PromiseCards::cardRect(std::size_t index) const {
@@ -110,16 +112,11 @@ QRect PromiseCards::cardRect(std::size_t index) const {
 void PromiseCards::selectIndex(std::size_t index) {
     selected_ = index;
     selectedPromise_ = document_.plan().promises[index];
-    const QRect card = cardRect(index);
-    if (card.top() < 0) {
-        verticalScrollBar()->setValue(verticalScrollBar()->value() + card.top());
-    } else if (card.bottom() > viewport()->height()) {
-        verticalScrollBar()->setValue(verticalScrollBar()->value() + card.bottom() - viewport()->height() + 1);
-    }
+    scrollToShow(cardRect(index));
+    sayRowSelected(this, index);
     viewport()->update();
     const PromiseFigure& promise = document_.figures().promises[index];
-    setAccessibleDescription(tr("%1: %2, asked %3, got %4")
-                                 .arg(text(promise.name), text(stateName(promise.state)), askedText(promise), gotText(promise)));
+    setAccessibleDescription(text(promise.name) + ": " + saidOf(promise));
     emit selectionChanged(selected());
 }
 
@@ -158,7 +155,7 @@ void PromiseCards::keyPressEvent(QKeyEvent* event) {
             emit editWanted(selected());
         }
         break;
-    default: QAbstractScrollArea::keyPressEvent(event);
+    default: PaintedView::keyPressEvent(event);
     }
 }
 
@@ -183,25 +180,6 @@ void PromiseCards::mouseDoubleClickEvent(QMouseEvent*) {
     if (selected_) {
         emit editWanted(selected());
     }
-}
-
-void PromiseCards::resizeEvent(QResizeEvent*) {
-    layOut();
-}
-
-void PromiseCards::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::FontChange) {
-        layOut();
-    }
-    QAbstractScrollArea::changeEvent(event);
-}
-
-void PromiseCards::focusInEvent(QFocusEvent*) {
-    viewport()->update();
-}
-
-void PromiseCards::focusOutEvent(QFocusEvent*) {
-    viewport()->update();
 }
 
 void PromiseCards::paintCard(QPainter& painter, const QRect& card, const PromiseFigure& promise, bool isSelected) const {
@@ -422,8 +400,7 @@ void PromisesColumn::enter() {
     }
     const Promise promise{typed.toStdString(), *line};
     const auto& promises = document_.plan().promises;
-    const bool changesOne =
-        editing_ && editing_->first < promises.size() && promises[editing_->first] == editing_->second;
+    const bool changesOne = editing_ && editing_->first < promises.size() && promises[editing_->first] == editing_->second;
     const QString why = document_.edit(typed, [&](Plan& plan) {
         return changesOne ? replacePromise(plan, editing_->first, promise) : putPromise(plan, promise);
     });

@@ -1,9 +1,7 @@
 #pragma once
 
-#include "paint/theme.h"
 #include "document/document.h"
-
-#include <QAbstractScrollArea>
+#include "paint/painted_view.h"
 
 class QLabel;
 class QLineEdit;
@@ -13,16 +11,17 @@ namespace wisetick::app {
 class LineOffers;
 
 /// The promises as cards: mark, name, what is got, what was asked, and the gauge.
-class PromiseCards : public QAbstractScrollArea {
+class PromiseCards : public PaintedView {
     Q_OBJECT
 
 public:
     explicit PromiseCards(Document& document, QWidget* parent = nullptr);
-    void setTheme(const Theme& theme);
     void select(const QString& name);
     QString selected() const;
     /// Where a promise's card stands, in the viewport.
     QRect cardRect(std::size_t index) const;
+
+    std::vector<SpokenRow> spokenRows() override;
 
 signals:
     void selectionChanged(const QString& name);
@@ -31,24 +30,19 @@ signals:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
-    void changeEvent(QEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
     int cardHeight() const;
     void follow();
-    void layOut();
+    void layOut() override;
     void selectIndex(std::size_t index);
     void paintCard(QPainter& painter, const QRect& card, const PromiseFigure& promise, bool isSelected) const;
 
     Document& document_;
-    Theme theme_ = lightTheme();
     std::optional<std::size_t> selected_;
     Promise selectedPromise_; ///< which it is, wherever it stands after an edit
     QPoint pressedAt_;

@@ -48,7 +48,7 @@ void RhythmView::keyPressEvent(QKeyEvent* event) {
         const int by = event->key() == Qt::Key_Left ? -1 : 1;
         if (event->modifiers() & Qt::ShiftModifier) { // the share that is open
             share_ = static_cast<std::size_t>(std::max(static_cast<int>(share_) + by, 0));
-            isStale_ = true;
+            setStale();
             make();
             if (share_ < rhythm_.shares.size()) {
                 emit targetWanted(text(rhythm_.shares[share_].target));
@@ -77,7 +77,7 @@ void RhythmView::keyPressEvent(QKeyEvent* event) {
         } else if (isBusy()) {
             background_.stop();
             chanceBackground_.stop();
-            isStale_ = true;
+            setStale();
             viewport()->update();
         } else {
             QAbstractScrollArea::keyPressEvent(event);
@@ -135,7 +135,7 @@ void RhythmView::mousePressEvent(QMouseEvent* event) {
         for (std::size_t share = 0; i == 0 && share < rhythm_.shares.size(); ++share) {
             if (shareRect(rhythm_, area, share).contains(at)) {
                 share_ = share;
-                isStale_ = true;
+                setStale();
                 emit targetWanted(text(rhythm_.shares[share].target));
                 viewport()->update();
                 return;
@@ -187,7 +187,8 @@ void RhythmView::applyDrag() {
     }
     case Grip::length: {
         const Rational lasts = std::max(*job.lasts + by, least);
-        document_.edit(tr("%1 for %2").arg(text(job.name), timeText(lasts)), [&](Plan& plan) { return setJobLength(plan, name, lasts); });
+        document_.edit(tr("%1 for %2").arg(text(job.name), timeText(lasts)),
+                       [&](Plan& plan) { return setJobLength(plan, name, lasts); });
         break;
     }
     case Grip::period: {
@@ -195,7 +196,8 @@ void RhythmView::applyDrag() {
             return;
         }
         const Rational every = std::max(job.every + by / drag_.run, least);
-        document_.edit(tr("%1 every %2").arg(text(job.name), timeText(every)), [&](Plan& plan) { return setJobPeriod(plan, name, every); });
+        document_.edit(tr("%1 every %2").arg(text(job.name), timeText(every)),
+                       [&](Plan& plan) { return setJobPeriod(plan, name, every); });
         break;
     }
     case Grip::none:
@@ -263,9 +265,8 @@ void RhythmView::sendLine() {
     const auto& jobs = document_.plan().jobs;
     const bool isNew = isNewLine_ || lane_ >= jobs.size();
     const std::string replaced = isNew ? std::string() : jobs[lane_].name;
-    const QString why = document_.edit(isNew ? tr("job %1").arg(text(job->name)) : text(printJobLine(*job)), [&](Plan& plan) {
-        return isNew ? addJob(plan, *job) : replaceJob(plan, replaced, *job);
-    });
+    const QString why = document_.edit(isNew ? tr("job %1").arg(text(job->name)) : text(printJobLine(*job)),
+                                       [&](Plan& plan) { return isNew ? addJob(plan, *job) : replaceJob(plan, replaced, *job); });
     if (!why.isEmpty()) {
         refuse(why);
         return;

@@ -30,12 +30,7 @@ QString paceText(const Job& job) {
 
 } // namespace
 
-RhythmView::RhythmView(Document& document, QWidget* parent) : QAbstractScrollArea(parent), document_(document) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Rhythm of the jobs"));
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
+RhythmView::RhythmView(Document& document, QWidget* parent) : PaintedView(tr("Rhythm of the jobs"), parent), document_(document) {
     line_ = new QLineEdit(viewport());
     line_->setAccessibleName(tr("Line of the job"));
     line_->hide();
@@ -48,20 +43,16 @@ RhythmView::RhythmView(Document& document, QWidget* parent) : QAbstractScrollAre
     for (Background* work : {&background_, &chanceBackground_}) {
         connect(work, &Background::failed, &document_, &Document::troubleBeside);
         connect(work, &Background::done, this, [this] {
-            isStale_ = true;
+            setStale();
             viewport()->update();
         });
     }
     connect(&document_, &Document::replaced, this, &RhythmView::forget);
-    connect(&document_, &Document::changed, this, [this] {
-        isStale_ = true;
-        viewport()->update();
-    });
+    connect(&document_, &Document::changed, this, [this] { setStale(); });
 }
 
 void RhythmView::setTheme(const Theme& theme) {
-    theme_ = theme;
-    static_cast<SlimScrollBar*>(verticalScrollBar())->setTheme(theme);
+    PaintedView::setTheme(theme);
     QPalette palette = line_->palette();
     palette.setColor(QPalette::Base, theme.panel);
     palette.setColor(QPalette::Text, theme.ink);
@@ -69,7 +60,6 @@ void RhythmView::setTheme(const Theme& theme) {
     palette.setColor(QPalette::Window, theme.panel);
     palette.setColor(QPalette::WindowText, theme.broken);
     lineFault_->setPalette(palette);
-    viewport()->update();
 }
 
 /// Nothing that was played of another plan, or on another part, is shown with this one.
@@ -90,14 +80,10 @@ void RhythmView::forget() {
     line_->hide();
     lineFault_->hide();
     drag_ = {};
-    isStale_ = true;
+    setStale();
 }
 
-void RhythmView::make() {
-    if (!isStale_) {
-        return;
-    }
-    isStale_ = false;
+void RhythmView::remake() {
     if (!document_.isOpen()) {
         pictures_.clear();
         return;
@@ -174,7 +160,7 @@ void RhythmView::playChance() {
         const auto progress = [this, &token](double done) {
             chanceBackground_.tell(token, [this, done] {
                 chanceDone_ = done;
-                isStale_ = true;
+                setStale();
                 viewport()->update();
             });
         };
@@ -203,9 +189,7 @@ void RhythmView::layOut() {
     for (const DeskPicture& picture : pictures_) {
         height += lineHeight(Face::bold) + 8 + picture.height + 16;
     }
-    verticalScrollBar()->setSingleStep(static_cast<int>(laneHeight()));
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(height) - viewport()->height()));
+    setContentHeight(height, laneHeight());
     placeLine();
 }
 
@@ -294,17 +278,23 @@ void RhythmView::selectLane(std::size_t lane) {
             share_ = i;
         }
     }
-    const QRectF rect = laneRect(lane_);
-    if (rect.top() < 0) {
-        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.top()) - 24);
-    } else if (rect.bottom() > viewport()->height()) {
-        verticalScrollBar()->setValue(verticalScrollBar()->value() + static_cast<int>(rect.bottom()) - viewport()->height() + 8);
-    }
-    isStale_ = true;
+    scrollToShow(laneRect(lane_), 24, 8);
+    sayRowSelected(this, lane_);
+    setStale();
     if (before != lane_ && isPlayed_) {
         workAside();
     }
     viewport()->update();
+}
+
+std::vector<SpokenRow> RhythmView::spokenRows() {
+    make();
+    std::vector<SpokenRow> spoken;
+    for (std::size_t lane = 0; document_.isOpen() && lane < document_.plan().jobs.size(); ++lane) {
+        const Job& job = document_.plan().jobs[lane];
+        spoken.push_back({text(job.name), text(printJobClauses(job)), laneRect(lane).toRect(), lane == lane_});
+    }
+    return spoken;
 }
 
 const std::vector<DeskPicture>& RhythmView::pictures() {
@@ -442,28 +432,8 @@ void RhythmView::paintEvent(QPaintEvent* event) {
     }
 }
 
-void RhythmView::resizeEvent(QResizeEvent*) {
-    layOut();
-}
-
 void RhythmView::scrollContentsBy(int, int) {
     placeLine();
-    viewport()->update();
-}
-
-void RhythmView::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::FontChange) {
-        isStale_ = true;
-        viewport()->update();
-    }
-    QAbstractScrollArea::changeEvent(event);
-}
-
-void RhythmView::focusInEvent(QFocusEvent*) {
-    viewport()->update();
-}
-
-void RhythmView::focusOutEvent(QFocusEvent*) {
     viewport()->update();
 }
 

@@ -1,11 +1,10 @@
 #pragma once
 
-#include "rhythm/lanes.h"
-#include "rhythm/rhythm_pictures.h"
 #include "document/background.h"
 #include "document/document.h"
-
-#include <QAbstractScrollArea>
+#include "paint/painted_view.h"
+#include "rhythm/lanes.h"
+#include "rhythm/rhythm_pictures.h"
 
 class QLabel;
 class QLineEdit;
@@ -14,12 +13,12 @@ namespace wisetick::app {
 
 /// One lane a job, what goes on and what it draws, where the charge goes and what would move it. A lane is dragged to move its
 /// phase, at the end of a run to change its length, with Shift to change its period; Enter edits its line, Insert adds a job.
-class RhythmView : public QAbstractScrollArea {
+class RhythmView : public PaintedView {
     Q_OBJECT
 
 public:
     explicit RhythmView(Document& document, QWidget* parent = nullptr);
-    void setTheme(const Theme& theme);
+    void setTheme(const Theme& theme) override;
 
     /// The time that is shown.
     const TimeAxis& axis();
@@ -50,13 +49,14 @@ public:
     const std::vector<BatteryMove>& moves() const { return moves_; }
     const std::optional<ChanceFigure>& chance() const { return chance_; }
 
+    std::vector<SpokenRow> spokenRows() override;
+
 signals:
     /// "rhythm/life", "rhythm/average", "job/report", "mode/deep": whose arithmetic is wanted.
     void targetWanted(const QString& target);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
     void scrollContentsBy(int dx, int dy) override;
     /// Return in the line sends it, and goes no further.
     bool eventFilter(QObject* watched, QEvent* event) override;
@@ -66,9 +66,6 @@ protected:
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
-    void changeEvent(QEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
     enum class Grip { none, time, phase, length, period };
@@ -81,9 +78,9 @@ private:
         double by = 0;        ///< s, that it was dragged
     };
 
-    void make();
+    void remake() override;
     void forget();
-    void layOut();
+    void layOut() override;
     void takeFigures();
     void workAside();
     void playChance();
@@ -101,8 +98,6 @@ private:
     void paintTrace(QPainter& painter);
 
     Document& document_;
-    Theme theme_ = lightTheme();
-    bool isStale_ = true;
     bool wasFitted_ = false;
     TimeAxis axis_;
     std::size_t lane_ = 0;

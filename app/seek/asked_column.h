@@ -1,8 +1,8 @@
 #pragma once
 
+#include "document/document.h"
 #include "paint/theme.h"
 #include "seek/seek_question.h"
-#include "document/document.h"
 
 #include <QWidget>
 

@@ -38,20 +38,8 @@ QString joined(const std::vector<std::pair<std::string, std::string>>& changes) 
 
 } // namespace
 
-FoundList::FoundList(QWidget* parent) : QAbstractScrollArea(parent) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Found takes"));
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
-    verticalScrollBar()->setSingleStep(16);
+FoundList::FoundList(QWidget* parent) : PaintedView(tr("Found takes"), parent) {
     viewport()->setMouseTracking(true);
-}
-
-void FoundList::setTheme(const Theme& theme) {
-    theme_ = theme;
-    static_cast<SlimScrollBar*>(verticalScrollBar())->setTheme(theme);
-    viewport()->update();
 }
 
 void FoundList::setNow(const Figures& now) {
@@ -252,8 +240,7 @@ void FoundList::layOut() {
         }
     }
     tops_.push_back(y);
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(y) - viewport()->height() + 4));
+    setContentHeight(y + 4, 16);
     viewport()->update();
 }
 
@@ -300,11 +287,23 @@ void FoundList::select(std::size_t entry) {
     selected_ = entry;
     layOut();
     keepInView(entryRect(entry));
+    sayRowSelected(this, entry);
     setAccessibleDescription(tr("%1 of %2: %3 of its tolerance, changes %4; %5")
                                  .arg(entry + 1)
                                  .arg(entries_.size())
                                  .arg(cellText(entry, 0), changesText(entry), breaksText(entry)));
     emit selectionChanged(entry);
+}
+
+std::vector<SpokenRow> FoundList::spokenRows() {
+    std::vector<SpokenRow> spoken;
+    for (std::size_t entry = 0; entry < entries_.size(); ++entry) {
+        spoken.push_back(
+            {tr("take %1").arg(entry + 1),
+             tr("%1 of its tolerance, changes %2; %3").arg(cellText(entry, 0), changesText(entry), breaksText(entry)),
+             entryRect(entry).toRect(), entry == selected_});
+    }
+    return spoken;
 }
 
 /// Through the entries, and through the equals of an unfolded one.
@@ -350,12 +349,12 @@ void FoundList::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_Return:
     case Qt::Key_Enter:
         if (event->modifiers() & Qt::ControlModifier) {
-            QAbstractScrollArea::keyPressEvent(event);
+            PaintedView::keyPressEvent(event);
         } else if (selectedTake() != nullptr) {
             emit taken(event->modifiers() & Qt::ShiftModifier);
         }
         break;
-    default: QAbstractScrollArea::keyPressEvent(event);
+    default: PaintedView::keyPressEvent(event);
     }
 }
 
@@ -401,25 +400,6 @@ void FoundList::leaveEvent(QEvent*) {
         hover(std::nullopt);
         emit hoverChanged(-1);
     }
-}
-
-void FoundList::resizeEvent(QResizeEvent*) {
-    layOut();
-}
-
-void FoundList::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::FontChange) {
-        layOut();
-    }
-    QAbstractScrollArea::changeEvent(event);
-}
-
-void FoundList::focusInEvent(QFocusEvent*) {
-    viewport()->update();
-}
-
-void FoundList::focusOutEvent(QFocusEvent*) {
-    viewport()->update();
 }
 
 void FoundList::paintDetail(QPainter& painter, const QRectF& row) const {

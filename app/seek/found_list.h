@@ -1,20 +1,17 @@
 #pragma once
 
-#include "paint/theme.h"
+#include "paint/painted_view.h"
 #include "seek/seek_work.h"
-
-#include <QAbstractScrollArea>
 
 namespace wisetick::app {
 
 /// Found takes, best first: how much of a tolerance the worst error uses up, what each draws and how it wakes, and what it
 /// changes. The selected one says all of that in full, and unfolds into its equal settings.
-class FoundList : public QAbstractScrollArea {
+class FoundList : public PaintedView {
     Q_OBJECT
 
 public:
     explicit FoundList(QWidget* parent = nullptr);
-    void setTheme(const Theme& theme);
 
     /// The states of the promises as they are, by which it is told what a take breaks.
     void setNow(const Figures& now);
@@ -47,6 +44,8 @@ public:
     QString changesText(std::size_t entry) const;
     QString breaksText(std::size_t entry) const;
 
+    std::vector<SpokenRow> spokenRows() override;
+
 signals:
     void selectionChanged(std::size_t entry);
     /// Another of the unfolded entry's equal settings is selected, or the entry itself again.
@@ -59,15 +58,11 @@ signals:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     void leaveEvent(QEvent* event) override;
-    void changeEvent(QEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
     struct Column {
@@ -76,7 +71,7 @@ private:
         bool isShown = true;
     };
 
-    void layOut();
+    void layOut() override;
     qreal headHeight() const;
     qreal rowHeight() const;
     qreal textHeight(const QString& text) const;
@@ -89,7 +84,6 @@ private:
     void paintDetail(QPainter& painter, const QRectF& row) const;
     std::optional<std::size_t> entryAt(qreal y) const;
 
-    Theme theme_ = lightTheme();
     std::vector<std::pair<QString, State>> now_; ///< promises
     FoundEntries entries_;
     QString emptyText_;

@@ -29,21 +29,9 @@ QString shownText(const Chip& chip) {
 
 } // namespace
 
-SeekChips::SeekChips(QWidget* parent) : QAbstractScrollArea(parent) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("What is asked"));
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
-    verticalScrollBar()->setSingleStep(12);
+SeekChips::SeekChips(QWidget* parent) : PaintedView(tr("What is asked"), parent) {
     viewport()->setMouseTracking(true);
     viewport()->setAcceptDrops(true);
-}
-
-void SeekChips::setTheme(const Theme& theme) {
-    theme_ = theme;
-    static_cast<SlimScrollBar*>(verticalScrollBar())->setTheme(theme);
-    viewport()->update();
 }
 
 void SeekChips::show(std::vector<ChipGroup> groups) {
@@ -90,8 +78,7 @@ void SeekChips::layOut() {
         y += (chips.empty() ? (groups_[group].hint.isEmpty() ? 0 : title) : line) + 10;
     }
     height_ = y;
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(height_) - viewport()->height()));
+    setContentHeight(height_, 12);
     viewport()->update();
 }
 
@@ -115,16 +102,20 @@ std::optional<SeekChips::Place> SeekChips::placeAt(const QPointF& at) const {
 
 void SeekChips::select(const Place& place) {
     selected_ = place;
-    const QRectF rect = chipRect(place);
-    QScrollBar* bar = verticalScrollBar();
-    if (rect.top() < lineHeight(Face::small)) {
-        bar->setValue(bar->value() + static_cast<int>(rect.top() - lineHeight(Face::small) - 4));
-    } else if (rect.bottom() > viewport()->height()) {
-        bar->setValue(bar->value() + static_cast<int>(rect.bottom()) - viewport()->height() + 4);
-    }
+    scrollToShow(chipRect(place), lineHeight(Face::small) + 4, 4);
     const Chip& chip = chipAt(place);
     setAccessibleDescription(groups_[place.group].title + ": " + chip.text + (chip.tip.isEmpty() ? "" : ", " + chip.tip));
     viewport()->update();
+}
+
+std::vector<SpokenRow> SeekChips::spokenRows() {
+    std::vector<SpokenRow> spoken;
+    for (const Set& set : sets_) {
+        const Chip& chip = chipAt(set.place);
+        spoken.push_back({chip.text, groups_[set.place.group].title + (chip.tip.isEmpty() ? "" : ", " + chip.tip),
+                          chipRect(set.place).toRect(), selected_ == set.place});
+    }
+    return spoken;
 }
 
 void SeekChips::step(int direction) {
@@ -189,7 +180,7 @@ void SeekChips::keyPressEvent(QKeyEvent* event) {
     default: break;
     }
     if (!selected_) {
-        QAbstractScrollArea::keyPressEvent(event);
+        PaintedView::keyPressEvent(event);
         return;
     }
     const Place place = *selected_;
@@ -204,7 +195,7 @@ void SeekChips::keyPressEvent(QKeyEvent* event) {
             emit removed(place.group, place.chip);
         }
         return;
-    default: QAbstractScrollArea::keyPressEvent(event);
+    default: PaintedView::keyPressEvent(event);
     }
 }
 
@@ -265,7 +256,7 @@ bool SeekChips::viewportEvent(QEvent* event) {
         tip.isEmpty() ? QToolTip::hideText() : QToolTip::showText(help->globalPos(), tip, this);
         return true;
     }
-    return QAbstractScrollArea::viewportEvent(event);
+    return PaintedView::viewportEvent(event);
 }
 
 void SeekChips::dragEnterEvent(QDragEnterEvent* event) {
@@ -290,25 +281,10 @@ void SeekChips::dropEvent(QDropEvent* event) {
     emit dropped(QString::fromUtf8(event->mimeData()->data(kTargetFormat)));
 }
 
-void SeekChips::resizeEvent(QResizeEvent*) {
-    layOut();
-}
-
-void SeekChips::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::FontChange) {
-        layOut();
-    }
-    QAbstractScrollArea::changeEvent(event);
-}
-
 void SeekChips::focusInEvent(QFocusEvent*) {
     if (!selected_ && !sets_.empty()) {
         select(sets_.front().place);
     }
-    viewport()->update();
-}
-
-void SeekChips::focusOutEvent(QFocusEvent*) {
     viewport()->update();
 }
 

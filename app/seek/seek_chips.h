@@ -1,8 +1,6 @@
 #pragma once
 
-#include "paint/theme.h"
-
-#include <QAbstractScrollArea>
+#include "paint/painted_view.h"
 
 #include <optional>
 #include <vector>
@@ -34,7 +32,7 @@ struct ChipGroup {
 
 /// Groups of chips, laid out in lines. A click or Space presses one, Delete or its cross removes it, Enter or a double click
 /// opens it; Ctrl+Left and Ctrl+Right or the mouse move one of an ordered group. Rows and promise cards can be dropped on it.
-class SeekChips : public QAbstractScrollArea {
+class SeekChips : public PaintedView {
     Q_OBJECT
 
 public:
@@ -45,13 +43,14 @@ public:
     };
 
     explicit SeekChips(QWidget* parent = nullptr);
-    void setTheme(const Theme& theme);
     void show(std::vector<ChipGroup> groups);
     const std::vector<ChipGroup>& groups() const { return groups_; }
     std::optional<Place> selected() const { return selected_; }
     void select(const Place& place);
     /// Where a chip stands, in the viewport.
     QRectF chipRect(const Place& place) const;
+
+    std::vector<SpokenRow> spokenRows() override;
 
 signals:
     void pressed(std::size_t group, std::size_t chip);
@@ -63,7 +62,6 @@ signals:
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
@@ -75,9 +73,7 @@ protected:
     void dragMoveEvent(QDragMoveEvent* event) override;
     void dragLeaveEvent(QDragLeaveEvent* event) override;
     void dropEvent(QDropEvent* event) override;
-    void changeEvent(QEvent* event) override;
     void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
     struct Set {
@@ -85,7 +81,7 @@ private:
         QRectF rect; ///< of the whole content
     };
 
-    void layOut();
+    void layOut() override;
     std::optional<Place> placeAt(const QPointF& at) const;
     const Chip& chipAt(const Place& place) const { return groups_[place.group].chips[place.chip]; }
     QRectF crossRect(const QRectF& chip) const;
@@ -94,7 +90,6 @@ private:
     void move(int direction);
     void paintChip(QPainter& painter, const Set& set) const;
 
-    Theme theme_ = lightTheme();
     std::vector<ChipGroup> groups_;
     std::vector<Set> sets_;     ///< in reading order
     std::vector<QRectF> heads_; ///< of the groups' titles

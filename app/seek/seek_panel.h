@@ -1,10 +1,10 @@
 #pragma once
 
+#include "document/background.h"
+#include "document/document.h"
 #include "paint/theme.h"
 #include "seek/asked_column.h"
 #include "seek/seek_work.h"
-#include "document/background.h"
-#include "document/document.h"
 
 #include <QWidget>
 

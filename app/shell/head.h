@@ -1,7 +1,7 @@
 #pragma once
 
-#include "paint/theme.h"
 #include "document/document.h"
+#include "paint/theme.h"
 
 #include <QWidget>
 

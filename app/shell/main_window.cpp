@@ -1,23 +1,16 @@
 #include "shell/main_window.h"
 
-#include "board/board_view.h"
-#include "board/shelf_view.h"
-#include "clocks/clocks_view.h"
-#include "desk/desk_view.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "promises/promises_column.h"
-#include "rhythm/rhythm_view.h"
-#include "seek/seek_panel.h"
 #include "shell/command_palette.h"
 #include "shell/head.h"
 #include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
 #include "shell/trail_button.h"
-#include "sleep/sleep_view.h"
-#include "takes/takes_window.h"
+#include "shell/views.h"
 #include "workings/workings_panel.h"
 
 #include <QAction>
@@ -80,44 +73,69 @@ const Theme& desktopTheme() {
 
 MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     : QMainWindow(parent), document_(shelf), shelf_(std::move(shelf)) {
+    speakRows();
     const Diagnostics opened = path.isEmpty() ? Diagnostics() : document_.open(path);
     setWindowTitle("Wise Tick");
     setAcceptDrops(true);
     resize(1280, 800);
+    for (ViewKind& kind : viewKinds()) {
+        places_.push_back({std::move(kind), nullptr, nullptr});
+    }
     head_ = new Head(document_);
-    trailBoard_ = new TrailButton(tr("Board"));
-    trailClocks_ = new TrailButton(tr("Clocks"));
-    trailPromises_ = new TrailButton(tr("Promises"));
-    trailSleep_ = new TrailButton(tr("Sleep"));
-    trailRhythm_ = new TrailButton(tr("Rhythm"));
+    makeTrail();
+    promises_ = new PromisesColumn(document_);
+    makeFaults();
+    notice_ = new Notice;
+    ripple_ = new RipplePanel(document_);
+    workings_ = new WorkingsPanel(document_);
+    stack_ = new QStackedWidget;
+    buildLayout(makeViewHead());
+    shown_ = &placeOf(kFirstView);
+    stack_->setCurrentWidget(viewAt(*shown_).widget());
+    addCommands();
+    addViewCommands();
+    sayView();
+    connectViews();
+    connectDocument();
+    setTheme(desktopTheme());
+    if (!path.isEmpty()) {
+        showOpened(path, opened);
+    }
+}
+
+/// One step a view that has a key, in their order.
+void MainWindow::makeTrail() {
     trailKeys_ = new QLabel(tr("Ctrl+Shift+P all commands"));
     trail_ = new QWidget;
     trail_->setAutoFillBackground(true);
-    auto* trailLayout = new QHBoxLayout(trail_);
-    trailLayout->setContentsMargins(12, 4, 12, 4);
-    for (TrailButton* step : {trailBoard_, trailClocks_, trailPromises_, trailSleep_, trailRhythm_}) {
-        trailLayout->addWidget(step);
+    auto* layout = new QHBoxLayout(trail_);
+    layout->setContentsMargins(12, 4, 12, 4);
+    for (Place& place : places_) {
+        if (place.kind.key > 0) {
+            place.step = new TrailButton(place.kind.title);
+            connect(place.step, &QPushButton::clicked, this, [this, name = place.kind.name] { showView(name); });
+            layout->addWidget(place.step);
+        }
     }
-    connect(trailBoard_, &QPushButton::clicked, this, [this] { showView("board"); });
-    connect(trailClocks_, &QPushButton::clicked, this, [this] { showView("clocks"); });
-    connect(trailPromises_, &QPushButton::clicked, this, [this] { showView("promises"); });
-    connect(trailSleep_, &QPushButton::clicked, this, [this] { showView("sleep"); });
-    connect(trailRhythm_, &QPushButton::clicked, this, [this] { showView("rhythm"); });
-    trailLayout->addStretch();
-    trailLayout->addWidget(trailKeys_);
-    promises_ = new PromisesColumn(document_);
-    viewTitle_ = new QLabel(tr("Clocks"));
+    layout->addStretch();
+    layout->addWidget(trailKeys_);
+}
+
+QWidget* MainWindow::makeViewHead() {
+    viewTitle_ = new QLabel;
     viewHint_ = new QLabel;
-    find_ = new QLineEdit;
-    find_->setPlaceholderText(tr("find a clock"));
-    find_->setAccessibleName(tr("Find a clock"));
-    find_->setMaximumWidth(180);
+    tools_ = new QStackedWidget;
+    tools_->setSizePolicy(QSizePolicy::Maximum, QSizePolicy::Preferred);
     auto* viewHead = new QWidget;
-    auto* viewHeadLayout = new QHBoxLayout(viewHead);
-    viewHeadLayout->setContentsMargins(16, 10, 16, 4);
-    viewHeadLayout->addWidget(viewTitle_);
-    viewHeadLayout->addWidget(viewHint_, 1);
-    viewHeadLayout->addWidget(find_);
+    auto* layout = new QHBoxLayout(viewHead);
+    layout->setContentsMargins(16, 10, 16, 4);
+    layout->addWidget(viewTitle_);
+    layout->addWidget(viewHint_, 1);
+    layout->addWidget(tools_);
+    return viewHead;
+}
+
+void MainWindow::makeFaults() {
     faults_ = new QListWidget;
     faults_->setFrameShape(QFrame::NoFrame);
     faults_->setWordWrap(true);
@@ -126,13 +144,10 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     faults_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     faults_->setAccessibleName(tr("Faults of the file"));
     faults_->hide();
-    notice_ = new Notice;
-    clocks_ = new ClocksView(document_);
-    ripple_ = new RipplePanel(document_);
-    views_ = new QStackedWidget;
-    views_->addWidget(clocks_);
-    middle_ = column({notice_, faults_, viewHead}, views_, ripple_);
-    workings_ = new WorkingsPanel(document_);
+}
+
+void MainWindow::buildLayout(QWidget* viewHead) {
+    middle_ = column({notice_, faults_, viewHead}, stack_, ripple_);
     workingsTitle_ = new QLabel(tr("Workings"));
     workingsTitle_->setContentsMargins(12, 12, 12, 4);
     right_ = column({workingsTitle_}, workings_);
@@ -156,35 +171,21 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     splitter->setStretchFactor(1, 1);
     splitter->setSizes({290, 990});
     setCentralWidget(column({head_, trail_}, splitter));
-    addCommands();
-    addClockCommands();
-    addSeekCommands();
-    sayView();
-    connect(find_, &QLineEdit::textChanged, clocks_, &ClocksView::find);
-    connect(find_, &QLineEdit::returnPressed, this, [this] { clocks_->setFocus(); });
+}
+
+void MainWindow::connectViews() {
     connect(head_, &Head::causeWanted, this, &MainWindow::goTo);
     connect(ripple_, &RipplePanel::targetWanted, this, &MainWindow::goTo);
     connect(workings_, &WorkingsPanel::targetWanted, this, &MainWindow::goTo);
-    connect(workings_, &WorkingsPanel::seekWanted, this, [this](const QString& promise) {
-        openSeek();
-        seek_->asked()->keepPromise(promise);
-    });
-    connect(clocks_, &ClocksView::selectionChanged, this, [this](const QString& id) { workings_->show("line/" + id); });
+    connect(workings_, &WorkingsPanel::seekWanted, this, [this](const QString& promise) { goTo("seek/promise/" + promise); });
     connect(promises_->cards(), &PromiseCards::selectionChanged, this, [this](const QString& name) {
-        workings_->show("promise/" + name);
-        if (desk_ != nullptr) {
-            desk_->show(name);
-        }
-        if (showsFeeding_) {
-            clocks_->showWhatFeeds(name);
-            sayView();
+        workings_->show(name.isEmpty() ? QString() : "promise/" + name);
+        for (Place& place : places_) {
+            if (place.view != nullptr) {
+                place.view->followPromise(name);
+            }
         }
     });
-    connectDocument();
-    setTheme(desktopTheme());
-    if (!path.isEmpty()) {
-        showOpened(path, opened);
-    }
 }
 
 void MainWindow::connectDocument() {
@@ -192,7 +193,7 @@ void MainWindow::connectDocument() {
     connect(&document_, &Document::changedOnDisk, this, &MainWindow::tellChangedOnDisk);
     connect(&document_, &Document::troubled, this, [this](const QString& what) { notice_->tell("trouble", what); });
     connect(&document_, &Document::replaced, this, [this] {
-        for (const char* topic : {"disk", "left", "faults"}) {
+        for (const char* topic : {"disk", "left", "faults", "trouble", "saving"}) {
             notice_->withdraw(topic); // they are about what was open
         }
     });
@@ -236,14 +237,13 @@ bool MainWindow::showOpened(const QString& path, const Diagnostics& diagnostics)
         QSettings().setValue(kRecent, recent.mid(0, 10));
     });
     offerRecovery();
-    const QString core = text(document_.figures().lines[document_.part().core].id);
+    View& first = viewAt(placeOf(kFirstView));
+    first.widget()->setFocus();
     const QString worst = text(document_.figures().vitals.worstPromise);
-    clocks_->setFocus();
-    if (worst.isEmpty()) {
-        clocks_->select(core);
-    } else {
-        const QSignalBlocker quiet(clocks_); // what is shown is the worst promise
-        clocks_->select(core);
+    isQuiet_ = !worst.isEmpty(); // what is explained is the worst promise
+    first.open("line/" + text(document_.figures().lines[document_.part().core].id));
+    isQuiet_ = false;
+    if (!worst.isEmpty()) {
         promises_->cards()->select(worst);
     }
     return true;
@@ -310,89 +310,37 @@ QString MainWindow::helpPage() const {
     if (focus != nullptr && (focus == promises_ || promises_->isAncestorOf(focus))) {
         return "promise-lines.md";
     }
-    if (focus != nullptr && seek_ != nullptr && seek_->isAncestorOf(focus)) {
-        return "seek.md";
-    }
-    if (focus != nullptr && focus == board_) {
-        return "plan-files.md";
-    }
-    if (isShown(shelfView_)) {
-        return "shelf.md";
-    }
-    if (isShown(sleep_)) {
-        return "sleep.md";
-    }
-    if (isShown(rhythm_)) {
-        return "rhythm.md";
-    }
-    return focus == workings_ || isShown(desk_) ? "calculations.md" : "window.md";
+    const QString page = shown_->view->helpPage(focus);
+    return !page.isEmpty() ? page : (focus == workings_ ? "calculations.md" : "window.md");
 }
 
 void MainWindow::goTo(const QString& target) {
-    const QString name = target.section('/', 1);
-    if (target.startsWith("line/") && document_.figures().findLine(name.toStdString()) != nullptr) {
-        if (views_->currentWidget() != clocks_) {
-            showView("clocks");
-        }
-        clocks_->select(name); // and what is selected is shown
-        return;
-    }
     for (const PromiseFigure& promise : document_.figures().promises) {
         if (target == "promise/" + text(promise.name) || (target.startsWith("peripheral/") && target == text(promise.subject))) {
             promises_->cards()->select(text(promise.name));
             return;
         }
     }
-    if (target.startsWith("mode/") && document_.isOpen()) {
-        if (!isShown(sleep_)) {
-            showView("sleep");
-        }
-        sleep_->select(name);
-    } else if (target.startsWith("rhythm/") || target.startsWith("job/")) {
-        if (!isShown(rhythm_)) {
-            showView("rhythm");
-        }
-        const auto& jobs = document_.isOpen() ? document_.plan().jobs : std::vector<Job>();
-        for (std::size_t i = 0; i < jobs.size(); ++i) {
-            if (target == "job/" + text(jobs[i].name)) {
-                rhythm_->selectLane(i);
+    for (Place& place : places_) {
+        if (place.kind.opens(document_, target)) {
+            if (shown_ != &place) {
+                showView(place.kind.name);
+            }
+            place.view->open(target); // and what is selected is shown
+            if (target.startsWith("seek")) {
+                return;
             }
         }
     }
-    workings_->show(target);
-}
-
-/// The worst state of the promises of one kind.
-template <class A>
-State MainWindow::stateOf() const {
-    State worst = State::kept;
-    const auto& promises = document_.isOpen() ? document_.plan().promises : std::vector<Promise>();
-    for (std::size_t i = 0; i < promises.size() && i < document_.figures().promises.size(); ++i) {
-        if (std::holds_alternative<A>(promises[i].line.ask)) {
-            worst = worseState(worst, document_.figures().promises[i].state);
-        }
-    }
-    return worst;
+    explain(target);
 }
 
 void MainWindow::refresh() {
-    State worst = State::kept;
-    for (const LineFigure& line : document_.figures().lines) {
-        worst = worseState(worst, line.state);
+    for (Place& place : places_) {
+        if (place.step != nullptr) {
+            place.step->setState(place.kind.state(document_));
+        }
     }
-    State board = State::kept;
-    for (const PinFigure& pin : document_.figures().pins) {
-        board = pin.why.empty() ? board : State::broken;
-    }
-    trailBoard_->setState(board);
-    trailClocks_->setState(worst);
-    State promises = State::kept;
-    for (const PromiseFigure& promise : document_.figures().promises) {
-        promises = worseState(promises, promise.state);
-    }
-    trailPromises_->setState(promises);
-    trailSleep_->setState(stateOf<WakesAsk>());
-    trailRhythm_->setState(worseState(stateOf<AverageAsk>(), stateOf<LastsAsk>()));
     undo_->setEnabled(document_.canUndo());
     redo_->setEnabled(document_.canRedo());
     keep_->setEnabled(!document_.moved().empty());
@@ -430,29 +378,13 @@ void MainWindow::setTheme(const Theme& theme) {
     notice_->setTheme(theme);
     head_->setTheme(theme);
     promises_->setTheme(theme);
-    trailBoard_->setTheme(theme);
-    trailClocks_->setTheme(theme);
-    trailPromises_->setTheme(theme);
-    trailSleep_->setTheme(theme);
-    trailRhythm_->setTheme(theme);
-    clocks_->setTheme(theme);
-    if (board_ != nullptr) {
-        board_->setTheme(theme);
-    }
-    if (desk_ != nullptr) {
-        desk_->setTheme(theme);
-    }
-    if (shelfView_ != nullptr) {
-        shelfView_->setTheme(theme);
-    }
-    if (sleep_ != nullptr) {
-        sleep_->setTheme(theme);
-    }
-    if (rhythm_ != nullptr) {
-        rhythm_->setTheme(theme);
-    }
-    if (seek_ != nullptr) {
-        seek_->setTheme(theme);
+    for (Place& place : places_) {
+        if (place.step != nullptr) {
+            place.step->setTheme(theme);
+        }
+        if (place.view != nullptr) {
+            place.view->setTheme(theme);
+        }
     }
     ripple_->setTheme(theme);
     workings_->setTheme(theme);
@@ -464,11 +396,11 @@ void MainWindow::styleTitles() {
     for (QLabel* title : {viewTitle_, workingsTitle_}) {
         title->setFont(faceFont(Face::title));
     }
-    trailBoard_->setCurrent(isShown(board_) || isShown(shelfView_));
-    trailPromises_->setCurrent(isShown(desk_));
-    trailSleep_->setCurrent(isShown(sleep_));
-    trailRhythm_->setCurrent(isShown(rhythm_));
-    trailClocks_->setCurrent(isShown(clocks_));
+    for (Place& place : places_) {
+        if (place.step != nullptr) {
+            place.step->setCurrent(shown_ == &place || shown_->kind.step == place.kind.name);
+        }
+    }
     for (QLabel* hint : {viewHint_, trailKeys_}) {
         hint->setFont(faceFont(Face::small));
         QPalette muted = hint->palette();
@@ -503,7 +435,8 @@ bool MainWindow::saveTo(const QString& path, bool overwrites) {
     case Saved::How::done: notice_->withdraw("disk"); break;
     case Saved::How::refused:
         notice_->tell("saving",
-                      saved.why + tr("\nNothing is lost: the plan stays open. Save it elsewhere with Ctrl+Shift+S, or try again."));
+                      saved.why +
+                          tr("\nNothing is lost: the plan stays open. Save it elsewhere with Ctrl+Shift+S, or try again."));
         break;
     case Saved::How::changedOnDisk:
         notice_->tell("disk", saved.why + tr(" It was not saved over."),

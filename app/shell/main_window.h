@@ -1,35 +1,29 @@
 #pragma once
 
-#include "paint/theme.h"
 #include "document/document.h"
+#include "paint/theme.h"
+#include "view/view.h"
 
 #include <QMainWindow>
 
 class QLabel;
 class QSplitter;
-class QLineEdit;
 class QStackedWidget;
 class QListWidget;
 
 namespace wisetick::app {
 
-class BoardView;
-class ClocksView;
-class DeskView;
 class Head;
 class PromisesColumn;
 class Notice;
 class PartEditor;
-class RhythmView;
 class RipplePanel;
-class SeekPanel;
-class ShelfView;
-class SleepView;
 class TrailButton;
 class WorkingsPanel;
 
-/// The window: head and trail above, promises left, the view and the ripple in the middle, workings right.
-class MainWindow : public QMainWindow {
+/// The window: head and trail above, promises left, the view and the ripple in the middle, workings right. It knows the views by
+/// their list alone.
+class MainWindow : public QMainWindow, private ViewHost {
     Q_OBJECT
 
 public:
@@ -40,33 +34,22 @@ public:
     bool openPlan(const QString& path);
     void setTheme(const Theme& theme);
     /// Selects "line/bus_a", "promise/modem", … wherever it is shown.
-    void goTo(const QString& target);
+    void goTo(const QString& target) override;
 
-    /// Shows a view in the middle: "board", "shelf" (the parts shelf), "clocks", "promises",
-    /// "sleep" or "rhythm".
-    void showView(const QString& name);
+    /// Shows a view in the middle, by its name in the list; an unknown one is the first.
+    void showView(const QString& name) override;
 
     Document& document() { return document_; }
-    ClocksView* clocks() const { return clocks_; }
-    /// Made when it is first shown; nullptr until then.
-    BoardView* board() const { return board_; }
-    /// Made when it is first shown; nullptr until then.
-    DeskView* desk() const { return desk_; }
-    /// Made when it is first shown; nullptr until then.
-    SleepView* sleep() const { return sleep_; }
-    /// Made when it is first shown; nullptr until then.
-    RhythmView* rhythm() const { return rhythm_; }
-    /// Made when it is first shown; nullptr until then.
-    ShelfView* shelfView() const { return shelfView_; }
-    /// Made when it is first opened; nullptr until then.
-    SeekPanel* seek() const { return seek_; }
-    /// Opens Seek below the Clocks view; its entry takes the keys.
-    void openSeek();
+    /// The widget of that class in the window; nullptr where it was not made yet.
+    template <class W>
+    W* find() const {
+        return findChild<W*>();
+    }
+    /// Whether a view still works something out.
+    bool isBusy() const;
     PromisesColumn* promises() const { return promises_; }
     RipplePanel* ripplePanel() const { return ripple_; }
     WorkingsPanel* workings() const { return workings_; }
-    /// The field that finds a clock by name.
-    QLineEdit* findField() const { return find_; }
     QListWidget* faults() const { return faults_; }
     Notice* notice() const { return notice_; }
     /// The page of the documents about what has the focus.
@@ -96,12 +79,33 @@ protected:
 private:
     QAction* addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run);
     void addCommands();
+    void addTakeCommands();
     void chooseAndOpen();
     void chooseRecent();
-    void beginPlan(const QString& partId);
     void takeSavedPart(const QString& path);
-    QWidget* viewNamed(const QString& name);
-    bool isShown(const QWidget* view) const;
+    // what a view may want
+    void explain(const QString& target) override;
+    void beginPlan(const QString& partId) override;
+    void takePlan(const QString& path) override;
+    void showBelow(QWidget* panel) override;
+    QString selectedPromise() const override;
+    const Shelf& shelf() const override { return shelf_; }
+    QString examples() const override { return examples_; }
+
+    /// A view as the window has it.
+    struct Place {
+        ViewKind kind;
+        View* view = nullptr; ///< made when it is first shown
+        TrailButton* step = nullptr;
+    };
+    void makeTrail();
+    Place& placeOf(const QString& name);
+    View& viewAt(Place& place);
+    void addViewCommands();
+    void buildLayout(QWidget* viewHead);
+    QWidget* makeViewHead();
+    void makeFaults();
+    void connectViews();
     bool showOpened(const QString& path, const Diagnostics& diagnostics);
     void showFaults(const Diagnostics& diagnostics);
     void fitFaults();
@@ -113,15 +117,9 @@ private:
     void connectDocument();
     /// Asks about unsaved changes; false if the user wants to stay.
     bool mayLeave();
-    template <class A>
-    State stateOf() const;
     void refresh();
     void styleTitles();
-    void addClockCommands();
-    void addSeekCommands();
-    void showSeek();
-    void hideSeek();
-    /// What of the clocks is hidden or added just now, in words.
+    /// What of the view is hidden or added just now, in words.
     void sayView();
 
     Document document_;
@@ -131,29 +129,20 @@ private:
     QString ownParts_;
     Theme theme_ = lightTheme();
     bool followsDesktop_ = true;
-    bool showsFeeding_ = false; ///< only what feeds the selected promise
+    bool isQuiet_ = false; ///< what is selected explains nothing
     Head* head_;
     QWidget* trail_;
-    TrailButton* trailBoard_;
-    TrailButton* trailClocks_;
-    TrailButton* trailPromises_;
-    TrailButton* trailSleep_;
-    TrailButton* trailRhythm_;
     QLabel* trailKeys_;
     QLabel* viewTitle_;
     QLabel* viewHint_;
-    QLineEdit* find_;
+    QStackedWidget* tools_; ///< what stands beside the title, by view
     QWidget* middle_;
-    QSplitter* work_; ///< view and workings above, Seek below
+    QSplitter* work_; ///< view and workings above, what a view puts there below
+    QWidget* below_ = nullptr;
     PromisesColumn* promises_;
-    QStackedWidget* views_;
-    ClocksView* clocks_;
-    BoardView* board_ = nullptr;
-    DeskView* desk_ = nullptr;
-    ShelfView* shelfView_ = nullptr;
-    SleepView* sleep_ = nullptr;
-    RhythmView* rhythm_ = nullptr;
-    SeekPanel* seek_ = nullptr;
+    QStackedWidget* stack_;
+    std::vector<Place> places_;
+    Place* shown_ = nullptr;
     PartEditor* partEditor_ = nullptr;
     RipplePanel* ripple_;
     WorkingsPanel* workings_;

@@ -1,12 +1,8 @@
 #include "shell/main_window.h"
 
-#include "board/shelf_view.h"
-#include "clocks/clocks_view.h"
-#include "desk/desk_view.h"
 #include "part_editor/part_editor.h"
 #include "plan/take_edits.h"
 #include "promises/promises_column.h"
-#include "rhythm/rhythm_view.h"
 #include "shell/command_palette.h"
 #include "shell/head.h"
 #include "shell/help.h"
@@ -16,11 +12,9 @@
 
 #include <QAction>
 #include <QApplication>
-#include <QClipboard>
 #include <QDir>
 #include <QFileInfo>
 #include <QLineEdit>
-#include <QMimeData>
 
 namespace wisetick::app {
 
@@ -43,9 +37,9 @@ QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, c
 void MainWindow::addCommands() {
     addCommand(tr("New plan: the parts shelf"), QKeySequence("Ctrl+N"), [this] { showView("shelf"); });
     addCommand(tr("Edit the part"), QKeySequence("Ctrl+E"), [this] {
-        // on the shelf the part that is selected there, else the plan's
-        const QString shelved = isShown(shelfView_) ? shelfView_->selectedPart() : QString();
-        const QString path = shelved.isEmpty() ? document_.partPath() : shelved;
+        // what is selected in the view, such as on the shelf, else the plan's
+        const QString selected = shown_->view->partPath();
+        const QString path = selected.isEmpty() ? document_.partPath() : selected;
         if (!path.isEmpty()) {
             editPart(path);
         }
@@ -66,19 +60,6 @@ void MainWindow::addCommands() {
         promises_->entry()->setFocus();
         promises_->entry()->selectAll();
     });
-    addCommand(tr("Go to Board"), QKeySequence("Alt+1"), [this] { showView("board"); });
-    addCommand(tr("Go to Clocks"), QKeySequence("Alt+2"), [this] { showView("clocks"); });
-    addCommand(tr("Go to Promises: the desk"), QKeySequence("Alt+3"), [this] { showView("promises"); });
-    addCommand(tr("Go to Sleep"), QKeySequence("Alt+4"), [this] { showView("sleep"); });
-    addCommand(tr("Go to Rhythm"), QKeySequence("Alt+5"), [this] { showView("rhythm"); });
-    addCommand(tr("New job"), QKeySequence("Ctrl+J"), [this] {
-        showView("rhythm");
-        rhythm_->editLine(true);
-    });
-    addCommand(tr("Pin the selected way, or free it"), QKeySequence("Ctrl+P"), [this] {
-        showView("promises");
-        desk_->pinOrFree();
-    });
     addCommand(tr("Go to the promises"), QKeySequence("Ctrl+Shift+L"), [this] { promises_->cards()->setFocus(); });
     addCommand(tr("Go to the workings"), QKeySequence("Ctrl+Shift+W"), [this] { workings_->setFocus(); });
     addCommand(tr("Go to the vitals"), QKeySequence("Ctrl+Shift+H"), [this] { head_->setFocus(); });
@@ -91,53 +72,15 @@ void MainWindow::addCommands() {
         palette.exec();
     });
     addCommand(tr("Quit"), QKeySequence("Ctrl+Q"), [this] { close(); });
+    addTakeCommands();
 }
 
-void MainWindow::addClockCommands() {
-    addCommand(tr("Find a clock"), QKeySequence("Ctrl+F"), [this] {
-        find_->setFocus();
-        find_->selectAll();
-    });
-    addCommand(tr("Lock or free the clock"), QKeySequence("Ctrl+B"), [this] { clocks_->toggleLock(); });
-    addCommand(tr("Fold or unfold the branch"), QKeySequence("Ctrl+Shift+B"), [this] { clocks_->foldBranch(); });
-    addCommand(tr("Hide or show what is off"), QKeySequence("Ctrl+Shift+O"), [this] {
-        clocks_->hideOff(!clocks_->hidesOff());
-        sayView();
-    });
-    addCommand(tr("Only what feeds the promise, or all"), QKeySequence("Ctrl+Shift+F"), [this] {
-        showsFeeding_ = !showsFeeding_;
-        clocks_->showWhatFeeds(showsFeeding_ ? promises_->cards()->selected() : QString());
-        sayView();
-    });
-    addCommand(tr("Fit the axis"), QKeySequence("Ctrl+0"), [this] { clocks_->fit(); });
-    addCommand(tr("Needles of the next take as ghosts"), QKeySequence("Ctrl+Shift+G"), [this] {
-        // none, then each other take in turn
-        QStringList takes{QString()};
-        for (const Take& take : document_.isOpen() ? document_.plan().takes : std::vector<Take>()) {
-            if (take.name != document_.plan().active) {
-                takes << text(take.name);
-            }
-        }
-        clocks_->showGhost(takes[(takes.indexOf(clocks_->ghost()) + 1) % takes.size()]);
-        sayView();
-    });
+void MainWindow::addTakeCommands() {
     addCommand(tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] {
         if (document_.isOpen()) {
             TakesWindow takes(document_, theme_, this);
             takes.exec();
         }
-    });
-    addCommand(tr("The order of writing, from reset"), QKeySequence("Ctrl+Shift+R"), [this] { workings_->show("way/reset"); });
-    addCommand(tr("What if its source fails"), QKeySequence("Ctrl+Shift+X"), [this] {
-        const auto node = document_.isOpen() ? document_.part().findNode(clocks_->selected().toStdString()) : std::nullopt;
-        if (!node) {
-            return;
-        }
-        NodeIndex source = *node;
-        while (const auto& parent = document_.figures().lines[source].parent) {
-            source = *parent;
-        }
-        workings_->show("fails/" + text(document_.part().nodeId(source)));
     });
     addCommand(tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
         if (!document_.isOpen()) {
@@ -148,15 +91,6 @@ void MainWindow::addClockCommands() {
             std::find_if(takes.begin(), takes.end(), [&](const Take& each) { return each.name == document_.plan().active; });
         const std::string next = active + 1 == takes.end() ? takes.front().name : (active + 1)->name;
         document_.edit(tr("take %1 active").arg(text(next)), [next](Plan& plan) { return activateTake(plan, next); });
-    });
-    addCommand(tr("Copy the clocks as a picture"), QKeySequence("Ctrl+Shift+C"),
-               [this] { QApplication::clipboard()->setPixmap(clocks_->picture()); });
-    addCommand(tr("Copy the clocks as SVG"), QKeySequence("Ctrl+Alt+C"), [this] {
-        const QByteArray svg = clocks_->svg();
-        auto* copied = new QMimeData;
-        copied->setData("image/svg+xml", svg);
-        copied->setText(QString::fromUtf8(svg));
-        QApplication::clipboard()->setMimeData(copied);
     });
 }
 
@@ -212,12 +146,15 @@ void MainWindow::takeSavedPart(const QString& path) {
         const Diagnostics faults = document_.takePart(std::move(*file.part));
         if (!faults.empty()) {
             showFaults(faults);
-            notice_->tell("part", tr("The plan does not stand on the part as it was saved; it stays on the part as it was opened."),
+            notice_->tell("part",
+                          tr("The plan does not stand on the part as it was saved; it stays on the part as it was opened."),
                           {{tr("Close the list"), [this] { showFaults({}); }}});
         }
     }
-    if (shelfView_ != nullptr) {
-        shelfView_->readAgain();
+    for (const Place& place : places_) {
+        if (place.view != nullptr) {
+            place.view->partSaved();
+        }
     }
 }
 

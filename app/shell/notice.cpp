@@ -37,7 +37,7 @@ void Notice::tell(const QString& topic, const QString& what, const QList<Choice>
 }
 
 void Notice::withdraw(const QString& topic) {
-    told_.removeIf([&](const Told& each) { return each.topic == topic; });
+    told_.removeIf([&](const Told& each) { return each.topic == topic || each.topic.startsWith(topic + "/"); });
     showFirst();
 }
 

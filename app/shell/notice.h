@@ -11,8 +11,8 @@ class QLabel;
 
 namespace wisetick::app {
 
-/// A line above the view that tells of something and offers what to do about it; it goes when one of these is chosen. What is told
-/// meanwhile waits until then: nothing that was asked goes without an answer.
+/// A line above the view that tells of something and offers what to do about it; it goes when one of these is chosen. What is
+/// told meanwhile waits until then: nothing that was asked goes without an answer.
 class Notice : public QWidget {
     Q_OBJECT
 
@@ -25,7 +25,7 @@ public:
     };
     /// `topic` names what it is about: what is told of one topic takes the place of what was told of it before.
     void tell(const QString& topic, const QString& what, const QList<Choice>& choices = {});
-    /// Takes back what was told of a topic.
+    /// Takes back what was told of a topic, and of those below it ("left" of "left/file").
     void withdraw(const QString& topic);
     QString text() const;
     /// How many wait behind what is shown.

@@ -69,6 +69,18 @@ void RipplePanel::keyPressEvent(QKeyEvent* event) {
     }
 }
 
+std::vector<SpokenRow> RipplePanel::spokenRows() {
+    std::vector<SpokenRow> spoken;
+    const std::vector<Moved>& moved = document_.moved();
+    for (std::size_t i = 0; i < moved.size(); ++i) {
+        const int top = headHeight() + (static_cast<int>(i) - first_) * rowHeight();
+        spoken.push_back({text(moved[i].name),
+                          tr("%1, now %2, %3").arg(text(moved[i].was), text(moved[i].is), text(stateName(moved[i].after))),
+                          QRect(0, top, width(), rowHeight()), false});
+    }
+    return spoken;
+}
+
 void RipplePanel::refresh() {
     scroll(0);
     keep_->setEnabled(!document_.moved().empty());

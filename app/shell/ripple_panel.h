@@ -1,20 +1,22 @@
 #pragma once
 
-#include "paint/controls.h"
 #include "document/document.h"
+#include "paint/controls.h"
+#include "paint/spoken_rows.h"
 
 #include <QWidget>
 
 namespace wisetick::app {
 
 /// What moved since the last Keep, before → after, worst first, with Keep and Undo.
-class RipplePanel : public QWidget {
+class RipplePanel : public QWidget, public SpokenRows {
     Q_OBJECT
 
 public:
     explicit RipplePanel(Document& document, QWidget* parent = nullptr);
     void setTheme(const Theme& theme);
     QSize sizeHint() const override;
+    std::vector<SpokenRow> spokenRows() override;
     QPushButton* keepButton() const { return keep_; }
     QPushButton* undoButton() const { return undo_; }
 

@@ -22,23 +22,10 @@ constexpr qreal kPillHeight = 8;
 
 } // namespace
 
-SleepView::SleepView(Document& document, QWidget* parent) : QAbstractScrollArea(parent), document_(document) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Sleep modes"));
+SleepView::SleepView(Document& document, QWidget* parent) : PaintedView(tr("Sleep modes"), parent), document_(document) {
+    setHorizontalScrollBarPolicy(Qt::ScrollBarAsNeeded);
     setHorizontalScrollBar(new SlimScrollBar(Qt::Horizontal));
-    setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
-    connect(&document_, &Document::changed, this, [this] {
-        isStale_ = true;
-        viewport()->update();
-    });
-}
-
-void SleepView::setTheme(const Theme& theme) {
-    theme_ = theme;
-    static_cast<SlimScrollBar*>(verticalScrollBar())->setTheme(theme);
-    static_cast<SlimScrollBar*>(horizontalScrollBar())->setTheme(theme);
-    viewport()->update();
+    connect(&document_, &Document::changed, this, [this] { setStale(); });
 }
 
 qreal SleepView::rowHeight() const {
@@ -49,11 +36,7 @@ qreal SleepView::headHeight() const {
     return std::ceil(lineHeight(Face::bold) + lineHeight(Face::small) + 12);
 }
 
-void SleepView::make() {
-    if (!isStale_) {
-        return;
-    }
-    isStale_ = false;
+void SleepView::remake() {
     matrix_ = {};
     pictures_.clear();
     if (document_.isOpen() && !document_.figures().modes.empty()) {
@@ -108,9 +91,7 @@ void SleepView::layOut() {
     for (const DeskPicture& picture : pictures_) {
         height += lineHeight(Face::bold) + 8 + picture.height + 16;
     }
-    verticalScrollBar()->setSingleStep(static_cast<int>(rowHeight()));
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, static_cast<int>(height) - viewport()->height()));
+    setContentHeight(height, rowHeight());
     horizontalScrollBar()->setSingleStep(static_cast<int>(columnWidth_));
     horizontalScrollBar()->setPageStep(static_cast<int>(room));
     horizontalScrollBar()->setRange(0, std::max(0, static_cast<int>(std::ceil(columnWidth_ * count - room))));
@@ -167,6 +148,28 @@ void SleepView::select(const QString& mode) {
     }
 }
 
+QString SleepView::saidOf(const ModeCell& cell) {
+    switch (cell.kind) {
+    case ModeCell::Kind::lives: return tr("yes");
+    case ModeCell::Kind::unused: return tr("could");
+    case ModeCell::Kind::none: return tr("no");
+    default: return cell.text;
+    }
+}
+
+/// Cell by cell, mode after mode in each row.
+std::vector<SpokenRow> SleepView::spokenRows() {
+    make();
+    std::vector<SpokenRow> spoken;
+    for (std::size_t row = 0; row < matrix_.rows.size(); ++row) {
+        for (std::size_t mode = 0; !matrix_.rows[row].isTitle && mode < matrix_.modes.size(); ++mode) {
+            spoken.push_back({tr("%1, %2").arg(matrix_.modes[mode], matrix_.rows[row].name),
+                              saidOf(matrix_.rows[row].cells[mode]), cellRect(row, mode).toRect(), row == row_ && mode == mode_});
+        }
+    }
+    return spoken;
+}
+
 void SleepView::selectCell(std::size_t row, std::size_t mode) {
     if (matrix_.modes.empty()) {
         return;
@@ -176,15 +179,11 @@ void SleepView::selectCell(std::size_t row, std::size_t mode) {
     }
     mode_ = std::min(mode, matrix_.modes.size() - 1);
     row_ = std::clamp<std::size_t>(row, 1, matrix_.rows.size() - 1);
-    isStale_ = true;
+    setStale();
     make();
     const ModeMatrix::Row& shown = matrix_.rows[row_];
     const ModeCell& cell = shown.cells[mode_];
-    const QString what = cell.kind == ModeCell::Kind::lives    ? tr("yes")
-                         : cell.kind == ModeCell::Kind::unused ? tr("could")
-                         : cell.kind == ModeCell::Kind::none   ? tr("no")
-                                                               : cell.text;
-    setAccessibleDescription(tr("%1, %2: %3").arg(matrix_.modes[mode_], shown.name, what));
+    setAccessibleDescription(tr("%1, %2: %3").arg(matrix_.modes[mode_], shown.name, saidOf(cell)));
     showSelected();
     emit targetWanted(shown.target.startsWith("promise/") ? shown.target : "mode/" + matrix_.modes[mode_]);
     viewport()->update();
@@ -212,7 +211,8 @@ void SleepView::restHere() {
     }
     const Mode& mode = document_.part().modes[mode_];
     const std::string rests = mode.runs ? std::string() : mode.id;
-    document_.edit(mode.runs ? tr("does not rest") : tr("rests in %1").arg(text(mode.id)), [&](Plan& plan) { return restIn(plan, plan.active, rests); });
+    document_.edit(mode.runs ? tr("does not rest") : tr("rests in %1").arg(text(mode.id)),
+                   [&](Plan& plan) { return restIn(plan, plan.active, rests); });
 }
 
 void SleepView::changeOption() {
@@ -268,7 +268,7 @@ void SleepView::keyPressEvent(QKeyEvent* event) {
             restHere();
         }
         break;
-    default: QAbstractScrollArea::keyPressEvent(event);
+    default: PaintedView::keyPressEvent(event);
     }
 }
 
@@ -324,7 +324,7 @@ void SleepView::mousePressEvent(QMouseEvent* event) {
             } else {
                 without_.erase(found);
             }
-            isStale_ = true;
+            setStale();
             viewport()->update();
             return;
         }
@@ -347,26 +347,6 @@ void SleepView::mouseDoubleClickEvent(QMouseEvent* event) {
             return;
         }
     }
-}
-
-void SleepView::resizeEvent(QResizeEvent*) {
-    layOut();
-}
-
-void SleepView::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::FontChange) {
-        isStale_ = true;
-        viewport()->update();
-    }
-    QAbstractScrollArea::changeEvent(event);
-}
-
-void SleepView::focusInEvent(QFocusEvent*) {
-    viewport()->update();
-}
-
-void SleepView::focusOutEvent(QFocusEvent*) {
-    viewport()->update();
 }
 
 void SleepView::paintCell(QPainter& painter, const QRectF& rect, const ModeCell& cell) const {

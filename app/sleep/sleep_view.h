@@ -1,21 +1,19 @@
 #pragma once
 
 #include "document/document.h"
+#include "paint/painted_view.h"
 #include "sleep/mode_matrix.h"
 #include "sleep/sleep_pictures.h"
-
-#include <QAbstractScrollArea>
 
 namespace wisetick::app {
 
 /// The modes beside one another, and of the selected one how it wakes, from which rest on it pays and what draws in it. Left and
 /// right select a mode, up and down a row; Enter rests in the mode, or changes the option in the row.
-class SleepView : public QAbstractScrollArea {
+class SleepView : public PaintedView {
     Q_OBJECT
 
 public:
     explicit SleepView(Document& document, QWidget* parent = nullptr);
-    void setTheme(const Theme& theme);
 
     /// Selects a mode; unknown ones are ignored.
     void select(const QString& mode);
@@ -39,37 +37,34 @@ public:
     /// The next value of the option in the selected row.
     void changeOption();
 
+    std::vector<SpokenRow> spokenRows() override;
+
 signals:
     /// "mode/deep", "line/xtm" or "promise/modem": whose arithmetic is wanted.
     void targetWanted(const QString& target);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
-    void changeEvent(QEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
-    void make();
-    void layOut();
+    void remake() override;
+    void layOut() override;
     qreal rowHeight() const;
     qreal headHeight() const;
     qreal nameWidth() const { return nameWidth_; }
     qreal rowTop(std::size_t row) const;
     void selectCell(std::size_t row, std::size_t mode);
     void showSelected();
+    static QString saidOf(const ModeCell& cell);
     void paintMatrix(QPainter& painter);
     void paintCell(QPainter& painter, const QRectF& rect, const ModeCell& cell) const;
     void paintColumn(QPainter& painter);
     void paintHeads(QPainter& painter);
 
     Document& document_;
-    Theme theme_ = lightTheme();
-    bool isStale_ = true;
     ModeMatrix matrix_;
     std::vector<DeskPicture> pictures_;
     std::vector<BestRest> bands_;

@@ -24,14 +24,22 @@ QString text(const std::string& value) {
 
 } // namespace
 
-ComparisonTable::ComparisonTable(const Theme& theme, QWidget* parent) : QAbstractScrollArea(parent), theme_(theme) {
-    setFrameShape(QFrame::NoFrame);
-    setFocusPolicy(Qt::StrongFocus);
-    setAccessibleName(tr("Takes compared"));
-    setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    auto* bar = new SlimScrollBar(Qt::Vertical);
-    bar->setTheme(theme);
-    setVerticalScrollBar(bar);
+ComparisonTable::ComparisonTable(const Theme& theme, QWidget* parent) : PaintedView(tr("Takes compared"), parent) {
+    setTheme(theme);
+}
+
+std::vector<SpokenRow> ComparisonTable::spokenRows() {
+    std::vector<SpokenRow> spoken;
+    int top = rowHeight() - verticalScrollBar()->value();
+    for (const ComparedRow& row : rows_) {
+        QStringList values;
+        for (std::size_t i = 0; i < takes_.size() && i < row.values.size(); ++i) {
+            values << text(takes_[i] + " " + row.values[i]);
+        }
+        spoken.push_back({text(row.name), values.join(", "), QRect(0, top, viewport()->width(), rowHeight()), false});
+        top += rowHeight();
+    }
+    return spoken;
 }
 
 int ComparisonTable::rowHeight() const {
@@ -46,21 +54,7 @@ void ComparisonTable::show(const std::vector<std::string>& takes, std::vector<Co
 
 void ComparisonTable::layOut() {
     const int height = (static_cast<int>(rows_.size()) + 2) * rowHeight();
-    verticalScrollBar()->setSingleStep(rowHeight());
-    verticalScrollBar()->setPageStep(viewport()->height());
-    verticalScrollBar()->setRange(0, std::max(0, height - viewport()->height()));
-    viewport()->update();
-}
-
-void ComparisonTable::resizeEvent(QResizeEvent*) {
-    layOut();
-}
-
-void ComparisonTable::focusInEvent(QFocusEvent*) {
-    viewport()->update();
-}
-
-void ComparisonTable::focusOutEvent(QFocusEvent*) {
+    setContentHeight(height, rowHeight());
     viewport()->update();
 }
 
@@ -217,8 +211,7 @@ void TakesWindow::edit(const QString& what, const PlanEdit& change, const std::s
 void TakesWindow::activate() {
     const std::string name = selected();
     edit(
-        tr("take %1 active").arg(text(name)),
-        [name](Plan& plan) { return activateTake(plan, name); }, name);
+        tr("take %1 active").arg(text(name)), [name](Plan& plan) { return activateTake(plan, name); }, name);
 }
 
 void TakesWindow::copy() {
@@ -244,8 +237,7 @@ void TakesWindow::remove() {
 void TakesWindow::move(int by) {
     const std::string name = selected();
     edit(
-        tr("take %1 moved").arg(text(name)),
-        [=](Plan& plan) { return moveTake(plan, name, by); }, name);
+        tr("take %1 moved").arg(text(name)), [=](Plan& plan) { return moveTake(plan, name, by); }, name);
 }
 
 bool TakesWindow::eventFilter(QObject* watched, QEvent* event) {

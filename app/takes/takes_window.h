@@ -1,10 +1,10 @@
 #pragma once
 
+#include "document/document.h"
 #include "evaluate/compare.h"
 #include "paint/controls.h"
-#include "document/document.h"
+#include "paint/painted_view.h"
 
-#include <QAbstractScrollArea>
 #include <QDialog>
 
 class QLabel;
@@ -14,7 +14,7 @@ class QListWidget;
 namespace wisetick::app {
 
 /// Takes beside one another: a column a take, differences first, then what is the same, quietly.
-class ComparisonTable : public QAbstractScrollArea {
+class ComparisonTable : public PaintedView {
     Q_OBJECT
 
 public:
@@ -22,17 +22,15 @@ public:
     void show(const std::vector<std::string>& takes, std::vector<ComparedRow> rows);
     const std::vector<ComparedRow>& rows() const { return rows_; }
 
+    std::vector<SpokenRow> spokenRows() override;
+
 protected:
     void paintEvent(QPaintEvent* event) override;
-    void resizeEvent(QResizeEvent* event) override;
-    void focusInEvent(QFocusEvent* event) override;
-    void focusOutEvent(QFocusEvent* event) override;
 
 private:
     int rowHeight() const;
-    void layOut();
+    void layOut() override;
 
-    Theme theme_;
     std::vector<std::string> takes_;
     std::vector<ComparedRow> rows_;
 };

@@ -1,9 +1,9 @@
 #pragma once
 
-#include "evaluate/ways_out.h"
-#include "paint/theme.h"
 #include "document/background.h"
 #include "document/document.h"
+#include "evaluate/ways_out.h"
+#include "paint/theme.h"
 
 #include <QTextBrowser>
 

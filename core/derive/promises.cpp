@@ -158,7 +158,20 @@ private:
             figure.why = clock.why;
             return figure;
         }
-        return judgeLineRate(std::move(figure), ask, *clock.clock, context_.detail);
+        return inBits(std::move(figure),
+                      [&](PromiseFigure judged) { return judgeLineRate(std::move(judged), ask, *clock.clock, context_.detail); });
+    }
+
+    /// What `judge` makes of the figure; where that needs more than 256 bits, the figure says so.
+    template <class Judge>
+    static PromiseFigure inBits(PromiseFigure figure, Judge judge) {
+        try {
+            return judge(figure);
+        } catch (const RationalOverflow&) {
+            figure.state = State::broken;
+            figure.why = "the figures of " + figure.name + " need more than 256 bits";
+            return figure;
+        }
     }
 
     PromiseFigure judgeWith(std::size_t index, const std::vector<Setting>& pinned) const {
@@ -167,14 +180,11 @@ private:
         if (!bench) {
             return figure;
         }
-        try {
-            figure = judgeOnBench(context_, *bench, context_.plan.promises[index].line.ask, pinned, std::move(figure));
-            addRefs(*bench->peripheral, figure.workings);
-        } catch (const RationalOverflow&) {
-            figure.state = State::broken;
-            figure.why = "the figures of " + figure.name + " need more than 256 bits";
-        }
-        return figure;
+        return inBits(std::move(figure), [&](PromiseFigure judged) {
+            judged = judgeOnBench(context_, *bench, context_.plan.promises[index].line.ask, pinned, std::move(judged));
+            addRefs(*bench->peripheral, judged.workings);
+            return judged;
+        });
     }
 
     /// What its settings write; nothing where it was not judged on a peripheral.

@@ -419,7 +419,8 @@ tl::expected<std::string, Diagnostics> textToSave(const Plan& plan, const std::s
         return tl::unexpected(back.diagnostics);
     }
     if (!(*back.plan == plan)) {
-        return tl::unexpected(Diagnostics{{Severity::error, {}, "text that would be read as another plan", "the plan as it is", {}}});
+        return tl::unexpected(
+            Diagnostics{{Severity::error, {}, "text that would be read as another plan", "the plan as it is", {}}});
     }
     return saved;
 }

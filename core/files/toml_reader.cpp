@@ -11,8 +11,6 @@ namespace wisetick {
 namespace {
 
 constexpr std::int64_t kNewestFormat = 1;
-const Rational kMostInFactor = Rational(std::int64_t{1} << 48);
-
 std::vector<std::string> linesOf(std::string_view text) {
     std::vector<std::string> lines;
     for (std::size_t end = text.find('\n'); end != std::string_view::npos; end = text.find('\n')) {
@@ -314,7 +312,7 @@ std::optional<Rational> readNodeFactor(const toml::node& node, Reporter& reporte
                        "a factor above 0: a whole number, or a text such as \"2.5\", \"1/2\" or \"98 + 1234/4096\"");
         return std::nullopt;
     }
-    if (value->numerator() > kMostInFactor || value->denominator() > kMostInFactor) {
+    if (!isWritableFactor(*value)) {
         reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
                        "a factor of at most 2^48, in steps of at least 2^-48");
         return std::nullopt;

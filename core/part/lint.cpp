@@ -121,8 +121,8 @@ private:
                      "a code for each value");
             } else if (Rational(*held) > field->second.most()) {
                 warn(path,
-                     "the field " + fieldText(field->second) + " holds up to " + field->second.most().toString() + ", but " + control +
-                         " = " + printFactor(value) + " needs " + std::to_string(*held),
+                     "the field " + fieldText(field->second) + " holds up to " + field->second.most().toString() + ", but " +
+                         control + " = " + printFactor(value) + " needs " + std::to_string(*held),
                      "a wider field or a smaller range");
             }
         }

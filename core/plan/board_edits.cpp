@@ -22,8 +22,7 @@ void setWord(Words& words, const std::string& key, const std::string& value) {
 /// Puts a thing in place of the one for the same source, or behind all others.
 template <class Thing>
 void put(std::vector<Thing>& things, Thing thing) {
-    const auto found =
-        std::find_if(things.begin(), things.end(), [&](const Thing& each) { return each.source == thing.source; });
+    const auto found = std::find_if(things.begin(), things.end(), [&](const Thing& each) { return each.source == thing.source; });
     if (found != things.end()) {
         *found = std::move(thing);
     } else {

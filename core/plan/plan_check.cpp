@@ -3,6 +3,7 @@
 #include "base/nearest_name.h"
 #include "plan/setting_names.h"
 #include "quantity/quantity_print.h"
+#include "quantity/quantity_read.h"
 
 #include <algorithm>
 #include <set>
@@ -60,8 +61,7 @@ public:
 
 private:
     void fault(std::string path, std::string found, std::string expected, std::string mend = {}) {
-        faults_.push_back(
-            {Severity::error, {{}, 0, 0, std::move(path)}, std::move(found), std::move(expected), std::move(mend)});
+        faults_.push_back({Severity::error, {{}, 0, 0, std::move(path)}, std::move(found), std::move(expected), std::move(mend)});
     }
 
     void checkName(const std::string& path, const std::string& noun, const std::string& name,
@@ -80,6 +80,13 @@ private:
     void notNegative(const std::string& path, const std::optional<Rational>& value) {
         if (value && value->sign() < 0) {
             fault(path, "the value " + value->toString(), "a value of 0 or more");
+        }
+    }
+
+    void factor(const std::string& path, const std::optional<Rational>& value) {
+        positive(path, value);
+        if (value && !isWritableFactor(*value)) {
+            fault(path, "the factor " + value->toString(), "a factor of at most 2^48, in steps of at least 2^-48");
         }
     }
 
@@ -182,7 +189,8 @@ private:
         notNegative(path + ".resistance", battery.resistance);
         notNegative(path + ".fades", battery.fades);
         positive(path + ".ends_at", battery.endsAt);
-        for (const auto& [key, count] : {std::pair("in_series", battery.inSeries), std::pair("in_parallel", battery.inParallel)}) {
+        for (const auto& [key, count] :
+             {std::pair("in_series", battery.inSeries), std::pair("in_parallel", battery.inParallel)}) {
             if (count < 1 || count > kMostCells) {
                 fault(path + "." + key, "the number " + std::to_string(count), "a whole number from 1 to 1000");
             }
@@ -269,8 +277,8 @@ private:
     }
 
     void checkChoice(const std::string& path, const Choice& choice) {
-        positive(path + ".divide", choice.divide);
-        positive(path + ".multiply", choice.multiply);
+        factor(path + ".divide", choice.divide);
+        factor(path + ".multiply", choice.multiply);
         positive(path + ".rate", choice.rate);
         if (part_ == nullptr) {
             return;
@@ -327,7 +335,7 @@ private:
                 once(path + "." + name, name, settings);
                 checkName(path + "." + name, "setting", name, settingNames());
                 if (!value.isWhole()) {
-                    positive(path + "." + name, value);
+                    factor(path + "." + name, value);
                 }
             }
         }
@@ -343,7 +351,7 @@ private:
             checkPace(path, job);
             notNegative(path + ".phase", job.phase);
             positive(path + ".lasts", job.lasts);
-            positive(path + ".cycles", job.cycles);
+            factor(path + ".cycles", job.cycles);
             if (job.lasts.has_value() == job.cycles.has_value()) {
                 fault(path, job.lasts ? "both 'lasts' and 'cycles'" : "neither 'lasts' nor 'cycles'",
                       "one of them: how long the job takes, in time or in core cycles");

@@ -39,10 +39,18 @@ void changePromises(Plan& plan, Change change, Now now) {
         names[before[i]] = place == kGone ? std::string() : after[place];
     }
     for (Take& take : plan.takes) {
+        const std::vector<PinnedWay> old = take.pinned;
         for (PinnedWay& pinned : take.pinned) {
             pinned.promise = names[pinned.promise];
         }
         std::erase_if(take.pinned, [](const PinnedWay& pinned) { return pinned.promise.empty(); });
+        // a name that stood there stands where it stood, as in the file: promises that change names change their places here
+        const auto rank = [&](const PinnedWay& pinned) {
+            return std::find_if(old.begin(), old.end(), [&](const PinnedWay& each) { return each.promise == pinned.promise; }) -
+                   old.begin();
+        };
+        std::stable_sort(take.pinned.begin(), take.pinned.end(),
+                         [&](const PinnedWay& a, const PinnedWay& b) { return rank(a) < rank(b); });
     }
 }
 
@@ -87,8 +95,7 @@ std::string removePromise(Plan& plan, std::size_t place) {
         return noPlace(place);
     }
     changePromises(
-        plan,
-        [&](std::vector<Promise>& promises) { promises.erase(promises.begin() + static_cast<std::ptrdiff_t>(place)); },
+        plan, [&](std::vector<Promise>& promises) { promises.erase(promises.begin() + static_cast<std::ptrdiff_t>(place)); },
         [&](std::size_t old) { return old == place ? kGone : (old > place ? old - 1 : old); });
     return {};
 }

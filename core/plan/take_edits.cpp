@@ -175,8 +175,8 @@ std::string setModeOption(Plan& plan, const std::string& take, const std::string
         } else if (found != in.modes.end()) {
             found->value = value;
         } else { // a mode's options stand together
-            const auto last = std::find_if(in.modes.rbegin(), in.modes.rend(),
-                                           [&](const ModeChoice& each) { return each.mode == mode; });
+            const auto last =
+                std::find_if(in.modes.rbegin(), in.modes.rend(), [&](const ModeChoice& each) { return each.mode == mode; });
             in.modes.insert(last == in.modes.rend() ? in.modes.end() : last.base(), {mode, option, value});
         }
     });
@@ -199,9 +199,8 @@ std::string pinWay(Plan& plan, const std::string& take, PinnedWay way) {
 }
 
 std::string freeWay(Plan& plan, const std::string& take, const std::string& promise) {
-    return inTake(plan, take, [&](Take& in) {
-        std::erase_if(in.pinned, [&](const PinnedWay& each) { return each.promise == promise; });
-    });
+    return inTake(plan, take,
+                  [&](Take& in) { std::erase_if(in.pinned, [&](const PinnedWay& each) { return each.promise == promise; }); });
 }
 
 } // namespace wisetick

@@ -156,6 +156,21 @@ TextError tooLarge(std::string_view text) {
     return {0, text.size(), "the number in " + quoted(text) + " is too large", "at most 256 bits", {}};
 }
 
+/// What is counted here: figures of these sizes can be multiplied and divided a few times within 256 bits.
+bool isInReach(const Rational& value) {
+    static const Rational least = powerOfTen(-30);
+    static const Rational most = powerOfTen(30);
+    return value.isZero() || (abs(value) >= least && abs(value) <= most);
+}
+
+TextError outOfReach(std::string_view text) {
+    return {0,
+            text.size(),
+            quoted(text) + " is far from anything that can be counted here",
+            "a size from 1e-30 to 1e30, in the unit itself",
+            {}};
+}
+
 TextError notANumber(std::string_view text, std::size_t position, const std::string& expected) {
     const std::string_view rest = text.substr(std::min(position, text.size()));
     return {position, rest.size(), rest.empty() ? "nothing" : quoted(rest), expected, {}};
@@ -187,6 +202,9 @@ tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit
             value = -value;
         }
         if (scanner.atEnd()) {
+            if (!isInReach(value)) {
+                return tl::unexpected(outOfReach(text));
+            }
             if (unitMayBeOmitted(unit) || value.isZero()) {
                 return value;
             }
@@ -198,10 +216,16 @@ tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit
         if (known == nullptr) {
             return tl::unexpected(unitError(suffix, scanner.position(), unit));
         }
-        return value * known->factor;
+        const Rational scaled = value * known->factor;
+        return isInReach(scaled) ? tl::expected<Rational, TextError>(scaled) : tl::unexpected(outOfReach(text));
     } catch (const RationalOverflow&) {
         return tl::unexpected(tooLarge(text));
     }
+}
+
+bool isWritableFactor(const Rational& factor) {
+    static const Rational most(std::int64_t{1} << 48);
+    return abs(factor.numerator()) <= most && factor.denominator() <= most;
 }
 
 tl::expected<Rational, TextError> readFactor(std::string_view whole) {

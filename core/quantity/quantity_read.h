@@ -15,6 +15,9 @@ namespace wisetick {
 /// needs more than 256 bits is an error.
 tl::expected<Rational, TextError> readQuantity(std::string_view text, Unit unit);
 
+/// Whether a file may hold a factor: at most 2^48, in steps of at least 2^-48.
+bool isWritableFactor(const Rational& factor);
+
 /// Reads a factor without unit: "5", "2.5", "1/2", "2 11/16" or "98 + 1234/4096". Not negative.
 tl::expected<Rational, TextError> readFactor(std::string_view text);
 

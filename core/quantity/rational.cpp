@@ -364,8 +364,7 @@ Rational commonDivisor(const Rational& a, const Rational& b) {
     if (!a.big_ && !b.big_) {
         return std::gcd(a.numerator_, b.numerator_);
     }
-    return Rational::fromBig(
-        Rational::Big(boost::multiprecision::gcd(a.toBig().numerator(), b.toBig().numerator()), Integer(1)));
+    return Rational::fromBig(Rational::Big(boost::multiprecision::gcd(a.toBig().numerator(), b.toBig().numerator()), Integer(1)));
 }
 
 Rational commonMultiple(const Rational& a, const Rational& b) {

@@ -305,7 +305,7 @@ struct Ticked {
 
 /// The least number of ticks a second in which all times of an exact play are whole.
 std::optional<Rational> commonTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes,
-                                   const Rational& span) {
+                                    const Rational& span) {
     try {
         Rational common = span.denominator();
         const auto add = [&](const Rational& time) { common = commonMultiple(common, time.denominator()); };

@@ -2,15 +2,17 @@
 
 #include "seek/space_search.h"
 
+#include <boost/dynamic_bitset.hpp>
+
 #include <algorithm>
-#include <bit>
-#include <cstdint>
+#include <numeric>
 
 namespace wisetick {
 
 namespace {
 
-using Mask = std::uint64_t;
+/// A set of the demands that are asked, as many as there are.
+using Mask = boost::dynamic_bitset<>;
 
 /// Takes one thing out of what is in force, or puts it back.
 void setInForce(InForce& inForce, const Demanded& demanded, bool isInForce) {
@@ -41,29 +43,29 @@ public:
                 asked_.push_back({Demanded::Kind::promise, i});
             }
         }
-        asked_.resize(std::min<std::size_t>(asked_.size(), 63));
     }
 
     Effort& effort() { return effort_; }
     const InForce& all() const { return all_; }
-    Mask allAsked() const { return (Mask(1) << asked_.size()) - 1; }
+    Mask allAsked() const { return ~Mask(asked_.size()); }
+    Mask only(std::size_t index) const { return Mask(asked_.size()).set(index); }
 
     /// Whether the asked ones of the mask can be kept, with all limits, rules and locks.
-    bool fits(Mask mask) {
-        for (const Mask known : fitting_) {
-            if ((mask & ~known) == 0) {
+    bool fits(const Mask& mask) {
+        for (const Mask& known : fitting_) {
+            if (mask.is_subset_of(known)) {
                 return true;
             }
         }
-        for (const Mask known : colliding_) {
-            if ((known & ~mask) == 0) {
+        for (const Mask& known : colliding_) {
+            if (known.is_subset_of(mask)) {
                 return false;
             }
         }
-        constexpr int kMany = 8;
-        if (std::popcount(mask) > kMany) { // one that can't even be kept alone is soon found
+        constexpr std::size_t kMany = 8;
+        if (mask.count() > kMany) { // one that can't even be kept alone is soon found
             for (std::size_t i = 0; i < asked_.size(); ++i) {
-                if ((mask >> i & 1) != 0 && !fits(Mask(1) << i)) {
+                if (mask[i] && !fits(only(i))) {
                     return false;
                 }
             }
@@ -77,7 +79,7 @@ public:
     /// A set of the mask's that collides, and none of its subsets does.
     Mask reduced(Mask mask) {
         for (std::size_t i = 0; i < asked_.size(); ++i) {
-            const Mask without = mask & ~(Mask(1) << i);
+            const Mask without = mask & ~only(i);
             if (without != mask && !fits(without)) {
                 mask = without;
             }
@@ -92,18 +94,17 @@ public:
         // whoever must go for the rest to fit is in every colliding set
         bool isOnly = true;
         for (std::size_t i = 0; i < asked_.size() && isOnly; ++i) {
-            const Mask one = Mask(1) << i;
-            isOnly = (first & one) == 0 || fits(allAsked() & ~one);
+            isOnly = !first[i] || fits(allAsked() & ~only(i));
         }
         if (isOnly) {
             return first;
         }
         constexpr int kMostRuns = 300;
         const int before = runs_;
-        for (int size = 0; size < std::popcount(first); ++size) {
+        for (std::size_t size = 0; size < first.count(); ++size) {
             std::optional<Mask> found;
             isSmallest = eachOfSize(size,
-                                    [&](Mask mask) {
+                                    [&](const Mask& mask) {
                                         if (!fits(mask)) {
                                             found = mask;
                                         }
@@ -125,9 +126,10 @@ public:
         constexpr int kMostRuns = 3000;
         std::vector<Mask> found;
         areAll = true;
-        for (int size = 0; size <= static_cast<int>(asked_.size()) && areAll; ++size) {
-            areAll = eachOfSize(size, [&](Mask mask) {
-                const bool isKnown = std::any_of(found.begin(), found.end(), [&](Mask each) { return (each & ~mask) == 0; });
+        for (std::size_t size = 0; size <= asked_.size() && areAll; ++size) {
+            areAll = eachOfSize(size, [&](const Mask& mask) {
+                const bool isKnown =
+                    std::any_of(found.begin(), found.end(), [&](const Mask& each) { return each.is_subset_of(mask); });
                 if (!isKnown && !fits(mask)) {
                     found.push_back(mask);
                 }
@@ -138,10 +140,10 @@ public:
     }
 
     /// The asked ones of a mask with the limits, rules and locks without which they would fit.
-    Conflict withLimits(Mask mask) {
+    Conflict withLimits(const Mask& mask) {
         Conflict conflict;
         for (std::size_t i = 0; i < asked_.size(); ++i) {
-            if ((mask >> i & 1) != 0) {
+            if (mask[i]) {
                 conflict.push_back(asked_[i]);
             }
         }
@@ -202,10 +204,10 @@ private:
         std::vector<bool> nodes_;
     };
 
-    InForce inForceOf(Mask mask) const {
+    InForce inForceOf(const Mask& mask) const {
         InForce inForce = all_;
         for (std::size_t i = 0; i < asked_.size(); ++i) {
-            setInForce(inForce, asked_[i], (mask >> i & 1) != 0);
+            setInForce(inForce, asked_[i], mask[i]);
         }
         return inForce;
     }
@@ -261,20 +263,28 @@ private:
 
     /// Visits all masks with so many members; false if `visit` ended it.
     template <class Visit>
-    bool eachOfSize(int size, Visit visit) {
-        const Mask end = Mask(1) << asked_.size();
-        if (size == 0) {
-            return visit(0);
-        }
-        for (Mask mask = (Mask(1) << size) - 1; mask < end;) {
+    bool eachOfSize(std::size_t size, Visit visit) {
+        std::vector<std::size_t> members(size);
+        std::iota(members.begin(), members.end(), std::size_t{0});
+        for (;;) {
+            Mask mask(asked_.size());
+            for (const std::size_t member : members) {
+                mask.set(member);
+            }
             if (!visit(mask)) {
                 return false;
             }
-            const Mask lowest = mask & (~mask + 1); // the next greater number with as many ones
-            const Mask ripple = mask + lowest;
-            mask = (((ripple ^ mask) >> 2) / lowest) | ripple;
+            // the first that has room moves up by one, those below it go back to the start
+            std::size_t mover = 0;
+            while (mover < size && members[mover] + 1 == (mover + 1 < size ? members[mover + 1] : asked_.size())) {
+                ++mover;
+            }
+            if (mover == size) {
+                return true;
+            }
+            ++members[mover];
+            std::iota(members.begin(), members.begin() + static_cast<std::ptrdiff_t>(mover), std::size_t{0});
         }
-        return true;
     }
 
     const Space& space_;
@@ -407,7 +417,7 @@ std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, 
     if (masks.empty()) {
         masks = {finder.smallest(refusal.isSmallest)};
     }
-    for (const Mask mask : masks) {
+    for (const Mask& mask : masks) {
         if (!effort.isOver()) {
             refusal.conflicts.push_back(finder.withLimits(mask));
         }

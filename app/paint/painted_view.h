@@ -1,0 +1,45 @@
+#pragma once
+
+#include "paint/spoken_rows.h"
+#include "paint/theme.h"
+
+#include <QAbstractScrollArea>
+
+namespace wisetick::app {
+
+/// What every painted view and list shares: slim scroll bars, a focus that is seen, its theme, being made anew when what it shows
+/// changed and laid out anew at another size or font, and rows that are spoken.
+class PaintedView : public QAbstractScrollArea, public SpokenRows {
+    Q_OBJECT
+
+public:
+    /// `name` is what assistive technology calls it.
+    explicit PaintedView(const QString& name, QWidget* parent = nullptr);
+    virtual void setTheme(const Theme& theme);
+
+protected:
+    /// Places what is shown: the size or the font changed.
+    virtual void layOut() = 0;
+    /// Makes what is shown from what it shows, and lays it out.
+    virtual void remake() { layOut(); }
+    /// What it shows changed: it is made anew when it is next painted or asked for.
+    void setStale();
+    /// Makes it now if it is stale.
+    void make();
+    /// How high the whole is, and how far a step of the wheel goes.
+    void setContentHeight(qreal height, qreal step);
+    /// Scrolls as little as shows the rectangle of the viewport, with some room around it.
+    void scrollToShow(const QRectF& rect, qreal above = 0, qreal below = 1);
+
+    void resizeEvent(QResizeEvent* event) override;
+    void changeEvent(QEvent* event) override;
+    void focusInEvent(QFocusEvent* event) override;
+    void focusOutEvent(QFocusEvent* event) override;
+
+    Theme theme_ = lightTheme();
+
+private:
+    bool isStale_ = true;
+};
+
+} // namespace wisetick::app

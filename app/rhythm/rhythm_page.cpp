@@ -1,0 +1,57 @@
+#include "rhythm/rhythm_page.h"
+
+#include "rhythm/rhythm_view.h"
+
+namespace wisetick::app {
+
+namespace {
+
+class RhythmPage : public View {
+public:
+    RhythmPage(Document& document, ViewHost& host) : View(document, host), view_(new RhythmView(document)) {
+        connect(view_, &RhythmView::targetWanted, this, [this](const QString& target) { host_.explain(target); });
+    }
+
+    QWidget* widget() override { return view_; }
+    void setTheme(const Theme& theme) override { view_->setTheme(theme); }
+    QString hint() const override { return tr("each lane a job; what it draws is played below; + and \u2212 zoom"); }
+    bool open(const QString& target) override {
+        const auto& jobs = document_.isOpen() ? document_.plan().jobs : std::vector<Job>();
+        for (std::size_t i = 0; i < jobs.size(); ++i) {
+            if (target == "job/" + QString::fromStdString(jobs[i].name)) {
+                view_->selectLane(i);
+            }
+        }
+        return true;
+    }
+    QString subject() override {
+        return !document_.isOpen() ? QString() : (document_.plan().board.battery ? "rhythm/life" : "rhythm/average");
+    }
+    QString helpPage(const QWidget*) const override { return "rhythm.md"; }
+    bool isBusy() const override { return view_->isBusy(); }
+    void beginJob() { view_->editLine(true); }
+
+private:
+    RhythmView* view_;
+};
+
+} // namespace
+
+ViewKind rhythmKind() {
+    ViewKind kind;
+    kind.name = "rhythm";
+    kind.title = QObject::tr("Rhythm");
+    kind.key = 5;
+    kind.state = [](const Document& document) {
+        return worstPromise(document, [](const Ask& ask) {
+            return std::holds_alternative<AverageAsk>(ask) || std::holds_alternative<LastsAsk>(ask);
+        });
+    };
+    kind.opens = [](const Document&, const QString& target) { return target.startsWith("rhythm/") || target.startsWith("job/"); };
+    kind.make = [](Document& document, ViewHost& host) -> View* { return new RhythmPage(document, host); };
+    kind.commands = {
+        {QObject::tr("New job"), QKeySequence("Ctrl+J"), [](View& view) { static_cast<RhythmPage&>(view).beginJob(); }, true}};
+    return kind;
+}
+
+} // namespace wisetick::app

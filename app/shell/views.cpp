@@ -1,0 +1,16 @@
+#include "shell/views.h"
+
+#include "board/board_page.h"
+#include "board/shelf_page.h"
+#include "clocks/clocks_page.h"
+#include "desk/desk_page.h"
+#include "rhythm/rhythm_page.h"
+#include "sleep/sleep_page.h"
+
+namespace wisetick::app {
+
+std::vector<ViewKind> viewKinds() {
+    return {boardKind(), shelfKind(), clocksKind(), deskKind(), sleepKind(), rhythmKind()};
+}
+
+} // namespace wisetick::app

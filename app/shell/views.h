@@ -1,0 +1,13 @@
+#pragma once
+
+#include "view/view.h"
+
+namespace wisetick::app {
+
+/// The views of the window, in the order of the trail.
+std::vector<ViewKind> viewKinds();
+
+/// The one that the window begins with.
+inline const QString kFirstView = "clocks";
+
+} // namespace wisetick::app

@@ -1,0 +1,99 @@
+#pragma once
+
+#include "document/document.h"
+#include "paint/theme.h"
+
+#include <QKeySequence>
+#include <QPixmap>
+#include <QWidget>
+
+#include <functional>
+#include <vector>
+
+namespace wisetick::app {
+
+/// What a view may want of the window that it stands in. Targets are named as figures name them: "line/bus_a", "promise/modem",
+/// "mode/deep", "job/report".
+class ViewHost {
+public:
+    virtual ~ViewHost() = default;
+    /// Shows the target's arithmetic in the workings.
+    virtual void explain(const QString& target) = 0;
+    /// Selects the target wherever it is shown.
+    virtual void goTo(const QString& target) = 0;
+    virtual void showView(const QString& name) = 0;
+    virtual void beginPlan(const QString& partId) = 0;
+    virtual void takePlan(const QString& path) = 0;
+    /// Puts a panel below view and workings, half as high as both; the ripple is not shown meanwhile. nullptr: takes it away.
+    virtual void showBelow(QWidget* panel) = 0;
+    virtual QString selectedPromise() const = 0;
+    virtual const Shelf& shelf() const = 0;
+    /// Where the plans are that ship with the program.
+    virtual QString examples() const = 0;
+};
+
+/// One view of the centre. It shows what the document holds and sends it edits.
+class View : public QObject {
+    Q_OBJECT
+
+public:
+    View(Document& document, ViewHost& host) : document_(document), host_(host) {}
+
+    virtual QWidget* widget() = 0;
+    virtual void setTheme(const Theme& theme) = 0;
+    /// A line beside the title: what is seen, or what of it is hidden or added just now.
+    virtual QString hint() const = 0;
+    /// What stands right of the hint; nullptr where nothing does.
+    virtual QWidget* tool() { return nullptr; }
+    /// Shows what the target names; false where it is none of its.
+    virtual bool open(const QString& target) { return target.isNull(); }
+    /// Another promise is selected; none where it is empty.
+    virtual void followPromise(const QString&) {}
+    /// What the workings show when the view is entered; empty: what they showed before.
+    virtual QString subject() { return {}; }
+    virtual void entered() {}
+    virtual void left() {}
+    /// The page of the documents about what has the focus; empty where it has none of its own.
+    virtual QString helpPage(const QWidget*) const { return {}; }
+    virtual bool isBusy() const { return false; }
+    /// The file of the part that is selected in it; empty where none is.
+    virtual QString partPath() const { return {}; }
+    /// A part file was written.
+    virtual void partSaved() {}
+    /// The view as it is, whole and not only its visible part.
+    virtual QPixmap picture() { return widget()->grab(); }
+
+signals:
+    void hintChanged();
+
+protected:
+    Document& document_;
+    ViewHost& host_;
+};
+
+/// A command of a view; it is among all commands of the window. Where `enters` it is, the view is shown first.
+struct ViewCommand {
+    QString name;
+    QKeySequence keys;
+    std::function<void(View&)> run;
+    bool enters = false;
+};
+
+/// What the window knows of a view before it is made.
+struct ViewKind {
+    QString name;  ///< "clocks", as targets and the command line call it
+    QString title; ///< over it, and in the trail
+    int key = 0;   ///< Alt and this number; 0: it has no step in the trail
+    QString step;  ///< whose step it stands under where it has none
+    /// The worst of what it shows, as the mark of its step.
+    std::function<State(const Document&)> state;
+    /// Whether it shows such a target.
+    std::function<bool(const Document&, const QString&)> opens;
+    std::function<View*(Document&, ViewHost&)> make;
+    std::vector<ViewCommand> commands = {};
+};
+
+/// The worst state of the promises whose asks are such.
+State worstPromise(const Document& document, const std::function<bool(const Ask&)>& isMeant);
+
+} // namespace wisetick::app
