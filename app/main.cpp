@@ -2,6 +2,7 @@
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "seek/seek_panel.h"
+#include "shell/application.h"
 #include "shell/main_window.h"
 
 #include <QApplication>
@@ -48,7 +49,7 @@ private:
 } // namespace
 
 int main(int argc, char** argv) {
-    QApplication application(argc, argv);
+    wisetick::app::Application application(argc, argv);
     QApplication::setApplicationName("Wise Tick");
     QApplication::setOrganizationName("Wise Tick");
     QApplication::setApplicationVersion(WISETICK_VERSION);
@@ -84,6 +85,7 @@ int main(int argc, char** argv) {
     if (size.size() == 2) {
         window.resize(size[0].toInt(), size[1].toInt());
     }
+    QObject::connect(&application, &wisetick::app::Application::failed, &window, &wisetick::app::MainWindow::tellFault);
     window.show();
     if (parser.value("view") == "part") {
         window.editPart(window.document().partPath());

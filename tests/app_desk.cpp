@@ -78,7 +78,7 @@ private slots:
             window_->setTheme(theme);
             for (const QSize& size : {QSize(1280, 800), QSize(900, 600), QSize(2200, 1300)}) {
                 window_->resize(size);
-                for (const DeskPicture& picture : desk->pictures()) {
+                for (const Picture& picture : desk->pictures()) {
                     QVERIFY(!picture.title.isEmpty());
                     QImage image(size.width() / 2, static_cast<int>(picture.height), QImage::Format_RGB32);
                     image.fill(theme.paper);
@@ -149,7 +149,7 @@ private slots:
         QTRY_VERIFY(window_->workings()->toPlainText().contains("timer1 chained with timer2"));
         QVERIFY(window_->workings()->toPlainText().contains("timer1 several times for one period"));
         QVERIFY(std::any_of(window_->find<DeskView>()->pictures().begin(), window_->find<DeskView>()->pictures().end(),
-                            [](const DeskPicture& picture) { return picture.title == "Routes to this period"; }));
+                            [](const Picture& picture) { return picture.title == "Routes to this period"; }));
     }
 
     /// What does not fit scrolls, and a larger font makes it longer, not cut.

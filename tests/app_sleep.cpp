@@ -288,7 +288,7 @@ private slots:
         view->selectLane(0);
         QTest::keyClick(view, Qt::Key_Delete);
         QCOMPARE(document().plan().jobs.size(), std::size_t{4});
-        QVERIFY(view->fault().contains("another job follows"));
+        QVERIFY(view->fault().contains("follows this one; change that one first"));
     }
 
     /// A run is dragged by its body, by its end, and with Shift; the edit comes when it is let go.

@@ -163,7 +163,7 @@ private slots:
                 const std::string reg = field.value.field.reg;
                 std::ostringstream mask; // only what the functions write: what stays at reset is not
                 mask << "0x" << std::hex << std::uppercase
-                     << static_cast<std::uint64_t>(field.value.field.most() << field.value.field.lsb);
+                     << (static_cast<std::uint64_t>(field.value.field.most().toWide().value()) << field.value.field.lsb);
                 const bool isWritten = code.find("WISETICK_WRITE(" + reg + ", " + mask.str() + "u") != std::string::npos;
                 if (isWritten && field.value.control.find(".step") == std::string::npos) {
                     prints += " printf(\"%llu %llu\\n\", (unsigned long long)((" + reg + " & " + field.name + "_MASK) >> " +

@@ -29,6 +29,32 @@ const std::map<std::string, std::set<std::string>>& mayInclude() {
     return rooms;
 }
 
+/// What each room of the window may include beside itself: the shell stands on top, document and paint at the ground.
+const std::map<std::string, std::set<std::string>>& windowMayInclude() {
+    static const std::set<std::string> ground{"document", "paint"};
+    static const std::set<std::string> view{"document", "paint", "picture", "view"};
+    static const std::map<std::string, std::set<std::string>> rooms{
+        {"document", {}},
+        {"paint", {}},
+        {"picture", {"paint"}},
+        {"view", ground},
+        {"promises", ground},
+        {"workings", ground},
+        {"takes", ground},
+        {"seek", ground},
+        {"board", view},
+        {"desk", view},
+        {"sleep", view},
+        {"rhythm", view},
+        {"clocks", {"document", "paint", "view", "seek"}},
+        {"part_editor", {"document", "paint", "clocks"}},
+        {"shell",
+         {"board", "clocks", "desk", "document", "paint", "part_editor", "picture", "promises", "rhythm", "seek", "sleep",
+          "takes", "view", "workings"}},
+    };
+    return rooms;
+}
+
 std::vector<fs::path> sources(const std::string& folder) {
     std::vector<fs::path> files;
     for (const auto& entry : fs::recursive_directory_iterator(fs::path(sourceDir()) / folder)) {
@@ -72,6 +98,49 @@ private slots:
             }
         }
         QVERIFY(count > 50);
+    }
+
+    void includesOfTheWindowRunOneWay() {
+        const fs::path app = fs::path(sourceDir()) / "app";
+        int count = 0;
+        for (const fs::path& file : sources("app")) {
+            const std::string room = fs::relative(file, app).begin()->string();
+            if (room == "main.cpp") {
+                continue; // it puts everything together
+            }
+            QVERIFY2(windowMayInclude().contains(room), room.c_str());
+            for (const std::string& include : includesOf(fileText(file.string()))) {
+                if (!fs::exists(app / include)) {
+                    continue; // the core's, or a library's
+                }
+                ++count;
+                const std::string target = include.substr(0, include.find('/'));
+                QVERIFY2(target == room || windowMayInclude().at(room).contains(target),
+                         (file.string() + " includes " + include).c_str());
+            }
+        }
+        QVERIFY(count > 100);
+    }
+
+    /// The window makes no edit of its own: what it sends to the document is a function of the core.
+    void theWindowEditsNoPlan() {
+        const std::regex change(
+            R"(plan\.[a-zA-Z_.()\[\]]+ (=|\+=) |plan\.[a-zA-Z_.()]+\.(push_back|erase|insert|clear|pop_back)\(|erase_if\(plan\.)");
+        for (const fs::path& file : sources("app")) {
+            std::smatch match;
+            const std::string text = fileText(file.string());
+            QVERIFY2(!std::regex_search(text, match, change), (file.string() + ": " + match.str()).c_str());
+        }
+    }
+
+    /// The window knows each view by its row in one list.
+    void theWindowKnowsNoViewByName() {
+        const std::regex view("(board|shelf|clocks|desk|sleep|rhythm|seek)_(view|page|panel)");
+        for (const char* name : {"main_window.h", "main_window.cpp", "main_window_views.cpp", "main_window_commands.cpp"}) {
+            std::smatch match;
+            const std::string text = fileText(sourceDir() + "/app/shell/" + name);
+            QVERIFY2(!std::regex_search(text, match, view), (std::string(name) + ": " + match.str()).c_str());
+        }
     }
 
     void theCoreKnowsNoQt() {

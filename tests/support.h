@@ -136,12 +136,10 @@ inline Clock clockAt(const std::string& hertz, const std::string& low = "0", con
     return {"bus", {rate * (1 + exact(low)), rate, rate * (1 + exact(high))}, {}};
 }
 
-/// Random numbers from a seed that is printed, so that a failure can be repeated with WISETICK_SEED.
+/// Random numbers from a seed that is printed: always the same, unless WISETICK_SEED gives another one or says "random".
 class Random {
 public:
-    Random()
-        : seed_(qEnvironmentVariableIsSet("WISETICK_SEED") ? qgetenv("WISETICK_SEED").toUInt() : std::random_device{}()),
-          engine_(seed_) {
+    Random() : seed_(seedWanted()), engine_(seed_) {
         qInfo("seed %u", seed_);
     }
     /// From low to high, both included.
@@ -155,6 +153,12 @@ public:
     }
 
 private:
+    static unsigned seedWanted() {
+        constexpr unsigned kUsual = 20260901;
+        const QByteArray wanted = qgetenv("WISETICK_SEED");
+        return wanted == "random" ? std::random_device{}() : (wanted.isEmpty() ? kUsual : wanted.toUInt());
+    }
+
     unsigned seed_;
     std::mt19937_64 engine_;
 };

@@ -1,5 +1,6 @@
 #include "board/board_rows.h"
 
+#include "paint/text.h"
 #include "plan/board_edits.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
@@ -11,10 +12,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 QString tr(const char* what) {
     return QCoreApplication::translate("Board", what);

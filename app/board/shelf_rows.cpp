@@ -1,5 +1,7 @@
 #include "board/shelf_rows.h"
 
+#include "paint/text.h"
+
 #include <QCoreApplication>
 
 #include <algorithm>
@@ -7,10 +9,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 State stateOf(Fit fit) {
     switch (fit) {

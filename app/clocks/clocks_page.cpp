@@ -1,6 +1,7 @@
 #include "clocks/clocks_page.h"
 
 #include "clocks/clocks_view.h"
+#include "paint/text.h"
 #include "seek/seek_panel.h"
 
 #include <QApplication>
@@ -12,10 +13,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 class ClocksPage : public View {
 public:

@@ -12,10 +12,6 @@ namespace {
 
 constexpr int kGrid = 4;
 
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
 QString spreadText(const LineFigure& line) {
     if (!line.hertz || !line.unknown.empty()) {
         return line.unknown.empty() ? text(line.why) : "tolerance unknown";

@@ -23,10 +23,6 @@ namespace {
 
 constexpr int kGrid = 4;
 
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
 } // namespace
 
 ClocksView::ClocksView(Document& document, QWidget* parent) : PaintedView(tr("Clocks"), parent), document_(document) {

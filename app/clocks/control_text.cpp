@@ -2,6 +2,7 @@
 
 #include "base/nearest_name.h"
 #include "document/document.h"
+#include "paint/text.h"
 #include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
@@ -14,10 +15,6 @@ namespace wisetick::app {
 namespace {
 
 constexpr std::int64_t kMostFieldValues = 1 << 20;
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 /// The take's name is filled in when the edit is made: the active one.
 PlanEdit setFactor(const std::string& id, bool isMultiplier, const Rational& value) {

@@ -1,7 +1,7 @@
-#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/log_axis.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "promise/adc.h"
 #include "promise/i2c.h"
 #include "promise/spi.h"
@@ -23,9 +23,9 @@ struct Stretch {
 };
 
 /// Stretches one after the other on a common scale, with an end that must not be passed.
-DeskPicture stripPicture(const QString& title, const QString& hint, std::vector<Stretch> stretches,
-                         const std::optional<Rational>& limit, State state) {
-    DeskPicture picture;
+Picture stripPicture(const QString& title, const QString& hint, std::vector<Stretch> stretches,
+                     const std::optional<Rational>& limit, State state) {
+    Picture picture;
     picture.title = title;
     picture.hint = hint;
     picture.height = 52 + lineHeight(Face::small);
@@ -79,7 +79,7 @@ DeskPicture stripPicture(const QString& title, const QString& hint, std::vector<
 
 } // namespace
 
-std::vector<DeskPicture> adcPictures(const DeskScene& scene, const AdcKind& adc, const TakesAsk& ask) {
+std::vector<Picture> adcPictures(const DeskScene& scene, const AdcKind& adc, const TakesAsk& ask) {
     const auto way = scene.taken();
     if (!way) {
         return {};
@@ -93,7 +93,7 @@ std::vector<DeskPicture> adcPictures(const DeskScene& scene, const AdcKind& adc,
     const Rational sample = settingOf(*way, "sample") / hertz;
     const Rational conversion = cycles / hertz;
     const Rational least = leastSampleTime(adc, ask, bits);
-    std::vector<DeskPicture> pictures;
+    std::vector<Picture> pictures;
     pictures.push_back(stripPicture(
         QObject::tr("One conversion"),
         least.sign() > 0 ? QObject::tr("sampling must last %1 with this source").arg(timeText(least))
@@ -120,7 +120,7 @@ std::vector<DeskPicture> adcPictures(const DeskScene& scene, const AdcKind& adc,
     return pictures;
 }
 
-std::vector<DeskPicture> busPictures(const DeskScene& scene, const I2cKind& bus, const BusAsk& ask) {
+std::vector<Picture> busPictures(const DeskScene& scene, const I2cKind& bus, const BusAsk& ask) {
     const auto way = scene.taken();
     const auto grade = i2cGrade(ask.hertz);
     if (!way || !grade) {
@@ -133,7 +133,7 @@ std::vector<DeskPicture> busPictures(const DeskScene& scene, const I2cKind& bus,
     const Rational rise = riseOf(ask);
     const Rational fall = ask.fall.value_or(Rational(0));
     const State state = way->state;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("A cycle of the clock line");
     picture.hint = QObject::tr("%1 mode: low at least %2, high at least %3, rise at most %4")
                        .arg(text(grade->name), timeText(grade->low), timeText(grade->high), timeText(grade->longestRise));
@@ -183,14 +183,14 @@ std::vector<DeskPicture> busPictures(const DeskScene& scene, const I2cKind& bus,
                  QObject::tr("%1, so %2").arg(timeText(whole), text(printQuantity(1 / whole, Unit::hertz, 5))), Face::small,
                  theme.ink);
     };
-    std::vector<DeskPicture> pictures{std::move(picture)};
+    std::vector<Picture> pictures{std::move(picture)};
     if (auto waking = wakingPicture(scene, std::nullopt)) {
         pictures.push_back(std::move(*waking));
     }
     return pictures;
 }
 
-std::vector<DeskPicture> portPictures(const DeskScene& scene, const SpiKind& spi, const ClocksAsk& ask) {
+std::vector<Picture> portPictures(const DeskScene& scene, const SpiKind& spi, const ClocksAsk& ask) {
     const auto way = scene.taken();
     if (!way) {
         return {};
@@ -204,8 +204,8 @@ std::vector<DeskPicture> portPictures(const DeskScene& scene, const SpiKind& spi
     }
     const Rational got = way->got.nominal;
     const State state = way->state;
-    std::vector<DeskPicture> pictures;
-    DeskPicture ladder;
+    std::vector<Picture> pictures;
+    Picture ladder;
     ladder.title = QObject::tr("The rates that its dividers give");
     ladder.hint =
         QObject::tr("the fastest up to %1 is taken: %2 \u00f7 %3")

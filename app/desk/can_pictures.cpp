@@ -1,6 +1,6 @@
-#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "promise/can.h"
 #include "promise/message_memory.h"
 #include "quantity/quantity_print.h"
@@ -52,8 +52,7 @@ void drawBit(QPainter& painter, const QRectF& area, const std::vector<Segment>& 
     }
 }
 
-DeskPicture bitPicture(const QString& title, const CanBit& bit, std::int64_t propagation, std::int64_t jump,
-                       const Rational& hertz) {
+Picture bitPicture(const QString& title, const CanBit& bit, std::int64_t propagation, std::int64_t jump, const Rational& hertz) {
     const Rational quantum = Rational(bit.prescaler) / hertz;
     std::vector<Segment> segments{{QObject::tr("sync"), 1, true}};
     if (propagation > 0) {
@@ -64,7 +63,7 @@ DeskPicture bitPicture(const QString& title, const CanBit& bit, std::int64_t pro
     }
     segments.push_back({propagation > 0 ? QObject::tr("phase 2:") : QObject::tr("after"), bit.seg2, false});
     std::erase_if(segments, [](const Segment& segment) { return segment.quanta <= 0; });
-    DeskPicture picture;
+    Picture picture;
     picture.title = title;
     picture.hint = QObject::tr("%1 quanta of %2; sampled at %3, jumps by up to %4")
                        .arg(bit.quanta())
@@ -78,9 +77,9 @@ DeskPicture bitPicture(const QString& title, const CanBit& bit, std::int64_t pro
 }
 
 /// Every condition of the bus as a bar, with how far the source is off.
-DeskPicture conditionsPicture(std::vector<CanCondition> conditions, const Rational& off, const std::optional<Rational>& cable) {
+Picture conditionsPicture(std::vector<CanCondition> conditions, const Rational& off, const std::optional<Rational>& cable) {
     const qreal row = lineHeight(Face::small) + 6;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("How far each node may be off");
     picture.hint = cable ? QObject::tr("%1 it is; with up to %2 of cable")
                                .arg(text(printTolerance(off)), text(printQuantity(*cable, Unit::metre, 4)))
@@ -117,14 +116,14 @@ DeskPicture conditionsPicture(std::vector<CanCondition> conditions, const Ration
 
 } // namespace
 
-std::vector<DeskPicture> canPictures(const DeskScene& scene, const CanKind& can, const CanAsk& ask) {
+std::vector<Picture> canPictures(const DeskScene& scene, const CanKind& can, const CanAsk& ask) {
     const auto way = scene.taken();
     if (!way) {
         return {};
     }
     const Clock& clock = *scene.desk.clock;
     const CanTiming timing = canTimingOf(can, ask, clock, way->settings);
-    std::vector<DeskPicture> pictures;
+    std::vector<Picture> pictures;
     pictures.push_back(bitPicture(timing.data ? QObject::tr("A bit of the nominal phase") : QObject::tr("A bit in quanta"),
                                   timing.nominal, std::min(timing.propagation, timing.nominal.seg1), timing.jump,
                                   clock.hertz.nominal));
@@ -137,11 +136,11 @@ std::vector<DeskPicture> canPictures(const DeskScene& scene, const CanKind& can,
     return pictures;
 }
 
-std::vector<DeskPicture> memoryPictures(const DeskScene& scene, const CanKind& can, const HoldsAsk& ask) {
+std::vector<Picture> memoryPictures(const DeskScene& scene, const CanKind& can, const HoldsAsk& ask) {
     const MessageMap map = messageMap(can, ask);
     const Rational memory = can.messageWords;
     const State state = scene.figure.state;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("Message memory");
     picture.hint = QObject::tr("%1 of %2 words").arg(text(map.words.toString()), text(memory.toString()));
     picture.height = 74 + lineHeight(Face::small) * static_cast<qreal>(map.parts.size());

@@ -1,8 +1,8 @@
 #include "desk/desk_view.h"
 
-#include "desk/picture_text.h"
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
 
@@ -72,7 +72,7 @@ void DeskView::remake() {
     layOut();
 }
 
-const std::vector<DeskPicture>& DeskView::pictures() {
+const std::vector<Picture>& DeskView::pictures() {
     make();
     return pictures_;
 }
@@ -92,7 +92,7 @@ qreal DeskView::headHeight() const {
 
 void DeskView::layOut() {
     qreal top = headHeight();
-    for (const DeskPicture& picture : pictures_) {
+    for (const Picture& picture : pictures_) {
         top += lineHeight(Face::bold) + 8 + picture.height + 12;
     }
     tableTop_ = top;
@@ -311,7 +311,7 @@ void DeskView::paintEvent(QPaintEvent* event) {
         paintHead(painter, top);
         top += headHeight();
         const qreal width = viewport()->width();
-        for (const DeskPicture& picture : pictures_) {
+        for (const Picture& picture : pictures_) {
             top += lineHeight(Face::bold) + 8;
             if (top - lineHeight(Face::bold) - 8 < viewport()->height() && top + picture.height > 0) {
                 paintPicture(painter, picture, QRectF(kLeft, top, width - 2 * kLeft, picture.height), theme_, kLeft / 2);

@@ -17,7 +17,7 @@ public:
     void show(const QString& promise);
     const QString& shown() const { return name_; }
 
-    const std::vector<DeskPicture>& pictures();
+    const std::vector<Picture>& pictures();
     const WayTable& table();
     std::size_t selectedRow() const { return selected_; }
     void selectRow(std::size_t row);
@@ -49,7 +49,7 @@ private:
     QString name_;
     std::optional<std::size_t> promise_; ///< index in the plan
     QString clockText_;
-    std::vector<DeskPicture> pictures_;
+    std::vector<Picture> pictures_;
     WayTable table_;
     std::vector<Way> ways_;
     std::vector<qreal> widths_; ///< of the table's columns

@@ -11,63 +11,41 @@ namespace {
 struct PictureFinder {
     const DeskScene& scene;
 
-    std::vector<DeskPicture> operator()(const TalksAsk& ask, const UartKind& kind) const {
-        return uartPictures(scene, kind, ask);
-    }
-    std::vector<DeskPicture> operator()(const CanAsk& ask, const CanKind& kind) const { return canPictures(scene, kind, ask); }
-    std::vector<DeskPicture> operator()(const HoldsAsk& ask, const CanKind& kind) const {
-        return memoryPictures(scene, kind, ask);
-    }
-    std::vector<DeskPicture> operator()(const BusAsk& ask, const I2cKind& kind) const { return busPictures(scene, kind, ask); }
-    std::vector<DeskPicture> operator()(const FiresAsk& ask, const TimerKind& kind) const {
-        std::vector<DeskPicture> pictures = timerPictures(scene, kind, ask.period);
+    std::vector<Picture> operator()(const TalksAsk& ask, const UartKind& kind) const { return uartPictures(scene, kind, ask); }
+    std::vector<Picture> operator()(const CanAsk& ask, const CanKind& kind) const { return canPictures(scene, kind, ask); }
+    std::vector<Picture> operator()(const HoldsAsk& ask, const CanKind& kind) const { return memoryPictures(scene, kind, ask); }
+    std::vector<Picture> operator()(const BusAsk& ask, const I2cKind& kind) const { return busPictures(scene, kind, ask); }
+    std::vector<Picture> operator()(const FiresAsk& ask, const TimerKind& kind) const {
+        std::vector<Picture> pictures = timerPictures(scene, kind, ask.period);
         if (auto routes = routesPicture(scene)) {
             pictures.insert(pictures.begin() + 1, std::move(*routes));
         }
         return pictures;
     }
-    std::vector<DeskPicture> operator()(const FiresAsk& ask, const RtcKind& kind) const {
+    std::vector<Picture> operator()(const FiresAsk& ask, const RtcKind& kind) const {
         return ask.isAlarm ? alarmPictures(scene, ask) : timerPictures(scene, wakeUpTimer(kind), ask.period);
     }
-    std::vector<DeskPicture> operator()(const WaitsAsk& ask, const TimerKind& kind) const {
+    std::vector<Picture> operator()(const WaitsAsk& ask, const TimerKind& kind) const {
         return timerPictures(scene, kind, ask.time);
     }
-    std::vector<DeskPicture> operator()(const DrivesAsk& ask, const TimerKind& kind) const {
-        return pwmPictures(scene, kind, ask);
-    }
-    std::vector<DeskPicture> operator()(const StampsAsk& ask, const TimerKind& kind) const {
-        return stampPictures(scene, kind, ask);
-    }
-    std::vector<DeskPicture> operator()(const WaitsAsk& ask, const DelayLoopKind& kind) const {
+    std::vector<Picture> operator()(const DrivesAsk& ask, const TimerKind& kind) const { return pwmPictures(scene, kind, ask); }
+    std::vector<Picture> operator()(const StampsAsk& ask, const TimerKind& kind) const { return stampPictures(scene, kind, ask); }
+    std::vector<Picture> operator()(const WaitsAsk& ask, const DelayLoopKind& kind) const {
         return delayPictures(scene, kind, ask);
     }
-    std::vector<DeskPicture> operator()(const BitesAsk& ask, const WatchdogKind& kind) const {
+    std::vector<Picture> operator()(const BitesAsk& ask, const WatchdogKind& kind) const {
         return watchdogPictures(scene, kind, ask);
     }
-    std::vector<DeskPicture> operator()(const DriftsAsk& ask, const RtcKind&) const { return calendarPictures(scene, ask); }
-    std::vector<DeskPicture> operator()(const TakesAsk& ask, const AdcKind& kind) const { return adcPictures(scene, kind, ask); }
-    std::vector<DeskPicture> operator()(const ClocksAsk& ask, const SpiKind& kind) const {
-        return portPictures(scene, kind, ask);
-    }
+    std::vector<Picture> operator()(const DriftsAsk& ask, const RtcKind&) const { return calendarPictures(scene, ask); }
+    std::vector<Picture> operator()(const TakesAsk& ask, const AdcKind& kind) const { return adcPictures(scene, kind, ask); }
+    std::vector<Picture> operator()(const ClocksAsk& ask, const SpiKind& kind) const { return portPictures(scene, kind, ask); }
     template <class Ask, class Kind>
-    std::vector<DeskPicture> operator()(const Ask&, const Kind&) const {
+    std::vector<Picture> operator()(const Ask&, const Kind&) const {
         return {};
     }
 };
 
 } // namespace
-
-void paintPicture(QPainter& painter, const DeskPicture& picture, const QRectF& area, const Theme& theme, qreal outdent) {
-    const qreal line = lineHeight(Face::bold);
-    const qreal top = area.top() - line - 8;
-    const qreal title = textWidth(Face::bold, picture.title);
-    drawText(painter, QRectF(area.left(), top, title + 2, line), Qt::AlignLeft, picture.title, Face::bold, theme.ink);
-    drawText(painter, QRectF(area.left() + title + 12, top, area.width() - title - 12, line), Qt::AlignLeft, picture.hint,
-             Face::small, theme.muted);
-    painter.save();
-    picture.paint(painter, area.adjusted(-outdent, 0, outdent, 0), theme);
-    painter.restore();
-}
 
 std::optional<Way> DeskScene::taken() const {
     if (!figure.got || !figure.error) {
@@ -76,7 +54,7 @@ std::optional<Way> DeskScene::taken() const {
     return Way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
 }
 
-std::vector<DeskPicture> deskPictures(const DeskScene& scene) {
+std::vector<Picture> deskPictures(const DeskScene& scene) {
     if (const auto* runs = std::get_if<RunsAsk>(&scene.line.ask)) {
         return linePictures(scene, *runs);
     }

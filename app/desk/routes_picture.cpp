@@ -1,7 +1,7 @@
-#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "evaluate/delay_routes.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "quantity/quantity_print.h"
 
 #include <QObject>
@@ -25,7 +25,7 @@ QString hourlyText(const DelayRoute& route) {
 
 } // namespace
 
-std::optional<DeskPicture> routesPicture(const DeskScene& scene) {
+std::optional<Picture> routesPicture(const DeskScene& scene) {
     const auto index = static_cast<std::size_t>(&scene.figure - scene.figures.promises.data());
     const auto* fires = std::get_if<FiresAsk>(&scene.line.ask);
     const bool isLong = scene.figure.why.rfind("beyond", 0) == 0;
@@ -34,7 +34,7 @@ std::optional<DeskPicture> routesPicture(const DeskScene& scene) {
     }
     std::vector<DelayRoute> routes = delayRoutes(scene.part, scene.plan, scene.figures.take, index);
     const qreal row = lineHeight(Face::word) + 6;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("Routes to this period");
     picture.hint = QObject::tr("the one that the promise asks stands first");
     picture.height = row * static_cast<qreal>(routes.size()) + 4;

@@ -1,8 +1,8 @@
 #include "derive/promises.h"
-#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/log_axis.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "quantity/quantity_print.h"
 
 #include <QObject>
@@ -22,7 +22,7 @@ struct BiteRow {
 };
 
 /// In which modes the watchdog counts on: there the rest is an interval between feeds.
-DeskPicture modesPicture(const DeskScene& scene) {
+Picture modesPicture(const DeskScene& scene) {
     struct Row {
         QString name;
         bool counts = false;
@@ -34,7 +34,7 @@ DeskPicture modesPicture(const DeskScene& scene) {
     }
     const auto& rhythm = scene.figures.rhythm;
     const qreal row = lineHeight(Face::small) + 4;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("In each mode");
     picture.hint = rhythm && rhythm->longestRest
                        ? QObject::tr("the longest rest of the plan is %1").arg(timeText(*rhythm->longestRest))
@@ -58,7 +58,7 @@ DeskPicture modesPicture(const DeskScene& scene) {
 
 } // namespace
 
-std::vector<DeskPicture> watchdogPictures(const DeskScene& scene, const WatchdogKind&, const BitesAsk& ask) {
+std::vector<Picture> watchdogPictures(const DeskScene& scene, const WatchdogKind&, const BitesAsk& ask) {
     const auto way = scene.taken();
     if (!way) {
         return {};
@@ -78,7 +78,7 @@ std::vector<DeskPicture> watchdogPictures(const DeskScene& scene, const Watchdog
     const State state = way->state;
     const Rational safeFrom = rows.back().opens;
     const Rational safeTo = rows.front().bites;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("When it may be fed");
     picture.hint = safeFrom < safeTo
                        ? QObject::tr("whatever the clock does: from %1 to %2").arg(timeText(safeFrom), timeText(safeTo))
@@ -138,8 +138,8 @@ std::vector<DeskPicture> watchdogPictures(const DeskScene& scene, const Watchdog
 namespace {
 
 /// How far a calendar strays, in s/s, against how far it may.
-DeskPicture driftPicture(const Bounds& drift, const Rational& limit, State state) {
-    DeskPicture picture;
+Picture driftPicture(const Bounds& drift, const Rational& limit, State state) {
+    Picture picture;
     picture.title = QObject::tr("How far it strays");
     picture.hint = QObject::tr("typically %1 in a month, at worst %2 in a year")
                        .arg(timeText(drift.nominal * 86400 * 30), timeText(drift.max * 86400 * 365));
@@ -172,12 +172,12 @@ DeskPicture driftPicture(const Bounds& drift, const Rational& limit, State state
 
 } // namespace
 
-std::vector<DeskPicture> calendarPictures(const DeskScene& scene, const DriftsAsk& ask) {
+std::vector<Picture> calendarPictures(const DeskScene& scene, const DriftsAsk& ask) {
     const auto way = scene.taken();
-    return way ? std::vector{driftPicture(way->got, ask.limit, way->state)} : std::vector<DeskPicture>();
+    return way ? std::vector{driftPicture(way->got, ask.limit, way->state)} : std::vector<Picture>();
 }
 
-std::vector<DeskPicture> alarmPictures(const DeskScene& scene, const FiresAsk& ask) {
+std::vector<Picture> alarmPictures(const DeskScene& scene, const FiresAsk& ask) {
     const auto way = scene.taken();
     if (!way) {
         return {};
@@ -187,7 +187,7 @@ std::vector<DeskPicture> alarmPictures(const DeskScene& scene, const FiresAsk& a
     return {driftPicture(drift, ask.tolerance.within.value_or(Rational(0)), way->state)};
 }
 
-std::vector<DeskPicture> delayPictures(const DeskScene& scene, const DelayLoopKind& loop, const WaitsAsk& ask) {
+std::vector<Picture> delayPictures(const DeskScene& scene, const DelayLoopKind& loop, const WaitsAsk& ask) {
     const auto way = scene.taken();
     if (!way) {
         return {};
@@ -202,7 +202,7 @@ std::vector<DeskPicture> delayPictures(const DeskScene& scene, const DelayLoopKi
     for (const Rational& times : {Rational(1, 4), Rational(1, 2), Rational(1), Rational(2)}) {
         rows.push_back({text(printQuantity(core * times, Unit::hertz, 5)), cycles / (core * times)});
     }
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("What it becomes when the core changes");
     picture.hint = QObject::tr("%1 turns, compiled for %2")
                        .arg(text(settingOf(*way, "turns").toString()), text(printQuantity(core, Unit::hertz, 5)));
@@ -233,7 +233,7 @@ std::vector<DeskPicture> delayPictures(const DeskScene& scene, const DelayLoopKi
     return {picture};
 }
 
-std::vector<DeskPicture> linePictures(const DeskScene& scene, const RunsAsk& ask) {
+std::vector<Picture> linePictures(const DeskScene& scene, const RunsAsk& ask) {
     if (!scene.figure.got) {
         return {};
     }
@@ -242,7 +242,7 @@ std::vector<DeskPicture> linePictures(const DeskScene& scene, const RunsAsk& ask
     const double band = ask.tolerance.within ? ask.tolerance.within->toDouble() : 0;
     const double off = largestMagnitude(relativeError(got, ask.hertz)).toDouble();
     const bool isBound = ask.bound != RunsAsk::Bound::at;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("Around the rate that is asked");
     picture.hint = QObject::tr("%1 nominal, %2 to %3 at the corners")
                        .arg(text(printError(got.nominal / ask.hertz - 1)), text(printError(got.min / ask.hertz - 1)),
@@ -286,7 +286,7 @@ std::vector<DeskPicture> linePictures(const DeskScene& scene, const RunsAsk& ask
     return {picture};
 }
 
-std::vector<DeskPicture> wakePictures(const DeskScene& scene, const WakesAsk& ask) {
+std::vector<Picture> wakePictures(const DeskScene& scene, const WakesAsk& ask) {
     const auto mode = std::find_if(scene.figures.modes.begin(), scene.figures.modes.end(),
                                    [&](const ModeFigure& each) { return each.id == ask.mode; });
     if (mode == scene.figures.modes.end() || !mode->wakeUp) {
@@ -295,7 +295,7 @@ std::vector<DeskPicture> wakePictures(const DeskScene& scene, const WakesAsk& as
     const WakeUpFigure wake = *mode->wakeUp;
     const State state = scene.figure.state;
     const qreal row = lineHeight(Face::small) + 10;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("From the event until everything holds again");
     picture.hint = QObject::tr("typical filled, longest outlined; the line is what is asked");
     picture.height = row * static_cast<qreal>(wake.pieces.size()) + 16 + lineHeight(Face::small);

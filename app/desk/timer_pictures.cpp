@@ -1,7 +1,7 @@
-#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/log_axis.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "promise/pwm.h"
 #include "quantity/quantity_print.h"
 
@@ -86,10 +86,10 @@ Reach reachOf(const DeskScene& scene, const TimerKind& timer, const Rational& ta
     return reach;
 }
 
-DeskPicture reachPicture(Reach reach) {
+Picture reachPicture(Reach reach) {
     const qreal row = 19;
     const bool hasOthers = !reach.bars.empty() && reach.bars.back().isOther;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("Reach");
     picture.hint = hasOthers ? QObject::tr("the periods that each prescaler can make, and below what other clocks could")
                              : QObject::tr("the periods that each prescaler can make; the wish must cut a bar");
@@ -150,8 +150,8 @@ void drawSpan(QPainter& painter, qreal from, qreal to, qreal y, const QString& l
 }
 
 /// The events of a timer along time, with the interval in which each may come.
-DeskPicture eventsPicture(const Way& way, const Rational& asked) {
-    DeskPicture picture;
+Picture eventsPicture(const Way& way, const Rational& asked) {
+    Picture picture;
     picture.title = QObject::tr("Four periods");
     const Rational off = way.got.nominal - asked;
     picture.hint = off.isZero() ? QObject::tr("each on time; the bands are the clock's own bounds")
@@ -187,13 +187,13 @@ DeskPicture eventsPicture(const Way& way, const Rational& asked) {
 }
 
 /// Two periods of a channel: on, off, and where both outputs are dead.
-DeskPicture dutyPicture(const Way& way, const std::string& compareName, const Rational& clock) {
+Picture dutyPicture(const Way& way, const std::string& compareName, const Rational& clock) {
     const Rational counts = settingOf(way, "counts");
     const Rational compare = settingOf(way, compareName);
     const Rational period = 1 / way.got.nominal;
     const Rational on = period * compare / counts;
     const Rational dead = settingOf(way, "dead") / clock;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("Two periods");
     picture.hint = QObject::tr("%1 on, %2 off; it switches on count %3 of %4")
                        .arg(text(printQuantity(on, Unit::second)), text(printQuantity(period - on, Unit::second)))
@@ -233,14 +233,14 @@ DeskPicture dutyPicture(const Way& way, const std::string& compareName, const Ra
 
 } // namespace
 
-std::vector<DeskPicture> timerPictures(const DeskScene& scene, const TimerKind& timer, const Rational& period) {
+std::vector<Picture> timerPictures(const DeskScene& scene, const TimerKind& timer, const Rational& period) {
     const auto way = scene.taken();
     const Rational repeats = way ? std::max(settingOf(*way, "repeats"), Rational(1)) : Rational(1);
     TimerKind counter = timer;
     if (way && timer.chain && settingOf(*way, "chain").sign() > 0) {
         counter.counts = FactorSet::range(1, Rational(std::int64_t{1} << timer.chain->bits));
     }
-    std::vector<DeskPicture> pictures{reachPicture(reachOf(scene, counter, period / repeats, 1))};
+    std::vector<Picture> pictures{reachPicture(reachOf(scene, counter, period / repeats, 1))};
     if (repeats > 1) {
         pictures.front().hint = QObject::tr("of one of the %1 repeats").arg(text(repeats.toString()));
     }
@@ -250,14 +250,14 @@ std::vector<DeskPicture> timerPictures(const DeskScene& scene, const TimerKind& 
     return pictures;
 }
 
-std::vector<DeskPicture> pwmPictures(const DeskScene& scene, const TimerKind& timer, const DrivesAsk& ask) {
+std::vector<Picture> pwmPictures(const DeskScene& scene, const TimerKind& timer, const DrivesAsk& ask) {
     Reach reach = reachOf(scene, timer, 1 / ask.hertz, timer.isCentred ? 2 : 1);
     for (ReachBar& bar : reach.bars) {
         if (bar.way) { // errors of rates turn round for periods
             bar.way->error.nominal = 1 / (1 + bar.way->error.nominal) - 1;
         }
     }
-    std::vector<DeskPicture> pictures;
+    std::vector<Picture> pictures;
     const auto way = scene.taken();
     if (way) {
         pictures.push_back(dutyPicture(*way, compareName(scene.desk.channel), scene.desk.clock->hertz.nominal));
@@ -266,7 +266,7 @@ std::vector<DeskPicture> pwmPictures(const DeskScene& scene, const TimerKind& ti
     return pictures;
 }
 
-std::vector<DeskPicture> stampPictures(const DeskScene& scene, const TimerKind& timer, const StampsAsk& ask) {
+std::vector<Picture> stampPictures(const DeskScene& scene, const TimerKind& timer, const StampsAsk& ask) {
     const auto way = scene.taken();
     if (!way) {
         return {};
@@ -274,7 +274,7 @@ std::vector<DeskPicture> stampPictures(const DeskScene& scene, const TimerKind& 
     const Rational tick = settingOf(*way, "prescaler") / scene.desk.clock->hertz.nominal;
     const Rational wraps = tick * settingOf(*way, "counts");
     const State state = way->state;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("From one count to the wrap");
     picture.hint = QObject::tr("%1 bits: what is between both ends can be told apart").arg(timer.bits);
     picture.height = lineHeight(Face::small) * 2 + 64;

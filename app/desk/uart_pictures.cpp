@@ -1,6 +1,6 @@
-#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "promise/uart.h"
 #include "quantity/quantity_print.h"
 
@@ -43,8 +43,8 @@ struct CommonRate {
 };
 
 /// The error at every common rate as a drop on a stem, with the allowed band behind and the figures below.
-DeskPicture ratesPicture(std::vector<CommonRate> all, double allowed) {
-    DeskPicture picture;
+Picture ratesPicture(std::vector<CommonRate> all, double allowed) {
+    Picture picture;
     picture.title = QObject::tr("Error at the common rates");
     picture.hint = QObject::tr("in %, at this clock; the band is what is allowed");
     picture.height = 128 + 2 * lineHeight(Face::small);
@@ -106,10 +106,10 @@ DeskPicture ratesPicture(std::vector<CommonRate> all, double allowed) {
 }
 
 /// The frame bit by bit as the receiver cuts it, and the last bit large: where it is sampled at both ends of the clock.
-DeskPicture lastBitPicture(const Way& way, const UartFrame& frame, std::int64_t oversample) {
+Picture lastBitPicture(const Way& way, const UartFrame& frame, std::int64_t oversample) {
     const int bits = 2 + frame.dataBits + (frame.parity == 'N' ? 0 : 1);
     const FrameWindow window = frameWindow(frame, oversample);
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("The last bit that is sampled");
     picture.hint = QObject::tr("bit %1 of %2; ours may be off from %3 to %4, what is left is the other end's")
                        .arg(bits)
@@ -170,7 +170,7 @@ DeskPicture lastBitPicture(const Way& way, const UartFrame& frame, std::int64_t 
 
 } // namespace
 
-std::vector<DeskPicture> uartPictures(const DeskScene& scene, const UartKind& uart, const TalksAsk& ask) {
+std::vector<Picture> uartPictures(const DeskScene& scene, const UartKind& uart, const TalksAsk& ask) {
     const std::vector<Way> table = uartTable(uart, ask, *scene.desk.clock);
     const auto way = scene.taken();
     if (table.empty() || !way) {
@@ -189,8 +189,8 @@ std::vector<DeskPicture> uartPictures(const DeskScene& scene, const UartKind& ua
     if (rates.back().rate < ask.bitsPerSecond) {
         rates.push_back({ask.bitsPerSecond, *way, true});
     }
-    std::vector<DeskPicture> pictures{ratesPicture(std::move(rates), std::max(allowed.toDouble(), 1e-4)),
-                                      lastBitPicture(*way, ask.frame, oversample)};
+    std::vector<Picture> pictures{ratesPicture(std::move(rates), std::max(allowed.toDouble(), 1e-4)),
+                                  lastBitPicture(*way, ask.frame, oversample)};
     if (auto waking = wakingPicture(scene, 1 / ask.bitsPerSecond)) {
         pictures.push_back(std::move(*waking));
     }

@@ -1,6 +1,6 @@
-#include "desk/picture_text.h"
 #include "desk/pictures.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "quantity/quantity_print.h"
 
 #include <QObject>
@@ -9,14 +9,14 @@
 
 namespace wisetick::app {
 
-std::optional<DeskPicture> wakingPicture(const DeskScene& scene, const std::optional<Rational>& bit) {
+std::optional<Picture> wakingPicture(const DeskScene& scene, const std::optional<Rational>& bit) {
     const auto peripheral = scene.part.findPeripheral(scene.desk.peripheral->id);
     std::vector<WakingRate> rates = wakingRates(scene.part, scene.plan, scene.figures, *peripheral);
     if (rates.empty()) {
         return std::nullopt;
     }
     const qreal row = lineHeight(Face::small) + 6;
-    DeskPicture picture;
+    Picture picture;
     picture.title = bit ? QObject::tr("Waking on a start bit") : QObject::tr("Waking by its address");
     picture.hint =
         bit ? QObject::tr("its clock must run before the bit is over, %1 here").arg(text(printQuantity(*bit, Unit::second, 4)))

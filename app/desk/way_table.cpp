@@ -1,6 +1,6 @@
 #include "desk/way_table.h"
 
-#include "desk/picture_text.h"
+#include "picture/picture_text.h"
 #include "promise/can.h"
 #include "promise/pwm.h"
 #include "quantity/quantity_print.h"

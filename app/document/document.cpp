@@ -3,6 +3,7 @@
 #include "evaluate/evaluate.h"
 #include "files/plan_writer.h"
 #include "files/whole_file.h"
+#include "paint/text.h"
 #include "plan/plan_check.h"
 
 #include <QFile>
@@ -18,10 +19,6 @@ namespace {
 
 constexpr int kPlayAfter = 40;    ///< ms: the first figures are on screen by then
 constexpr int kAsideAfter = 2000; ///< ms, from an edit to its being written aside
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 } // namespace
 

@@ -11,6 +11,7 @@
 #include <QObject>
 #include <QString>
 
+#include <deque>
 #include <functional>
 
 class QFileSystemWatcher;
@@ -139,7 +140,7 @@ private:
     std::string diskText_; ///< what stood in the file when it was read or written last
     Part part_;
     Plan savedPlan_;
-    std::vector<Entry> history_;
+    std::deque<Entry> history_; ///< a deque: a plan that somebody reads stays where it is while edits come
     std::size_t present_ = 0;
     Figures figures_;
     Figures baseline_;

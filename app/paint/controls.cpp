@@ -1,4 +1,5 @@
 #include "paint/controls.h"
+
 #include "paint/text.h"
 
 #include <QMouseEvent>

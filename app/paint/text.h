@@ -1,4 +1,5 @@
 #pragma once
+#include "paint/text.h"
 
 #include <QFont>
 #include <QPainter>
@@ -6,9 +7,16 @@
 
 namespace wisetick::app {
 
-/// The faces of the window, at sizes relative to the application's own: few, as each is loaded at the start.
-/// `figure` is for figures and fields.
-enum class Face { word, bold, small, title, figure };
+/// A text of the core as one of the interface.
+inline /// The faces of the window, at sizes relative to the application's own: few, as each is loaded at the start.
+       /// `figure` is for figures and fields.
+    enum class Face {
+        word,
+        bold,
+        small,
+        title,
+        figure
+    };
 
 const QFont& faceFont(Face face);
 

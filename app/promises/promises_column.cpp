@@ -24,10 +24,6 @@ namespace wisetick::app {
 
 namespace {
 
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
 /// The line without the name that stands before it.
 QString askedText(const PromiseFigure& promise) {
     const QString line = text(promise.text);
@@ -399,8 +395,8 @@ void PromisesColumn::enter() {
         return;
     }
     const Promise promise{typed.toStdString(), *line};
-    const auto& promises = document_.plan().promises;
-    const bool changesOne = editing_ && editing_->first < promises.size() && promises[editing_->first] == editing_->second;
+    const auto& before = document_.plan().promises;
+    const bool changesOne = editing_ && editing_->first < before.size() && before[editing_->first] == editing_->second;
     const QString why = document_.edit(typed, [&](Plan& plan) {
         return changesOne ? replacePromise(plan, editing_->first, promise) : putPromise(plan, promise);
     });
@@ -411,9 +407,10 @@ void PromisesColumn::enter() {
     editing_.reset();
     trouble_->hide();
     entry_->clear();
-    const auto place = std::find(promises.begin(), promises.end(), promise) - promises.begin();
-    if (static_cast<std::size_t>(place) < promises.size()) {
-        cards_->select(text(document_.figures().promises[static_cast<std::size_t>(place)].name));
+    const auto& after = document_.plan().promises;
+    const auto place = static_cast<std::size_t>(std::find(after.begin(), after.end(), promise) - after.begin());
+    if (place < after.size()) {
+        cards_->select(text(document_.figures().promises[place].name));
     }
 }
 

@@ -1,7 +1,7 @@
 #include "rhythm/lanes.h"
 
-#include "desk/picture_text.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 
 #include <algorithm>
 #include <array>

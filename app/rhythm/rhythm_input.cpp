@@ -2,8 +2,8 @@
 
 #include "rhythm/rhythm_view.h"
 
-#include "desk/picture_text.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "plan/job_edits.h"
 #include "plan/job_line.h"
 

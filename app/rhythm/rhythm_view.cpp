@@ -1,8 +1,8 @@
 #include "rhythm/rhythm_view.h"
 
-#include "desk/picture_text.h"
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "plan/job_line.h"
 #include "rhythm/rhythm_work.h"
 
@@ -186,7 +186,7 @@ void RhythmView::layOut() {
     axis_.left = kLeft + kNames;
     axis_.right = viewport()->width() - kLeft;
     qreal height = traceTop() + verticalScrollBar()->value() + kGoesOn + 12 + kDraws + 20;
-    for (const DeskPicture& picture : pictures_) {
+    for (const Picture& picture : pictures_) {
         height += lineHeight(Face::bold) + 8 + picture.height + 16;
     }
     setContentHeight(height, laneHeight());
@@ -297,7 +297,7 @@ std::vector<SpokenRow> RhythmView::spokenRows() {
     return spoken;
 }
 
-const std::vector<DeskPicture>& RhythmView::pictures() {
+const std::vector<Picture>& RhythmView::pictures() {
     make();
     return pictures_;
 }

@@ -41,7 +41,7 @@ public:
     QString fault() const;
     void removeJob();
 
-    const std::vector<DeskPicture>& pictures();
+    const std::vector<Picture>& pictures();
     QRectF pictureRect(std::size_t picture);
     std::size_t openShare() const { return share_; }
     /// Whether something is still worked out beside the interface.
@@ -105,7 +105,7 @@ private:
     Drag drag_;
     RhythmFigure rhythm_; ///< the last one that was played
     bool isPlayed_ = false;
-    std::vector<DeskPicture> pictures_;
+    std::vector<Picture> pictures_;
     Background background_;       ///< moves, sweeps, takes
     Background chanceBackground_; ///< a thousand plays
     Plan workedOn_;               ///< what moves and sweeps belong to

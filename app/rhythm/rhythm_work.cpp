@@ -1,7 +1,7 @@
 #include "rhythm/rhythm_work.h"
 
-#include "desk/picture_text.h"
 #include "evaluate/evaluate.h"
+#include "picture/picture_text.h"
 
 #include <QObject>
 

@@ -1,7 +1,7 @@
 #include "rhythm/time_axis.h"
 
-#include "desk/picture_text.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 
 #include <array>
 #include <cmath>

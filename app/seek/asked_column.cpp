@@ -2,6 +2,7 @@
 
 #include "paint/fault_text.h"
 #include "paint/line_offers.h"
+#include "paint/text.h"
 #include "quantity/quantity_print.h"
 #include "seek/seek_chips.h"
 
@@ -16,10 +17,6 @@
 namespace wisetick::app {
 
 namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 Standing next(Standing standing) {
     switch (standing) {

@@ -20,10 +20,6 @@ constexpr qreal kGap = 14;
 constexpr int kDigits = 4;
 constexpr std::size_t kColumns = 4; ///< worst, in run, wakes in, changes
 
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
 State stateOf(const Score& score) {
     return score.broken > 0 ? State::broken : (score.strained > 0 ? State::strained : State::kept);
 }

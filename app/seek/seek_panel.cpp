@@ -23,10 +23,6 @@ namespace {
 
 constexpr int kStaleAfter = 150; ///< ms that results of an earlier question may stand
 
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
 } // namespace
 
 SeekPanel::SeekPanel(Document& document, QWidget* parent) : QWidget(parent), document_(document) {

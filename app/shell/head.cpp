@@ -12,10 +12,6 @@ namespace wisetick::app {
 
 namespace {
 
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
 /// A figure short enough for the head: four digits do.
 QString shortText(const Rational& value, Unit unit) {
     return text(printQuantity(value, unit, 4));

@@ -42,10 +42,6 @@ namespace wisetick::app {
 
 namespace {
 
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
 QWidget* column(std::initializer_list<QWidget*> fixed, QWidget* growing, QWidget* below = nullptr) {
     auto* widget = new QWidget;
     widget->setAutoFillBackground(true);
@@ -197,6 +193,15 @@ void MainWindow::connectDocument() {
             notice_->withdraw(topic); // they are about what was open
         }
     });
+}
+
+void MainWindow::tellFault(const QString& why) {
+    document_.autosave();
+    notice_->tell(
+        "fault",
+        tr("A fault of this program: %1. What is not saved is written aside; save it elsewhere (Ctrl+Shift+S), or undo the last "
+           "edit (Ctrl+Z).")
+            .arg(why));
 }
 
 void MainWindow::tellChangedOnDisk() {

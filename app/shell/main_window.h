@@ -66,6 +66,8 @@ public:
     void setExamples(const QString& folder) { examples_ = folder; }
     /// Where plans without a file are written aside; offers what is left there of plans that were never saved.
     void setRecoveryFolder(const QString& folder);
+    /// Says that something failed that never should, and writes what is not saved aside.
+    void tellFault(const QString& why);
     /// The plans that were open last, the newest first.
     static QStringList recentPlans();
 

@@ -1,5 +1,6 @@
 #include "shell/main_window.h"
 
+#include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "plan/take_edits.h"
 #include "promises/promises_column.h"
@@ -17,14 +18,6 @@
 #include <QLineEdit>
 
 namespace wisetick::app {
-
-namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
-} // namespace
 
 QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run) {
     auto* action = new QAction(name, this);

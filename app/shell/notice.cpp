@@ -1,4 +1,5 @@
 #include "shell/notice.h"
+
 #include "paint/text.h"
 
 #include <QHBoxLayout>
@@ -61,6 +62,7 @@ void Notice::showFirst() {
             run();
         });
         row_->addWidget(button);
+        button->show();
         buttons_ << button;
     }
 }

@@ -1,4 +1,5 @@
 #include "shell/ripple_panel.h"
+
 #include "paint/text.h"
 
 #include <QKeyEvent>
@@ -7,14 +8,6 @@
 #include <algorithm>
 
 namespace wisetick::app {
-
-namespace {
-
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
-} // namespace
 
 RipplePanel::RipplePanel(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
     keep_ = new PillButton(tr("Keep"), this);

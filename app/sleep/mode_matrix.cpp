@@ -1,6 +1,6 @@
 #include "sleep/mode_matrix.h"
 
-#include "desk/picture_text.h"
+#include "picture/picture_text.h"
 
 #include <QObject>
 

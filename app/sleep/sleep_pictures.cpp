@@ -1,9 +1,9 @@
 #include "sleep/sleep_pictures.h"
 
-#include "desk/picture_text.h"
 #include "paint/log_axis.h"
 #include "paint/text.h"
-#include "rhythm/rhythm_pictures.h"
+#include "picture/picture_text.h"
+#include "picture/sweep.h"
 
 #include <QObject>
 
@@ -53,7 +53,7 @@ QRectF restBandRect(const QRectF& area, const std::vector<BestRest>& best, const
     return {from, top, to - from, lineHeight(Face::small) + 10};
 }
 
-DeskPicture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure& mode) {
+Picture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure& mode) {
     std::vector<Limit> limits;
     for (std::size_t i = 0; i < plan.promises.size(); ++i) {
         const auto* wakes = std::get_if<WakesAsk>(&plan.promises[i].line.ask);
@@ -62,7 +62,7 @@ DeskPicture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure
         }
     }
     const WakeUpFigure wake = *mode.wakeUp;
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("Waking from %1").arg(text(mode.id));
     picture.hint =
         QObject::tr("first instruction %1, all holds again %2 (at the latest %3)")
@@ -130,7 +130,7 @@ DeskPicture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure
     return picture;
 }
 
-DeskPicture currentOverTemperature(const Figures& figures, const ModeFigure& mode) {
+Picture currentOverTemperature(const Figures& figures, const ModeFigure& mode) {
     Sweep sweep;
     sweep.title = QObject::tr("What %1 draws over temperature").arg(text(mode.id));
     sweep.hint = QObject::tr("dashed: at most");
@@ -144,7 +144,7 @@ DeskPicture currentOverTemperature(const Figures& figures, const ModeFigure& mod
     return sweepPicture(sweep);
 }
 
-std::optional<DeskPicture> currentOverSupply(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode) {
+std::optional<Picture> currentOverSupply(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode) {
     Sweep sweep;
     sweep.points = sweepSupply(part, plan, figures, mode.id);
     if (sweep.points.size() < 2 ||
@@ -160,8 +160,8 @@ std::optional<DeskPicture> currentOverSupply(const Part& part, const Plan& plan,
     return sweepPicture(sweep);
 }
 
-DeskPicture restLengths(const std::vector<BestRest>& best, const std::vector<JobRest>& jobs, const std::string& meant) {
-    DeskPicture picture;
+Picture restLengths(const std::vector<BestRest>& best, const std::vector<JobRest>& jobs, const std::string& meant) {
+    Picture picture;
     picture.title = QObject::tr("Worth going deeper?");
     QString said;
     for (std::size_t i = 1; i < best.size(); ++i) {
@@ -234,7 +234,7 @@ QRectF drawBarRect(const QRectF& area, std::size_t bar) {
     return {area.left(), area.top() + barHeight() * static_cast<qreal>(bar), area.width(), barHeight()};
 }
 
-DeskPicture drawBars(const Figures& figures, const ModeFigure& mode, const std::vector<std::string>& without) {
+Picture drawBars(const Figures& figures, const ModeFigure& mode, const std::vector<std::string>& without) {
     const std::vector<Contribution> list = drawOrder(figures, mode);
     const std::size_t nominal = figures.grid.nominal;
     Rational saved;
@@ -247,7 +247,7 @@ DeskPicture drawBars(const Figures& figures, const ModeFigure& mode, const std::
         }
     }
     const auto ampere = [](const Rational& value) { return text(printQuantity(value, Unit::ampere, 4)); };
-    DeskPicture picture;
+    Picture picture;
     picture.title = QObject::tr("What draws in %1").arg(text(mode.id));
     picture.hint =
         without.empty()

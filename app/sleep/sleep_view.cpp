@@ -1,8 +1,8 @@
 #include "sleep/sleep_view.h"
 
-#include "desk/picture_text.h"
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "picture/picture_text.h"
 #include "plan/take_edits.h"
 
 #include <QKeyEvent>
@@ -88,7 +88,7 @@ void SleepView::layOut() {
     columnWidth_ = std::max(wanted, room / count);
     matrixHeight_ = headHeight() + rowHeight() * static_cast<qreal>(matrix_.rows.size()) + 12;
     qreal height = matrixHeight_;
-    for (const DeskPicture& picture : pictures_) {
+    for (const Picture& picture : pictures_) {
         height += lineHeight(Face::bold) + 8 + picture.height + 16;
     }
     setContentHeight(height, rowHeight());
@@ -102,7 +102,7 @@ const ModeMatrix& SleepView::matrix() {
     return matrix_;
 }
 
-const std::vector<DeskPicture>& SleepView::pictures() {
+const std::vector<Picture>& SleepView::pictures() {
     make();
     return pictures_;
 }

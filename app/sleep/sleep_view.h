@@ -25,7 +25,7 @@ public:
     QRectF headRect(std::size_t mode);
     /// Where a picture is drawn, in the viewport: waking (not of run), rest lengths, draws.
     QRectF pictureRect(std::size_t picture);
-    const std::vector<DeskPicture>& pictures();
+    const std::vector<Picture>& pictures();
     /// From which rest on which mode pays; a click on its band selects the mode, a double click rests there.
     const std::vector<BestRest>& bands() const { return bands_; }
     const std::vector<JobRest>& jobs() const { return jobs_; }
@@ -66,7 +66,7 @@ private:
 
     Document& document_;
     ModeMatrix matrix_;
-    std::vector<DeskPicture> pictures_;
+    std::vector<Picture> pictures_;
     std::vector<BestRest> bands_;
     std::vector<JobRest> jobs_;
     std::vector<std::string> without_;

@@ -18,10 +18,6 @@ namespace {
 
 constexpr int kMargin = 12;
 
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
 } // namespace
 
 ComparisonTable::ComparisonTable(const Theme& theme, QWidget* parent) : PaintedView(tr("Takes compared"), parent) {

@@ -28,10 +28,6 @@ namespace wisetick::app {
 
 namespace {
 
-QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
 QString escaped(const std::string& value) {
     return text(value).toHtmlEscaped();
 }

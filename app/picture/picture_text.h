@@ -1,14 +1,11 @@
 #pragma once
 
+#include "paint/text.h"
 #include "quantity/quantity_print.h"
 
 #include <QString>
 
 namespace wisetick::app {
-
-inline QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
 
 /// A time short enough for a picture.
 inline QString timeText(const Rational& seconds) {

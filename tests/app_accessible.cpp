@@ -1,0 +1,189 @@
+#include "board/board_view.h"
+#include "board/shelf_view.h"
+#include "desk/desk_view.h"
+#include "promises/promises_column.h"
+#include "rhythm/rhythm_view.h"
+#include "seek/found_list.h"
+#include "seek/seek_panel.h"
+#include "shell/ripple_panel.h"
+#include "sleep/sleep_view.h"
+#include "takes/takes_window.h"
+#include "window_fixture.h"
+
+#include <QAccessible>
+
+namespace wisetick::test {
+
+/// What assistive technology is told of the painted views.
+class AppAccessible : public WindowFixture {
+    Q_OBJECT
+
+    static QAccessibleInterface* rowsOf(QWidget* widget) {
+        QAccessibleInterface* rows = QAccessible::queryAccessibleInterface(widget);
+        return rows != nullptr && rows->role() == QAccessible::List ? rows : nullptr;
+    }
+
+    /// The one row that says that it is selected; nullptr where none or several do.
+    static QAccessibleInterface* selectedRow(QWidget* widget) {
+        QAccessibleInterface* found = nullptr;
+        QAccessibleInterface* rows = rowsOf(widget);
+        for (int i = 0; i < rows->childCount(); ++i) {
+            QAccessibleInterface* row = rows->child(i);
+            if (row->role() == QAccessible::ListItem && row->state().selected) {
+                if (found != nullptr) {
+                    return nullptr;
+                }
+                found = row;
+            }
+        }
+        return found;
+    }
+
+    static int rowCount(QWidget* widget) {
+        QAccessibleInterface* rows = rowsOf(widget);
+        int count = 0;
+        while (count < rows->childCount() && rows->child(count)->role() == QAccessible::ListItem) {
+            ++count;
+        }
+        return count;
+    }
+
+    /// Every row has a name and a place, knows its parent, and is found again at its place where it is seen.
+    static void checkRows(QWidget* widget) {
+        QAccessibleInterface* rows = rowsOf(widget);
+        QVERIFY2(rows != nullptr, widget->metaObject()->className());
+        QVERIFY2(!rows->text(QAccessible::Name).isEmpty(), widget->metaObject()->className());
+        for (int i = 0; i < rowCount(widget); ++i) {
+            QAccessibleInterface* row = rows->child(i);
+            const QString which = QString("%1 of %2").arg(i).arg(widget->metaObject()->className());
+            QVERIFY2(row->isValid() && row->parent()->object() == widget, qPrintable(which));
+            QVERIFY2(!row->text(QAccessible::Name).isEmpty() || !row->text(QAccessible::Value).isEmpty(), qPrintable(which));
+            QCOMPARE(rows->indexOfChild(row), i);
+            QVERIFY2(row->state().selectable, qPrintable(which));
+            if (!row->state().offscreen && row->rect().height() > 0) {
+                const QPoint middle = row->rect().center();
+                QVERIFY2(rows->childAt(middle.x(), middle.y()) == row, qPrintable(which));
+            }
+        }
+    }
+
+private slots:
+    void rowsOfClocks() {
+        auto* clocks = window_->find<ClocksView>();
+        checkRows(clocks);
+        clocks->select("bus_a");
+        QAccessibleInterface* row = selectedRow(clocks);
+        QVERIFY(row != nullptr);
+        QCOMPARE(row->text(QAccessible::Name), QString("bus A"));
+        QVERIFY2(row->text(QAccessible::Value).contains("40 MHz"), qPrintable(row->text(QAccessible::Value)));
+        QTest::keyClick(clocks, Qt::Key_Down);
+        QVERIFY(selectedRow(clocks) != row);
+        clocks->setFocus();
+        QVERIFY(rowsOf(clocks)->focusChild() == selectedRow(clocks));
+    }
+
+    void rowsOfPromises() {
+        auto* cards = window_->promises()->cards();
+        checkRows(cards);
+        QCOMPARE(rowCount(cards), 10);
+        cards->select("modem");
+        QCOMPARE(selectedRow(cards)->text(QAccessible::Name), QString("modem"));
+        QVERIFY(selectedRow(cards)->text(QAccessible::Value).startsWith("broken, asked uart1 talks 921600"));
+        QTest::keyClick(cards, Qt::Key_Delete);
+        QCOMPARE(rowCount(cards), 9);
+        QCOMPARE(selectedRow(cards)->text(QAccessible::Name), QString("log"));
+    }
+
+    void rowsOfTheBoard() {
+        window_->showView("board");
+        auto* board = window_->find<BoardView>();
+        checkRows(board);
+        board->select(1);
+        QCOMPARE(selectedRow(board)->text(QAccessible::Name), QString("Supply and temperature, supply, nominal"));
+        QVERIFY(selectedRow(board)->text(QAccessible::Value).startsWith("3.3 V"));
+    }
+
+    void rowsOfTheShelf() {
+        window_->showView("shelf");
+        auto* shelf = window_->find<ShelfView>();
+        checkRows(shelf->list());
+        QVERIFY(rowCount(shelf->list()) > 5);
+        QVERIFY(selectedRow(shelf->list()) != nullptr);
+    }
+
+    void rowsOfTheDesk() {
+        window_->promises()->cards()->select("tick");
+        window_->showView("promises");
+        auto* desk = window_->find<DeskView>();
+        checkRows(desk);
+        QTest::keyClick(desk, Qt::Key_Down);
+        QCOMPARE(selectedRow(desk)->text(QAccessible::Name), QString("way 2"));
+    }
+
+    void cellsOfSleep() {
+        window_->showView("sleep");
+        auto* sleep = window_->find<SleepView>();
+        checkRows(sleep);
+        sleep->select("deep");
+        QVERIFY(selectedRow(sleep)->text(QAccessible::Name).startsWith("deep, "));
+        QVERIFY(!selectedRow(sleep)->text(QAccessible::Value).isEmpty());
+    }
+
+    void lanesOfTheRhythm() {
+        settle();
+        window_->showView("rhythm");
+        auto* rhythm = window_->find<RhythmView>();
+        checkRows(rhythm);
+        QCOMPARE(rowCount(rhythm), 3);
+        rhythm->selectLane(1);
+        QCOMPARE(selectedRow(rhythm)->text(QAccessible::Name), QString("moisture"));
+        QCOMPARE(selectedRow(rhythm)->text(QAccessible::Value), QString("every 20 s from 5 s for 180000 cycles"));
+    }
+
+    void rowsOfTheRipple() {
+        auto* ripple = window_->ripplePanel();
+        QCOMPARE(rowCount(ripple), 0);
+        typeControl("bus_a", "8");
+        QVERIFY(rowCount(ripple) > 0);
+        checkRows(ripple);
+        QVERIFY(rowsOf(ripple)->child(0)->text(QAccessible::Value).contains("now"));
+    }
+
+    void rowsOfSeek() {
+        window_->goTo("seek");
+        auto* seek = window_->find<SeekPanel>();
+        seek->asked()->enterLine("usb = 48 MHz");
+        QTRY_VERIFY_WITH_TIMEOUT(!seek->isBusy() && !seek->list()->entries().empty(), 20000);
+        checkRows(seek->list());
+        QCOMPARE(selectedRow(seek->list())->text(QAccessible::Name), QString("take 1"));
+        QTest::keyClick(seek->list(), Qt::Key_Down);
+        QCOMPARE(selectedRow(seek->list())->text(QAccessible::Name), QString("take 2"));
+        checkRows(seek->asked()->chips());
+    }
+
+    void rowsOfTakes() {
+        TakesWindow takes(document(), lightTheme(), window_.get());
+        takes.show();
+        auto* table = takes.findChild<ComparisonTable*>();
+        checkRows(table);
+        QVERIFY(rowsOf(table)->child(0)->text(QAccessible::Value).startsWith("A "));
+    }
+
+    /// What is asked of a row that is gone is answered.
+    void aRowThatIsGone() {
+        auto* cards = window_->promises()->cards();
+        QAccessibleInterface* last = rowsOf(cards)->child(rowCount(cards) - 1);
+        QVERIFY(last->isValid());
+        cards->select("life");
+        QTest::keyClick(cards, Qt::Key_Delete);
+        QVERIFY(!last->isValid());
+        QCOMPARE(last->text(QAccessible::Name), QString());
+        QVERIFY(last->state().invalid);
+    }
+};
+
+} // namespace wisetick::test
+
+using wisetick::test::AppAccessible;
+QTEST_MAIN(AppAccessible)
+#include "app_accessible.moc"
