@@ -4,8 +4,8 @@
 #include "derive/bring_up.h"
 #include "derive/desk.h"
 #include "derive/lint_reset.h"
-#include "derive/way_there.h"
 #include "derive/workings_of.h"
+#include "derive/writing_order.h"
 #include "evaluate/compare.h"
 #include "evaluate/evaluate.h"
 #include "evaluate/ripple.h"
@@ -50,10 +50,11 @@ int runDerive(const Console& console, const PlanOptions& options) {
         return kHolds;
     }
     nlohmann::ordered_json json = figuresJson(figures);
-    json["ways_there"]["reset"] = wayThereJson(wayThere(loaded->part, loaded->plan, std::nullopt, loaded->take));
+    json["ways_there"]["reset"] = writingOrderJson(writingOrder(loaded->part, loaded->plan, std::nullopt, loaded->take));
     for (const Take& take : loaded->plan.takes) {
         if (take.name != loaded->take) {
-            json["ways_there"]["take " + take.name] = wayThereJson(wayThere(loaded->part, loaded->plan, take.name, loaded->take));
+            json["ways_there"]["take " + take.name] =
+                writingOrderJson(writingOrder(loaded->part, loaded->plan, take.name, loaded->take));
         }
     }
     console.out << json.dump(2) << "\n";
@@ -285,8 +286,9 @@ int runWay(const Console& console, const PlanOptions& options, const std::string
     if (!loaded || (!from.empty() && !load(console, {options.plan, from, options.isJson}))) {
         return kBadInput;
     }
-    const WayThere way = wayThere(loaded->part, loaded->plan, from.empty() ? std::nullopt : std::optional(from), loaded->take);
-    console.out << (options.isJson ? wayThereJson(way).dump(2) + "\n" : wayReport(way, from, loaded->take, console.style));
+    const WritingOrder way =
+        writingOrder(loaded->part, loaded->plan, from.empty() ? std::nullopt : std::optional(from), loaded->take);
+    console.out << (options.isJson ? writingOrderJson(way).dump(2) + "\n" : wayReport(way, from, loaded->take, console.style));
     return way.trouble.empty() ? kHolds : kBroken;
 }
 

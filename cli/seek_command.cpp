@@ -1,34 +1,20 @@
 #include "seek_command.h"
 
-#include "base/nearest_name.h"
 #include "files/plan_writer.h"
 #include "files/shelf.h"
 #include "files/toml_reader.h"
 #include "files/whole_file.h"
 #include "loading.h"
 #include "plan/take_edits.h"
+#include "seek/seek_line.h"
 #include "seek_report.h"
 
 #include <algorithm>
 #include <chrono>
-#include <fstream>
-#include <sstream>
 
 namespace wisetick::cli {
 
 namespace {
-
-std::vector<std::string> piecesOf(const std::string& text) {
-    std::vector<std::string> pieces;
-    std::istringstream stream(text);
-    for (std::string piece; std::getline(stream, piece, ',');) {
-        const std::size_t first = piece.find_first_not_of(' ');
-        if (first != std::string::npos) {
-            pieces.push_back(piece.substr(first, piece.find_last_not_of(' ') - first + 1));
-        }
-    }
-    return pieces;
-}
 
 /// Makes the question of what was typed; what is wrong is reported.
 class QuestionReader {
@@ -38,7 +24,7 @@ public:
 
     std::optional<Question> read() {
         question_.most = seek_.top;
-        const bool isRead = readWishes() && readPromises() && readScope() && readLifted() && readPreferences() && readCrystal();
+        const bool isRead = readWishes() && readPromises() && readScope() && readAllLifted() && readPreferred() && readCrystal();
         if (!isRead) {
             return std::nullopt;
         }
@@ -50,32 +36,38 @@ public:
     }
 
 private:
-    bool fail(const std::string& found, const std::vector<std::string>& known, const std::string& typed) {
-        const std::string mend = didYouMean(typed, known);
-        console_.err << found << "; expected " << listNames(known) << (mend.empty() ? "" : "; " + mend) << "\n";
+    /// What is wrong with an option, in a line.
+    bool fail(const TextError& error) {
+        console_.err << sayText(error) << '\n';
         return false;
     }
 
     bool readWishes() {
+        const std::vector<std::string> promises = promiseNames(loaded_.plan);
         for (const std::string& text : seek_.wishes) {
-            const auto wish = readWish(text, &loaded_.part);
-            if (!wish) {
-                reportWord(console_, text, wish.error());
+            const auto line = readSeekLine(text, loaded_.part, promises);
+            if (!line) {
+                reportWord(console_, text, line.error());
                 return false;
             }
-            question_.wishes.push_back(*wish);
+            if (const auto* wish = std::get_if<Wish>(&*line)) {
+                question_.wishes.push_back(*wish);
+            } else if (const auto* sought = std::get_if<SoughtName>(&*line)) {
+                addPromises({sought->promise}, false);
+            } else if (const auto* mayChange = std::get_if<MayChange>(&*line)) {
+                question_.mayChange = mayChange->ids;
+            } else {
+                question_.crystal = std::get<CrystalQuestion>(*line);
+            }
         }
         return true;
     }
 
-    bool addPromises(const std::vector<std::string>& names, bool isSoft) {
+    /// Names that the plan has.
+    void addPromises(const std::vector<std::string>& names, bool isSoft) {
         const std::vector<std::string> known = promiseNames(loaded_.plan);
         for (const std::string& name : names) {
-            const auto found = std::find(known.begin(), known.end(), name);
-            if (found == known.end()) {
-                return fail("no promise '" + name + "'", known, name);
-            }
-            const auto index = static_cast<std::size_t>(found - known.begin());
+            const auto index = static_cast<std::size_t>(std::find(known.begin(), known.end(), name) - known.begin());
             const auto same = std::find_if(question_.promises.begin(), question_.promises.end(),
                                            [&](const SoughtPromise& each) { return each.index == index; });
             if (same != question_.promises.end()) {
@@ -84,102 +76,64 @@ private:
                 question_.promises.push_back({index, isSoft});
             }
         }
-        return true;
     }
 
     bool readPromises() {
-        if (seek_.keepsPromises) {
-            const std::vector<std::string> names = piecesOf(seek_.kept);
-            if (!addPromises(names.empty() ? promiseNames(loaded_.plan) : names, false)) {
-                return false;
-            }
+        const std::vector<std::string> known = promiseNames(loaded_.plan);
+        const auto kept = readPromiseNames(seek_.kept, known);
+        const auto ifPossible = readPromiseNames(seek_.ifPossible, known);
+        if (!kept || !ifPossible) {
+            return fail(kept ? ifPossible.error() : kept.error());
         }
-        return addPromises(piecesOf(seek_.ifPossible), true);
+        if (seek_.keepsPromises) {
+            addPromises(kept->empty() ? known : *kept, false);
+        }
+        addPromises(*ifPossible, true);
+        return true;
     }
 
     bool readScope() {
-        std::vector<std::string> known = nodeIds(loaded_.part);
-        for (const Peripheral& peripheral : loaded_.part.peripherals) {
-            known.push_back(peripheral.id);
-        }
         for (const std::string& text : seek_.mayChange) {
-            for (const std::string& id : piecesOf(text)) {
-                if (id == "everything") {
-                    continue;
-                }
-                if (std::find(known.begin(), known.end(), id) == known.end()) {
-                    return fail("no source, line or peripheral '" + id + "'", known, id);
-                }
-                question_.mayChange.push_back(id);
+            const auto read = readMayChange(text, loaded_.part);
+            if (!read) {
+                return fail(read.error());
             }
+            question_.mayChange.insert(question_.mayChange.end(), read->ids.begin(), read->ids.end());
         }
         return true;
     }
 
-    /// Each as a conflict names it.
-    bool readLifted() {
-        std::vector<std::pair<std::string, Lifted>> known;
-        for (const std::string& id : nodeIds(loaded_.part)) {
-            known.push_back({"limits of " + id, {Lifted::Kind::limit, id}});
-        }
-        for (const Rule& rule : loaded_.part.rules) {
-            known.push_back({"rule " + rule.say, {Lifted::Kind::rule, rule.say}});
-        }
-        for (const std::string& lock : findTake(loaded_.plan, loaded_.take)->locks) {
-            known.push_back({"lock on " + lock, {Lifted::Kind::lock, lock}});
-        }
+    bool readAllLifted() {
         for (const std::string& text : seek_.lifted) {
-            const auto found = std::find_if(known.begin(), known.end(), [&](const auto& each) { return each.first == text; });
-            if (found == known.end()) {
-                std::vector<std::string> names;
-                std::transform(known.begin(), known.end(), std::back_inserter(names),
-                               [](const auto& each) { return each.first; });
-                return fail("nothing is called '" + text + "' that can be lifted", names, text);
+            const auto read = readLifted(text, loaded_.part, *findTake(loaded_.plan, loaded_.take));
+            if (!read) {
+                return fail(read.error());
             }
-            question_.lifted.push_back(found->second);
+            question_.lifted.push_back(*read);
         }
         return true;
     }
 
-    bool readPreferences() {
-        if (seek_.prefers.empty()) {
-            return true;
-        }
-        question_.prefers.clear();
-        for (const std::string& name : piecesOf(seek_.prefers)) {
-            const auto preference = readPreference(name);
-            if (!preference) {
-                return fail("no preference '" + name + "'", preferenceNames(), name);
+    bool readPreferred() {
+        if (!seek_.prefers.empty()) {
+            const auto read = readPreferences(seek_.prefers);
+            if (!read) {
+                return fail(read.error());
             }
-            question_.prefers.push_back(*preference);
+            question_.prefers = *read;
         }
         return true;
     }
 
     bool readCrystal() {
-        if (seek_.crystal.empty()) {
-            return true;
-        }
-        const std::size_t colon = seek_.crystal.find(':');
-        const std::string id =
-            piecesOf(seek_.crystal.substr(0, colon)).empty() ? "" : piecesOf(seek_.crystal.substr(0, colon)).front();
-        std::vector<std::string> known;
-        for (const Source& source : loaded_.part.sources) {
-            if (source.kind != SourceKind::rc) {
-                known.push_back(source.id);
+        if (!seek_.crystal.empty()) {
+            const auto read = readCrystalQuestion(seek_.crystal, loaded_.part);
+            if (!read) {
+                reportWord(console_, seek_.crystal, read.error());
+                return false;
             }
+            question_.crystal = *read;
         }
-        if (std::find(known.begin(), known.end(), id) == known.end()) {
-            return fail("nothing is fitted for '" + id + "'", known, id);
-        }
-        const Source& source = loaded_.part.sources[*loaded_.part.findNode(id)];
-        const std::string rates = colon == std::string::npos ? "stock" : seek_.crystal.substr(colon + 1);
-        const auto read = readCrystalRates(rates, source);
-        if (!read) {
-            reportWord(console_, rates, read.error());
-            return false;
-        }
-        question_.crystal = CrystalQuestion{id, *read};
         return true;
     }
 

@@ -71,11 +71,7 @@ std::string promisesTable(const Figures& figures, const Style& style) {
     TextTable table({Align::left, Align::left, Align::left, Align::right, Align::right, Align::left});
     for (const PromiseFigure& promise : figures.promises) {
         const std::string error = promise.error ? printError(promise.error->nominal) : "";
-        // the line itself without the name that stands before it
-        const std::size_t colon = promise.text.find(": ");
-        table.add({style.mark(promise.state), promise.name,
-                   colon == std::string::npos ? promise.text : promise.text.substr(colon + 2), gotText(promise), error,
-                   worstText(promise)});
+        table.add({style.mark(promise.state), promise.name, promise.asks, gotText(promise), error, worstText(promise)});
     }
     return table.text();
 }
@@ -383,7 +379,7 @@ std::string shelfReport(const std::vector<ShelvedPart>& parts) {
     return table.text();
 }
 
-std::string wayReport(const WayThere& way, const std::string& from, const std::string& to, const Style& style) {
+std::string wayReport(const WritingOrder& way, const std::string& from, const std::string& to, const Style& style) {
     TextTable table({Align::right, Align::left, Align::left, Align::right, Align::left});
     int number = 0;
     for (const ClockWrite& step : way.steps) {

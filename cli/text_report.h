@@ -2,7 +2,7 @@
 
 #include "derive/bring_up.h"
 #include "derive/desk.h"
-#include "derive/way_there.h"
+#include "derive/writing_order.h"
 #include "evaluate/compare.h"
 #include "evaluate/needs.h"
 #include "evaluate/ripple.h"
@@ -44,7 +44,7 @@ std::string boardReport(const Figures& figures, const Style& style);
 std::string failsReport(const std::string& source, const std::vector<Moved>& moved, const Style& style);
 
 /// The steps of the way, numbered, with their fields and waits.
-std::string wayReport(const WayThere& way, const std::string& from, const std::string& to, const Style& style);
+std::string wayReport(const WritingOrder& way, const std::string& from, const std::string& to, const Style& style);
 
 /// Takes beside one another: what differs, then what is the same.
 std::string compareReport(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows, const Style& style);

@@ -223,8 +223,7 @@ void DeskView::paintHead(QPainter& painter, qreal top) const {
     const qreal mark = line * 0.6;
     drawMark(painter, QRectF(kLeft, top + 4 + (line - mark) / 2, mark, mark), figure.state, theme_);
     const qreal clock = textWidth(Face::small, clockText_);
-    drawText(painter, QRectF(kLeft + mark + 8, top + 4, right - kLeft - mark - 8, line), Qt::AlignLeft,
-             text(figure.text.find(": ") == std::string::npos ? figure.text : figure.text.substr(figure.text.find(": ") + 2)),
+    drawText(painter, QRectF(kLeft + mark + 8, top + 4, right - kLeft - mark - 8, line), Qt::AlignLeft, text(figure.asks),
              Face::bold, theme_.ink);
     const std::string said = !figure.why.empty() ? figure.why : figure.note;
     const QString below = said.empty() ? (figure.isPinned ? tr("pinned") : text(stateName(figure.state))) : text(said);

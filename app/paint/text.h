@@ -1,22 +1,21 @@
 #pragma once
-#include "paint/text.h"
 
 #include <QFont>
 #include <QPainter>
 #include <QString>
 
+#include <string>
+
 namespace wisetick::app {
 
 /// A text of the core as one of the interface.
-inline /// The faces of the window, at sizes relative to the application's own: few, as each is loaded at the start.
-       /// `figure` is for figures and fields.
-    enum class Face {
-        word,
-        bold,
-        small,
-        title,
-        figure
-    };
+inline QString text(const std::string& value) {
+    return QString::fromStdString(value);
+}
+
+/// The faces of the window, at sizes relative to the application's own: few, as each is loaded at the start.
+/// `figure` is for figures and fields.
+enum class Face { word, bold, small, title, figure };
 
 const QFont& faceFont(Face face);
 

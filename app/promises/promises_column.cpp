@@ -24,13 +24,6 @@ namespace wisetick::app {
 
 namespace {
 
-/// The line without the name that stands before it.
-QString askedText(const PromiseFigure& promise) {
-    const QString line = text(promise.text);
-    const qsizetype colon = line.indexOf(": ");
-    return colon < 0 ? line : line.mid(colon + 2);
-}
-
 QString gotText(const PromiseFigure& promise) {
     if (promise.state == State::pending) {
         return "\u2026";
@@ -53,7 +46,7 @@ QString gotText(const PromiseFigure& promise) {
 
 /// What a card says, in words.
 static QString saidOf(const PromiseFigure& promise) {
-    return PromiseCards::tr("%1, asked %2, got %3").arg(text(stateName(promise.state)), askedText(promise), gotText(promise));
+    return PromiseCards::tr("%1, asked %2, got %3").arg(text(stateName(promise.state)), text(promise.asks), gotText(promise));
 }
 
 PromiseCards::PromiseCards(Document& document, QWidget* parent) : PaintedView(tr("Promises"), parent), document_(document) {
@@ -198,15 +191,14 @@ void PromiseCards::paintCard(QPainter& painter, const QRect& card, const Promise
     if (promise.isPinned) {
         const qreal after = left + textWidth(Face::bold, name) + 8;
         drawText(painter, QRectF(after, top, right - gotWidth - 8 - after, upper), Qt::AlignLeft,
-                 promise.note.find("better") == std::string::npos ? tr("pinned") : tr("pinned, not the best"), Face::small,
-                 theme_.muted);
+                 promise.hasBetterWay ? tr("pinned, not the best") : tr("pinned"), Face::small, theme_.muted);
     }
     drawText(painter, QRectF(right - gotWidth, top, gotWidth, upper), Qt::AlignRight, got, Face::word,
              promise.state == State::kept ? theme_.ink : theme_.of(promise.state));
     const qreal lower = top + upper;
     const qreal height = lineHeight(Face::small);
     constexpr qreal kGauge = 52;
-    drawText(painter, QRectF(left, lower, right - left - kGauge - 8, height), Qt::AlignLeft, askedText(promise), Face::small,
+    drawText(painter, QRectF(left, lower, right - left - kGauge - 8, height), Qt::AlignLeft, text(promise.asks), Face::small,
              theme_.muted);
     drawGauge(painter, QRectF(right - kGauge, lower + 1, kGauge, height - 2), promise, theme_);
 }

@@ -1,34 +1,12 @@
 #include "seek/seek_question.h"
 
-#include "base/nearest_name.h"
+#include "seek/seek_line.h"
 
 #include <algorithm>
-#include <sstream>
 
 namespace wisetick::app {
 
 namespace {
-
-/// A word of a typed line and where it stands.
-struct Word {
-    std::string text;
-    std::size_t position = 0;
-};
-
-std::vector<Word> wordsOf(const std::string& typed) {
-    std::vector<Word> words;
-    const char* blanks = " ,";
-    for (std::size_t at = typed.find_first_not_of(blanks); at != std::string::npos;) {
-        const std::size_t end = std::min(typed.find_first_of(blanks, at), typed.size());
-        words.push_back({typed.substr(at, end - at), at});
-        at = typed.find_first_not_of(blanks, end);
-    }
-    return words;
-}
-
-TextError unknownWord(const Word& word, const std::string& found, const std::vector<std::string>& known) {
-    return {word.position, word.text.size(), found + " '" + word.text + "'", listNames(known), didYouMean(word.text, known)};
-}
 
 std::vector<std::string> changeable(const Part& part) {
     std::vector<std::string> ids;
@@ -79,54 +57,26 @@ void SeekQuestion::addWish(const Wish& wish) {
 }
 
 std::optional<TextError> SeekQuestion::enter(const std::string& typed, const Part& part, std::optional<std::size_t> replaced) {
-    const std::vector<Word> words = wordsOf(typed);
-    if (words.size() == 1) {
-        if (AskedPromise* promise = findPromise(words.front().text)) {
-            promise->standing = Standing::hard;
-            return std::nullopt;
-        }
+    std::vector<std::string> names;
+    for (const AskedPromise& promise : promises_) {
+        names.push_back(promise.name);
     }
-    if (!words.empty() && words.front().text == "only") {
-        const std::vector<std::string> known = changeable(part);
-        std::vector<std::string> ids;
-        for (std::size_t i = 1; i < words.size() && words[i].text != "may"; ++i) {
-            if (std::find(known.begin(), known.end(), words[i].text) == known.end()) {
-                return unknownWord(words[i], "no source, line or peripheral", known);
-            }
-            ids.push_back(words[i].text);
-        }
-        if (ids.empty()) {
-            return TextError{typed.size(), 0, "nothing that may change", "only pll, usb may change", {}};
-        }
-        mayChange_ = std::move(ids);
-        return std::nullopt;
+    const auto line = readSeekLine(typed, part, names);
+    if (!line) {
+        return line.error();
     }
-    const auto source = words.size() > 1 && words[1].text == "of" ? part.findNode(words.front().text) : std::nullopt;
-    if (source && part.isSource(*source)) {
-        if (part.sources[*source].kind == SourceKind::rc) {
-            return TextError{words.front().position,
-                             words.front().text.size(),
-                             "'" + words.front().text + "' is in the part",
-                             "a crystal or a clock input",
-                             {}};
+    if (const auto* wish = std::get_if<Wish>(&*line)) {
+        if (replaced && *replaced < wishes_.size()) {
+            wishes_.erase(wishes_.begin() + static_cast<std::ptrdiff_t>(*replaced));
         }
-        const std::size_t from = words[1].position + words[1].text.size();
-        auto rates = readCrystalRates(std::string_view(typed).substr(from), part.sources[*source]);
-        if (!rates) {
-            rates.error().position += from;
-            return rates.error();
-        }
-        crystal_ = CrystalQuestion{words.front().text, *rates};
-        return std::nullopt;
+        addWish(*wish);
+    } else if (const auto* sought = std::get_if<SoughtName>(&*line)) {
+        findPromise(sought->promise)->standing = Standing::hard;
+    } else if (const auto* mayChange = std::get_if<MayChange>(&*line)) {
+        mayChange_ = mayChange->ids;
+    } else {
+        crystal_ = std::get<CrystalQuestion>(*line);
     }
-    const auto wish = readWish(typed, &part);
-    if (!wish) {
-        return wish.error();
-    }
-    if (replaced && *replaced < wishes_.size()) {
-        wishes_.erase(wishes_.begin() + static_cast<std::ptrdiff_t>(*replaced));
-    }
-    addWish(*wish);
     return std::nullopt;
 }
 

@@ -1,8 +1,8 @@
 #include "workings/workings_panel.h"
 
 #include "derive/bring_up.h"
-#include "derive/way_there.h"
 #include "derive/workings_of.h"
+#include "derive/writing_order.h"
 #include "evaluate/evaluate.h"
 #include "evaluate/ripple.h"
 #include "evaluate/sleep_order.h"
@@ -303,8 +303,8 @@ QString WorkingsPanel::wayHtml(const std::string& from) {
     if (!isReset && findTake(document_.plan(), take) == nullptr) {
         return {};
     }
-    const WayThere way =
-        wayThere(document_.part(), document_.plan(), isReset ? std::nullopt : std::optional(take), document_.plan().active);
+    const WritingOrder way =
+        writingOrder(document_.part(), document_.plan(), isReset ? std::nullopt : std::optional(take), document_.plan().active);
     QString html = QString("<p style='margin:0 0 8px 0'><b>%1</b></p>")
                        .arg(tr("From %1 to take %2").arg(escaped(from), escaped(document_.plan().active)));
     QString all;

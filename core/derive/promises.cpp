@@ -1,7 +1,7 @@
 #include "derive/promises.h"
 
-#include "derive/bench.h"
 #include "derive/field_values.h"
+#include "derive/meetings.h"
 #include "promise/line_rate.h"
 #include "quantity/quantity_print.h"
 
@@ -94,12 +94,13 @@ public:
             texts_[index] = printPromiseLine(line);
         }
         figure.text = texts_[index];
+        figure.asks = line.name.empty() ? figure.text : figure.text.substr(line.name.size() + 2);
         figure.subject = subjectTarget(context_.part, line);
         return figure;
     }
 
     /// The peripheral and clock of a promise; why not where there is none.
-    std::optional<Bench> benchOf(std::size_t index, std::string& why) const {
+    std::optional<Subject> subjectOf(std::size_t index, std::string& why) const {
         const std::string& id = context_.plan.promises[index].line.subject;
         const auto peripheral = context_.part.findPeripheral(peripheralOf(id));
         if (!peripheral) {
@@ -120,11 +121,11 @@ public:
             why = clock.why;
             return std::nullopt;
         }
-        Bench bench{&context_.part.peripherals[*peripheral], *peripheral, *clock.clock, channelOf(id)};
+        Subject subject{&context_.part.peripherals[*peripheral], *peripheral, *clock.clock, channelOf(id)};
         if (std::holds_alternative<FiresAsk>(context_.plan.promises[index].line.ask)) {
-            bench.core = promiseClock(context_, context_.part.core).clock;
+            subject.core = promiseClock(context_, context_.part.core).clock;
         }
-        return bench;
+        return subject;
     }
 
     /// The workings of a promise whose peripheral may be shared: with the settings that it got there.
@@ -176,13 +177,13 @@ private:
 
     PromiseFigure judgeWith(std::size_t index, const std::vector<Setting>& pinned) const {
         PromiseFigure figure = blank(index);
-        const auto bench = benchOf(index, figure.why);
-        if (!bench) {
+        const auto subject = subjectOf(index, figure.why);
+        if (!subject) {
             return figure;
         }
         return inBits(std::move(figure), [&](PromiseFigure judged) {
-            judged = judgeOnBench(context_, *bench, context_.plan.promises[index].line.ask, pinned, std::move(judged));
-            addRefs(*bench->peripheral, judged.workings);
+            judged = judgeSubject(context_, *subject, context_.plan.promises[index].line.ask, pinned, std::move(judged));
+            addRefs(*subject->peripheral, judged.workings);
             return judged;
         });
     }
@@ -190,9 +191,9 @@ private:
     /// What its settings write; nothing where it was not judged on a peripheral.
     void addFields(std::size_t index, PromiseFigure& figure) const {
         std::string why;
-        const auto bench = figure.state == State::pending ? std::nullopt : benchOf(index, why);
-        if (bench) {
-            figure.fields = peripheralFields(context_.part, context_.controls, bench->index, figure.settings);
+        const auto subject = figure.state == State::pending ? std::nullopt : subjectOf(index, why);
+        if (subject) {
+            figure.fields = peripheralFields(context_.part, context_.controls, subject->index, figure.settings);
         }
     }
 
@@ -357,6 +358,7 @@ private:
         for (const Setting& setting : free.settings) {
             settings += (settings.empty() ? "" : ", ") + setting.name + " " + printFactor(setting.value);
         }
+        figure.hasBetterWay = isBetter;
         figure.note = std::string("pinned; ") + (isBetter ? "a better way is free: " : "free, it would be ") + settings;
     }
 
@@ -415,9 +417,9 @@ RateWindows promiseRates(const PromiseContext& context, std::size_t promise) {
     }
     const PromiseJudge judge(context);
     std::string why;
-    const auto bench = judge.benchOf(promise, why);
+    const auto subject = judge.subjectOf(promise, why);
     try {
-        return bench ? ratesOnBench(context, *bench, line.ask) : RateWindows::none();
+        return subject ? subjectRates(context, *subject, line.ask) : RateWindows::none();
     } catch (const RationalOverflow&) {
         RateWindows windows = RateWindows::all(); // they can't be told
         windows.isTight = false;
@@ -428,13 +430,13 @@ RateWindows promiseRates(const PromiseContext& context, std::size_t promise) {
 std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise, std::size_t most) {
     const PromiseJudge judge(context);
     std::string why;
-    const auto bench = judge.benchOf(promise, why);
-    if (!bench) {
+    const auto subject = judge.subjectOf(promise, why);
+    if (!subject) {
         return {};
     }
     const std::vector<Setting> pinned = judge.pinnedOf(promise);
     try {
-        std::vector<Way> ways = waysOnBench(context, *bench, context.plan.promises[promise].line.ask, pinned, most);
+        std::vector<Way> ways = subjectWays(context, *subject, context.plan.promises[promise].line.ask, pinned, most);
         ways.resize(std::min(most, ways.size()));
         return ways;
     } catch (const RationalOverflow&) {

@@ -4,7 +4,7 @@
 #include "derive/demand.h"
 #include "derive/desk.h"
 #include "derive/field_values.h"
-#include "derive/way_there.h"
+#include "derive/writing_order.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -269,7 +269,7 @@ private:
         }
         Plan plan = plan_;
         plan.takes.push_back(*woken);
-        const WayThere way = wayThere(part_, plan, woken->name, take_.name);
+        const WritingOrder way = writingOrder(part_, plan, woken->name, take_.name);
         for (const ClockWrite& write : way.steps) {
             std::string why;
             if (write.wait) {

@@ -21,9 +21,9 @@ struct SleepOrder {
 };
 
 /// Before: ticks held, transfers of what loses its clock finished, options chosen, the wake-up counter set, watchdogs, flags,
-/// then the wait for an event or an interrupt. After: where the core comes back, the way to the take's clocks (wayThere, from the
-/// mode's own source), ticks, flags, the wake-up counter off again, and back to rest after the handler. From part and plan alone.
-/// Nothing for the run mode. Throws std::out_of_range if there is no such mode.
+/// then the wait for an event or an interrupt. After: where the core comes back, the way to the take's clocks (writingOrder, from
+/// the mode's own source), ticks, flags, the wake-up counter off again, and back to rest after the handler. From part and plan
+/// alone. Nothing for the run mode. Throws std::out_of_range if there is no such mode.
 SleepOrder sleepOrder(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode);
 
 /// What the plan's rests overlook, as findings at the take's `rests_in`: a tick whose interrupt wakes at once, a watchdog that

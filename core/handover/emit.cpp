@@ -1,7 +1,7 @@
 #include "handover/emit.h"
 
 #include "derive/bring_up.h"
-#include "derive/way_there.h"
+#include "derive/writing_order.h"
 #include "evaluate/sleep_order.h"
 #include "quantity/quantity_print.h"
 
@@ -214,7 +214,7 @@ private:
 
     void clocks() {
         body_ += "\n/* from reset to the clocks of the take */\nvoid wisetick_clocks(void) {\n";
-        const WayThere way = wayThere(part_, plan_, std::nullopt, figures_.take);
+        const WritingOrder way = writingOrder(part_, plan_, std::nullopt, figures_.take);
         for (const ClockWrite& step : way.steps) {
             if (step.fields.empty()) {
                 line("/* " + commentText(step.say) + " */");

@@ -289,7 +289,7 @@ Json rippleJson(const std::vector<Moved>& moved) {
     return Json{{"moved", std::move(list)}};
 }
 
-Json wayThereJson(const WayThere& way) {
+Json writingOrderJson(const WritingOrder& way) {
     Json json{{"steps", Json::array()}};
     for (const ClockWrite& step : way.steps) {
         Json entry{{"say", step.say}, {"fields", fieldsJson(step.fields)}};

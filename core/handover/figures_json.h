@@ -1,7 +1,7 @@
 #pragma once
 
 #include "derive/bring_up.h"
-#include "derive/way_there.h"
+#include "derive/writing_order.h"
 #include "evaluate/compare.h"
 #include "evaluate/needs.h"
 #include "evaluate/ripple.h"
@@ -30,7 +30,7 @@ nlohmann::ordered_json findingsJson(const Diagnostics& diagnostics);
 nlohmann::ordered_json rippleJson(const std::vector<Moved>& moved);
 
 /// The order of writing: {"steps": [{"say", "fields", "wait_typ", "wait_max", "core_hz"}], "wait_typ", "wait_max", "trouble"}.
-nlohmann::ordered_json wayThereJson(const WayThere& way);
+nlohmann::ordered_json writingOrderJson(const WritingOrder& way);
 
 /// Takes beside one another: {"takes", "rows": [{"kind", "name", "values", "states", "differs"}]}.
 nlohmann::ordered_json comparisonJson(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows);

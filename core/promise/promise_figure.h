@@ -60,6 +60,7 @@ const Rational* pinnedValue(const std::vector<Setting>& pinned, const std::strin
 struct PromiseFigure {
     std::string name;
     std::string text;    ///< canonical form
+    std::string asks;    ///< the same without the name that stands before it
     std::string subject; ///< what a click on it goes to: "line/core", "peripheral/uart1", "mode/deep"
     State state = State::broken;
     Unit unit = Unit::hertz; ///< of asked and got
@@ -68,9 +69,11 @@ struct PromiseFigure {
     std::optional<Bounds> error;
     bool isWorstKnown = true; ///< false: min and max of got and error are unknown
     std::optional<Rational> margin;
-    std::string why;       ///< what is wrong, or unknown; empty where kept
-    std::string note;      ///< what is worth knowing though nothing is wrong: a pinned way that is no longer the best
-    bool isPinned = false; ///< the take insists on this way
+    std::string why;           ///< what is wrong, or unknown; empty where kept
+    std::string note;          ///< what is worth knowing though nothing is wrong: a pinned way that is no longer the best
+    bool isPinned = false;     ///< the take insists on this way
+    bool hasBetterWay = false; ///< one that is free is better than the pinned one
+    bool isOutOfReach = false; ///< a counter that is not repeated can't count as far
     std::vector<Setting> settings;
     std::vector<FieldValue> fields;
     Workings workings; ///< made on demand: promiseWorkings

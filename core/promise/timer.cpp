@@ -336,6 +336,12 @@ private:
     std::string subject_;
 };
 
+/// Whether even the longest count is shorter than what is asked.
+bool isOutOfReach(const TimerKind& timer, const Counter& counter) {
+    const Rational most = counter.reach().most() * (timer.post.empty() ? Rational(1) : timer.post.most());
+    return !counter.goal().isRepeated && counter.wantedProduct() > most;
+}
+
 std::string whyOf(const PromiseFigure& figure, const TimerKind& timer, const Counter& counter) {
     const TimerGoal& goal = counter.goal();
     if (figure.state == State::kept) {
@@ -349,12 +355,10 @@ std::string whyOf(const PromiseFigure& figure, const TimerKind& timer, const Cou
                         (figure.state == State::broken ? "" : " in the worst case") + ", asked at least " +
                         printQuantity(goal.period, Unit::second);
     }
-    const CounterReach reach = counter.reach();
-    const Rational wanted = counter.wantedProduct();
-    if (!goal.isRepeated && wanted > reach.most() * (timer.post.empty() ? Rational(1) : timer.post.most())) {
+    if (figure.isOutOfReach) {
         return "beyond this timer's reach; " + why;
     }
-    if (wanted < reach.least()) {
+    if (counter.wantedProduct() < counter.reach().least()) {
         return "shorter than this timer can count; " + why;
     }
     return why;
@@ -409,6 +413,7 @@ PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const Tim
         return figure;
     }
     takeWay(figure, *best);
+    figure.isOutOfReach = figure.state != State::kept && isOutOfReach(timer, counter);
     figure.why = whyOf(figure, timer, counter);
     if (detail == Detail::workings) {
         TimerWorkings(figure, timer, counter, *best, core).add();

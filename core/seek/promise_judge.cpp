@@ -1,6 +1,6 @@
 #include "seek/promise_judge.h"
 
-#include "derive/bench.h"
+#include "derive/meetings.h"
 #include "promise/line_rate.h"
 
 #include <algorithm>
@@ -149,9 +149,9 @@ RateWindows PromiseJudges::windowsOf(std::size_t node, const PromiseLine& line, 
     }
     const Take& take = *findTake(space_.plan, space_.take);
     const PromiseContext context{*space_.part, space_.plan, take, controls_, demand_, lines_, std::nullopt, Detail::result};
-    const Bench bench{space_.nodes[node].peripheral, node - space_.part->nodeCount(), {}, channelOf(line.subject), {}};
+    const Subject subject{space_.nodes[node].peripheral, node - space_.part->nodeCount(), {}, channelOf(line.subject), {}};
     try {
-        return ratesOnBench(context, bench, ask);
+        return subjectRates(context, subject, ask);
     } catch (const RationalOverflow&) { // they can't be told
         return RateWindows::all();
     }

@@ -14,7 +14,7 @@ struct ClockWrite {
 };
 
 /// The order in which clock fields are written so that no state on the way oversteps a limit.
-struct WayThere {
+struct WritingOrder {
     std::vector<ClockWrite> steps;
     std::string trouble; ///< why the way ends before its goal; empty where it does not
     Duration wait;       ///< all waits together; typ or max is none where one of them is unknown
@@ -27,6 +27,6 @@ struct WayThere {
 /// while anything above it changes, and the core runs on another source meanwhile; what is no longer needed is stopped
 /// last. Every state in between is checked against the limits, rules and wait states of the lines that are on in either
 /// take. Throws std::invalid_argument if the plan has no take of that name.
-WayThere wayThere(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to);
+WritingOrder writingOrder(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to);
 
 } // namespace wisetick

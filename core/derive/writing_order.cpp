@@ -1,4 +1,4 @@
-#include "derive/way_there.h"
+#include "derive/writing_order.h"
 
 #include "derive/controls.h"
 #include "derive/demand.h"
@@ -71,7 +71,7 @@ public:
         }
     }
 
-    WayThere walk() {
+    WritingOrder walk() {
         startSources();
         int steps = 0;
         while (step()) {
@@ -499,12 +499,12 @@ private:
     std::set<std::pair<NodeIndex, std::string>> unknown_; ///< controls that may hold anything
     std::map<NodeIndex, Duration> ready_;                 ///< sources that still start: when they are there, s from the beginning
     Moment now_;
-    WayThere way_{{}, {}, {Rational(0), Rational(0)}};
+    WritingOrder way_{{}, {}, {Rational(0), Rational(0)}};
 };
 
 } // namespace
 
-WayThere wayThere(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to) {
+WritingOrder writingOrder(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to) {
     return Walker(part, plan, from, to).walk();
 }
 

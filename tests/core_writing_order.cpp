@@ -1,5 +1,5 @@
 #include "derive/derive.h"
-#include "derive/way_there.h"
+#include "derive/writing_order.h"
 #include "files/shelf.h"
 #include "handover/figures_json.h"
 #include "support.h"
@@ -61,7 +61,7 @@ private:
     std::map<std::string, std::int64_t> at_;
 };
 
-std::vector<std::string> says(const WayThere& way) {
+std::vector<std::string> says(const WritingOrder& way) {
     std::vector<std::string> list;
     for (const ClockWrite& step : way.steps) {
         list.push_back(step.say);
@@ -69,7 +69,7 @@ std::vector<std::string> says(const WayThere& way) {
     return list;
 }
 
-std::ptrdiff_t place(const WayThere& way, const std::string& say) {
+std::ptrdiff_t place(const WritingOrder& way, const std::string& say) {
     const std::vector<std::string> list = says(way);
     return std::find(list.begin(), list.end(), say) - list.begin();
 }
@@ -102,13 +102,13 @@ Edited withTakes() {
 } // namespace
 
 /// The order in which clock fields are written.
-class CoreWayThere : public QObject {
+class CoreWritingOrder : public QObject {
     Q_OBJECT
 
 private slots:
     void fromReset() {
         const Edited edited = editedOrchard();
-        const WayThere way = wayThere(edited.part, edited.plan, std::nullopt, "A");
+        const WritingOrder way = writingOrder(edited.part, edited.plan, std::nullopt, "A");
         QCOMPARE(way.trouble, std::string());
         QVERIFY(place(way, "start xtm") < place(way, "start xtw"));
         QVERIFY(place(way, "start xtw") < place(way, "wait for xtm")); // they start side by side
@@ -132,7 +132,7 @@ private slots:
     /// Down again: the rate first, then the waits, then the multiplier and the crystal.
     void fromOneTakeToAnother() {
         const Edited edited = editedOrchard();
-        const WayThere way = wayThere(edited.part, edited.plan, "A", "B");
+        const WritingOrder way = writingOrder(edited.part, edited.plan, "A", "B");
         QCOMPARE(way.trouble, std::string());
         QVERIFY(place(way, "core from rcf") < place(way, "wait states of core: 0"));
         QVERIFY(place(way, "wait states of core: 0") < place(way, "stop vco"));
@@ -142,7 +142,7 @@ private slots:
 
     void theCoreStepsAsideWhileItsMultiplierIsSet() {
         const Edited edited = withTakes();
-        const WayThere way = wayThere(edited.part, edited.plan, "A", "slower");
+        const WritingOrder way = writingOrder(edited.part, edited.plan, "A", "slower");
         QCOMPARE(says(way), std::vector<std::string>({"core from xtm in the meantime", "wait states of core: 0", "stop vco",
                                                       "vco \u00d7 80", "start vco and wait until it is locked",
                                                       "wait states of core: 3", "core from pll_a"}));
@@ -161,12 +161,12 @@ private slots:
             for (const Take& goal : edited.plan.takes) {
                 Registers registers;
                 if (start) { // to the start first
-                    for (const ClockWrite& step : wayThere(edited.part, edited.plan, std::nullopt, *start).steps) {
+                    for (const ClockWrite& step : writingOrder(edited.part, edited.plan, std::nullopt, *start).steps) {
                         std::for_each(step.fields.begin(), step.fields.end(),
                                       [&](const FieldValue& field) { registers.write(field); });
                     }
                 }
-                const WayThere way = wayThere(edited.part, edited.plan, start, goal.name);
+                const WritingOrder way = writingOrder(edited.part, edited.plan, start, goal.name);
                 QCOMPARE(way.trouble, std::string());
                 for (const ClockWrite& step : way.steps) {
                     std::for_each(step.fields.begin(), step.fields.end(),
@@ -224,7 +224,7 @@ private slots:
         QVERIFY(takes.size() >= 8);
         for (std::size_t i = 0; i + 1 < takes.size(); ++i) {
             Registers registers;
-            const auto follow = [&](const WayThere& way, const std::string& where) {
+            const auto follow = [&](const WritingOrder& way, const std::string& where) {
                 QVERIFY2(way.trouble.empty(), (where + way.trouble).c_str());
                 for (const ClockWrite& step : way.steps) {
                     std::for_each(step.fields.begin(), step.fields.end(),
@@ -232,8 +232,8 @@ private slots:
                     QVERIFY2(registers.fault().empty(), (where + step.say + ": " + registers.fault()).c_str());
                 }
             };
-            follow(wayThere(edited.part, edited.plan, std::nullopt, takes[i]), "reset to " + takes[i] + ": ");
-            follow(wayThere(edited.part, edited.plan, takes[i], takes[i + 1]), takes[i] + " to " + takes[i + 1] + ": ");
+            follow(writingOrder(edited.part, edited.plan, std::nullopt, takes[i]), "reset to " + takes[i] + ": ");
+            follow(writingOrder(edited.part, edited.plan, takes[i], takes[i + 1]), takes[i] + " to " + takes[i + 1] + ": ");
             const Figures goal = derive(edited.part, edited.plan, takes[i + 1]);
             QVERIFY(std::abs(registers.core() / goal.findLine("core")->hertz->nominal.toDouble() - 1) < 1e-9);
         }
@@ -245,9 +245,9 @@ private slots:
         for (const ShelvedPlan& shelved : plansIn(sourceDir() + "/examples")) {
             const LoadedPlan loaded = loadPlan(shelved.path, {sourceDir() + "/parts"});
             for (const Take& goal : loaded.plan->takes) {
-                QCOMPARE(wayThere(*loaded.part, *loaded.plan, std::nullopt, goal.name).trouble, std::string());
+                QCOMPARE(writingOrder(*loaded.part, *loaded.plan, std::nullopt, goal.name).trouble, std::string());
                 for (const Take& from : loaded.plan->takes) {
-                    QCOMPARE(wayThere(*loaded.part, *loaded.plan, from.name, goal.name).trouble, std::string());
+                    QCOMPARE(writingOrder(*loaded.part, *loaded.plan, from.name, goal.name).trouble, std::string());
                     ++count;
                 }
             }
@@ -258,19 +258,19 @@ private slots:
     /// Gates are let in last, when every rule allows what stands behind them: here the network's reference waits for a fast bus.
     void gatesWaitForTheirRules() {
         const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/spindle-balancer.plan.toml", {sourceDir() + "/parts"});
-        const WayThere way = wayThere(*loaded.part, *loaded.plan, std::nullopt, "full");
+        const WritingOrder way = writingOrder(*loaded.part, *loaded.plan, std::nullopt, "full");
         QVERIFY(place(way, "sys from p1a") < place(way, "let in link_ref"));
         QVERIFY(place(way, "let in link_ref") < static_cast<std::ptrdiff_t>(way.steps.size()));
         const ClockWrite& step = way.steps[static_cast<std::size_t>(place(way, "let in link_ref"))];
         QCOMPARE(fieldText(step.fields[0].field), std::string("LINK.WIRE[31]"));
-        const WayThere back = wayThere(*loaded.part, *loaded.plan, "full", "waiting");
+        const WritingOrder back = writingOrder(*loaded.part, *loaded.plan, "full", "waiting");
         QVERIFY(place(back, "shut off link_ref") < place(back, "sys from rch"));
     }
 
     /// A mux goes to a multiplier only once that runs: here the peripherals may not outrun the core on the way.
     void muxesWaitForTheirInput() {
         const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/river-gauge.plan.toml", {sourceDir() + "/parts"});
-        const WayThere way = wayThere(*loaded.part, *loaded.plan, std::nullopt, "A");
+        const WritingOrder way = writingOrder(*loaded.part, *loaded.plan, std::nullopt, "A");
         QVERIFY(place(way, "mesh \u00d7 244") < place(way, "start mesh and wait until it is locked"));
         QVERIFY(place(way, "start mesh and wait until it is locked") < place(way, "core from mesh"));
         QVERIFY(place(way, "core from mesh") < place(way, "side from mesh"));
@@ -278,26 +278,26 @@ private slots:
 
     void nothingToDoIsNoStep() {
         const Edited edited = editedOrchard();
-        QVERIFY(wayThere(edited.part, edited.plan, "A", "A").steps.empty());
+        QVERIFY(writingOrder(edited.part, edited.plan, "A", "A").steps.empty());
     }
 
     /// A goal that itself oversteps can't be reached; the way says where it ends.
     void aGoalOutsideItsLimits() {
         const Edited edited = editedOrchard("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 2");
-        const WayThere way = wayThere(edited.part, edited.plan, std::nullopt, "A");
+        const WritingOrder way = writingOrder(edited.part, edited.plan, std::nullopt, "A");
         QCOMPARE(way.trouble, std::string("core from pll_a: bus_a runs at 80 MHz, over its 50 MHz in tier fast"));
         QCOMPARE(way.steps.back().core, std::optional<Rational>(10000000)); // it stays where it is safe
     }
 
     void anUnknownTakeThrows() {
         const Edited edited = editedOrchard();
-        QVERIFY_THROWS_EXCEPTION(std::invalid_argument, wayThere(edited.part, edited.plan, std::nullopt, "Z"));
-        QVERIFY_THROWS_EXCEPTION(std::invalid_argument, wayThere(edited.part, edited.plan, "Z", "A"));
+        QVERIFY_THROWS_EXCEPTION(std::invalid_argument, writingOrder(edited.part, edited.plan, std::nullopt, "Z"));
+        QVERIFY_THROWS_EXCEPTION(std::invalid_argument, writingOrder(edited.part, edited.plan, "Z", "A"));
     }
 
     void theJsonHoldsTheSteps() {
         const Edited edited = editedOrchard();
-        const auto json = wayThereJson(wayThere(edited.part, edited.plan, std::nullopt, "A"));
+        const auto json = writingOrderJson(writingOrder(edited.part, edited.plan, std::nullopt, "A"));
         QCOMPARE(json["steps"][0]["say"].get<std::string>(), std::string("start xtm"));
         QVERIFY(!json["steps"][0].contains("wait_max"));
         QCOMPARE(json["steps"][0]["fields"][0]["hex"].get<std::string>(), std::string("0x1"));
@@ -306,5 +306,5 @@ private slots:
     }
 };
 
-QTEST_APPLESS_MAIN(CoreWayThere)
-#include "core_way_there.moc"
+QTEST_APPLESS_MAIN(CoreWritingOrder)
+#include "core_writing_order.moc"

@@ -1,0 +1,71 @@
+#include "derive/desk.h"
+#include "derive/meetings.h"
+#include "evaluate/evaluate.h"
+#include "plan/promise_edits.h"
+#include "support.h"
+
+#include <set>
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+/// Where kinds of peripherals and asks meet: one row a pair, every entry of it said.
+class CoreMeetings : public QObject {
+    Q_OBJECT
+
+    static Plan with(const Plan& plan, const Part& part, const std::string& text) {
+        Plan changed = plan;
+        changed.promises.clear();
+        const auto line = readPromiseLine(text, &part);
+        if (!line || !addPromise(changed, {text, *line}).empty()) {
+            qFatal("%s", line ? text.c_str() : sayText(line.error()).c_str());
+        }
+        return changed;
+    }
+
+private slots:
+    void everyEntryIsThere() {
+        std::set<std::pair<std::size_t, std::size_t>> pairs;
+        std::set<std::size_t> kinds;
+        std::set<std::size_t> asks;
+        for (const Meeting& meeting : meetings()) {
+            QVERIFY(meeting.judge != nullptr && meeting.ways != nullptr && meeting.rates != nullptr);
+            QVERIFY(pairs.insert({meeting.ask, meeting.kind}).second);
+            kinds.insert(meeting.kind);
+            asks.insert(meeting.ask);
+        }
+        QCOMPARE(kinds.size(), std::variant_size_v<PeripheralKind>);
+        // all but those on a line, a mode and the rhythm: runs, wakes, average, lasts
+        QCOMPARE(asks.size(), std::variant_size_v<Ask> - 4);
+    }
+
+    void aPairWithoutARowIsRefused() {
+        const LoadedPlan loaded = orchard();
+        FiresAsk fires;
+        fires.period = 1;
+        const auto uart = loaded.part->findPeripheral("uart1");
+        QVERIFY(meetingOf(fires, loaded.part->peripherals[*uart].kind) == nullptr);
+        const Plan plan = with(*loaded.plan, *loaded.part, "timer1 fires every 1 s, by alarm");
+        const Figures figures = derive(*loaded.part, plan, "A");
+        QCOMPARE(figures.promises[0].state, State::broken);
+        QCOMPARE(figures.promises[0].why, std::string("timer1 is a timer and can't do that"));
+        const Desk desk = deskOf(*loaded.part, plan, figures, 0, 9);
+        QVERIFY(desk.ways.empty());
+        QVERIFY(!desk.rates.contains(desk.clock->hertz.nominal));
+    }
+
+    /// What is kept lies within its rates, also where a pair has nothing to choose.
+    void whatIsKeptLiesWithinItsRates() {
+        const LoadedPlan loaded = orchard();
+        for (const char* text : {"rtc waits 1 s within 1 %", "rtc fires every 1 s within 1 %", "timer2 waits 1 ms within 1 %"}) {
+            const Plan plan = with(*loaded.plan, *loaded.part, text);
+            const Figures figures = derive(*loaded.part, plan, "A");
+            QVERIFY2(figures.promises[0].state == State::kept, (text + (": " + figures.promises[0].why)).c_str());
+            const Desk desk = deskOf(*loaded.part, plan, figures, 0, 9);
+            QVERIFY2(desk.rates.contains(desk.clock->hertz.nominal), text);
+        }
+    }
+};
+
+QTEST_APPLESS_MAIN(CoreMeetings)
+#include "core_meetings.moc"
