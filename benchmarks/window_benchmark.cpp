@@ -2,6 +2,8 @@
 // A plan of 100 promises on a part of 120 lines is made up here.
 
 #include "clocks/clocks_view.h"
+#include "plan/job_edits.h"
+#include "plan/take_edits.h"
 #include "promises/promises_column.h"
 #include "seek/asked_column.h"
 #include "seek/found_list.h"
@@ -102,7 +104,7 @@ void editToPainted(benchmark::State& state) {
     int divide = 2;
     for (auto _ : state) {
         divide = divide == 2 ? 4 : 2;
-        shown.document().edit("line1", [divide](wisetick::Plan& plan) { choiceOf(plan, plan.active, "line1").divide = divide; });
+        shown.document().edit("line1", [divide](wisetick::Plan& plan) { return setDivide(plan, plan.active, "line1", divide); });
         shown.repaint();
     }
 }
@@ -113,7 +115,7 @@ void dragToPainted(benchmark::State& state) {
     int divide = 2;
     for (auto _ : state) {
         divide = divide == 2 ? 4 : 2;
-        shown.document().preview([divide](wisetick::Plan& plan) { choiceOf(plan, plan.active, "line1").divide = divide; });
+        shown.document().preview([divide](wisetick::Plan& plan) { return setDivide(plan, plan.active, "line1", divide); });
         shown.repaint();
     }
     shown.document().endPreview();
@@ -129,7 +131,7 @@ void editOfTheExample(benchmark::State& state) {
     int divide = 4;
     for (auto _ : state) {
         divide = divide == 4 ? 5 : 4;
-        shown.document().edit("bus_a", [divide](wisetick::Plan& plan) { choiceOf(plan, plan.active, "bus_a").divide = divide; });
+        shown.document().edit("bus_a", [divide](wisetick::Plan& plan) { return setDivide(plan, plan.active, "bus_a", divide); });
         shown.repaint();
     }
 }
@@ -150,6 +152,7 @@ void laneEditToPainted(benchmark::State& state) {
             job.lasts = wisetick::Rational(1 + i, 10000);
             plan.jobs.push_back(std::move(job));
         }
+        return std::string();
     });
     shown.showView("rhythm");
     while (!shown.document().figures().rhythm) {
@@ -159,7 +162,7 @@ void laneEditToPainted(benchmark::State& state) {
     int phase = 1;
     for (auto _ : state) {
         phase = 3 - phase;
-        shown.document().edit("phase", [phase](wisetick::Plan& plan) { plan.jobs[3].phase = phase; });
+        shown.document().edit("phase", [phase](wisetick::Plan& plan) { return setJobPhase(plan, plan.jobs[3].name, phase); });
         shown.repaint();
     }
 }
@@ -177,7 +180,7 @@ MainWindow& seeking() {
         }
         return made;
     }();
-    shown->openSeek();
+    shown->goTo("seek");
     return *shown;
 }
 

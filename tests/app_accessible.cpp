@@ -4,6 +4,7 @@
 #include "promises/promises_column.h"
 #include "rhythm/rhythm_view.h"
 #include "seek/found_list.h"
+#include "seek/seek_chips.h"
 #include "seek/seek_panel.h"
 #include "shell/ripple_panel.h"
 #include "sleep/sleep_view.h"

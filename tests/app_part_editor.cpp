@@ -57,7 +57,8 @@ private slots:
         QCOMPARE(editor()->status(), QString("The clocks show the last state without errors."));
         QCOMPARE(editor()->clocks()->layoutOfRows().rows().size(), document().part().nodeCount());
         editor()->text()->setCursorPosition(0, 0);
-        emit editor()->faults()->itemActivated(editor()->faults()->item(0));
+        editor()->faults()->setCurrentRow(0);
+        QTest::keyClick(editor()->faults(), Qt::Key_Return);
         int there = 0;
         editor()->text()->getCursorPosition(&there, &column);
         QCOMPARE(there, line);

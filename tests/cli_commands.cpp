@@ -107,10 +107,10 @@ private slots:
     /// A rate that nothing could count is an error at its place, not a fault of the program.
     void farNumbersAreErrorsWithAPlace() {
         const QString path = editedPlan("modem: uart1 talks 921600 within 1.5 %", "core runs at 1e-68 Hz");
-        const Run run = this->run({"check", path});
-        QCOMPARE(run.exitCode, 2);
-        QVERIFY2(run.err.contains("edited.plan.toml:43:21: error: '1e-68 Hz' is far from anything"),
-                 qPrintable(run.err + run.out));
+        const Run checked = run({"check", path});
+        QCOMPARE(checked.exitCode, 2);
+        QVERIFY2(checked.err.contains("edited.plan.toml:43:21: error: '1e-68 Hz' is far from anything"),
+                 qPrintable(checked.err + checked.out));
     }
 
     void faultsHaveTheirPlace() {

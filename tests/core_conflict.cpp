@@ -73,6 +73,29 @@ private slots:
         }
     }
 
+    /// However many demands there are, none is left out of a conflict: here the hundredth collides with the first.
+    void demandsWithoutEnd() {
+        const LoadedPlan loaded = benchPlan("one-pll");
+        Plan plan = *loaded.plan;
+        plan.promises.clear();
+        Question question = asking(*loaded.part, {"core = 160 MHz"});
+        for (int i = 0; i < 99; ++i) {
+            const std::string text = i < 98 ? "core runs at least " + std::to_string(i + 1) + " MHz" : "core runs at 100 MHz";
+            const auto line = readPromiseLine(text, &*loaded.part);
+            QVERIFY(line.has_value());
+            plan.promises.push_back({text, *line});
+            question.promises.push_back({static_cast<std::size_t>(i), false});
+        }
+        const Space space = spaceOf(*loaded.part, plan, "A", question);
+        const auto refusal = whyNone(space, {false, false, false});
+        QVERIFY(refusal.has_value());
+        QCOMPARE(refusal->conflicts.size(), std::size_t(1));
+        QCOMPARE(refusal->conflicts[0].size(), std::size_t(2));
+        QCOMPARE(refusal->conflicts[0][0].kind, Demanded::Kind::wish);
+        QCOMPARE(refusal->conflicts[0][1].kind, Demanded::Kind::promise);
+        QCOMPARE(refusal->conflicts[0][1].index, std::size_t(98));
+    }
+
     void contradictionsAreTold() {
         const LoadedPlan loaded = benchPlan("one-pll");
         const Question question = asking(*loaded.part, {"core = 160 MHz", "usb = 48 MHz", "core = 80 MHz"});

@@ -115,6 +115,20 @@ private slots:
         QCOMPARE(text(Timeline({{10, 0, 2, 0}}, {take}, false).play(10)), std::string("2 | 0 | 0 | 8 | 0 0 0 1"));
     }
 
+    /// A play that is told to stop ends within a few hundred runs, with nothing.
+    void itStopsWhenItIsTold() {
+        const std::vector<TimelineJob> jobs{{10, 0, 2, 0}};
+        const TimelineTake take{1, 1, {Rational(0)}, 0};
+        int asked = 0;
+        const Timeline line(jobs, {take}, true, [&] { return ++asked < 3; });
+        QVERIFY_EXCEPTION_THROWN(line.play(1000000), Stopped);
+        QCOMPARE(asked, 3);
+        const Edited edited = editedOrchard();
+        QVERIFY_EXCEPTION_THROWN(evaluate(edited.part, edited.plan, "A", [] { return false; }), Stopped);
+        QCOMPARE(evaluate(edited.part, edited.plan, "A", [] { return true; }).vitals.average->nominal,
+                 evaluate(edited.part, edited.plan, "A").vitals.average->nominal);
+    }
+
     void aShortGapIsNoRest() {
         const TimelineTake take{1, 0, {Rational(0)}, 7};
         QCOMPARE(text(Timeline({{10, 0, 4, 0}}, {take}, true).play(10)), std::string("4 | 0 | 0 | 6 | 0 0 0 1"));

@@ -61,8 +61,10 @@ inline Rational quantity(const std::string& text, Unit unit) {
     return readQuantity(text, unit).value();
 }
 
+extern const char* const kSourceDir; ///< of the checkout; in source_dir.cpp
+
 inline std::string sourceDir() {
-    return WISETICK_SOURCE_DIR;
+    return kSourceDir;
 }
 
 inline std::string fileText(const std::string& path) {
@@ -139,9 +141,7 @@ inline Clock clockAt(const std::string& hertz, const std::string& low = "0", con
 /// Random numbers from a seed that is printed: always the same, unless WISETICK_SEED gives another one or says "random".
 class Random {
 public:
-    Random() : seed_(seedWanted()), engine_(seed_) {
-        qInfo("seed %u", seed_);
-    }
+    Random() : seed_(seedWanted()), engine_(seed_) { qInfo("seed %u", seed_); }
     /// From low to high, both included.
     std::int64_t whole(std::int64_t low, std::int64_t high) {
         return std::uniform_int_distribution<std::int64_t>(low, high)(engine_);

@@ -8,6 +8,8 @@
 #include <QLineEdit>
 #include <QSettings>
 #include <QTemporaryDir>
+#include <QTextBlock>
+#include <QTextBrowser>
 
 #include <memory>
 
@@ -43,6 +45,28 @@ protected:
         widget->setFocus();
         QTest::keyClicks(widget, text);
         QTest::keyClick(widget, Qt::Key_Return);
+    }
+
+    /// Clicks the first link to that place, wherever it stands in the text; the test fails where there is none.
+    void clickLink(QTextBrowser* browser, const QString& link) {
+        for (QTextBlock block = browser->document()->begin(); block.isValid(); block = block.next()) {
+            for (auto part = block.begin(); !part.atEnd(); ++part) {
+                const QTextFragment fragment = part.fragment();
+                if (fragment.charFormat().anchorHref() != link || fragment.text().trimmed().isEmpty()) {
+                    continue;
+                }
+                QTextCursor at(browser->document());
+                at.setPosition(fragment.position());
+                browser->setTextCursor(at);
+                browser->ensureCursorVisible();
+                QRect place = browser->cursorRect(at);
+                at.setPosition(fragment.position() + 1);
+                place = place.united(browser->cursorRect(at));
+                QTest::mouseClick(browser->viewport(), Qt::LeftButton, Qt::NoModifier, place.center());
+                return;
+            }
+        }
+        QFAIL(qPrintable("no link to " + link + " in: " + browser->toPlainText()));
     }
 
     /// Types into the selected row's own control.

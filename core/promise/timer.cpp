@@ -342,7 +342,7 @@ bool isOutOfReach(const TimerKind& timer, const Counter& counter) {
     return !counter.goal().isRepeated && counter.wantedProduct() > most;
 }
 
-std::string whyOf(const PromiseFigure& figure, const TimerKind& timer, const Counter& counter) {
+std::string whyOf(const PromiseFigure& figure, const Counter& counter) {
     const TimerGoal& goal = counter.goal();
     if (figure.state == State::kept) {
         return {};
@@ -414,7 +414,7 @@ PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const Tim
     }
     takeWay(figure, *best);
     figure.isOutOfReach = figure.state != State::kept && isOutOfReach(timer, counter);
-    figure.why = whyOf(figure, timer, counter);
+    figure.why = whyOf(figure, counter);
     if (detail == Detail::workings) {
         TimerWorkings(figure, timer, counter, *best, core).add();
     }
