@@ -138,7 +138,7 @@ private slots:
         QCOMPARE(rowCount(rhythm), 3);
         rhythm->selectLane(1);
         QCOMPARE(selectedRow(rhythm)->text(QAccessible::Name), QString("moisture"));
-        QCOMPARE(selectedRow(rhythm)->text(QAccessible::Value), QString("every 20 s from 5 s for 180000 cycles"));
+        QCOMPARE(selectedRow(rhythm)->text(QAccessible::Value), QString("every 20 s for 180000 cycles, from 5 s"));
     }
 
     void rowsOfTheRipple() {

@@ -3,7 +3,6 @@
 #include "evaluate/evaluate.h"
 #include "files/plan_writer.h"
 #include "files/whole_file.h"
-#include "paint/text.h"
 #include "plan/plan_check.h"
 
 #include <QFile>
@@ -48,7 +47,8 @@ Diagnostics Document::open(const QString& path) {
     if (!loaded.plan || !loaded.part) {
         return loaded.diagnostics;
     }
-    enter(std::move(*loaded.part), std::move(*loaded.plan), path, text(loaded.partPath.string()), std::move(loaded.text));
+    enter(std::move(*loaded.part), std::move(*loaded.plan), path, QString::fromStdString(loaded.partPath.string()),
+          std::move(loaded.text));
     return loaded.diagnostics;
 }
 
@@ -64,7 +64,7 @@ Diagnostics Document::begin(const QString& partId) {
         return file.diagnostics;
     }
     Plan plan = freshPlan(*file.part);
-    enter(std::move(*file.part), std::move(plan), {}, text(path.string()), {});
+    enter(std::move(*file.part), std::move(plan), {}, QString::fromStdString(path.string()), {});
     return {};
 }
 
@@ -145,7 +145,7 @@ Diagnostics Document::recover(const QString& left) {
     } else {
         LoadedPlan loaded = loadPlan(left.toStdString(), shelf_);
         if (loaded.plan && loaded.part) {
-            enter(std::move(*loaded.part), std::move(*loaded.plan), {}, text(loaded.partPath.string()), {});
+            enter(std::move(*loaded.part), std::move(*loaded.plan), {}, QString::fromStdString(loaded.partPath.string()), {});
             history_[present_].text = std::move(loaded.text);
         }
         diagnostics = std::move(loaded.diagnostics);
@@ -208,10 +208,10 @@ Saved Document::save(const QString& path, bool overwrites) {
         const Diagnostic& fault = content.error().front();
         return {Saved::How::refused,
                 tr("%1 was not written, for it could not be opened again: %2. What stood there stands there still.")
-                    .arg(path, text(sayText(fault)))};
+                    .arg(path, QString::fromStdString(sayText(fault)))};
     }
     if (const std::string why = writeWholeFile(path.toStdString(), *content); !why.empty()) {
-        return {Saved::How::refused, text(why)};
+        return {Saved::How::refused, QString::fromStdString(why)};
     }
     recovery_.discard();
     if (path != path_) {
@@ -239,7 +239,7 @@ QString Document::edit(const QString& what, const PlanEdit& change) {
     }
     if (!why.empty() || next == plan()) {
         endPreview();
-        return text(why);
+        return QString::fromStdString(why);
     }
     isPreviewing_ = false;
     push(std::move(next), what);
