@@ -16,11 +16,14 @@ namespace {
 
 using Derived = std::map<std::string, Figures>;
 
-RhythmFigure playQuietly(const Part& part, const Plan& plan, const std::string& take, const Derived& derived) {
+/// What could not be played, or was told to stop in the middle, gives nothing.
+RhythmFigure playQuietly(const Part& part, const Plan& plan, const std::string& take, const Derived& derived, const GoOn& goOn) {
     Diagnostics ignored;
     try {
-        return play(part, plan, take, derived, ignored);
+        return play(part, plan, take, derived, ignored, goOn);
     } catch (const RationalOverflow&) {
+        return {};
+    } catch (const Stopped&) {
         return {};
     }
 }
@@ -137,7 +140,7 @@ std::vector<BatteryMove> batteryMoves(const Part& part, const Plan& plan, const 
             Derived scaled = derived;
             const bool isMore = (i == 0) == knob.isMoreBetter;
             knob.scale(edited, scaled, isMore ? Rational(11, 10) : Rational(9, 10));
-            ends[i] = playQuietly(part, edited, figures.take, scaled);
+            ends[i] = playQuietly(part, edited, figures.take, scaled, goOn);
         }
         if (!ends[0].average || !ends[1].average) {
             continue;
@@ -172,7 +175,7 @@ std::vector<SweepPoint> sweepInterval(const Part& part, const Plan& plan, const 
         const Rational factor = (octave >= 0 ? Rational(std::int64_t{1} << octave) : Rational(1, std::int64_t{1} << -octave)) *
                                 Rational(4 + (step - 4 * octave), 4);
         edited.jobs[index].every *= factor;
-        points.push_back(pointOf(edited.jobs[index].every, playQuietly(part, edited, figures.take, derived)));
+        points.push_back(pointOf(edited.jobs[index].every, playQuietly(part, edited, figures.take, derived, goOn)));
     }
     return points;
 }
@@ -193,7 +196,7 @@ std::vector<SweepPoint> sweepTemperature(const Part& part, const Plan& plan, con
         Plan edited = plan;
         edited.board.temperature = Bounds::exactly(celsius);
         const Figures there = derive(part, edited, figures.take);
-        points.push_back(pointOf(celsius, playQuietly(part, edited, figures.take, derivedTakes(part, edited, there))));
+        points.push_back(pointOf(celsius, playQuietly(part, edited, figures.take, derivedTakes(part, edited, there), goOn)));
     }
     return points;
 }
