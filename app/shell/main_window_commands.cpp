@@ -15,6 +15,7 @@
 #include <QApplication>
 #include <QDir>
 #include <QFileInfo>
+#include <QPointer>
 #include <QLineEdit>
 
 namespace wisetick::app {
@@ -111,7 +112,11 @@ void MainWindow::editPart(const QString& path) {
     partEditor_ = new PartEditor(ownParts_, document_.isOpen() ? document_.plan() : Plan(), theme_, this);
     partEditor_->setAttribute(Qt::WA_DeleteOnClose);
     connect(partEditor_, &PartEditor::saved, this, &MainWindow::takeSavedPart);
-    connect(partEditor_, &QObject::destroyed, this, [this] { partEditor_ = nullptr; });
+    connect(partEditor_, &QObject::destroyed, this, [self = QPointer<MainWindow>(this)] {
+        if (self) { // it may go with the window
+            self->partEditor_ = nullptr;
+        }
+    });
     const QString folder = QFileInfo(path).canonicalPath();
     const bool isShipped = std::any_of(shelf_.begin(), shelf_.end(), [&](const std::filesystem::path& each) {
         const QString shelved = QString::fromStdString(each.string());

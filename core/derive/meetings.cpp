@@ -54,10 +54,10 @@ Meeting row() {
 }
 
 /// Of a pair that has nothing to choose.
-constexpr auto noWays = [](const auto&, std::size_t) { return std::vector<Way>(); };
+constexpr auto kNoWays = [](const auto&, std::size_t) { return std::vector<Way>(); };
 
 /// Of a pair that leans on no rate.
-constexpr auto anyRate = [](const auto&) { return RateWindows::all(); };
+constexpr auto kAnyRate = [](const auto&) { return RateWindows::all(); };
 
 PromiseFigure cannotDoThat(const MeetingScene& scene, PromiseFigure figure) {
     figure.why = scene.subject.peripheral->id + " is a " + kindName(scene.subject.peripheral->kind) + " and can't do that";
@@ -148,7 +148,7 @@ Meeting rtcWaits() {
                    return judgeTimer(std::move(figure), wakeUpTimer(met.kind()), met.ask(), met.clock(), met.pinned(),
                                      met.detail(), met.core());
                },
-               noWays, [](const auto& met) { return timerRates(wakeUpTimer(met.kind()), met.ask()); }>();
+               kNoWays, [](const auto& met) { return timerRates(wakeUpTimer(met.kind()), met.ask()); }>();
 }
 
 Meeting timerDrives() {
@@ -188,7 +188,7 @@ Meeting canHolds() {
                [](const auto& met, PromiseFigure figure) {
                    return judgeMessageMemory(std::move(figure), met.kind(), met.ask(), met.detail());
                },
-               noWays, anyRate>();
+               kNoWays, kAnyRate>();
 }
 
 Meeting rtcDrifts() {
