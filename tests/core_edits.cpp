@@ -532,14 +532,14 @@ private slots:
         Random random;
         int changes = 0;
         std::string last = contents[0];
-        for (int round = 0; round < 40; ++round) {
+        for (int round = 0; round < 40 || (changes == 0 && round < 200); ++round) { // later where the disk is slow
             const pid_t child = fork();
             if (child == 0) {
                 for (std::size_t i = 0;; ++i) {
                     writeWholeFile(path, contents[i % 2]);
                 }
             }
-            std::this_thread::sleep_for(std::chrono::microseconds(random.whole(100, 8000)));
+            std::this_thread::sleep_for(std::chrono::microseconds(random.whole(100, 8000 + 1000 * round)));
             kill(child, SIGKILL);
             waitpid(child, nullptr, 0);
             const std::string now = fileText(path);
