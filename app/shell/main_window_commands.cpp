@@ -15,8 +15,8 @@
 #include <QApplication>
 #include <QDir>
 #include <QFileInfo>
-#include <QPointer>
 #include <QLineEdit>
+#include <QPointer>
 
 namespace wisetick::app {
 
