@@ -5,6 +5,7 @@
 #include "view/view.h"
 
 #include <QMainWindow>
+#include <QPointer>
 
 class QLabel;
 class QSplitter;
@@ -61,7 +62,7 @@ public:
     /// Opens the editor on a part file; on a new part where the path is empty.
     void editPart(const QString& path);
     /// The part that is being written; nullptr where none is.
-    PartEditor* partEditor() const { return partEditor_; }
+    PartEditor* partEditor() const;
     /// Where the plans are that ship with the program; the shelf shows them below their parts.
     void setExamples(const QString& folder) { examples_ = folder; }
     /// Where plans without a file are written aside; offers what is left there of plans that were never saved.
@@ -145,7 +146,7 @@ private:
     QStackedWidget* stack_;
     std::vector<Place> places_;
     Place* shown_ = nullptr;
-    PartEditor* partEditor_ = nullptr;
+    QPointer<PartEditor> partEditor_;
     RipplePanel* ripple_;
     WorkingsPanel* workings_;
     QLabel* workingsTitle_;

@@ -16,7 +16,6 @@
 #include <QDir>
 #include <QFileInfo>
 #include <QLineEdit>
-#include <QPointer>
 
 namespace wisetick::app {
 
@@ -104,6 +103,10 @@ void MainWindow::chooseRecent() {
     palette.exec();
 }
 
+PartEditor* MainWindow::partEditor() const {
+    return partEditor_;
+}
+
 void MainWindow::editPart(const QString& path) {
     if (partEditor_ != nullptr && !partEditor_->close()) {
         return; // its changes are still wanted
@@ -112,11 +115,6 @@ void MainWindow::editPart(const QString& path) {
     partEditor_ = new PartEditor(ownParts_, document_.isOpen() ? document_.plan() : Plan(), theme_, this);
     partEditor_->setAttribute(Qt::WA_DeleteOnClose);
     connect(partEditor_, &PartEditor::saved, this, &MainWindow::takeSavedPart);
-    connect(partEditor_, &QObject::destroyed, this, [self = QPointer<MainWindow>(this)] {
-        if (self) { // it may go with the window
-            self->partEditor_ = nullptr;
-        }
-    });
     const QString folder = QFileInfo(path).canonicalPath();
     const bool isShipped = std::any_of(shelf_.begin(), shelf_.end(), [&](const std::filesystem::path& each) {
         const QString shelved = QString::fromStdString(each.string());
