@@ -60,7 +60,8 @@ private slots:
         QCOMPARE(totals.runs, std::int64_t{4});
         // d was due at 0.5, before b was released at 1
         const std::vector<Stretch> stretches =
-            Timeline({{10, 0, 1, 0}, following(2, 0), following(1, 1), {10, Rational(1, 2), 3, 0}}, {kPlain}, true).stretches(10);
+            Timeline({{10, 0, 1, 0}, following(2, 0), following(1, 1), {10, Rational(1, 2), 3, 0}}, {kPlain}, true)
+                .stretches(10, 10);
         QCOMPARE(stretches.size(), std::size_t{5});
         QCOMPARE(stretches[1].which, std::uint16_t{3});
         QCOMPARE(stretches[2].which, std::uint16_t{1});
@@ -135,7 +136,7 @@ private slots:
         // late by up to 4 s: never before its time, nor later than that
         TimelineJob late{10, 0, 1, 0};
         late.jitter = 4;
-        for (const Stretch& stretch : Timeline({late}, {kPlain}, true).stretches(1000)) {
+        for (const Stretch& stretch : Timeline({late}, {kPlain}, true).stretches(1000, 1000)) {
             if (stretch.doing == Doing::job) {
                 const double phase = std::fmod(stretch.from, 10);
                 QVERIFY2(phase < 4.0001, std::to_string(phase).c_str());
@@ -149,7 +150,7 @@ private slots:
         for (int round = 0; round < 60; ++round) {
             std::vector<TraceState> states;
             for (std::size_t i = 0; i < 4; ++i) {
-                states.push_back({"s" + std::to_string(i), "", Doing::job, i, static_cast<double>(random.whole(0, 1000)) / 1000});
+                states.push_back({"s" + std::to_string(i), {}, Doing::job, i, static_cast<double>(random.whole(0, 1000)) / 1000});
             }
             std::vector<Stretch> stretches;
             double at = 0;

@@ -13,13 +13,13 @@ namespace {
 /// Another algorithm for the same question: all releases are written down and sorted first, then every stretch of
 /// time goes into a list, and the list is cut to the window and added up.
 TimelineTotals twin(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, bool mayRest,
-                    const Rational& span) {
+                    const Rational& start, const Rational& length) {
     struct Release {
         Rational at;
         std::size_t job;
     };
     std::vector<Release> releases;
-    const Rational horizon = span * 2;
+    const Rational horizon = start + length;
     for (std::size_t i = 0; i < jobs.size(); ++i) {
         Rational at = jobs[i].phase;
         while (at >= jobs[i].every) {
@@ -56,8 +56,8 @@ TimelineTotals twin(const std::vector<TimelineJob>& jobs, const std::vector<Time
             const Rational gap = release.at - now;
             if (mayRest && gap > takes[next].leastRest) {
                 go(totals.resting, gap);
-                totals.wakeUps += release.at >= span && release.at < horizon ? 1 : 0;
-                if (now - gap >= span && now - gap < horizon) {
+                totals.wakeUps += release.at >= start && release.at < horizon ? 1 : 0;
+                if (now - gap >= start && now - gap < horizon) {
                     totals.longestRest = std::max(totals.longestRest, gap);
                 }
                 go(totals.stages[next], takes[next].stages);
@@ -71,11 +71,11 @@ TimelineTotals twin(const std::vector<TimelineJob>& jobs, const std::vector<Time
             go(totals.restoring[next], takes[next].changeFrom[take]);
             take = next;
         }
-        totals.runs += now >= span && now < horizon ? 1 : 0;
+        totals.runs += now >= start && now < horizon ? 1 : 0;
         go(totals.jobs[release.job], jobs[release.job].lasts);
     }
     for (const Stretch& stretch : stretches) {
-        const Rational from = std::max(stretch.from, span);
+        const Rational from = std::max(stretch.from, start);
         const Rational to = std::min(stretch.to, horizon);
         if (to > from) {
             *stretch.total += to - from;
@@ -172,10 +172,10 @@ private slots:
         QCOMPARE(hyperperiod(jobs)->toString(), common);
     }
 
-    /// A thousand random job sets against the other algorithm, exactly.
+    /// Four hundred random job sets against the other algorithm, exactly.
     void agreesWithAnotherAlgorithm() {
         Random random;
-        for (int i = 0; i < 1000; ++i) {
+        for (int i = 0; i < 400; ++i) {
             std::vector<TimelineTake> takes;
             const std::int64_t takeCount = random.whole(1, 3);
             for (std::int64_t j = 0; j < takeCount; ++j) {
@@ -196,7 +196,16 @@ private slots:
             }
             const Rational span = *hyperperiod(jobs);
             const bool mayRest = random.whole(0, 9) > 0;
-            QCOMPARE(text(Timeline(jobs, takes, mayRest).play(span)), text(twin(jobs, takes, mayRest, span)));
+            const TimelineTotals totals = Timeline(jobs, takes, mayRest).play(span);
+            QCOMPARE(text(totals), text(twin(jobs, takes, mayRest, totals.from, totals.span)));
+            if (totals.isSettled) { // and once more where it comes again
+                const TimelineTotals later = twin(jobs, takes, mayRest, totals.from + totals.span, totals.span);
+                Rational load;
+                for (const TimelineJob& job : jobs) {
+                    load += job.lasts / job.every;
+                }
+                QVERIFY(load > 1 || text(totals) == text(later));
+            }
         }
     }
 
@@ -204,8 +213,17 @@ private slots:
     void theExampleByHand() {
         const Figures figures = orchardWith("", "");
         const RhythmFigure& rhythm = *figures.rhythm;
-        QCOMPARE(rhythm.average->nominal, exact("58611612361/200000000000000"));                  // 293.058 µA
-        QCOMPARE(rhythm.average->max, exact("3286883818250884682957/8999640000000000000000000")); // 365.224 µA
+        // 293.058 µA with start-ups at the run current of 16.13587 mA; but 93 times 1.24 ms are at 3.30387 mA, and those of the
+        // other take, 5 ppb of the time, without its timers and ports, 174 µA
+        QCOMPARE(rhythm.average->nominal, exact("58611612361/200000000000000") -
+                                              93 * exact("1.24e-3") / 1800 * (exact("16.13587e-3") - exact("3.30387e-3")) -
+                                              exact("5e-9") * exact("174e-6"));
+        // 365.224 µA likewise; the largest has all that draws but the core's 92 µA/MHz, at 10.2 MHz instead of 160.0064
+        const WakeUpFigure& wake = *figures.modes[3].wakeUp;
+        const Rational slow = exact("92e-6") * (exact("160.0064") - exact("10.2"));
+        const Rational worst = exact("3286883818250884682957/8999640000000000000000000");
+        const Rational expected = worst - 93 * (wake.restored.max - wake.firstInstruction.max) / 1800 * slow;
+        QVERIFY2(abs(rhythm.average->max / expected - 1) < exact("1e-9"), rhythm.average->max.toString().c_str());
         QCOMPARE(*rhythm.longestRest, exact("3599899/2000000"));
         QCOMPARE(rhythm.wakeUps, std::int64_t{1086});
         QCOMPARE(rhythm.events, std::int64_t{1093}); // 3 + 90 + 1000
@@ -240,16 +258,18 @@ private slots:
 
     void overloadIsSaid() {
         const Figures figures = orchardWith("lasts = \"4.4 s\"", "lasts = \"660 s\"");
-        QVERIFY(lines(figures.findings)
-                    .find("rhythm: error: the jobs don't fit: they need \u2248110.01 % of the time; expected at most 100 %, "
-                          "wake-ups included\n") != std::string::npos);
+        QVERIFY2(lines(figures.findings)
+                         .find("rhythm: error: what the core has to do does not fit: it needs \u2248110.02 % of the time; "
+                               "expected at most 100 %, "
+                               "wake-ups, start-ups and interrupts included\n") != std::string::npos,
+                 lines(figures.findings).c_str());
     }
 
     void tooManyRunsAreCutAndSaid() {
         const Figures figures = orchardWith("every = \"1.8 s\"", "every = \"1.800001 s\"");
         QVERIFY(!figures.rhythm->isWhole);
         QVERIFY(lines(figures.findings).find("rhythm: warning: the jobs repeat only after more than 100000 runs") == 0);
-        QVERIFY(abs(figures.rhythm->average->nominal / exact("58611612361/200000000000000") - 1) < Rational(1, 100));
+        QVERIFY(abs(figures.rhythm->average->nominal / exact("2922359e-10") - 1) < Rational(1, 100));
     }
 
     void unknownDrawsStrainWhatDependsOnThem() {

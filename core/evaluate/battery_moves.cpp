@@ -31,7 +31,7 @@ RhythmFigure playQuietly(const Part& part, const Plan& plan, const std::string& 
 /// Something that can be made a tenth better or worse.
 struct Knob {
     std::string say;
-    std::string target;
+    Target target;
     bool isMoreBetter = false;
     std::function<void(Plan&, Derived&, const Rational&)> scale;
 };
@@ -48,7 +48,7 @@ std::vector<Knob> knobsOf(const Part& part, const Plan& plan, const Figures& fig
     std::vector<Knob> knobs;
     for (std::size_t i = 0; i < plan.jobs.size(); ++i) {
         const Job& job = plan.jobs[i];
-        const std::string target = "job/" + job.name;
+        const Target target = Target::job(job.name);
         if (!job.draws.isZero()) {
             knobs.push_back({job.name + " draws", target, false,
                              [i](Plan& edited, Derived&, const Rational& by) { edited.jobs[i].draws *= by; }});
@@ -72,12 +72,12 @@ std::vector<Knob> knobsOf(const Part& part, const Plan& plan, const Figures& fig
     const auto rest = part.findMode(findTake(plan, figures.take)->restsIn);
     if (rest && !part.modes[*rest].runs) {
         const std::string id = part.modes[*rest].id;
-        knobs.push_back({"rest in " + id + " draws", "mode/" + id, false,
+        knobs.push_back({"rest in " + id + " draws", Target::mode(id), false,
                          [rest, take = figures.take](Plan&, Derived& derived, const Rational& by) {
                              scaleCurrent(derived.at(take).modes[*rest], by);
                          }});
         knobs.push_back(
-            {"waking from " + id + " takes", "mode/" + id, false, [rest](Plan&, Derived& derived, const Rational& by) {
+            {"waking from " + id + " takes", Target::mode(id), false, [rest](Plan&, Derived& derived, const Rational& by) {
                  for (auto& [name, each] : derived) {
                      WakeUpFigure& wake = *each.modes[*rest].wakeUp;
                      wake.firstInstruction = wake.firstInstruction * by;
@@ -90,17 +90,17 @@ std::vector<Knob> knobsOf(const Part& part, const Plan& plan, const Figures& fig
                  }
              }});
     }
-    knobs.push_back({"the running core draws", "mode/" + part.modes[part.runMode()].id, false,
+    knobs.push_back({"the running core draws", Target::mode(part.modes[part.runMode()].id), false,
                      [run = part.runMode()](Plan&, Derived& derived, const Rational& by) {
                          for (auto& [name, each] : derived) {
                              scaleCurrent(each.modes[run], by);
                          }
                      }});
     if (plan.board.battery) {
-        knobs.push_back({"the battery holds", "plan/board.battery.capacity", true,
+        knobs.push_back({"the battery holds", Target::plan("board.battery.capacity"), true,
                          [](Plan& edited, Derived&, const Rational& by) { edited.board.battery->capacity *= by; }});
         if (!plan.board.battery->fades.isZero()) {
-            knobs.push_back({"the battery fades", "plan/board.battery.fades", false,
+            knobs.push_back({"the battery fades", Target::plan("board.battery.fades"), false,
                              [](Plan& edited, Derived&, const Rational& by) { edited.board.battery->fades *= by; }});
         }
     }
@@ -246,7 +246,7 @@ std::vector<RacePoint> raceAt(const Part& part, const Plan& plan, const Figures&
             const auto peripheral = part.findPeripheral(each.name);
             const NodeIndex none = part.nodeCount();
             const NodeIndex clock = peripheral ? clockOf(part, controls, *peripheral).value_or(none) : none;
-            if (each.target == "mode/" + run.id) {
+            if (each.target == Target::mode(run.id)) {
                 scaled = contributionOf(each.name, {}, part.modes[part.runMode()].draws, Bounds::exactly(hertz), figures.grid);
             } else if (node && !part.isSource(*node) && hangs(*node)) {
                 scaled = contributionOf(each.name, {}, part.lineAt(*node).draws,
@@ -262,7 +262,9 @@ std::vector<RacePoint> raceAt(const Part& part, const Plan& plan, const Figures&
     };
     const auto rest = part.findMode(take.restsIn);
     const bool mayRest = rest && !part.modes[*rest].runs;
-    const RestCost cost = mayRest ? restCost(figures.grid, figures.modes[*rest], figures.modes[*rest], run) : RestCost{};
+    const RestCost cost =
+        mayRest ? restCost(figures.grid, figures.modes[*rest], figures.modes[*rest], startUpCurrent(part, figures, *rest))
+                : RestCost{};
     const Rational most =
         part.isSource(part.core)
             ? core->nominal

@@ -25,13 +25,13 @@ Rational between(const std::vector<std::pair<Rational, Rational>>& points, const
 /// Works out one life.
 class Life {
 public:
-    Life(const Part& part, const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure,
-         Diagnostics& findings)
-        : part_(part), board_(board), battery_(*board.battery), grid_(grid), drain_(drain), figure_(figure), findings_(findings),
+    Life(const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure, Diagnostics& findings)
+        : board_(board), battery_(*board.battery), grid_(grid), drain_(drain), figure_(figure), findings_(findings),
           fade_(capacityOf(battery_) * battery_.fades) {}
 
     void add() {
         checkSag();
+        checkSupply();
         if (!batteryCurrent(board_, 0)) {
             addUnknown("unknown: life, as the regulator needs the voltages of supply and battery");
             return;
@@ -60,6 +60,7 @@ public:
                  "its end value is taken there");
         }
         addRegulatorStep();
+        addEndStep();
         addStep("life", nominal, drain_.typ[nominal], drain_.peak.nominal, middle);
         addStep("at the worst single temperature", worst, drain_.max[worst], drain_.peak.max, life.min);
     }
@@ -75,8 +76,30 @@ private:
         findings_.push_back({severity, {{}, 0, 0, path}, found, expected, {}});
     }
 
-    /// The voltage below which the board does not work: as given, else the part's least supply where nothing stands between.
-    std::optional<Rational> endVoltage() const { return battery_.endsAt || board_.regulator ? battery_.endsAt : part_.supplyMin; }
+    /// The voltage below which the board does not work.
+    std::optional<Rational> endVoltage() const {
+        const std::optional<Rational>& needs = drain_.needs.volt;
+        if (board_.regulator || !needs) {
+            return battery_.endsAt;
+        }
+        return battery_.endsAt ? std::max(*battery_.endsAt, *needs) : *needs;
+    }
+
+    /// Without a regulator the supply is what the battery gives, from full to empty.
+    void checkSupply() {
+        const auto end = endVoltage();
+        if (board_.regulator || battery_.curve.empty() || !board_.supply || !end) {
+            return;
+        }
+        const Rational full = *restVoltage(battery_, 1);
+        const Rational empty = std::max(*restVoltage(battery_, 0), *end);
+        if (full > board_.supply->max || empty < board_.supply->min) {
+            find(Severity::warning, "board.supply",
+                 "the battery gives " + printRange(empty, full, Unit::volt) + " until it is empty, the board's supply is " +
+                     printRange(board_.supply->min, board_.supply->max, Unit::volt),
+                 "a supply that holds what the battery gives, or a regulator");
+        }
+    }
 
     Rational drawnOf(const Rational& average) const { return *batteryCurrent(board_, average) + fade_ - drain_.brings; }
 
@@ -129,7 +152,21 @@ private:
                        printQuantity(*efficiency, Unit::ratio) + ") + " + printQuantity(board_.regulator->draws, Unit::ampere)
                  : printQuantity(average, Unit::ampere) + " + " + printQuantity(board_.regulator->draws, Unit::ampere),
              printQuantity(*batteryCurrent(board_, average), Unit::ampere),
-             {{"average", {}, "rhythm/average", {}}, {"regulator", {}, "plan/board.regulator", {}}}});
+             {{"average", {}, Target::rhythm("average"), {}}, {"regulator", {}, Target::plan("board.regulator"), {}}}});
+    }
+
+    void addEndStep() {
+        const auto end = endVoltage();
+        if (!end || battery_.curve.empty()) {
+            return;
+        }
+        const bool isOwn = board_.regulator || !drain_.needs.volt || *end != *drain_.needs.volt;
+        figure_.lifeWorkings.push_back({"empty at",
+                                        isOwn ? "the battery's own end" : drain_.needs.of,
+                                        {},
+                                        printQuantity(*end, Unit::volt),
+                                        {isOwn ? Origin{"ends at", {}, Target::plan("board.battery.ends_at"), {}}
+                                               : Origin{drain_.needs.of, {}, Target::plan("board"), {}}}});
     }
 
     void addStep(const std::string& what, std::size_t point, const Rational& average, const Rational& peak,
@@ -144,10 +181,9 @@ private:
                  " \u00f7 (" + printQuantity(*batteryCurrent(board_, average), Unit::ampere) + " + " +
                  printQuantity(fade_, Unit::ampere) + brought + ") at " + printQuantity(celsius, Unit::celsius),
              life == kLongestLife ? "more than a thousand years" : printQuantity(life, Unit::second),
-             {{"capacity", {}, "plan/board.battery.capacity", {}}, {"average", {}, "rhythm/average", {}}}});
+             {{"capacity", {}, Target::plan("board.battery.capacity"), {}}, {"average", {}, Target::rhythm("average"), {}}}});
     }
 
-    const Part& part_;
     const Board& board_;
     const Battery& battery_;
     const TemperatureGrid& grid_;
@@ -158,6 +194,29 @@ private:
 };
 
 } // namespace
+
+LeastSupply leastSupply(const Part& part, const Board& board, const std::string& tier) {
+    LeastSupply least;
+    const auto raise = [&](const std::optional<Rational>& volt, const std::string& of) {
+        if (volt && (!least.volt || *volt > *least.volt)) {
+            least = {volt, of};
+        }
+    };
+    raise(part.supplyMin, "the part's least supply");
+    if (const auto index = part.findTier(tier)) {
+        raise(part.tiers[*index].supplyMin, "tier " + tier);
+    }
+    for (const OptionWord& option : part.options) {
+        const auto given =
+            std::find_if(board.options.begin(), board.options.end(), [&](const auto& each) { return each.first == option.id; });
+        const auto chosen = std::find_if(option.values.begin(), option.values.end(), [&](const OptionWord::Value& each) {
+            return given != board.options.end() && each.id == given->second;
+        });
+        const OptionWord::Value& value = chosen == option.values.end() ? option.values[option.fresh] : *chosen;
+        raise(value.resetsBelow, option.id + " " + value.id);
+    }
+    return least;
+}
 
 Rational usableAt(const Battery& battery, const Rational& celsius) {
     return battery.usable.empty() ? Rational(1) : between(battery.usable, celsius);
@@ -212,9 +271,8 @@ std::optional<Rational> batteryCurrent(const Board& board, const Rational& amper
     return ampere * board.supply->nominal / (*voltage * *board.regulator->efficiency) + board.regulator->draws;
 }
 
-void addLife(const Part& part, const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure,
-             Diagnostics& findings) {
-    Life(part, board, grid, drain, figure, findings).add();
+void addLife(const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure, Diagnostics& findings) {
+    Life(board, grid, drain, figure, findings).add();
 }
 
 std::optional<Rational> lifeFor(const Rational& average, const Part& part, const Board& board, const Figures& figures) {
@@ -225,8 +283,10 @@ std::optional<Rational> lifeFor(const Rational& average, const Part& part, const
     Diagnostics ignored;
     const std::vector<Rational> amperes(figures.grid.celsius.size(), average);
     const RhythmFigure& played = *figures.rhythm;
-    addLife(part, board, figures.grid,
-            {amperes, amperes, played.peak.value_or(Bounds::exactly(0)), played.brings.value_or(Rational(0))}, figure, ignored);
+    addLife(board, figures.grid,
+            {amperes, amperes, played.peak.value_or(Bounds::exactly(0)), played.brings.value_or(Rational(0)),
+             leastSupply(part, board, figures.tier)},
+            figure, ignored);
     return figure.life ? std::optional(figure.life->nominal) : std::nullopt;
 }
 

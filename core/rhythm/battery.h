@@ -32,18 +32,30 @@ Rational leftAtEnd(const Battery& battery, const Rational& end, const Rational& 
 /// draw, else I + its own draw. None where a voltage is missing.
 std::optional<Rational> batteryCurrent(const Board& board, const Rational& ampere);
 
+/// A voltage below which the part does not work, and what says so.
+struct LeastSupply {
+    std::optional<Rational> volt;
+    std::string of; ///< "the part's least supply", "brown-out level bor2", "tier fast"
+};
+
+/// The highest of the part's least supply, that of the tier, and the brown-out level that the board has chosen (or an
+/// unprogrammed part has).
+LeastSupply leastSupply(const Part& part, const Board& board, const std::string& tier);
+
 /// What a life is worked out from, over the grid of temperatures: the average currents at the part's supply.
 struct Drain {
     std::vector<Rational> typ;
     std::vector<Rational> max;
     Bounds peak;     ///< A
     Rational brings; ///< A, into the battery
+    LeastSupply needs = {};
 };
 
-/// life = capacity × min(usable(T), 1 − left at the end) ÷ (battery current + capacity × fade − brought), no longer than a
-/// thousand years. The worst is the worst single temperature. Adds life, its workings, the sag and the findings to the figure.
-void addLife(const Part& part, const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure,
-             Diagnostics& findings);
+/// The battery is empty at the highest of its own end and what the part needs; behind a regulator, whose drop-out is not told, at
+/// its own end alone. life = capacity × min(usable(T), 1 − left at the end) ÷ (battery current + capacity × fade − brought), no
+/// longer than a thousand years. The worst is the worst single temperature. Adds life, its workings, the sag and the findings to
+/// the figure.
+void addLife(const Board& board, const TemperatureGrid& grid, const Drain& drain, RhythmFigure& figure, Diagnostics& findings);
 
 /// The life, s, typical at the nominal temperature, if the average current were another one, A; peak and harvest as they were
 /// played. Nothing where there is no battery, or no life can be told.

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <atomic>
 #include <cmath>
+#include <random>
 #include <thread>
 
 namespace wisetick {
@@ -19,6 +20,33 @@ ChanceBand bandOf(std::vector<double> values) {
     return {at(0.05), at(0.5), at(0.95)};
 }
 
+/// The average current of one play, A, from the times of its slots (the last is the whole).
+double averageOf(const ChancePlay& play, const std::vector<double>& times, std::uint64_t seed) {
+    const double whole = times.back();
+    if (whole <= 0) {
+        return 0;
+    }
+    double charge = 0;
+    for (std::size_t i = 0; i < play.amperes.size(); ++i) {
+        charge += times[i] * play.amperes[i];
+    }
+    // what comes by its period does so as often as it says, wherever the play ends
+    const std::size_t jobs = play.shares.size();
+    const std::size_t first = play.amperes.size() - jobs;
+    for (std::size_t job = 0; job < jobs; ++job) {
+        if (play.shares[job] >= 0) {
+            charge += (play.shares[job] * whole - times[first + job]) * (play.amperes[first + job] - play.amperes.front());
+        }
+    }
+    std::mt19937_64 chance(seed);
+    for (const ChancePlay::Rare& rare : play.rare) {
+        const double mean = whole / rare.every;
+        charge +=
+            rare.charge * (rare.isRandom ? static_cast<double>(std::poisson_distribution<std::int64_t>(mean)(chance)) : mean);
+    }
+    return charge / whole;
+}
+
 } // namespace
 
 std::optional<ChanceFigure> playByChance(const ChancePlay& play, const Part& part, const Plan& plan, const Figures& figures,
@@ -30,11 +58,7 @@ std::optional<ChanceFigure> playByChance(const ChancePlay& play, const Part& par
     const auto work = [&](bool tells) {
         for (std::int64_t seed = next++; seed < size.seeds && !isStopped; seed = next++) {
             const std::vector<double> times = play.timeline.chanceTotals(size.runs, static_cast<std::uint64_t>(seed) + 1);
-            double charge = 0;
-            for (std::size_t i = 0; i < play.amperes.size(); ++i) {
-                charge += times[i] * play.amperes[i];
-            }
-            averages[static_cast<std::size_t>(seed)] = times.back() > 0 ? charge / times.back() : 0;
+            averages[static_cast<std::size_t>(seed)] = averageOf(play, times, static_cast<std::uint64_t>(seed) + 1);
             ++done;
             if (tells && !goOn(done)) {
                 isStopped = true;

@@ -2,9 +2,12 @@
 
 #include "quantity/quantity_print.h"
 #include "rhythm/battery.h"
+#include "rhythm/rare_jobs.h"
 #include "rhythm/rest_cost.h"
 
 #include <algorithm>
+#include <deque>
+#include <utility>
 
 namespace wisetick {
 
@@ -31,26 +34,13 @@ struct Charge {
     }
 };
 
-/// One thing that can go on, and what it draws, over the grid of temperatures.
-struct Slot {
-    std::string name;
-    std::string target;
-    Doing doing = Doing::resting;
-    std::size_t which = 0;
-    std::vector<Rational> typ;              ///< A
-    std::vector<Rational> max;              ///< A
-    const CurrentFigure* current = nullptr; ///< what it is made up of, beside the outside draw; nullptr: of stages
-    Rational outside;                       ///< A
-    Rational timeTyp = {};                  ///< s, in the span
-    Rational timeMax = {};
-};
-
 /// Works out one play: two timelines, the charge of each of their items, and what follows.
 class Play {
 public:
     Play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived,
          Diagnostics& findings, GoOn goOn = {})
-        : part_(part), plan_(plan), base_(derived.at(take)), findings_(findings), goOn_(std::move(goOn)) {
+        : part_(part), plan_(plan), base_(derived.at(take)), findings_(findings), goOn_(std::move(goOn)),
+          restsIn_(restOf(part, *findTake(plan, take))), rare_(slots_, restsIn_.has_value(), base_.grid.celsius.size()) {
         takes_.push_back(&base_);
         for (const auto& [name, figures] : derived) {
             if (name != take) {
@@ -61,10 +51,6 @@ public:
             if (job.brings.isZero()) {
                 lanes_.push_back(&job);
             }
-        }
-        restsIn_ = part.findMode(findTake(plan, take)->restsIn);
-        if (restsIn_ && part.modes[*restsIn_].runs) {
-            restsIn_.reset();
         }
     }
 
@@ -94,15 +80,35 @@ public:
         if (!jobs) {
             return std::nullopt;
         }
-        ChancePlay play{Timeline(*jobs, timelineTakes(Corner::typical), restsIn_.has_value()), {}};
+        const std::vector<TimelineTake> takes = timelineTakes(Corner::typical);
+        rare_.splitRare(*jobs, true);
+        ChancePlay play{Timeline(rare_.withoutRare(*jobs), takes, restsIn_.has_value()), {}, {}, {}};
         addSlots();
         for (const Slot& slot : slots_) {
-            play.amperes.push_back(slot.typ[base_.grid.nominal].toDouble());
+            if (slot.doing != Doing::job || !rare_.isRare(slot.which)) {
+                play.amperes.push_back(slot.typ[base_.grid.nominal].toDouble());
+            }
+        }
+        for (std::size_t i = 0; i < jobs->size(); ++i) {
+            if (!rare_.isRare(i)) {
+                const TimelineJob& root = (*jobs)[RareJobs::rootOf(*jobs, i)];
+                play.shares.push_back(root.isRandom ? -1.0 : ((*jobs)[i].lasts / root.every).toDouble());
+            }
+        }
+        for (const RareRun& rare : rare_.runs()) {
+            const RareCost cost = rare_.costOf(rare, *jobs, takes, &Slot::typ);
+            play.rare.push_back({cost.charge[base_.grid.nominal].toDouble(), rare.every.toDouble(), rare.isRandom});
         }
         return play;
     }
 
 private:
+    /// The mode that is rested in, if it is none that runs.
+    static std::optional<std::size_t> restOf(const Part& part, const Take& take) {
+        const auto mode = part.findMode(take.restsIn);
+        return mode && part.modes[*mode].runs ? std::nullopt : mode;
+    }
+
     const ModeFigure& run(const Figures& figures) const { return figures.modes[part_.runMode()]; }
     const ModeFigure& rest() const { return base_.modes[restsIn_.value_or(part_.runMode())]; }
 
@@ -120,7 +126,7 @@ private:
     void playNothing() {
         figure_.span = 1;
         addSlots();
-        Slot& only = restsIn_ ? slots_.front() : slotOf(Doing::waiting, 0);
+        Slot& only = restsIn_ ? slots_.front() : slotOf(slots_, Doing::waiting, 0);
         only.timeTyp = only.timeMax = 1;
         figure_.trace = traceOf({{only.doing, 0, 0, 1}});
     }
@@ -179,7 +185,7 @@ private:
         return corner == Corner::typical ? change.restored.nominal : change.restored.max;
     }
 
-    void addSlot(std::string name, std::string target, Doing doing, std::size_t which, const CurrentFigure& current,
+    void addSlot(std::string name, Target target, Doing doing, std::size_t which, const CurrentFigure& current,
                  const Rational& outside = {}) {
         Slot slot{std::move(name), std::move(target), doing, which, current.typ, current.max, &current, outside};
         for (auto* list : {&slot.typ, &slot.max}) {
@@ -192,12 +198,12 @@ private:
 
     /// Everything that can go on: rest, then by take stages, start-ups and waiting, then the jobs.
     void addSlots() {
-        addSlot("rest in " + rest().id, "mode/" + rest().id, Doing::resting, 0, rest().current);
+        addSlot("rest in " + rest().id, Target::mode(rest().id), Doing::resting, 0, rest().current);
         const auto named = [&](const char* what, std::size_t take) {
             return what + (takes_.size() > 1 ? " of take " + takes_[take]->take : std::string());
         };
         for (std::size_t i = 0; i < takes_.size(); ++i) {
-            Slot stages{named("stages of waking", i), "mode/" + rest().id, Doing::stages, i, {}, {}, nullptr, {}};
+            Slot stages{named("stages of waking", i), Target::mode(rest().id), Doing::stages, i, {}, {}, nullptr, {}};
             stages.typ.assign(base_.grid.celsius.size(), Rational(0));
             stages.max = stages.typ;
             if (restsIn_) {
@@ -217,22 +223,21 @@ private:
         for (const auto& [doing, what] : {std::pair(Doing::restoring, "start-ups"), std::pair(Doing::waiting, "waiting awake")}) {
             for (std::size_t i = 0; i < takes_.size(); ++i) {
                 const bool isOnly = doing == Doing::waiting && lanes_.empty() && i == 0;
-                addSlot(isOnly ? "running" : named(what, i), isOnly ? "mode/" + rest().id : "take/" + takes_[i]->take, doing, i,
-                        run(*takes_[i]).current);
+                const bool isStarting = doing == Doing::restoring && restsIn_;
+                if (isStarting) {
+                    starting_.push_back(startUpCurrent(part_, *takes_[i], *restsIn_));
+                }
+                addSlot(isOnly ? "running" : named(what, i), isOnly ? Target::mode(rest().id) : Target::take(takes_[i]->take),
+                        doing, i, isStarting ? starting_.back() : run(*takes_[i]).current);
             }
         }
         for (std::size_t i = 0; i < lanes_.size(); ++i) {
             const Job& job = *lanes_[i];
             const auto mode = job.mode.empty() ? std::optional(part_.runMode()) : part_.findMode(job.mode);
             const Figures& figures = *takes_[takeIndex(job)];
-            addSlot("job " + job.name, "job/" + job.name, Doing::job, i, figures.modes[mode.value_or(part_.runMode())].current,
-                    job.draws);
+            addSlot("job " + job.name, Target::job(job.name), Doing::job, i,
+                    figures.modes[mode.value_or(part_.runMode())].current, job.draws);
         }
-    }
-
-    Slot& slotOf(Doing doing, std::size_t which) {
-        return *std::find_if(slots_.begin(), slots_.end(),
-                             [&](const Slot& slot) { return slot.doing == doing && slot.which == which; });
     }
 
     std::shared_ptr<const Trace> traceOf(const std::vector<Stretch>& stretches) const {
@@ -265,33 +270,12 @@ private:
 
     /// The gap that a rest must exceed: the wake-up's own length, and the break-even against waiting awake.
     Rational leastRest(std::size_t take) const {
-        const RestCost awake = restCost(base_.grid, run(*takes_[take]), run(*takes_[take]), run(*takes_[take]));
-        const RestCost asleep = restCost(base_.grid, rest(), takes_[take]->modes[*restsIn_], run(*takes_[take]));
+        const ModeFigure& waiting = run(*takes_[take]);
+        const RestCost awake = restCost(base_.grid, waiting, waiting, waiting.current);
+        const RestCost asleep =
+            restCost(base_.grid, rest(), takes_[take]->modes[*restsIn_], startUpCurrent(part_, *takes_[take], *restsIn_));
         const auto even = breakEven(awake, asleep);
         return even ? std::max(*even, asleep.length) : asleep.length;
-    }
-
-    /// The hyperperiod, or as much of it as kMostRuns job runs fill; where jobs come by chance what kChanceRuns fill.
-    Rational spanOf(const std::vector<TimelineJob>& jobs, bool hasChance) {
-        Rational perSecond = 0;
-        for (const TimelineJob& job : jobs) {
-            const TimelineJob* first = &job;
-            while (first->after) {
-                first = &jobs[*first->after];
-            }
-            perSecond += 1 / first->every;
-        }
-        if (hasChance) {
-            return Rational(kChanceRuns) / perSecond;
-        }
-        const auto whole = hyperperiod(jobs);
-        if (whole && *whole * perSecond <= kMostRuns) {
-            return *whole;
-        }
-        figure_.isWhole = false;
-        find(Severity::warning, "rhythm", "the jobs repeat only after more than 100000 runs",
-             "periods that share a multiple; the figures are those of the first 100000");
-        return Rational(kMostRuns) / perSecond;
     }
 
     bool playJobs() {
@@ -300,51 +284,113 @@ private:
         if (!typical || !longest) {
             return false;
         }
-        const Timeline typicalLine(*typical, timelineTakes(Corner::typical), restsIn_.has_value(), goOn_);
-        const Timeline longestLine(*longest, timelineTakes(Corner::longest), restsIn_.has_value(), goOn_);
-        figure_.isByChance = typicalLine.hasChance();
-        figure_.span = spanOf(*typical, figure_.isByChance);
-        const TimelineTotals typ = typicalLine.play(figure_.span);
-        const TimelineTotals max = longestLine.play(figure_.span);
+        const std::vector<TimelineTake> typicalTakes = timelineTakes(Corner::typical);
+        const std::vector<TimelineTake> longestTakes = timelineTakes(Corner::longest);
+        const auto isByChance = [](const TimelineJob& job) { return job.isRandom || !job.jitter.isZero(); };
+        figure_.isByChance = std::any_of(typical->begin(), typical->end(), isByChance);
+        const Rational span = rare_.splitRare(*typical, figure_.isByChance);
+        const Timeline typicalLine(rare_.withoutRare(*typical), typicalTakes, restsIn_.has_value(), goOn_);
+        const Timeline longestLine(rare_.withoutRare(*longest), longestTakes, restsIn_.has_value(), goOn_);
+        const TimelineTotals typ = typicalLine.play(span);
+        const TimelineTotals max = longestLine.play(span);
+        figure_.span = typ.span;
         figure_.wakeUps = typ.wakeUps;
         figure_.events = typ.runs;
-        if (restsIn_) {
-            figure_.longestRest = std::max(typ.longestRest, max.longestRest);
-        }
-        checkLoad(*longest);
+        figure_.isWhole = !rare_.isCut() && typ.isSettled && max.isSettled;
         addSlots();
+        std::size_t played = 0;
         for (Slot& slot : slots_) {
-            slot.timeTyp = timeOf(typ, slot);
-            slot.timeMax = timeOf(max, slot);
+            const bool isJob = slot.doing == Doing::job;
+            if (isJob && rare_.isRare(slot.which)) {
+                continue;
+            }
+            slot.timeTyp = timeOf(typ, slot, played);
+            slot.timeMax = timeOf(max, slot, played) * typ.span / max.span;
+            played += isJob ? 1 : 0;
         }
+        if (rare_.isCut() || typicalLine.hasChance()) {
+            rare_.evenOut(*typical, figure_.span, &Slot::timeTyp);
+            rare_.evenOut(*longest, figure_.span, &Slot::timeMax);
+        }
+        rare_.addRare(*typical, typicalTakes, {figure_.span, figure_.wakeUps}, &Slot::timeTyp);
+        rare_.addRare(*longest, longestTakes, {figure_.span, figure_.wakeUps}, &Slot::timeMax);
+        rare_.boundCut(*longest, longestTakes, figure_.span);
+        findLongestRest(std::max(typ.longestRest, max.longestRest), *typical);
+        checkLoad(*longest, max);
+        tellWhatWasCut(typ.isSettled && max.isSettled);
         checkKnown();
-        figure_.trace = traceOf(typicalLine.stretches(figure_.span));
+        figure_.trace = traceOf(typicalLine.stretches(typ.from, typ.span));
         return true;
     }
 
-    static Rational timeOf(const TimelineTotals& totals, const Slot& slot) {
+    void tellWhatWasCut(bool isSettled) {
+        if (rare_.isCut()) {
+            find(Severity::warning, "rhythm", "the jobs repeat only after more than 100000 runs",
+                 "periods that share a multiple; the figures are those of the first 100000, with a bound for the rest");
+        } else if (!isSettled && figure_.load <= 1) {
+            find(Severity::warning, "rhythm", "the jobs don't settle into a pattern that comes again in all that was played",
+                 "periods that leave more room; the figures are those of the last that was played");
+        }
+        for (const RareRun& rare : rare_.runs()) {
+            find(Severity::note, "rhythm",
+                 "job '" + lanes_[rare.root]->name + "' comes too rarely to be played and is added apart",
+                 "what its meeting the others could change is in the bounds");
+        }
+    }
+
+    /// What a rare job holds up runs behind it, so that the rest that follows may be as long as until the next of the others.
+    void findLongestRest(const Rational& played, const std::vector<TimelineJob>& jobs) {
+        if (!restsIn_) {
+            return;
+        }
+        std::optional<Rational> next;
+        for (std::size_t i = 0; i < jobs.size() && !rare_.runs().empty(); ++i) {
+            if (!rare_.isRare(i) && !jobs[i].after && !jobs[i].isRandom) {
+                const Rational gap = jobs[i].every + jobs[i].jitter;
+                next = next ? std::min(*next, gap) : gap;
+            }
+        }
+        figure_.longestRest = next ? std::max(played, *next) : played;
+    }
+
+    /// `job` is the place among the jobs that were played.
+    static Rational timeOf(const TimelineTotals& totals, const Slot& slot, std::size_t job) {
         switch (slot.doing) {
         case Doing::resting: return totals.resting;
         case Doing::stages: return totals.stages[slot.which];
         case Doing::restoring: return totals.restoring[slot.which];
         case Doing::waiting: return totals.waiting[slot.which];
-        case Doing::job: return totals.jobs[slot.which];
+        case Doing::job: return totals.jobs[job];
         }
         return {};
     }
 
-    void checkLoad(const std::vector<TimelineJob>& jobs) {
-        for (const TimelineJob& job : jobs) {
-            const TimelineJob* first = &job;
-            while (first->after) {
-                first = &jobs[*first->after];
+    /// The share of the time that the core is taken: by jobs, by waking and starting up for them, and by the handlers of
+    /// interrupts that promises want.
+    void checkLoad(const std::vector<TimelineJob>& jobs, const TimelineTotals& longest) {
+        for (std::size_t i = 0; i < jobs.size(); ++i) {
+            figure_.load += jobs[i].lasts / jobs[RareJobs::rootOf(jobs, i)].every;
+        }
+        for (const std::vector<Rational>* list : {&longest.stages, &longest.restoring}) {
+            for (const Rational& time : *list) {
+                figure_.load += time / longest.span;
             }
-            figure_.load += job.lasts / first->every;
+        }
+        for (const Promise& promise : plan_.promises) {
+            const auto* fires = promise.line.ask.as<FiresAsk>();
+            const auto& core = base_.lines[part_.core].hertz;
+            if (fires != nullptr && fires->handled && core) {
+                figure_.load += *fires->handled / core->min / fires->period;
+            }
         }
         if (figure_.load > 1) {
             find(Severity::error, "rhythm",
-                 "the jobs don't fit: they need " + printQuantity(figure_.load, Unit::ratio) + " of the time",
-                 "at most 100 %, wake-ups included");
+                 "what the core has to do does not fit: it needs " + printQuantity(figure_.load, Unit::ratio, 4) + " of the time",
+                 "at most 100 %, wake-ups, start-ups and interrupts included");
+        } else if (figure_.load > Rational(7, 10)) {
+            find(Severity::warning, "rhythm",
+                 "the core is taken " + printQuantity(figure_.load, Unit::ratio, 4) + " of the time at its slowest",
+                 "at most 70 %, so that what comes late still finds room");
         }
     }
 
@@ -376,13 +422,17 @@ private:
         const std::size_t nominal = base_.grid.nominal;
         figure_.average =
             Bounds{*std::min_element(typ.begin(), typ.end()), typ[nominal], *std::max_element(max.begin(), max.end())};
+        for (std::size_t i = 0; i < rare_.spared().size(); ++i) {
+            figure_.average->min = std::max(std::min(figure_.average->min, typ[i] - rare_.spared()[i]), Rational(0));
+        }
         findPeak();
-        addShares(typ[nominal]);
-        addAverageWorkings(max);
+        addShares(slots_, nominal, typ[nominal], figure_);
+        addAverageWorkings(base_.grid, max, jobOrigins(), figure_);
         addHarvest();
         if (plan_.board.battery) {
-            addLife(part_, plan_.board, base_.grid, {typ, max, *figure_.peak, figure_.brings.value_or(Rational(0))}, figure_,
-                    findings_);
+            addLife(plan_.board, base_.grid,
+                    {typ, max, *figure_.peak, figure_.brings.value_or(Rational(0)), leastSupply(part_, plan_.board, base_.tier)},
+                    figure_, findings_);
         }
     }
 
@@ -391,13 +441,33 @@ private:
         Bounds peak = Bounds::exactly(0);
         for (const Slot& slot : slots_) {
             if (slot.timeTyp.sign() > 0 || slot.timeMax.sign() > 0) {
-                peak.nominal = std::max(peak.nominal, slot.typ[base_.grid.nominal]);
-                peak.min = std::max(peak.min, *std::min_element(slot.typ.begin(), slot.typ.end()));
-                peak.max = std::max({peak.max, *std::max_element(slot.max.begin(), slot.max.end()),
-                                     *std::max_element(slot.typ.begin(), slot.typ.end())});
+                addPeak(peak, slot.typ, slot.max);
+            }
+            if (slot.doing == Doing::stages && slot.timeMax.sign() > 0) { // of its mean each stage differs
+                for (const Contribution& stage : takes_[slot.which]->modes[*restsIn_].stageDraws) {
+                    addPeak(peak, above(rest().current.typ, stage.typ), above(rest().current.max, stage.max));
+                }
             }
         }
         figure_.peak = peak;
+    }
+
+    void addPeak(Bounds& peak, const std::vector<Rational>& typ, const std::vector<Rational>& max) const {
+        if (!typ.empty()) {
+            peak.nominal = std::max(peak.nominal, typ[base_.grid.nominal]);
+            peak.min = std::max(peak.min, *std::min_element(typ.begin(), typ.end()));
+            peak.max = std::max(peak.max, *std::max_element(typ.begin(), typ.end()));
+        }
+        if (!max.empty()) {
+            peak.max = std::max(peak.max, *std::max_element(max.begin(), max.end()));
+        }
+    }
+
+    static std::vector<Rational> above(const std::vector<Rational>& base, std::vector<Rational> own) {
+        for (std::size_t i = 0; i < own.size() && i < base.size(); ++i) {
+            own[i] += base[i];
+        }
+        return own;
     }
 
     /// What the jobs bring that need no core, on average.
@@ -416,75 +486,23 @@ private:
                                                 printQuantity(*lasts, Unit::second) + " \u00f7 " +
                                                 printQuantity(job.every, Unit::second),
                                             printQuantity(job.brings * share, Unit::ampere),
-                                            {{job.name, {}, "job/" + job.name, {}}}});
+                                            {{job.name, {}, Target::job(job.name), {}}}});
         }
         if (brings.sign() > 0) {
             figure_.brings = brings;
         }
     }
 
-    void addShares(const Rational& average) {
-        for (const Slot& slot : slots_) {
-            const Rational charge = slot.timeTyp * slot.typ[base_.grid.nominal];
-            if (charge.sign() <= 0 || average.sign() <= 0) {
-                continue;
-            }
-            figure_.shares.push_back({slot.name, slot.target, slot.timeTyp / figure_.span, charge / (average * figure_.span),
-                                      charge / figure_.span, piecesOf(slot), slot.doing == Doing::resting});
-        }
-        std::stable_sort(figure_.shares.begin(), figure_.shares.end(),
-                         [](const auto& a, const auto& b) { return a.ampere > b.ampere; });
-    }
-
-    std::vector<RhythmFigure::Share::Piece> piecesOf(const Slot& slot) const {
-        std::vector<RhythmFigure::Share::Piece> pieces;
-        const Rational share = slot.timeTyp / figure_.span;
-        const auto add = [&](const std::string& name, const std::string& target, const Rational& ampere) {
-            if (ampere.sign() > 0) {
-                pieces.push_back({name, target, ampere * share});
-            }
-        };
-        for (const Contribution& each : slot.current == nullptr ? std::vector<Contribution>() : slot.current->contributions) {
-            if (!each.typ.empty()) {
-                add(each.name, each.target, each.typ[base_.grid.nominal]);
-            }
-        }
-        add("outside, while it runs", slot.target, slot.outside);
-        std::stable_sort(pieces.begin(), pieces.end(), [](const auto& a, const auto& b) { return a.ampere > b.ampere; });
-        return pieces;
-    }
-
     /// The span is that of the jobs' periods.
     std::vector<Origin> jobOrigins() const {
         std::vector<Origin> origins;
         for (const Job& job : plan_.jobs) {
-            origins.push_back({job.name, printQuantity(job.every, Unit::second), "job/" + job.name, {}});
+            origins.push_back({job.name, printQuantity(job.every, Unit::second), Target::job(job.name), {}});
         }
         if (origins.empty()) {
-            origins.push_back({rest().id, {}, "mode/" + rest().id, {}});
+            origins.push_back({rest().id, {}, Target::mode(rest().id), {}});
         }
         return origins;
-    }
-
-    void addAverageWorkings(const std::vector<Rational>& max) {
-        const auto ampere = [](const Rational& value) { return printQuantity(value, Unit::ampere); };
-        for (const RhythmFigure::Share& share : figure_.shares) {
-            const Rational current = share.ampere / share.timeShare;
-            figure_.averageWorkings.push_back({share.name,
-                                               "share of the time \u00d7 current",
-                                               printQuantity(share.timeShare, Unit::ratio) + " \u00d7 " + ampere(current),
-                                               ampere(share.ampere),
-                                               {{share.name, {}, share.target, {}}}});
-        }
-        const auto worst = static_cast<std::size_t>(std::max_element(max.begin(), max.end()) - max.begin());
-        figure_.averageWorkings.push_back(
-            {"average", "sum, typical at " + printQuantity(base_.grid.celsius[base_.grid.nominal], Unit::celsius),
-             "over " + printQuantity(figure_.span, Unit::second), ampere(figure_.average->nominal), jobOrigins()});
-        figure_.averageWorkings.push_back({"worst case",
-                                           "largest draws, longest wake-ups, slowest core, at the worst single temperature",
-                                           "at " + printQuantity(base_.grid.celsius[worst], Unit::celsius),
-                                           ampere(figure_.average->max),
-                                           {{"temperature", {}, "plan/board.temperature", {}}}});
     }
 
     const Part& part_;
@@ -496,6 +514,8 @@ private:
     std::optional<std::size_t> restsIn_;
     std::vector<const Job*> lanes_; ///< the jobs that need the core
     std::vector<Slot> slots_;
+    std::deque<CurrentFigure> starting_; ///< by take, where there is a rest
+    RareJobs rare_;
     RhythmFigure figure_;
 };
 

@@ -10,12 +10,6 @@
 
 namespace wisetick {
 
-/// The most job runs that are played exactly; beyond it the play is cut and says so.
-inline constexpr std::int64_t kMostRuns = 100000;
-
-/// How many job runs are played where some come by chance.
-inline constexpr std::int64_t kChanceRuns = 20000;
-
 /// Plays the plan's jobs on the derived figures of its takes (by name; `take` is the one whose rests and promises
 /// are meant) and gives average current, its shares, and the battery's life, at their corners.
 ///
@@ -31,8 +25,17 @@ RhythmFigure play(const Part& part, const Plan& plan, const std::string& take, c
 /// What a play by chance needs: the jobs, and the typical current at the nominal temperature of each slot of
 /// Timeline::chanceTotals.
 struct ChancePlay {
+    /// A job that comes too rarely for a play: it is added apart.
+    struct Rare {
+        double charge = 0; ///< C of a run, above what goes on without it
+        double every = 0;  ///< s
+        bool isRandom = false;
+    };
+
     Timeline timeline;
-    std::vector<double> amperes;
+    std::vector<double> amperes; ///< of each slot but that of the whole
+    std::vector<double> shares;  ///< by job, of the time: of one that comes by its period; negative of one by chance
+    std::vector<Rare> rare;
 };
 
 /// The plan's jobs ready to be played by chance; nothing where there are none, or where their times are unknown.

@@ -38,7 +38,28 @@ StageCharge stageCharge(const TemperatureGrid& grid, const ModeFigure& rest, con
     return charge;
 }
 
-RestCost restCost(const TemperatureGrid& grid, const ModeFigure& rest, const ModeFigure& woken, const ModeFigure& run) {
+CurrentFigure startUpCurrent(const Part& part, const Figures& woken, std::size_t mode) {
+    const ModeFigure& run = woken.modes[part.runMode()];
+    const auto& source = part.modes[mode].wakesOn;
+    if (!source || !woken.lines[*source].hertz || run.current.contributions.empty()) {
+        return run.current;
+    }
+    std::vector<Contribution> list = run.current.contributions;
+    const Contribution& base = list.front(); // the mode's own draw
+    list.front() =
+        contributionOf(base.name, base.target, part.modes[part.runMode()].draws, *woken.lines[*source].hertz, woken.grid);
+    const std::vector<Contribution>& resting = woken.modes[mode].current.contributions;
+    for (Contribution& each : list) {
+        const bool goesOn =
+            std::any_of(resting.begin(), resting.end(), [&](const Contribution& other) { return other.target == each.target; });
+        if (each.target.is(Target::Room::peripheral) && !goesOn) {
+            each.typ.assign(each.typ.size(), Rational(0));
+        }
+    }
+    return sumOf(std::move(list), woken.grid);
+}
+
+RestCost restCost(const TemperatureGrid& grid, const ModeFigure& rest, const ModeFigure& woken, const CurrentFigure& startUp) {
     RestCost cost;
     cost.mode = rest.id;
     cost.ampere = rest.current.typ[grid.nominal];
@@ -47,7 +68,7 @@ RestCost restCost(const TemperatureGrid& grid, const ModeFigure& rest, const Mod
         return cost;
     }
     const Rational restore = woken.wakeUp->restored.nominal - woken.wakeUp->firstInstruction.nominal;
-    cost.charge = restore * run.current.typ[grid.nominal] + stageCharge(grid, rest, woken).typ[grid.nominal];
+    cost.charge = restore * startUp.typ[grid.nominal] + stageCharge(grid, rest, woken).typ[grid.nominal];
     cost.length = woken.wakeUp->restored.nominal;
     if (cost.unknown.empty()) {
         cost.unknown = woken.wakeUp->unknown;
@@ -57,8 +78,8 @@ RestCost restCost(const TemperatureGrid& grid, const ModeFigure& rest, const Mod
 
 std::vector<RestCost> restCosts(const Part& part, const Figures& figures) {
     std::vector<RestCost> costs;
-    for (const ModeFigure& mode : figures.modes) {
-        costs.push_back(restCost(figures.grid, mode, mode, figures.modes[part.runMode()]));
+    for (std::size_t mode = 0; mode < figures.modes.size(); ++mode) {
+        costs.push_back(restCost(figures.grid, figures.modes[mode], figures.modes[mode], startUpCurrent(part, figures, mode)));
     }
     return costs;
 }

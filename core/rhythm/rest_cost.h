@@ -13,6 +13,11 @@ struct StageCharge {
 /// `rest` is the mode that is rested in, `woken` the same mode in the figures of the take that is woken into.
 StageCharge stageCharge(const TemperatureGrid& grid, const ModeFigure& rest, const ModeFigure& woken);
 
+/// What is drawn while the start-ups after a wake-up go on: the core on the source that it wakes on, with all sources and
+/// multipliers; peripherals that rest have no clock yet and count only for the largest. The run current where the mode does not
+/// say what it wakes on, or that has no rate. `woken` are the figures of the take that is woken into.
+CurrentFigure startUpCurrent(const Part& part, const Figures& woken, std::size_t mode);
+
 /// What resting in a mode costs, typical at the nominal temperature.
 struct RestCost {
     std::string mode;
@@ -22,8 +27,8 @@ struct RestCost {
     std::string unknown; ///< of any of them
 };
 
-/// The run mode costs no wake-up: it is waiting awake. `run` is the run mode of the take that is woken into.
-RestCost restCost(const TemperatureGrid& grid, const ModeFigure& rest, const ModeFigure& woken, const ModeFigure& run);
+/// The run mode costs no wake-up: it is waiting awake. `startUp` is the startUpCurrent of the take that is woken into.
+RestCost restCost(const TemperatureGrid& grid, const ModeFigure& rest, const ModeFigure& woken, const CurrentFigure& startUp);
 
 /// Of every mode of the figures' take, in the part's order.
 std::vector<RestCost> restCosts(const Part& part, const Figures& figures);

@@ -79,6 +79,32 @@ public:
         }
     }
 
+    /// Counts the times from `by` later on, so that they stay small.
+    void rebase(const Time& by) {
+        now_ -= by;
+        for (Time& nominal : nominal_) {
+            nominal -= by;
+        }
+        std::priority_queue<Due, std::vector<Due>, std::greater<>> due;
+        for (; !due_.empty(); due_.pop()) {
+            due.push({Time(due_.top().first - by), due_.top().second});
+        }
+        due_ = std::move(due);
+    }
+
+    /// By how much what is due first is late; below 0 where it is still to come.
+    Time late() const { return due_.empty() ? Time{} : Time(now_ - due_.top().first); }
+
+    /// How it stands: what comes is the same wherever this is the same.
+    std::vector<Time> state() const {
+        std::vector<Time> list{now_, Time(static_cast<std::int64_t>(take_))};
+        for (auto due = due_; !due.empty(); due.pop()) { // of equals the first job is on top
+            list.push_back(due.top().first);
+            list.push_back(Time(static_cast<std::int64_t>(due.top().second)));
+        }
+        return list;
+    }
+
     bool playOne() {
         const auto [release, job] = due_.top();
         due_.pop();
@@ -162,11 +188,9 @@ private:
     std::size_t take_ = 0;
 };
 
-/// Adds up what lies in a window.
+/// What went on in one period.
 template <class Time>
-struct TotalsSink {
-    Time start;
-    Time end;
+struct PeriodSums {
     std::vector<Time> jobs;
     std::vector<Time> stages;
     std::vector<Time> restoring;
@@ -176,9 +200,15 @@ struct TotalsSink {
     std::int64_t wakeUps = 0;
     std::int64_t runs = 0;
 
-    bool contains(const Time& time) const { return time >= start && time < end; }
+    PeriodSums(std::size_t jobCount, std::size_t takes)
+        : jobs(jobCount, Time{}), stages(takes, Time{}), restoring(takes, Time{}), waiting(takes, Time{}) {}
 
-    Time& total(Doing doing, std::size_t which) {
+    bool hasIdle() const {
+        return !(resting == Time{}) ||
+               std::any_of(waiting.begin(), waiting.end(), [](const Time& time) { return !(time == Time{}); });
+    }
+
+    Time& of(Doing doing, std::size_t which) {
         switch (doing) {
         case Doing::stages: return stages[which];
         case Doing::restoring: return restoring[which];
@@ -189,20 +219,60 @@ struct TotalsSink {
         return resting;
     }
 
+    void add(const PeriodSums& other) {
+        const auto addAll = [](std::vector<Time>& to, const std::vector<Time>& from) {
+            for (std::size_t i = 0; i < to.size(); ++i) {
+                to[i] += from[i];
+            }
+        };
+        addAll(jobs, other.jobs);
+        addAll(stages, other.stages);
+        addAll(restoring, other.restoring);
+        addAll(waiting, other.waiting);
+        resting += other.resting;
+        longestRest = std::max(longestRest, other.longestRest);
+        wakeUps += other.wakeUps;
+        runs += other.runs;
+    }
+};
+
+/// Adds up what goes on, period by period.
+template <class Time>
+struct PeriodSink {
+    Time width;
+    std::size_t jobs;
+    std::size_t takes;
+    std::size_t base = 0; ///< the period in which the times begin
+    std::vector<PeriodSums<Time>> periods = {};
+
+    std::size_t indexOf(const Time& time) const {
+        if constexpr (std::is_same_v<Time, Rational>) {
+            return base + static_cast<std::size_t>(*(time / width).floor().toInt64());
+        } else {
+            return base + static_cast<std::size_t>(time / width);
+        }
+    }
+    PeriodSums<Time>& at(std::size_t index) {
+        while (periods.size() <= index) {
+            periods.emplace_back(jobs, takes);
+        }
+        return periods[index];
+    }
+
     void spent(Doing doing, std::size_t which, const Time& from, const Time& to) {
-        const Time& low = std::max(from, start);
-        const Time& high = std::min(to, end);
-        if (low < high) {
-            total(doing, which) += high - low;
+        Time low = from;
+        for (std::size_t index = indexOf(from); low < to; ++index) {
+            const Time end = std::min(to, Time(width * Time(static_cast<std::int64_t>(index - base + 1))));
+            at(index).of(doing, which) += end - low;
+            low = end;
         }
     }
     void rested(const Time& from, const Time& to) {
-        wakeUps += contains(to) ? 1 : 0;
-        if (contains(from)) { // one that began before may still show how the play began
-            longestRest = std::max(longestRest, Time(to - from));
-        }
+        ++at(indexOf(to)).wakeUps;
+        Time& longest = at(indexOf(from)).longestRest; // one that began before may still show how the play began
+        longest = std::max(longest, Time(to - from));
     }
-    void began(const Time& at) { runs += contains(at) ? 1 : 0; }
+    void began(const Time& when) { ++at(indexOf(when)).runs; }
 };
 
 /// Writes down what lies in a window.
@@ -376,14 +446,72 @@ bool Timeline::hasChance() const {
     return std::any_of(jobs_.begin(), jobs_.end(), [](const TimelineJob& job) { return job.isRandom || !job.jitter.isZero(); });
 }
 
+namespace {
+
+/// The periods from `from` up to `to`, which come again and again.
+struct Cycle {
+    std::size_t from = 1;
+    std::size_t to = 2;
+    bool isSettled = true;
+};
+
+/// Plays period after period until one ends as an earlier one did.
+template <class Time>
+Cycle playCycle(Player<Time, PeriodSink<Time>>& player, PeriodSink<Time>& sink, bool canSettle, const GoOn& goOn) {
+    constexpr std::size_t kMostPeriods = 500;
+    constexpr std::int64_t kMostRunsPlayed = std::is_same_v<Time, Rational> ? 20000 : 400000; // fractions are slow
+    constexpr int kNeverIdle = 4;
+    std::vector<std::vector<Time>> states;
+    std::int64_t runs = 0;
+    int busy = 0; // periods in a row without any idle time, each with more that is late
+    Time late{};
+    for (std::size_t period = 0;; ++period) {
+        player.playTo(sink.width, goOn);
+        runs += sink.at(period).runs;
+        player.rebase(sink.width);
+        ++sink.base;
+        if (!canSettle) {
+            if (period == 1) {
+                return {};
+            }
+            continue;
+        }
+        std::vector<Time> state = player.state();
+        const auto same = std::find(states.begin(), states.end(), state);
+        if (same != states.end()) {
+            return {static_cast<std::size_t>(same - states.begin()) + 1, period + 1, true};
+        }
+        // without idle time the next period is like this one, and what is late grows: it never settles
+        busy = !sink.at(period).hasIdle() && player.late() > late ? busy + 1 : 0;
+        late = player.late();
+        if (period > 0 && (period + 1 >= kMostPeriods || runs > kMostRunsPlayed || busy >= kNeverIdle)) {
+            return {period, period + 1, false};
+        }
+        states.push_back(std::move(state));
+    }
+}
+
+} // namespace
+
 TimelineTotals Timeline::play(const Rational& span, std::uint64_t seed) const {
+    Rational load;
+    for (const TimelineJob& job : jobs_) {
+        const TimelineJob* first = &job;
+        while (first->after) {
+            first = &jobs_[*first->after];
+        }
+        load += job.lasts / first->every;
+    }
+    const bool canSettle = !hasChance() && load <= 1;
     TimelineTotals totals;
     withTicks(jobs_, takes_, span, hasChance(), [&]<class Time>(const Ticked<Time>& ticked) {
-        const Time width = ticked.ticks(span);
-        const std::vector<Time> perTake(takes_.size(), Time{});
-        TotalsSink<Time> sink{
-            width, Time(width + width), std::vector<Time>(jobs_.size(), Time{}), perTake, perTake, perTake, {}, {}, 0, 0};
-        Player<Time, TotalsSink<Time>>(ticked.jobs, ticked.takes, mayRest_, seed, sink).playTo(sink.end, goOn_);
+        PeriodSink<Time> sink{ticked.ticks(span), jobs_.size(), takes_.size()};
+        Player<Time, PeriodSink<Time>> player(ticked.jobs, ticked.takes, mayRest_, seed, sink);
+        const Cycle cycle = playCycle(player, sink, canSettle, goOn_);
+        PeriodSums<Time> sums(jobs_.size(), takes_.size());
+        for (std::size_t period = cycle.from; period < cycle.to; ++period) {
+            sums.add(sink.at(period));
+        }
         const auto seconds = [&](const std::vector<Time>& times) {
             std::vector<Rational> list;
             for (const Time& time : times) {
@@ -391,24 +519,27 @@ TimelineTotals Timeline::play(const Rational& span, std::uint64_t seed) const {
             }
             return list;
         };
-        totals = {seconds(sink.jobs),
-                  seconds(sink.stages),
-                  seconds(sink.restoring),
-                  seconds(sink.waiting),
-                  ticked.seconds(sink.resting),
-                  ticked.seconds(sink.longestRest),
-                  sink.wakeUps,
-                  sink.runs};
+        totals = {span * static_cast<std::int64_t>(cycle.from),
+                  span * static_cast<std::int64_t>(cycle.to - cycle.from),
+                  cycle.isSettled || load > 1,
+                  seconds(sums.jobs),
+                  seconds(sums.stages),
+                  seconds(sums.restoring),
+                  seconds(sums.waiting),
+                  ticked.seconds(sums.resting),
+                  ticked.seconds(sums.longestRest),
+                  sums.wakeUps,
+                  sums.runs};
     });
     return totals;
 }
 
-std::vector<Stretch> Timeline::stretches(const Rational& span, std::uint64_t seed) const {
+std::vector<Stretch> Timeline::stretches(const Rational& from, const Rational& span, std::uint64_t seed) const {
     std::vector<Stretch> list;
-    withTicks(jobs_, takes_, span, hasChance(), [&]<class Time>(const Ticked<Time>& ticked) {
-        const Time width = ticked.ticks(span);
+    withTicks(jobs_, takes_, from + span, hasChance(), [&]<class Time>(const Ticked<Time>& ticked) {
+        const Time start = ticked.ticks(from);
         const double perSecond = std::is_same_v<Time, Rational> ? 1 : ticked.perSecond.toDouble();
-        StretchSink<Time> sink{width, Time(width + width), perSecond};
+        StretchSink<Time> sink{start, Time(start + ticked.ticks(span)), perSecond};
         Player<Time, StretchSink<Time>>(ticked.jobs, ticked.takes, mayRest_, seed, sink).playTo(sink.end, goOn_);
         list = std::move(sink.stretches);
     });

@@ -28,8 +28,11 @@ struct TimelineTake {
     Rational leastRest;               ///< a gap must be longer than this for a rest to pay
 };
 
-/// The whole time of the span, split by what is going on. Times in s.
+/// The whole time of a stretch of the play, split by what is going on. Times in s.
 struct TimelineTotals {
+    Rational from;                   ///< where the stretch begins
+    Rational span;                   ///< how long it is
+    bool isSettled = true;           ///< false: the pattern did not come back in all that was played
     std::vector<Rational> jobs;      ///< by job
     std::vector<Rational> stages;    ///< by take that is woken into
     std::vector<Rational> restoring; ///< by take that is restored or changed to
@@ -53,9 +56,9 @@ struct Stretch {
 };
 
 /// Plays jobs: due jobs run back to back in order of release (of equals the first in the list); between them the core rests if
-/// the gap is longer than leastRest, else it waits. The event ends the rest; then stages, start-ups and the job follow. Measured
-/// over [span, 2 × span), by when the pattern has settled if the jobs fit. Requires every > 0 of all that do not follow.
-/// Without chance it is exact, counted in ticks of the times' common denominator; cost O(runs × log jobs).
+/// the gap is longer than leastRest, else it waits. The event ends the rest; then stages, start-ups and the job follow. Requires
+/// every > 0 of all that do not follow. Without chance it is exact, counted in ticks of the times' common denominator; cost
+/// O(runs × log jobs).
 class Timeline {
 public:
     /// A play asks `goOn` every few runs, and throws Stopped where it says no.
@@ -63,10 +66,13 @@ public:
 
     /// Whether a job comes by chance or late: then plays of different seeds differ.
     bool hasChance() const;
-    /// With chance the times are whole nanoseconds, or whatever else lets the span fit 62 bits.
+    /// `span` is the time after which all releases repeat. It is played span after span until all stands as it stood at the end
+    /// of an earlier one (who is due when, what is awake, what goes on): what lies between comes again and again, and that is
+    /// measured. Jobs that don't fit never settle: then it is one span, the second. So it is with chance, where the times are
+    /// whole nanoseconds, or whatever else lets the span fit 62 bits.
     TimelineTotals play(const Rational& span, std::uint64_t seed = 1) const;
-    /// The same play as stretches from 0 to span.
-    std::vector<Stretch> stretches(const Rational& span, std::uint64_t seed = 1) const;
+    /// The same play as stretches from 0 to span, counted from `from` on.
+    std::vector<Stretch> stretches(const Rational& from, const Rational& span, std::uint64_t seed = 1) const;
     /// A play by chance over so many job runs, as the time in s of each slot: rest, then by take stages, restoring and waiting,
     /// then by job. The last one is the whole.
     std::vector<double> chanceTotals(std::int64_t runs, std::uint64_t seed) const;

@@ -1,0 +1,182 @@
+#include "rhythm/rare_jobs.h"
+
+#include <algorithm>
+#include <utility>
+
+namespace wisetick {
+
+std::size_t RareJobs::rootOf(const std::vector<TimelineJob>& jobs, std::size_t lane) {
+    while (jobs[lane].after) {
+        lane = *jobs[lane].after;
+    }
+    return lane;
+}
+
+bool RareJobs::isRare(std::size_t lane) const {
+    return std::any_of(rare_.begin(), rare_.end(), [&](const RareRun& rare) {
+        return std::find(rare.lanes.begin(), rare.lanes.end(), lane) != rare.lanes.end();
+    });
+}
+
+std::vector<TimelineJob> RareJobs::withoutRare(const std::vector<TimelineJob>& jobs) const {
+    std::vector<TimelineJob> left;
+    std::vector<std::size_t> places(jobs.size());
+    for (std::size_t i = 0; i < jobs.size(); ++i) {
+        places[i] = left.size();
+        if (!isRare(i)) {
+            left.push_back(jobs[i]);
+        }
+    }
+    for (TimelineJob& job : left) {
+        if (job.after) {
+            job.after = places[*job.after];
+        }
+    }
+    return left;
+}
+
+Rational RareJobs::runsPerSecond(const std::vector<TimelineJob>& jobs) {
+    Rational perSecond = 0;
+    for (std::size_t i = 0; i < jobs.size(); ++i) {
+        perSecond += 1 / jobs[rootOf(jobs, i)].every;
+    }
+    return perSecond;
+}
+
+Rational RareJobs::spanOf(const std::vector<TimelineJob>& jobs, bool hasChance, bool& isCut) const {
+    const Rational perSecond = runsPerSecond(jobs);
+    isCut = false;
+    if (hasChance) {
+        return Rational(kChanceRuns) / perSecond;
+    }
+    const auto whole = hyperperiod(jobs);
+    if (whole && *whole * perSecond <= kMostRuns) {
+        return *whole;
+    }
+    isCut = true;
+    return Rational(kMostRuns) / perSecond;
+}
+
+Rational RareJobs::splitRare(const std::vector<TimelineJob>& jobs, bool hasChance) {
+    for (;;) {
+        const std::vector<TimelineJob> left = withoutRare(jobs);
+        const Rational span = spanOf(left, hasChance, isCut_);
+        const std::size_t before = rare_.size();
+        for (std::size_t i = 0; i < jobs.size() && (isCut_ || hasChance); ++i) {
+            const bool isLast = withoutRare(jobs).size() <= 1;
+            if (jobs[i].after || isRare(i) || isLast || jobs[i].every * kLeastRuns <= span) {
+                continue;
+            }
+            RareRun rare{i, {}, jobs[i].every, jobs[i].isRandom};
+            for (std::size_t j = 0; j < jobs.size(); ++j) {
+                if (rootOf(jobs, j) == i) {
+                    rare.lanes.push_back(j);
+                }
+            }
+            rare_.push_back(std::move(rare));
+        }
+        if (rare_.size() == before) {
+            return span;
+        }
+    }
+}
+
+RareCost RareJobs::costOf(const RareRun& rare, const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes,
+                          std::vector<Rational> Slot::*ampere) const {
+    RareCost cost;
+    cost.charge.assign(points_, Rational(0));
+    const auto spend = [&](Doing doing, std::size_t which, const Rational& time) {
+        const auto index = static_cast<std::size_t>(&slotOf(slots_, doing, which) - slots_.data());
+        cost.times.emplace_back(index, time);
+        cost.awake += time;
+    };
+    std::size_t take = jobs[rare.root].take;
+    if (mayRest_) {
+        spend(Doing::stages, take, takes[take].stages);
+        spend(Doing::restoring, take, takes[take].restore);
+    }
+    for (const std::size_t lane : rare.lanes) {
+        if (jobs[lane].take != take) {
+            spend(Doing::restoring, jobs[lane].take, takes[jobs[lane].take].changeFrom[take]);
+            take = jobs[lane].take;
+        }
+        spend(Doing::job, lane, jobs[lane].lasts);
+    }
+    const Slot& idle = mayRest_ ? slots_.front() : slotOf(slots_, Doing::waiting, 0);
+    for (std::size_t point = 0; point < cost.charge.size(); ++point) {
+        for (const auto& [slot, time] : cost.times) {
+            if (point < (slots_[slot].*ampere).size() && point < (idle.*ampere).size()) {
+                cost.charge[point] += time * ((slots_[slot].*ampere)[point] - (idle.*ampere)[point]);
+            }
+        }
+    }
+    return cost;
+}
+
+void RareJobs::addRare(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const PlayedSpan& played,
+                       Rational Slot::*time) {
+    const bool isTypical = time == &Slot::timeTyp;
+    for (const RareRun& rare : rare_) {
+        const RareCost cost = costOf(rare, jobs, takes, isTypical ? &Slot::typ : &Slot::max);
+        const Rational runs = played.seconds / rare.every;
+        for (const auto& [slot, lasts] : cost.times) {
+            slots_[slot].*time += lasts * runs;
+        }
+        takeIdle(slots_, cost.awake * runs, time);
+        const std::size_t take = jobs[rare.root].take;
+        if (!mayRest_) {
+            continue;
+        }
+        // after it the core may wait where it would have rested: no longer than a rest must be to pay
+        const Rational waits = takes[take].leastRest * runs;
+        if (!isTypical) {
+            slotOf(slots_, Doing::waiting, take).*time += waits;
+            takeIdle(slots_, waits, time);
+            continue;
+        }
+        // and it may spare its own wake-up, and those of what is due while it goes on
+        const Rational spared = 1 + cost.awake * Rational(played.wakeUps) / played.seconds;
+        const Slot& stages = slotOf(slots_, Doing::stages, take);
+        const Slot& starting = slotOf(slots_, Doing::restoring, take);
+        for (std::size_t point = 0; point < stages.typ.size() && point < starting.typ.size(); ++point) {
+            spared_[point] +=
+                spared * (takes[take].stages * stages.typ[point] + takes[take].restore * starting.typ[point]) / rare.every;
+        }
+    }
+}
+
+void RareJobs::evenOut(const std::vector<TimelineJob>& jobs, const Rational& span, Rational Slot::*time) {
+    for (Slot& slot : slots_) {
+        if (slot.doing != Doing::job || isRare(slot.which)) {
+            continue;
+        }
+        const Rational mean = jobs[slot.which].lasts * span / jobs[rootOf(jobs, slot.which)].every;
+        Slot& idle = mayRest_ ? slots_.front() : slotOf(slots_, Doing::waiting, 0);
+        if (idle.*time >= mean - slot.*time) {
+            idle.*time -= mean - slot.*time;
+            slot.*time = mean;
+        }
+    }
+}
+
+void RareJobs::boundCut(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span) {
+    if (!isCut_ || !mayRest_) {
+        return;
+    }
+    for (std::size_t lane = 0; lane < jobs.size(); ++lane) {
+        if (isRare(lane)) {
+            continue;
+        }
+        const Rational runs = span / jobs[rootOf(jobs, lane)].every;
+        const TimelineTake& take = takes[jobs[lane].take];
+        for (const auto& [doing, lasts] : {std::pair(Doing::stages, take.stages), std::pair(Doing::restoring, take.restore),
+                                           std::pair(Doing::waiting, take.leastRest)}) {
+            Slot& slot = slotOf(slots_, doing, jobs[lane].take);
+            const Rational most = std::max(slot.timeMax, lasts * runs);
+            takeIdle(slots_, most - slot.timeMax, &Slot::timeMax);
+            slot.timeMax = most;
+        }
+    }
+}
+
+} // namespace wisetick

@@ -1,0 +1,37 @@
+#pragma once
+
+#include "derive/figures.h"
+#include "rhythm/timeline.h"
+
+namespace wisetick {
+
+/// One thing that can go on, and what it draws, over the grid of temperatures.
+struct Slot {
+    std::string name;
+    Target target;
+    Doing doing = Doing::resting;
+    std::size_t which = 0;
+    std::vector<Rational> typ;              ///< A
+    std::vector<Rational> max;              ///< A
+    const CurrentFigure* current = nullptr; ///< what it is made up of, beside the outside draw; nullptr: of stages
+    Rational outside;                       ///< A
+    Rational timeTyp = {};                  ///< s, in the span
+    Rational timeMax = {};
+};
+
+/// The slot of what is going on. There must be one.
+const Slot& slotOf(const std::vector<Slot>& slots, Doing doing, std::size_t which);
+Slot& slotOf(std::vector<Slot>& slots, Doing doing, std::size_t which);
+
+/// Takes time away from resting, or from waiting where nothing rests, as far as there is some.
+void takeIdle(std::vector<Slot>& slots, const Rational& time, Rational Slot::*which);
+
+/// What each slot has of the average current of so many A over the span of the figure, and what draws in it.
+void addShares(const std::vector<Slot>& slots, std::size_t nominal, const Rational& average, RhythmFigure& figure);
+
+/// The arithmetic of the average from its shares; `max` are the largest averages over the grid, `origins` what the span comes
+/// from.
+void addAverageWorkings(const TemperatureGrid& grid, const std::vector<Rational>& max, const std::vector<Origin>& origins,
+                        RhythmFigure& figure);
+
+} // namespace wisetick
