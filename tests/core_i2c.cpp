@@ -19,7 +19,7 @@ I2cKind port() {
 }
 
 BusAsk askOf(const std::string& line) {
-    return std::get<BusAsk>(readPromiseLine("i2c1 talks " + line)->ask);
+    return readPromiseLine("i2c1 talks " + line)->ask.get<BusAsk>();
 }
 
 std::string settingsText(const PromiseFigure& figure) {
@@ -51,9 +51,14 @@ private slots:
         };
         // 40 MHz: high 0.6 us are 24 cycles, 20 counts; both are 100 cycles, so low is 73 counts
         row("400 kHz", "40000000", "kept", "1 73 20", "400000", "");
-        // the edges take 4.8 cycles of the 100
-        row("400 kHz with 120 ns rise", "40000000", "kept", "1 69 20", "25000000/63", "");
-        row("400 kHz with 120 ns rise with 20 ns fall", "40000000", "kept", "1 68 20", "200000000/503", "");
+        // it may not be too fast without the edges either, which are the longest that occur: 4.8 and 5.6 cycles more than 100
+        row("400 kHz with 120 ns rise", "40000000", "kept", "1 73 20", "50000000/131", "");
+        row("400 kHz with 120 ns rise with 20 ns fall", "40000000", "kept", "1 73 20", "12500000/33", "");
+        row("400 kHz with 900 ns fall", "40000000", "broken", "", "", "a fall of 900 ns is longer than the 300 ns of fast mode");
+        row("400 kHz pulled by 2.2 kohm into 2 nF", "40000000", "broken", "", "",
+            "a load of 2 nF is more than the 400 pF of fast mode");
+        // 9 cycles at the least, of which 5 for the high phase
+        row("400 kHz", "1000000", "broken", "1 1 1", "1000000/9", "\u2248111.11 kHz, less than half of the 400 kHz asked");
         // 0.26 us of high are 10.4 cycles, 7 counts; 0.5 us of low are 20; both are 40 cycles
         row("1 MHz", "40000000", "kept", "1 26 7", "1000000", "");
         // 4 us of high are 32 cycles of 8 MHz, 28 counts; both are 80
@@ -76,6 +81,17 @@ private slots:
         QCOMPARE(stateName(figure.state), state);
         QCOMPARE(settingsText(figure), settings);
         QVERIFY(got.empty() ? !figure.got.has_value() : figure.got->nominal == exact(got));
+    }
+
+    /// 3 mA at 0.4 V: (3.3 V − 0.4 V) ÷ 3 mA are 967 Ω at least; fast plus has 20 mA, 145 Ω.
+    void aStrongPullUpCanNotBePulledDown() {
+        const auto judged = [](const char* ask) {
+            return judgeI2c({}, port(), askOf(ask), clockAt("40000000"), {}, Detail::result, exact("3.3"));
+        };
+        QCOMPARE(judged("400 kHz pulled by 100 ohm into 100 pF").why,
+                 std::string("a pull-up of 100 \u03a9 is less than the \u2248966.67 \u03a9 that fast mode can pull down at 3.3 V"));
+        QCOMPARE(stateName(judged("400 kHz pulled by 1 kohm into 100 pF").state), std::string("kept"));
+        QCOMPARE(stateName(judged("1 MHz pulled by 150 ohm into 100 pF").state), std::string("kept"));
     }
 
     void aPortThatIsTooSlowIsSaid() {
@@ -121,10 +137,13 @@ private slots:
                         const Rational lowCycles = Rational(p) * low + bus.fixedLow;
                         const Rational highCycles = Rational(p) * high + bus.fixedHigh;
                         const Rational edge = ask.rise.value_or(Rational(0));
-                        const auto rate = [&](const Rational& hertz) { return 1 / ((lowCycles + highCycles) / hertz + edge); };
+                        // as fast as with no edge at all, as slow as with the longest
+                        const auto rate = [&](const Rational& hertz, const Rational& rises) {
+                            return 1 / ((lowCycles + highCycles) / hertz + rises);
+                        };
                         if (lowCycles / clock.hertz.max >= grade.low && highCycles / clock.hertz.max >= grade.high &&
-                            rate(clock.hertz.max) <= ask.hertz) {
-                            fastest = std::max(fastest.value_or(Rational(0)), rate(clock.hertz.nominal));
+                            rate(clock.hertz.max, 0) <= ask.hertz && rate(clock.hertz.min, edge) >= ask.hertz / 2) {
+                            fastest = std::max(fastest.value_or(Rational(0)), rate(clock.hertz.nominal, edge));
                         }
                     }
                 }
@@ -164,7 +183,7 @@ private slots:
         bus.hold = FactorSet::range(1, 16);
         const PromiseFigure figure = judgeI2c({}, bus, askOf("400 kHz with 120 ns rise with 20 ns fall"), clockAt("40000000"));
         QCOMPARE(stateName(figure.state), std::string("kept"));
-        QCOMPARE(settingsText(figure), std::string("1 68 20 9 1"));
+        QCOMPARE(settingsText(figure), std::string("1 73 20 9 1"));
         bus.setup = FactorSet::range(1, 4); // too few behind the least prescaler, so a larger one is taken
         const PromiseFigure larger = judgeI2c({}, bus, askOf("400 kHz with 120 ns rise"), clockAt("40000000"));
         QCOMPARE(stateName(larger.state), std::string("kept"));

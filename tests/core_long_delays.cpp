@@ -17,7 +17,7 @@ using namespace wisetick::test;
 namespace {
 
 FiresAsk askOf(const std::string& line) {
-    return std::get<FiresAsk>(readPromiseLine("timer1 fires every " + line)->ask);
+    return readPromiseLine("timer1 fires every " + line)->ask.get<FiresAsk>();
 }
 
 TimerKind timer8() {
@@ -174,9 +174,7 @@ private slots:
     }
 
     void oneShotsWaitAtLeast() {
-        const auto wait = [](const std::string& line) {
-            return std::get<WaitsAsk>(readPromiseLine("timer1 waits " + line)->ask);
-        };
+        const auto wait = [](const std::string& line) { return readPromiseLine("timer1 waits " + line)->ask.get<WaitsAsk>(); };
         const Clock clock = clockAt("1000000", "-1/50", "1/50");
         const PromiseFigure least = judgeTimer({}, timer8(), wait("at least 100 us"), clock);
         QCOMPARE(stateName(least.state), std::string("kept"));
@@ -287,7 +285,7 @@ private slots:
         rtc.second = FactorSet::range(1, 32768);
         rtc.alarm = FactorSet::list({60, 3600, 86400});
         const auto judged = [&](const std::string& line, const Clock& clock) {
-            return judgeAlarm({}, rtc, std::get<FiresAsk>(readPromiseLine("rtc fires every " + line)->ask), clock);
+            return judgeAlarm({}, rtc, readPromiseLine("rtc fires every " + line)->ask.get<FiresAsk>(), clock);
         };
         const Clock crystal = clockAt("32768", "-1/10000", "1/50000");
         const PromiseFigure day = judged("1 day within 150 ppm, by alarm", crystal);
@@ -311,7 +309,7 @@ private slots:
 
     void watchdogsWarn() {
         WatchdogKind watchdog{FactorSet::list({4, 16}), FactorSet::range(1, 4096), false, FactorSet::range(1, 16)};
-        const auto ask = [](const std::string& line) { return std::get<BitesAsk>(readPromiseLine("wdog bites " + line)->ask); };
+        const auto ask = [](const std::string& line) { return readPromiseLine("wdog bites " + line)->ask.get<BitesAsk>(); };
         const Clock clock = clockAt("40000", "-1/4", "1/4");
         // 16 / 50 kHz is 0.32 ms a count at the fastest: 4 counts are 1.28 ms
         const PromiseFigure figure =
@@ -357,8 +355,8 @@ private slots:
             sizes.emplace_back(std::int64_t{1} << power);
         }
         spi.size = FactorSet::list(sizes);
-        const PromiseFigure figure = judgeSpi({}, spi, std::get<ClocksAsk>(readPromiseLine("qspi0 clocks " + ask)->ask),
-                                              clockAt("100000000"), std::nullopt);
+        const PromiseFigure figure =
+            judgeSpi({}, spi, readPromiseLine("qspi0 clocks " + ask)->ask.get<ClocksAsk>(), clockAt("100000000"), SpiReach());
         QCOMPARE(figure.why, why);
         QCOMPARE(stateName(figure.state), state);
     }
@@ -369,8 +367,8 @@ private slots:
         spi.divide = FactorSet::range(1, 64);
         spi.shift = FactorSet::list({Rational(1, 2)});
         const auto judged = [&](const std::string& line) {
-            return judgeSpi({}, spi, std::get<ClocksAsk>(readPromiseLine("qspi0 clocks " + line)->ask), clockAt("200000000"),
-                            std::nullopt);
+            return judgeSpi({}, spi, readPromiseLine("qspi0 clocks " + line)->ask.get<ClocksAsk>(), clockAt("200000000"),
+                            SpiReach());
         };
         QCOMPARE(settingsText(judged("at most 100 MHz, valid after 5 ns").settings), std::string("2"));
         QCOMPARE(settingsText(judged("at most 100 MHz, valid after 6 ns").settings), std::string("2 1/2"));
@@ -390,12 +388,12 @@ private slots:
     }
 
     void aPullUpMakesTheRise() {
-        const auto ask = std::get<BusAsk>(readPromiseLine("i2c1 talks 400 kHz, pulled by 2.2 kohm into 100 pF")->ask);
+        const auto ask = readPromiseLine("i2c1 talks 400 kHz, pulled by 2.2 kohm into 100 pF")->ask.get<BusAsk>();
         // 0.8472979 x 2200 x 100 pF = 186.4055 ns
         QCOMPARE(riseOf(ask), exact("186406e-12"));
         I2cKind bus{FactorSet::range(1, 16), FactorSet::range(1, 256), FactorSet::range(1, 256), 0, 0, Rational(1000000)};
         QCOMPARE(judgeI2c({}, bus, ask, clockAt("40000000")).state, State::kept);
-        const auto slow = std::get<BusAsk>(readPromiseLine("i2c1 talks 400 kHz, pulled by 10 kohm into 100 pF")->ask);
+        const auto slow = readPromiseLine("i2c1 talks 400 kHz, pulled by 10 kohm into 100 pF")->ask.get<BusAsk>();
         QVERIFY(judgeI2c({}, bus, slow, clockAt("40000000")).why.rfind("a rise of", 0) == 0);
     }
 
@@ -437,7 +435,7 @@ private slots:
         const auto& fields = figures.promises.back().fields;
         QVERIFY(
             std::any_of(fields.begin(), fields.end(), [](const FieldValue& value) { return value.control == "uart3.one_wire"; }));
-        std::get<UartKind>(loaded.part->peripherals[*port].kind).hasOneWire = false;
+        loaded.part->peripherals[*port].kind.change<UartKind>().hasOneWire = false;
         QCOMPARE(derive(*loaded.part, *loaded.plan, "A").promises.back().why, std::string("this port can't talk on one wire"));
     }
 

@@ -19,11 +19,11 @@ TimerKind timer16() {
 }
 
 DrivesAsk askOf(const std::string& line) {
-    return std::get<DrivesAsk>(readPromiseLine("timer3.1 drives " + line)->ask);
+    return readPromiseLine("timer3.1 drives " + line)->ask.get<DrivesAsk>();
 }
 
 StampsAsk stampsOf(const std::string& line) {
-    return std::get<StampsAsk>(readPromiseLine("timer5 " + line)->ask);
+    return readPromiseLine("timer5 " + line)->ask.get<StampsAsk>();
 }
 
 std::string settingsText(const std::vector<Setting>& settings) {
@@ -58,9 +58,9 @@ private slots:
         row("20 kHz at 35 % duty", false, "kept", "1 4000 1400", "0", "");
         row("20 kHz at 35 % duty, steps under 0.1 %", false, "kept", "1 4000 1400", "0", "");
         row("20 kHz at 35 % duty", true, "kept", "1 2000 700", "0", ""); // up and down: half the counts
-        row("20 kHz at 35 % duty, steps under 0.025 %", false, "kept", "1 4000 1400", "0", "");
+        row("20 kHz at 35 % duty, steps under 0.0251 %", false, "kept", "1 4000 1400", "0", "");
         row("20 kHz at 35 % duty, steps under 0.02 %", false, "broken", "1 4000 1400", "0",
-            "steps of 0.025 %, asked under 0.02 %; at this rate the clock has 4000 ticks, and 5000 are needed");
+            "steps of 0.025 %, asked under 0.02 %; at this rate the clock has 4000 ticks, and 5001 are needed");
         // 1 Hz: 80 000 000 = 1250 x 64000, the least prescaler whose counts fit 16 bits
         row("1 Hz at 50 % duty", false, "kept", "1250 64000 32000", "0", "");
         // 12345 Hz: 6480.4 ticks; 6480 are the nearest
@@ -160,7 +160,12 @@ private slots:
                         wayThatGives({{"prescaler", timer.prescaler.at(p)}, {"counts", counts}, {"compare1", compare}},
                                      clock.hertz * (1 / (timer.prescaler.at(p) * counts * (timer.isCentred ? 2 : 1))), ask.hertz);
                     way.state = judgeTolerance(way.error, ask.tolerance, true).state;
-                    if (ask.stepUnder && 1 / counts > *ask.stepUnder) {
+                    if (ask.stepUnder && 1 / counts >= *ask.stepUnder) {
+                        way.state = State::broken;
+                    }
+                    // off by a step that is allowed, else by half a per cent; and at least a count on and a count off
+                    const bool isNear = dutyError(way) <= ask.stepUnder.value_or(Rational(1, 200));
+                    if (!isNear || compare.isZero() || (compare >= counts && ask.duty != 1)) {
                         way.state = State::broken;
                     }
                     const int order = compareWays(best, way);

@@ -49,14 +49,14 @@ private slots:
         QFETCH(int, divide);
         QFETCH(std::string, why);
         const PromiseFigure figure = judgeSpi({}, port(FactorSet::range(1, 32)), {exact(most)}, clockAt(clock),
-                                              portMost.empty() ? std::nullopt : std::optional(exact(portMost)));
+                                              portMost.empty() ? SpiReach() : SpiReach{exact(portMost)});
         QCOMPARE(figure.why, why);
         QCOMPARE(stateName(figure.state), state);
         QCOMPARE(figure.settings[0].value, Rational(divide));
     }
 
     void anOddDividerHasNoEvenDuty() {
-        const PromiseFigure figure = judgeSpi({}, port(FactorSet::range(1, 32)), {60000000}, clockAt("160000000"), std::nullopt);
+        const PromiseFigure figure = judgeSpi({}, port(FactorSet::range(1, 32)), {60000000}, clockAt("160000000"), SpiReach());
         const auto duty =
             std::find_if(figure.workings.begin(), figure.workings.end(), [](const Step& step) { return step.what == "duty"; });
         QVERIFY(duty != figure.workings.end());
@@ -65,7 +65,7 @@ private slots:
 
     void thePinnedDividerIsTaken() {
         const auto judged = [](std::int64_t divide) {
-            return judgeSpi({}, port(FactorSet::list({2, 4, 8})), {100000000}, clockAt("160000000"), std::nullopt,
+            return judgeSpi({}, port(FactorSet::list({2, 4, 8})), {100000000}, clockAt("160000000"), SpiReach(),
                             {{"divide", divide}});
         };
         QCOMPARE(judged(8).got->nominal, Rational(20000000));
@@ -87,7 +87,7 @@ private slots:
                     fastest = std::max(fastest.value_or(Rational(0)), clock.hertz.nominal / divide.at(d));
                 }
             }
-            const PromiseFigure best = judgeSpi({}, port(divide), {most}, clock, std::nullopt);
+            const PromiseFigure best = judgeSpi({}, port(divide), {most}, clock, SpiReach());
             QCOMPARE(best.state == State::kept, fastest.has_value());
             if (fastest) {
                 QCOMPARE(best.got->nominal, *fastest);

@@ -10,6 +10,10 @@ namespace wisetick {
 
 namespace {
 
+bool isRiseTold(const BusAsk& ask) {
+    return ask.rise || (ask.pull && ask.load);
+}
+
 Rational edges(const BusAsk& ask) {
     return riseOf(ask) + ask.fall.value_or(Rational(0));
 }
@@ -31,15 +35,19 @@ Way judgedWay(const Counts& counts, const I2cKind& bus, const BusAsk& ask, const
     const bool isKnown = clock.unknown.empty();
     const Bounds low = phase(counts.low, counts.prescaler, bus.fixedLow, clock);
     const Bounds high = phase(counts.high, counts.prescaler, bus.fixedHigh, clock);
-    const Bounds period = low + high + Bounds::exactly(edges(ask));
+    const Bounds phasesTogether = low + high;
+    // as fast as without any edge, as slow as with the longest
+    const Bounds period{phasesTogether.min, phasesTogether.nominal + edges(ask), phasesTogether.max + edges(ask)};
     const Bounds got = inverse(period);
     const Judgement phases = both(judgeAtLeast(low, grade.low, isKnown), judgeAtLeast(high, grade.high, isKnown));
+    const State slow = judgeAtLeast(got, ask.hertz / 2, isKnown).state;
     const Judgement rate = judgeAtMost(got, ask.hertz, isKnown);
     std::vector<Setting> settings{{"prescaler", counts.prescaler}, {"low", counts.low}, {"high", counts.high}};
     State data = State::kept;
     // data stands before the clock rises, past its own edge, and holds over the clock's falling edge
-    for (const auto& [name, set, time] : {std::tuple("setup", &bus.setup, riseOf(ask) + grade.setup),
-                                          std::tuple("hold", &bus.hold, ask.fall.value_or(Rational(0)))}) {
+    for (const auto& [name, set, time] :
+         {std::tuple("setup", &bus.setup, (isRiseTold(ask) ? riseOf(ask) : grade.longestRise) + grade.setup),
+          std::tuple("hold", &bus.hold, ask.fall.value_or(grade.longestFall))}) {
         if (!set->empty()) {
             const Rational cycles = std::max(time * clock.hertz.max / counts.prescaler, set->least());
             const auto enough = set->atLeast(cycles);
@@ -48,19 +56,19 @@ Way judgedWay(const Counts& counts, const I2cKind& bus, const BusAsk& ask, const
         }
     }
     return judgedAs(wayThatGives(std::move(settings), got, ask.hertz),
-                    {worseState(data, worseState(rate.state, phases.state)), rate.margin});
+                    {worseState(worseState(data, slow), worseState(rate.state, phases.state)), rate.margin});
 }
 
 /// The fewest counts at a clock of that rate that are neither too fast nor too short; more low than high, as the bus wants
 /// it. Clamped to the counters.
-std::optional<Counts> countsFor(const I2cKind& bus, const BusAsk& ask, const Rational& hertz, const I2cGrade& grade,
-                                const Rational& prescaler) {
+std::optional<Counts> countsFor(const I2cKind& bus, const BusAsk& ask, const Rational& hertz, const Rational& edge,
+                                const I2cGrade& grade, const Rational& prescaler) {
     const auto least = [&](const Rational& time, const Rational& fixed, const FactorSet& set) {
         return set.atLeast(std::max(Rational(1), (time * hertz - fixed) / prescaler)).value_or(set.most());
     };
     Rational low = least(grade.low, bus.fixedLow, bus.low);
     const Rational high = least(grade.high, bus.fixedHigh, bus.high);
-    const Rational rest = 1 / ask.hertz - edges(ask); // for both phases
+    const Rational rest = 1 / ask.hertz - edge; // for both phases
     if (rest.sign() > 0) {
         const Rational both = (rest * hertz - bus.fixedLow - bus.fixedHigh) / prescaler;
         if (low + high < both) {
@@ -78,7 +86,7 @@ bool isBetter(const Way& a, const Way& b) {
         return worseState(a.state, b.state) == b.state;
     }
     if (a.got.nominal != b.got.nominal) {
-        return a.state == State::broken ? a.got.nominal < b.got.nominal : a.got.nominal > b.got.nominal;
+        return a.state == State::broken ? abs(a.error.nominal) < abs(b.error.nominal) : a.got.nominal > b.got.nominal;
     }
     return settingOf(a, "prescaler") < settingOf(b, "prescaler");
 }
@@ -95,6 +103,10 @@ std::string whyOf(const PromiseFigure& figure, const I2cKind& bus, const BusAsk&
     const Rational& rate = isBroken ? figure.got->nominal : figure.got->max;
     if (rate > ask.hertz) {
         return printQuantity(rate, Unit::hertz) + when + ", asked at most " + printQuantity(ask.hertz, Unit::hertz);
+    }
+    if (const Rational& slowest = isBroken ? figure.got->nominal : figure.got->min; slowest < ask.hertz / 2) {
+        return printQuantity(slowest, Unit::hertz) + when + ", less than half of the " + printQuantity(ask.hertz, Unit::hertz) +
+               " asked";
     }
     const Rational& hertz = isBroken ? clock.hertz.nominal : clock.hertz.max;
     const Way way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
@@ -155,6 +167,25 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
     addErrorSteps(figure, clock);
 }
 
+/// What the bus specification does not allow of fall, load and pull-up; empty where it allows all.
+std::string forbiddenBy(const I2cGrade& grade, const BusAsk& ask, const std::optional<Rational>& supply) {
+    if (ask.fall && *ask.fall > grade.longestFall) {
+        return "a fall of " + printQuantity(*ask.fall, Unit::second) + " is longer than the " +
+               printQuantity(grade.longestFall, Unit::second) + " of " + grade.name + " mode";
+    }
+    if (ask.load && *ask.load > grade.mostLoad) {
+        return "a load of " + printQuantity(*ask.load, Unit::farad) + " is more than the " +
+               printQuantity(grade.mostLoad, Unit::farad) + " of " + grade.name + " mode";
+    }
+    const Rational low(2, 5); // V, of a line that is pulled down
+    if (ask.pull && supply && *supply > low && *ask.pull < (*supply - low) / grade.sinks) {
+        return "a pull-up of " + printQuantity(*ask.pull, Unit::ohm) + " is less than the " +
+               printQuantity((*supply - low) / grade.sinks, Unit::ohm) + " that " + grade.name + " mode can pull down at " +
+               printQuantity(*supply, Unit::volt);
+    }
+    return {};
+}
+
 /// For every prescaler the fewest counts at the fastest and at the nominal clock.
 std::vector<Counts> candidatesOf(const I2cKind& bus, const BusAsk& ask, const Clock& clock, const std::vector<Setting>& pinned,
                                  const I2cGrade& grade) {
@@ -167,8 +198,9 @@ std::vector<Counts> candidatesOf(const I2cKind& bus, const BusAsk& ask, const Cl
         if (prescalerPinned != nullptr && *prescalerPinned != prescaler) {
             continue;
         }
-        for (const Rational& hertz : {clock.hertz.max, clock.hertz.nominal}) {
-            auto counts = countsFor(bus, ask, hertz, grade, prescaler);
+        for (const auto& [hertz, edge] : {std::pair(clock.hertz.max, Rational(0)), std::pair(clock.hertz.max, edges(ask)),
+                                          std::pair(clock.hertz.nominal, edges(ask))}) {
+            auto counts = countsFor(bus, ask, hertz, edge, grade, prescaler);
             if (lowPinned != nullptr) {
                 counts->low = *lowPinned;
             }
@@ -218,10 +250,14 @@ Rational riseOf(const BusAsk& ask) {
 
 std::optional<I2cGrade> i2cGrade(const Rational& hertz) {
     const Rational nanosecond = powerOfTen(-9);
-    static const std::vector<I2cGrade> grades{
-        {"standard", 100000, nanosecond * 4700, nanosecond * 4000, nanosecond * 1000, nanosecond * 250},
-        {"fast", 400000, nanosecond * 1300, nanosecond * 600, nanosecond * 300, nanosecond * 100},
-        {"fast plus", 1000000, nanosecond * 500, nanosecond * 260, nanosecond * 120, nanosecond * 50}};
+    const Rational picofarad = powerOfTen(-12);
+    const Rational milliampere = powerOfTen(-3);
+    static const std::vector<I2cGrade> grades{{"standard", 100000, nanosecond * 4700, nanosecond * 4000, nanosecond * 1000,
+                                               nanosecond * 250, nanosecond * 300, picofarad * 400, milliampere * 3},
+                                              {"fast", 400000, nanosecond * 1300, nanosecond * 600, nanosecond * 300,
+                                               nanosecond * 100, nanosecond * 300, picofarad * 400, milliampere * 3},
+                                              {"fast plus", 1000000, nanosecond * 500, nanosecond * 260, nanosecond * 120,
+                                               nanosecond * 50, nanosecond * 120, picofarad * 550, milliampere * 20}};
     const auto found = std::find_if(grades.begin(), grades.end(), [&](const I2cGrade& grade) { return hertz <= grade.fastest; });
     return found == grades.end() ? std::nullopt : std::optional(*found);
 }
@@ -238,7 +274,7 @@ std::vector<Way> i2cWays(const I2cKind& bus, const BusAsk& ask, const Clock& clo
 }
 
 PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock,
-                       const std::vector<Setting>& pinned, Detail detail) {
+                       const std::vector<Setting>& pinned, Detail detail, const std::optional<Rational>& supply) {
     figure.unit = Unit::hertz;
     figure.asked = ask.hertz;
     figure.isWorstKnown = clock.unknown.empty();
@@ -247,6 +283,10 @@ PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& a
     if (!grade || (bus.fastest && ask.hertz > *bus.fastest)) {
         figure.why = grade ? "this port drives the bus to " + printQuantity(*bus.fastest, Unit::hertz) + " only"
                            : "the bus has no grade above 1 MHz";
+        return figure;
+    }
+    if (std::string forbidden = forbiddenBy(*grade, ask, supply); !forbidden.empty()) {
+        figure.why = std::move(forbidden);
         return figure;
     }
     if (riseOf(ask) > grade->longestRise) {
@@ -263,7 +303,7 @@ PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& a
     takeWay(figure, *best);
     figure.why = whyOf(figure, bus, ask, clock, *grade);
     if (detail == Detail::workings) {
-        addWorkings(figure, bus, ask, clock, *best, *grade, figure.subject.substr(figure.subject.find('/') + 1));
+        addWorkings(figure, bus, ask, clock, *best, *grade, figure.subject.name);
     }
     return figure;
 }
@@ -280,7 +320,12 @@ RateWindows i2cRates(const I2cKind& bus, const BusAsk& ask) {
     if (rest.sign() > 0) {
         fastest = std::min(fastest, (low + high) / rest);
     }
-    return {{{0, fastest}}, bus.setup.empty() && bus.hold.empty()};
+    const Rational least = bus.prescaler.least() * (bus.low.least() + bus.high.least()) + bus.fixedLow + bus.fixedHigh;
+    const Rational longest = 2 / ask.hertz - edges(ask); // slower than half is broken
+    if (longest.sign() <= 0 || least / longest > fastest) {
+        return RateWindows::none();
+    }
+    return {{{least / longest, fastest}}, false};
 }
 
 } // namespace wisetick

@@ -19,22 +19,29 @@ struct I2cGrade {
     Rational high;
     Rational longestRise;
     Rational setup; ///< s, least from data to the rising clock
+    Rational longestFall;
+    Rational mostLoad; ///< F
+    Rational sinks;    ///< A, that each pin must pull down at 0.4 V
 };
 
-/// The grade of a rate; nothing above 1 MHz.
+/// The grade of a rate; nothing above 1 MHz: its high-speed mode is another protocol.
 std::optional<I2cGrade> i2cGrade(const Rational& hertz);
 
 /// SCL period = (prescaler × (low + high) + fixed cycles) ÷ f + rise + fall; low and high phases no shorter than the
-/// grade's. For every prescaler the fewest counts that reach neither a shorter period nor shorter phases, at the fastest
-/// clock and at the nominal one. Best first: state, faster, smaller prescaler.
+/// grade's. An edge that is told is the longest that occurs: the rate is judged from none to it. One that is not counts as none
+/// for the rate, and as the grade's longest for set-up and hold. Slower than half of what was asked is broken. For every
+/// prescaler the fewest counts that reach neither a shorter period nor shorter phases, at the fastest clock and at the nominal
+/// one. Best first: state, faster, smaller prescaler.
 std::vector<Way> i2cWays(const I2cKind& bus, const BusAsk& ask, const Clock& clock, const std::vector<Setting>& pinned = {});
 
-/// The promise judged by its best way: at most what was asked, within its grade.
+/// The promise judged by its best way: at most what was asked, within its grade. What the bus specification forbids of edges,
+/// pull-ups (at a supply of so many V, where that is told) and load is a fault of the promise.
 PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock,
-                       const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
+                       const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings,
+                       const std::optional<Rational>& supply = {});
 
-/// The clock rates with which the ask can be kept: up to where the most counts are just long enough. Not tight where set-up and
-/// hold are counted too.
+/// The clock rates with which the ask can be kept: from where the fewest counts are fast enough up to where the most are just
+/// long enough. Not tight.
 RateWindows i2cRates(const I2cKind& bus, const BusAsk& ask);
 
 } // namespace wisetick

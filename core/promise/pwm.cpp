@@ -35,7 +35,12 @@ public:
         : timer_(channel.timer), number_(channel.number), ask_(ask), clock_(clock) {}
 
     Rational slopes() const { return timer_.isCentred ? 2 : 1; }
-    Rational leastCounts() const { return ask_.stepUnder ? (1 / *ask_.stepUnder).ceil() : Rational(1); }
+    /// So that a step of the duty is smaller than asked.
+    Rational leastCounts() const { return ask_.stepUnder ? (1 / *ask_.stepUnder).floor() + 1 : Rational(1); }
+    /// By how much the duty may be off: a step that is allowed, or half a per cent.
+    Rational dutyTolerance() const { return ask_.stepUnder.value_or(Rational(1, 200)); }
+    /// From so many counts on every duty is near enough.
+    Rational countsForAnyDuty() const { return (1 / (2 * dutyTolerance())).ceil(); }
     Rational wantedProduct() const { return clock_.hertz.nominal / (ask_.hertz * slopes()); }
     Rational balancedProduct() const { return (clock_.hertz.min + clock_.hertz.max) / (2 * ask_.hertz * slopes()); }
 
@@ -52,10 +57,33 @@ public:
         return timer_.dead.atLeast(*ask_.dead * clock_.hertz.max).value_or(timer_.dead.most());
     }
 
+    /// The dead time is long enough at the nominal clock; at the fastest it may still be too short.
     bool isDeadLongEnough() const {
         const auto counts = deadCounts();
         return !ask_.dead || (counts && *counts / clock_.hertz.nominal >= *ask_.dead);
     }
+    Judgement deadJudgement() const {
+        const auto counts = deadCounts();
+        if (!ask_.dead || !counts) {
+            return {ask_.dead ? State::broken : State::kept, std::nullopt};
+        }
+        const Bounds dead{*counts / clock_.hertz.max, *counts / clock_.hertz.nominal, *counts / clock_.hertz.min};
+        return judgeAtLeast(dead, *ask_.dead, clock_.unknown.empty());
+    }
+
+    /// Ticks of the clock in which the output is on, and off, in a period, before the dead times.
+    Rational onTicks(const Way& way) const {
+        return settingOf(way, compareName(number_)) * settingOf(way, "prescaler") * slopes();
+    }
+    Rational offTicks(const Way& way) const {
+        return (settingOf(way, "counts") - settingOf(way, compareName(number_))) * settingOf(way, "prescaler") * slopes();
+    }
+    /// Whether it switches on and off, each for a count and longer than the dead time. All of the time needs no off.
+    bool doesSwitch(const Way& way) const {
+        const Rational dead = deadCounts().value_or(Rational(0));
+        return onTicks(way) > dead && (ask_.duty == 1 || offTicks(way) > dead);
+    }
+    bool isDutyNear(const Way& way) const { return dutyError(way) <= dutyTolerance(); }
 
     Way judgedWay(const CounterSetting& setting, const std::vector<Setting>& pinned) const {
         const Rational* held = pinnedValue(pinned, compareName(number_));
@@ -70,8 +98,12 @@ public:
         Judgement judgement = judgeTolerance(way.error, ask_.tolerance, clock_.unknown.empty());
         if (ask_.stepUnder) {
             judgement = both(judgement, judgeAtMost(Bounds::exactly(1 / setting.counts), *ask_.stepUnder, true));
+            judgement.state = 1 / setting.counts < *ask_.stepUnder ? judgement.state : State::broken;
         }
-        if (!isDeadLongEnough()) {
+        if (ask_.dead) {
+            judgement = {worseState(judgement.state, deadJudgement().state), judgement.margin};
+        }
+        if (!isDutyNear(way) || !doesSwitch(way)) {
             judgement.state = State::broken;
         }
         return judgedAs(std::move(way), judgement);
@@ -101,15 +133,21 @@ public:
         if (!reach) {
             return std::nullopt;
         }
-        if (const FactorSet fine = fromOn(reach->counts, leastCounts()); !fine.empty() && isDeadLongEnough()) {
-            const CounterReach finer{reach->prescaler, fine};
-            for (const auto& [low, high] : rangesThatKeep()) {
-                if (auto best = bestWithin(finer, low, high, pinned)) {
-                    return best;
-                }
+        for (const auto& [low, high] : isDeadLongEnough() ? rangesThatKeep() : std::vector<std::pair<Rational, Rational>>()) {
+            std::optional<Way> best;
+            if (const FactorSet fine = fromOn(reach->counts, std::max(leastCounts(), countsForAnyDuty())); !fine.empty()) {
+                best = bestWithin({reach->prescaler, fine}, low, high, pinned);
+            }
+            if (!best || best->state != State::kept) {
+                offerCoarse(*reach, low, high, pinned, best);
+            }
+            if (best && best->state != State::broken) {
+                return best;
             }
         }
-        return bestWithin(*reach, reach->least(), reach->most(), pinned);
+        std::optional<Way> best = bestWithin(*reach, reach->least(), reach->most(), pinned);
+        offerCoarse(*reach, reach->least(), reach->most(), pinned, best);
+        return best;
     }
 
 private:
@@ -131,6 +169,27 @@ private:
         }
         add(clock_.hertz.nominal, clock_.hertz.nominal);
         return ranges;
+    }
+
+    /// The few counts with which not every duty can be made: each with the prescaler that comes nearest.
+    void offerCoarse(const CounterReach& reach, const Rational& low, const Rational& high, const std::vector<Setting>& pinned,
+                     std::optional<Way>& best) const {
+        const Rational enough = countsForAnyDuty();
+        for (auto counts = reach.counts.atLeast(leastCounts()); counts && *counts < enough;
+             counts = reach.counts.atLeast(*counts + 1)) {
+            for (const Rational& target : {balancedProduct(), wantedProduct()}) {
+                for (const Rational& prescaler : reach.prescaler.nearest(target / *counts)) {
+                    const Rational product = prescaler * *counts;
+                    if (product < low || product > high) {
+                        continue;
+                    }
+                    Way way = judgedWay({prescaler, *counts}, pinned);
+                    if (!best || isBetter(way, *best)) {
+                        best = std::move(way);
+                    }
+                }
+            }
+        }
     }
 
     std::optional<Way> bestWithin(const CounterReach& reach, const Rational& low, const Rational& high,
@@ -195,7 +254,7 @@ std::string bitsText(const Rational& counts) {
 
 void addWorkings(PromiseFigure& figure, const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock, const Way& way) {
     const Pwm pwm(channel, ask, clock);
-    const std::string subject = figure.subject.substr(figure.subject.find('/') + 1);
+    const std::string subject = figure.subject.name;
     const Rational prescaler = settingOf(way, "prescaler");
     const Rational counts = settingOf(way, "counts");
     const Rational compare = settingOf(way, compareName(channel.number));
@@ -260,11 +319,27 @@ std::string whyOf(const PromiseFigure& figure, const PwmChannel& channel, const 
         return (isTooFast ? "faster than this timer's clock allows; " : "") +
                toleranceWhy(figure, toleranceText(ask.tolerance), clock);
     }
-    if (ask.stepUnder && 1 / counts > *ask.stepUnder) {
+    if (ask.stepUnder && 1 / counts >= *ask.stepUnder) {
         const Rational finest = mostCountsAt(channel.timer, ask.hertz, clock.hertz.nominal);
         return "steps of " + percentText(1 / counts) + ", asked under " + percentText(*ask.stepUnder) +
                "; at this rate the clock has " + finest.toString() + " ticks, and " + pwm.leastCounts().toString() +
                " are needed";
+    }
+    const auto time = [&](const Rational& ticks) { return printQuantity(ticks / clock.hertz.nominal, Unit::second); };
+    if (!pwm.doesSwitch(way)) {
+        const Rational dead = pwm.deadCounts().value_or(Rational(0));
+        const bool isOn = pwm.onTicks(way) <= dead;
+        return std::string("it never switches ") + (isOn ? "on" : "off") + ": of " +
+               time(isOn ? pwm.onTicks(way) : pwm.offTicks(way)) + (dead.isZero() ? "" : " the dead time takes " + time(dead));
+    }
+    if (!pwm.isDutyNear(way)) {
+        return "the duty nearest to " + percentText(ask.duty) + " is " +
+               percentText(settingOf(way, compareName(channel.number)) / counts) + ", with " + counts.toString() + " counts";
+    }
+    if (rate.state == State::kept && pwm.deadJudgement().state == State::strained) {
+        return clock.unknown.empty() ? "the dead time is " + printQuantity(*pwm.deadCounts() / clock.hertz.max, Unit::second) +
+                                           " at the fastest clock, asked " + printQuantity(*ask.dead, Unit::second)
+                                     : clock.unknown;
     }
     return toleranceWhy(figure, toleranceText(ask.tolerance), clock);
 }
@@ -339,7 +414,7 @@ RateWindows pwmRates(const TimerKind& timer, const DrivesAsk& ask) {
         return windows;
     }
     const ProductSets products = productSets(timer.prescaler, counts);
-    windows.isTight = products.isTight && !ask.dead;
+    windows.isTight = products.isTight && !ask.dead && ask.stepUnder.has_value(); // else the duty may be out of reach
     for (const FactorSet& set : products.sets) {
         windows.combs.push_back(combOfRates(scaled(set, pwm.slopes()), ask.hertz, ask.tolerance));
     }

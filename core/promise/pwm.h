@@ -18,7 +18,9 @@ struct PwmChannel {
 std::vector<Way> pwmWays(const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock,
                          const std::vector<Setting>& pinned = {}, std::size_t most = 20);
 
-/// The promise judged by its best way: the rate within its tolerance, and steps of the duty (1 ÷ counts) no larger than asked.
+/// The promise judged by its best way: the rate within its tolerance, steps of the duty (1 ÷ counts) smaller than asked, the duty
+/// no farther off than such a step (half a per cent of the period where none is asked), on and off times of a count at least and
+/// longer than the dead time, and the dead time at least what is asked at the fastest clock.
 PromiseFigure judgePwm(PromiseFigure figure, const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock,
                        const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
 

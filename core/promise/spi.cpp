@@ -8,12 +8,18 @@ namespace wisetick {
 
 namespace {
 
-Rational mostOf(const ClocksAsk& ask, const std::optional<Rational>& portMost) {
-    return portMost ? std::min(ask.hertz, *portMost) : ask.hertz;
+Rational mostOf(const ClocksAsk& ask, const SpiReach& reach) {
+    return reach.most ? std::min(ask.hertz, *reach.most) : ask.hertz;
 }
 
-Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, const Clock& clock,
-              const std::optional<Rational>& portMost) {
+/// At most the limit; a worst case may be over it by the slack.
+Judgement judgeLimit(const Bounds& got, const Rational& limit, const Rational& slack, bool isWorstKnown) {
+    const Judgement strict = judgeAtMost(got, limit, isWorstKnown);
+    const bool isInSlack = strict.state == State::strained && isWorstKnown && got.max <= limit * (1 + slack);
+    return isInSlack ? Judgement{State::kept, Rational(0)} : strict;
+}
+
+Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, const Clock& clock, const SpiReach& reach) {
     const Bounds got = clock.hertz * (1 / divide);
     std::vector<Setting> settings{{"divide", divide}};
     if (ask.dummy) {
@@ -22,7 +28,7 @@ Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, 
     if (ask.size) {
         settings.push_back({"size", *ask.size});
     }
-    Judgement judgement = judgeAtMost(got, mostOf(ask, portMost), clock.unknown.empty());
+    Judgement judgement = judgeLimit(got, mostOf(ask, reach), reach.slack, clock.unknown.empty());
     if (ask.reading && ask.within) {
         const Judgement time = judgeAtMost(inverse(got, readClocks(spi, ask)), *ask.within, clock.unknown.empty());
         judgement = {worseState(judgement.state, time.state), judgement.margin};
@@ -94,17 +100,17 @@ Rational readClocks(const SpiKind& spi, const ClocksAsk& ask) {
     return kCommandAndAddress + ask.dummy.value_or(Rational(0)) + (ask.reading.value_or(Rational(0)) * 8 / spi.lanes).ceil();
 }
 
-std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const std::optional<Rational>& portMost,
+std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const SpiReach& reach,
                          const std::vector<Setting>& pinned, std::size_t most) {
     std::vector<Way> ways;
     if (const Rational* divide = pinnedValue(pinned, "divide")) {
         if (spi.divide.contains(*divide)) {
-            ways.push_back(judgedWay(spi, *divide, ask, clock, portMost));
+            ways.push_back(judgedWay(spi, *divide, ask, clock, reach));
         }
         return ways;
     }
     // the dividers next to the limit, at the nominal and at the fastest clock; then slower ones
-    const Rational limit = mostOf(ask, portMost);
+    const Rational limit = mostOf(ask, reach);
     std::vector<Rational> dividers;
     const auto add = [&](const std::optional<Rational>& divide) {
         if (divide && std::find(dividers.begin(), dividers.end(), *divide) == dividers.end()) {
@@ -132,15 +138,15 @@ std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& 
         add(next);
     }
     for (const Rational& divide : dividers) {
-        ways.push_back(judgedWay(spi, divide, ask, clock, portMost));
+        ways.push_back(judgedWay(spi, divide, ask, clock, reach));
     }
     std::stable_sort(ways.begin(), ways.end(), isBetter);
     ways.resize(std::min(most, ways.size()));
     return ways;
 }
 
-PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk& ask, const Clock& clock,
-                       const std::optional<Rational>& portMost, const std::vector<Setting>& pinned, Detail detail) {
+PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const SpiReach& reach,
+                       const std::vector<Setting>& pinned, Detail detail) {
     figure.unit = Unit::hertz;
     figure.asked = ask.hertz;
     figure.isWorstKnown = clock.unknown.empty();
@@ -149,14 +155,14 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
         figure.why = std::move(missing);
         return figure;
     }
-    const std::vector<Way> ways = spiWays(spi, ask, clock, portMost, pinned, 1);
+    const std::vector<Way> ways = spiWays(spi, ask, clock, reach, pinned, 1);
     if (ways.empty()) {
         figure.state = State::broken;
         figure.why = "the pinned way is not one that this port has";
         return figure;
     }
     takeWay(figure, ways.front());
-    const Rational limit = mostOf(ask, portMost);
+    const Rational limit = mostOf(ask, reach);
     const std::string whose = limit == ask.hertz ? "asked at most " : "the port's most is ";
     const Rational& readAt = figure.state == State::broken ? figure.got->nominal : figure.got->min;
     if (figure.state != State::kept && ask.reading && readClocks(spi, ask) / readAt > *ask.within) {
@@ -180,12 +186,12 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
     }
     if (detail == Detail::workings) {
         const Rational divide = settingOf(ways.front(), "divide");
-        const std::string subject = figure.subject.substr(figure.subject.find('/') + 1);
+        const std::string subject = figure.subject.name;
         const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
         figure.workings = {clockStep(clock, subject), askedStep(figure)};
-        if (portMost) {
+        if (reach.most) {
             figure.workings.push_back(
-                {"port's most", "from the part", {}, printQuantity(*portMost, Unit::hertz), {partOrigin(figure)}});
+                {"port's most", "from the part", {}, printQuantity(*reach.most, Unit::hertz), {partOrigin(figure)}});
         }
         figure.workings.push_back({"least divider",
                                    "f \u00f7 the lower of both",
@@ -234,11 +240,11 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
     return figure;
 }
 
-RateWindows spiRates(const SpiKind& spi, const ClocksAsk& ask, const std::optional<Rational>& portMost) {
+RateWindows spiRates(const SpiKind& spi, const ClocksAsk& ask, const SpiReach& reach) {
     if (!lacks(spi, ask).empty()) {
         return RateWindows::none();
     }
-    Rational high = mostOf(ask, portMost);
+    Rational high = mostOf(ask, reach);
     if (ask.valid) {
         high = std::min(high, (Rational(1, 2) + (spi.shift.empty() ? Rational(0) : spi.shift.most())) / *ask.valid);
     }

@@ -208,7 +208,7 @@ class TimerWorkings {
 public:
     TimerWorkings(PromiseFigure& figure, const TimerKind& timer, const Counter& counter, const Way& way, const Clock* core)
         : figure_(figure), timer_(timer), counter_(counter), goal_(counter.goal()), clock_(counter.clock()), way_(way),
-          core_(core), subject_(figure.subject.substr(figure.subject.find('/') + 1)) {}
+          core_(core), subject_(figure.subject.name) {}
 
     void add() {
         figure_.workings = {clockStep(clock_, subject_), askedStep(figure_)};
@@ -364,6 +364,22 @@ std::string whyOf(const PromiseFigure& figure, const Counter& counter) {
     return why;
 }
 
+/// How much of the slowest core the handler takes: more than all of it can't be, more than 70 % leaves too little for the rest.
+void judgeLoad(PromiseFigure& figure, const TimerGoal& goal, const Clock* core) {
+    if (!goal.handled || core == nullptr) {
+        return;
+    }
+    const Rational* repeats = pinnedValue(figure.settings, "repeats");
+    const Rational one = goal.period / (repeats == nullptr ? Rational(1) : *repeats);
+    const Rational load = *goal.handled / (one * core->hertz.min);
+    const State state = load > 1 ? State::broken : (load > Rational(7, 10) ? State::strained : State::kept);
+    if (state == State::kept || worseState(figure.state, state) == figure.state) {
+        return;
+    }
+    figure.state = state;
+    figure.why = "its handler takes " + printQuantity(load, Unit::ratio, 4) + " of the core at its slowest";
+}
+
 } // namespace
 
 std::int64_t repeatsTried(const TimerKind& timer) {
@@ -415,6 +431,7 @@ PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const Tim
     takeWay(figure, *best);
     figure.isOutOfReach = figure.state != State::kept && isOutOfReach(timer, counter);
     figure.why = whyOf(figure, counter);
+    judgeLoad(figure, goal, core);
     if (detail == Detail::workings) {
         TimerWorkings(figure, timer, counter, *best, core).add();
     }

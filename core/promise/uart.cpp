@@ -8,8 +8,53 @@ namespace wisetick {
 
 namespace {
 
+/// Start, data, parity and the first stop bit.
+Rational bitsOf(const UartFrame& frame) {
+    return 2 + frame.dataBits + (frame.parity == 'N' ? 0 : 1);
+}
+
+/// What an ask allows in a mode, whatever the divisor.
 Rational toleranceOf(const TalksAsk& ask, std::int64_t oversample) {
     return ask.tolerance.within ? *ask.tolerance.within : defaultUartTolerance(ask.frame, oversample);
+}
+
+/// By how much of a bit an edge can be off its place: a tick of the clock where a bit is no whole number of them.
+Rational edgeShare(std::int64_t oversample, const Rational& divisor) {
+    const Rational ticks = divisor * oversample;
+    return ticks.isWhole() ? Rational(0) : 1 / ticks;
+}
+
+/// The smaller side of what the receiver stands with this divisor; where the port does not say how it samples, that of a sample
+/// in the very middle of the bit.
+Rational standsWith(const UartFrame& frame, std::int64_t oversample, const Rational& divisor) {
+    const FrameWindow window = frameWindow(frame, oversample);
+    const Rational smaller = oversample > 1 ? std::min(-window.low, window.high) : -window.low;
+    return std::max(smaller - edgeShare(oversample, divisor) / (bitsOf(frame) - Rational(1, 2)), Rational(0));
+}
+
+/// Half of a window in such a way that both ends off by it, each to its side, just fill it: (1 + t) ÷ (1 − t) − 1 = w.
+Rational fairShare(const Rational& window) {
+    return window.sign() > 0 ? window / (2 + window) : Rational(0);
+}
+
+/// The divisors on either side of a point that make a bit of whole ticks.
+void addWholeTicks(const UartMode& mode, const Rational& point, std::vector<Rational>& divisors) {
+    constexpr std::int64_t kMostSteps = 64;
+    const FactorSet& set = mode.divisor;
+    const Rational beyond = set.isRange() ? set.step() : Rational(1, 1'000'000'000);
+    auto below = set.atMost(point);
+    auto above = set.atLeast(point);
+    for (std::int64_t i = 0; i < kMostSteps && below && !(*below * mode.oversample).isWhole(); ++i) {
+        below = set.atMost(*below - beyond);
+    }
+    for (std::int64_t i = 0; i < kMostSteps && above && !(*above * mode.oversample).isWhole(); ++i) {
+        above = set.atLeast(*above + beyond);
+    }
+    for (const auto& divisor : {below, above}) {
+        if (divisor) {
+            divisors.push_back(*divisor);
+        }
+    }
 }
 
 /// Divisors next to every point at which the best one can lie: the error is monotonic in the divisor, so the best
@@ -33,6 +78,7 @@ std::vector<Rational> candidateDivisors(const UartMode& mode, const TalksAsk& as
         for (const Rational& divisor : mode.divisor.nearest(point)) {
             divisors.push_back(divisor);
         }
+        addWholeTicks(mode, point, divisors); // whose edges all stand where they should
     }
     std::sort(divisors.begin(), divisors.end());
     divisors.erase(std::unique(divisors.begin(), divisors.end()), divisors.end());
@@ -45,9 +91,16 @@ Way judgedWay(const UartMode& mode, const Rational& divisor, const TalksAsk& ask
         settings.push_back({"one_wire", 1});
     }
     Way way = wayThatGives(std::move(settings), clock.hertz * (1 / (divisor * mode.oversample)), ask.bitsPerSecond);
-    const Judgement judgement = ask.tolerance.exactly
-                                    ? judgeExactly(way.error)
-                                    : judgeWithin(way.error, toleranceOf(ask, mode.oversample), clock.unknown.empty());
+    if (ask.tolerance.exactly) {
+        return judgedAs(std::move(way), judgeExactly(way.error));
+    }
+    const Rational stands = standsWith(ask.frame, mode.oversample, divisor);
+    Judgement judgement = judgeWithin(way.error, ask.tolerance.within.value_or(fairShare(stands)), clock.unknown.empty());
+    const bool isWiderThanItStands = ask.tolerance.within && *ask.tolerance.within > stands;
+    const bool isSamplingUnknown = !ask.tolerance.within && mode.oversample == 1;
+    if (judgement.state == State::kept && (isWiderThanItStands || isSamplingUnknown)) {
+        judgement.state = State::strained;
+    }
     return judgedAs(std::move(way), judgement);
 }
 
@@ -81,6 +134,24 @@ std::string divisionText(const Clock& clock, const Way& way) {
            printFactor(settingOf(way, "divisor")) + ")";
 }
 
+std::string whyOf(const PromiseFigure& figure, const TalksAsk& ask, const Clock& clock, const Way& way) {
+    if (ask.tolerance.exactly) {
+        return toleranceWhy(figure, "exactly", clock);
+    }
+    const std::int64_t oversample = *settingOf(way, "oversample").toInt64();
+    const Rational stands = standsWith(ask.frame, oversample, settingOf(way, "divisor"));
+    const Rational tolerance = ask.tolerance.within.value_or(fairShare(stands));
+    const bool isWithin = judgeWithin(way.error, tolerance, clock.unknown.empty()).state == State::kept;
+    if (isWithin && ask.tolerance.within) {
+        return "the port's own receiver stands only " + printTolerance(stands) + " of " + printFrame(ask.frame) +
+               ", asked within " + printTolerance(tolerance);
+    }
+    if (isWithin) {
+        return "unknown: how the port samples a bit without oversampling";
+    }
+    return toleranceWhy(figure, "within " + printTolerance(tolerance), clock);
+}
+
 void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock, const std::vector<Way>& ways,
                  const std::string& subject) {
     const Way& best = ways.front();
@@ -92,7 +163,7 @@ void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock,
                                    " \u00d7 " + ask.bitsPerSecond.toString() + ")",
                                roundedDecimal(clock.hertz.nominal / (oversample * ask.bitsPerSecond)),
                                {clockOrigin(clock, clock.hertz.nominal),
-                                {"asked", ask.bitsPerSecond.toString(), "promise/" + figure.name, {}},
+                                {"asked", ask.bitsPerSecond.toString(), Target::promise(figure.name), {}},
                                 partOrigin(figure)}});
     figure.workings.push_back(
         {"divisor taken", "of those that the port allows", {}, printFactor(settingOf(best, "divisor")), {partOrigin(figure)}});
@@ -104,11 +175,16 @@ void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock,
     addErrorSteps(figure, clock);
     if (!ask.tolerance.within && !ask.tolerance.exactly) {
         const FrameWindow window = frameWindow(ask.frame, *oversample.toInt64());
+        const Rational divisor = settingOf(best, "divisor");
+        const Rational stands = standsWith(ask.frame, *oversample.toInt64(), divisor);
+        const Rational edge = edgeShare(*oversample.toInt64(), divisor);
+        const std::string edges =
+            edge.isZero() ? "" : ", less an edge off by " + printQuantity(edge, Unit::ratio, 4) + " of a bit";
         figure.workings.push_back({"tolerance",
-                                   "half the smaller side of the frame's window, the other end has the other half",
-                                   "half of min(" + printError(-window.low) + ", " + printError(window.high) + "), " +
-                                       printFrame(ask.frame) + " over " + oversample.toString(),
-                                   printTolerance(defaultUartTolerance(ask.frame, *oversample.toInt64())),
+                                   "w \u00f7 (2 + w), so that both ends off by it fill the smaller side w of the frame's window",
+                                   "w = min(" + printError(-window.low) + ", " + printError(window.high) + "), " +
+                                       printFrame(ask.frame) + " over " + oversample.toString() + edges,
+                                   printTolerance(fairShare(stands)),
                                    {askedOrigin(figure), partOrigin(figure)}});
     }
     for (const Way& way : ways) {
@@ -126,16 +202,14 @@ void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock,
 } // namespace
 
 FrameWindow frameWindow(const UartFrame& frame, std::int64_t oversample) {
-    const Rational bits = 2 + frame.dataBits + (frame.parity == 'N' ? 0 : 1);
+    const Rational bits = bitsOf(frame);
     const Rational half(1, 2);
     const Rational tick(1, oversample);
     return {-half / (bits - half), (half - tick) / (bits - half + tick)};
 }
 
 Rational defaultUartTolerance(const UartFrame& frame, std::int64_t oversample) {
-    const FrameWindow window = frameWindow(frame, oversample);
-    const Rational smaller = std::min(-window.low, window.high);
-    return smaller.sign() > 0 ? smaller / 2 : Rational(0);
+    return fairShare(standsWith(frame, oversample, 1));
 }
 
 std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock& clock, const std::vector<Setting>& pinned) {
@@ -203,11 +277,10 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     }
     takeWay(figure, ways.front());
     if (figure.state != State::kept) {
-        const Rational tolerance = toleranceOf(ask, *settingOf(ways.front(), "oversample").toInt64());
-        figure.why = toleranceWhy(figure, ask.tolerance.exactly ? "exactly" : "within " + printTolerance(tolerance), clock);
+        figure.why = whyOf(figure, ask, clock, ways.front());
     }
     if (detail == Detail::workings) {
-        addWorkings(figure, ask, clock, ways, figure.subject.substr(figure.subject.find('/') + 1));
+        addWorkings(figure, ask, clock, ways, figure.subject.name);
     }
     return figure;
 }
@@ -219,6 +292,8 @@ RateWindows uartRates(const UartKind& uart, const TalksAsk& ask) {
         if (!tolerance.exactly) {
             tolerance.within = std::max(toleranceOf(ask, mode.oversample), Rational(0));
         }
+        const bool hasParts = !mode.divisor.isRange() || !mode.divisor.step().isWhole();
+        windows.isTight = windows.isTight && (!hasParts || ask.tolerance.within || ask.tolerance.exactly);
         windows.combs.push_back(combOfRates(scaled(mode.divisor, mode.oversample), ask.bitsPerSecond, tolerance));
     }
     return windows;

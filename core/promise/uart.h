@@ -15,7 +15,8 @@ struct FrameWindow {
 };
 FrameWindow frameWindow(const UartFrame& frame, std::int64_t oversample);
 
-/// What a promise without a tolerance asks: half of the smaller side of the frame window; never below 0.
+/// What a promise without a tolerance asks, with a divisor that makes a bit of whole ticks: both ends share the smaller side w of
+/// the frame window, w ÷ (2 + w). Without oversampling that of a sample in the middle of the bit, as the part does not say more.
 Rational defaultUartTolerance(const UartFrame& frame, std::int64_t oversample);
 
 /// rate = f ÷ (oversample × divisor), over all oversample modes and the divisors on either side of the exact one.

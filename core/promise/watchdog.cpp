@@ -27,13 +27,22 @@ Judgement judgeOutlasts(const Bounds& bite, const Rational& interval, bool isWor
     return {bite.min <= interval || !isWorstKnown ? State::strained : State::kept, margin};
 }
 
-/// The opening of the window as asked, on the way's prescaler: counts nearest to it, at least 1 below the bite.
+/// The opening of the window on the way's prescaler: the most counts with which it opens in time at the slowest clock, at least 1
+/// below the bite; at least 1.
 std::optional<Rational> windowCounts(const BitesAsk& ask, const Clock& clock, const Way& way) {
     if (!ask.opensAfter) {
         return std::nullopt;
     }
-    const Rational wanted = (*ask.opensAfter * clock.hertz.nominal / settingOf(way, "prescaler")).rounded();
+    const Rational wanted = (*ask.opensAfter * clock.hertz.min / settingOf(way, "prescaler")).floor();
     return std::clamp(wanted, Rational(1), std::max(settingOf(way, "counts") - 1, Rational(1)));
+}
+
+/// In time at the slowest clock, and no more than a tenth sooner.
+State openingState(const Bounds& opening, const Rational& asked, bool isWorstKnown) {
+    if (opening.nominal > asked) {
+        return State::broken;
+    }
+    return opening.max > asked || opening.min < asked * Rational(9, 10) || !isWorstKnown ? State::strained : State::kept;
 }
 
 Judgement judgeWay(const Way& way, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest) {
@@ -49,9 +58,12 @@ Judgement judgeWay(const Way& way, const BitesAsk& ask, const Clock& clock, cons
     if (ask.tolerance.within || ask.tolerance.exactly || (!ask.fedEvery && !ask.atLatest)) {
         result = both(result, judgeTolerance(way.error, ask.tolerance, isWorstKnown));
     }
-    if (const auto window = windowCounts(ask, clock, way); window && ask.fedEvery) {
+    if (const auto window = windowCounts(ask, clock, way)) {
         const Bounds opening = inverse(clock.hertz, *window * settingOf(way, "prescaler"));
-        result = both(result, judgeAtMost(opening, *ask.fedEvery, isWorstKnown));
+        result = {worseState(result.state, openingState(opening, *ask.opensAfter, isWorstKnown)), result.margin};
+        if (ask.fedEvery) {
+            result = both(result, judgeAtMost(opening, *ask.fedEvery, isWorstKnown));
+        }
     }
     return result;
 }
@@ -187,11 +199,11 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
              "must be shorter than the earliest bite",
              printQuantity(*ask.fedEvery, Unit::second) + " < " + printQuantity(figure.got->min, Unit::second),
              *ask.fedEvery < figure.got->min ? "yes" : "no",
-             {{"asked", printQuantity(*ask.fedEvery, Unit::second), "promise/" + figure.name, {}},
+             {{"asked", printQuantity(*ask.fedEvery, Unit::second), Target::promise(figure.name), {}},
               clockOrigin(clock, clock.hertz.max)}});
     }
     if (!rest.mode.empty()) {
-        Step step{"at rest in " + rest.mode, {}, {}, {}, {{rest.mode, {}, "mode/" + rest.mode, {}}}};
+        Step step{"at rest in " + rest.mode, {}, {}, {}, {{rest.mode, {}, Target::mode(rest.mode), {}}}};
         if (!rest.runs) {
             step.result = "frozen: it does not count there";
         } else {
@@ -253,6 +265,16 @@ std::string whyOf(const PromiseFigure& figure, const BitesAsk& ask, const Clock&
                    printQuantity(*ask.warnsBefore, Unit::second);
         }
     }
+    if (const Rational window = settingOf(way, "window"); ask.opensAfter && window.sign() > 0) {
+        const Bounds opening = inverse(clock.hertz, window * settingOf(way, "prescaler"));
+        const State opens = openingState(opening, *ask.opensAfter, true);
+        if (opens == figure.state) {
+            const bool isLate = opening.max > *ask.opensAfter;
+            return "the window opens after " + printQuantity(isLate ? opening.max : opening.min, Unit::second) + " at the " +
+                   (isLate ? "slowest" : "fastest") + " clock, asked after " + printQuantity(*ask.opensAfter, Unit::second) +
+                   (isLate ? "" : " and at most a tenth sooner");
+        }
+    }
     if (ask.opensAfter && ask.fedEvery) {
         const std::string tolerance = toleranceWhy(figure, toleranceText(ask.tolerance), clock);
         const bool isTolerance = (ask.tolerance.within || ask.tolerance.exactly) && !tolerance.empty();
@@ -310,7 +332,7 @@ PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, 
     takeWay(figure, *best);
     figure.why = whyOf(figure, ask, clock, rest);
     if (detail == Detail::workings) {
-        addWorkings(figure, ask, clock, rest, figure.subject.substr(figure.subject.find('/') + 1));
+        addWorkings(figure, ask, clock, rest, figure.subject.name);
     }
     return figure;
 }

@@ -16,7 +16,8 @@ struct WatchdogRest {
 /// t = prescaler × counts ÷ f at f's min, nominal and max. Kept if the fastest bite is later than the feed interval
 /// and than the longest rest in which it runs, and `within`, `at latest` and the window hold too. Of the settings
 /// of the best state the nominal nearest to what was asked; ties: shorter, then more counts. With a window, feeding
-/// is safe from the latest opening to the earliest bite; the opening nearest to what was asked is taken.
+/// is safe from the latest opening to the earliest bite; it opens no later than asked at the slowest clock, and strained if more
+/// than a tenth sooner at the fastest.
 PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
                             const WatchdogRest& rest, const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
 
