@@ -1,23 +1,15 @@
-#include "window_fixture.h"
+#include "seek_fixture.h"
 
 #include "paint/controls.h"
-#include "paint/target_drag.h"
 #include "promises/promises_column.h"
-#include "seek/asked_column.h"
-#include "seek/found_list.h"
 #include "seek/found_plot.h"
-#include "seek/refusal_view.h"
-#include "seek/seek_chips.h"
-#include "seek/seek_panel.h"
 #include "shell/ripple_panel.h"
 #include "workings/workings_panel.h"
 
 #include <QAbstractItemView>
 #include <QCompleter>
-#include <QDropEvent>
 #include <QLabel>
 #include <QScrollBar>
-#include <QTextBlock>
 #include <QTimer>
 #include <QWindow>
 
@@ -27,78 +19,9 @@ using namespace wisetick;
 using namespace wisetick::app;
 using namespace wisetick::test;
 
-/// Seek in the window, by keyboard and mouse.
-class AppSeek : public WindowFixture {
+/// What is asked of Seek in the window, and how it runs there.
+class AppSeek : public SeekFixture {
     Q_OBJECT
-
-private:
-    SeekPanel& panel() { return *window_->find<SeekPanel>(); }
-    SeekChips& chips() { return *panel().asked()->chips(); }
-    FoundList& list() { return *panel().list(); }
-
-    /// Opens Seek by its key and asks these.
-    void ask(const QStringList& lines) {
-        settle();
-        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
-        QVERIFY(window_->find<SeekPanel>() != nullptr && panel().isVisible());
-        for (const QString& line : lines) {
-            type(panel().asked()->entry(), line);
-            QCOMPARE(panel().asked()->trouble(), QString());
-        }
-        QTRY_VERIFY(!panel().isBusy());
-    }
-
-    void openExample(const QString& name) {
-        QVERIFY(window_->openPlan(QString::fromStdString(sourceDir()) + "/examples/" + name + ".plan.toml"));
-    }
-
-    /// The place of the chip that shows the text.
-    std::optional<SeekChips::Place> chip(const QString& text) {
-        const auto& groups = chips().groups();
-        for (std::size_t group = 0; group < groups.size(); ++group) {
-            for (std::size_t i = 0; i < groups[group].chips.size(); ++i) {
-                if (groups[group].chips[i].text == text) {
-                    return SeekChips::Place{group, i};
-                }
-            }
-        }
-        return std::nullopt;
-    }
-    Chip::Look lookOf(const QString& text) {
-        const auto place = chip(text);
-        return chips().groups()[place->group].chips[place->chip].look;
-    }
-    void click(const QString& text) {
-        const auto place = chip(text);
-        QVERIFY2(place.has_value(), text.toUtf8());
-        chips().select(*place);
-        QTest::mouseClick(chips().viewport(), Qt::LeftButton, {}, chips().chipRect(*place).center().toPoint());
-    }
-
-    void drop(const QString& target) {
-        const std::unique_ptr<QMimeData> data(targetData(target));
-        QDragEnterEvent enter({20, 20}, Qt::CopyAction, data.get(), Qt::LeftButton, {});
-        QApplication::sendEvent(chips().viewport(), &enter);
-        QVERIFY(enter.isAccepted());
-        QDropEvent drop({20, 20}, Qt::CopyAction, data.get(), Qt::LeftButton, {});
-        QApplication::sendEvent(chips().viewport(), &drop);
-        QVERIFY(drop.isAccepted());
-    }
-
-    /// Follows the link with that text in the words about why nothing fits, by keys.
-    void followLink(const QString& said, const QString& link) {
-        RefusalView* refusal = panel().refusal();
-        refusal->setFocus();
-        for (int tabs = 0; tabs < 40; ++tabs) {
-            QTest::keyClick(refusal, Qt::Key_Tab);
-            const QTextCursor cursor = refusal->textCursor();
-            if (cursor.selectedText() == link && cursor.block().text().contains(said)) {
-                QTest::keyClick(refusal, Qt::Key_Return);
-                return;
-            }
-        }
-        QFAIL("there is no such link");
-    }
 
 private slots:
     void itOpensOverTheClocks() {
@@ -140,20 +63,6 @@ private slots:
         QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier); // one edit
         QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(40000000));
         QVERIFY(!document().canUndo());
-    }
-
-    /// What is shown is what the engine finds, in its order.
-    void whatIsShownIsWhatIsFound() {
-        ask({"core at most 160 MHz", "usb = 48 MHz"});
-        const SeekResult result =
-            seek(document().part(), document().plan(), document().plan().active, panel().asked()->question());
-        QCOMPARE(list().entries().size(), result.found.size());
-        QVERIFY(result.found.size() > 5);
-        for (std::size_t i = 0; i < result.found.size(); ++i) {
-            QVERIFY(list().entries()[i]->found == result.found[i]);
-        }
-        QVERIFY(panel().foot().startsWith("Complete: all of "));
-        QVERIFY(result.isComplete());
     }
 
     void whatIsWrongIsSaidUnderTheWord() {
@@ -301,9 +210,9 @@ private slots:
 
     void clocksAndPromisesAreDroppedIn() {
         ask({});
-        drop("line/bus_b");
+        drop(at("line/bus_b"));
         QVERIFY(chip("bus_b = 80 MHz").has_value());
-        drop("promise/modem");
+        drop(at("promise/modem"));
         QCOMPARE(lookOf("modem"), Chip::Look::hard);
         QTRY_VERIFY(!panel().isBusy());
         const std::unique_ptr<QMimeData> other(new QMimeData);
@@ -394,185 +303,6 @@ private slots:
         list().setFocus();
         QTest::keyClick(&list(), Qt::Key_Return);
         QCOMPARE(findFitted(document().plan().board, "xtm")->rate, rate);
-    }
-
-    void hoverAndSelectionAreShared() {
-        ask({"core at most 160 MHz"});
-        const auto& entries = list().entries();
-        QVERIFY(entries.size() > 3);
-        QVERIFY(window_->find<ClocksView>()->hasGhost());  // of the selected one
-        QTest::mouseMove(list().viewport(), QPoint(4, 4)); // or it may be there already
-        QTest::mouseMove(list().viewport(), list().entryRect(2).center().toPoint());
-        QTRY_COMPARE(panel().plot()->hovered(), std::optional<std::size_t>(2));
-        // a mark that lies apart from all others
-        std::size_t apart = 0;
-        qreal most = 0;
-        for (std::size_t i = 1; i < entries.size(); ++i) {
-            qreal least = 1e9;
-            for (std::size_t j = 0; j < entries.size(); ++j) {
-                const QPointF by = panel().plot()->markAt(i) - panel().plot()->markAt(j);
-                least = i == j ? least : std::min(least, std::hypot(by.x(), by.y()));
-            }
-            apart = least > most ? i : apart;
-            most = std::max(most, least);
-        }
-        QVERIFY(most > 3);
-        QWidget* plot = panel().plot()->childAt(panel().plot()->markAt(apart).toPoint());
-        QVERIFY(plot != nullptr);
-        const QPoint at = panel().plot()->markAt(apart).toPoint();
-        QTest::mouseMove(plot, at);
-        QTRY_COMPARE(list().hovered(), std::optional(apart));
-        QTest::mouseClick(plot, Qt::LeftButton, {}, at);
-        QCOMPARE(list().selected(), apart);
-        QTest::mouseDClick(plot, Qt::LeftButton, {}, at);
-        QVERIFY(!panel().isVisible());
-        QVERIFY(document().canUndo());
-    }
-
-    /// Exact stands below all errors, and nothing lies left of and below the front.
-    void theFrontIsTheBest() {
-        ask({"core at most 160 MHz", "bus_a at least 20 MHz"});
-        const auto& entries = list().entries();
-        const auto& front = panel().plot()->front();
-        QVERIFY(!front.empty());
-        for (std::size_t i = 0; i < entries.size(); ++i) {
-            const Score& score = entries[i]->found.score;
-            for (std::size_t j = 0; j < entries.size(); ++j) {
-                if (score.ratios.empty() && !entries[j]->found.score.ratios.empty()) {
-                    QVERIFY(panel().plot()->markAt(i).y() > panel().plot()->markAt(j).y());
-                }
-            }
-            const bool isBeaten = std::any_of(front.begin(), front.end(), [&](std::size_t f) {
-                const QPointF best = panel().plot()->markAt(f);
-                const QPointF mark = panel().plot()->markAt(i);
-                return best.x() <= mark.x() && best.y() >= mark.y();
-            });
-            QVERIFY(isBeaten); // by itself where it is on the front
-        }
-    }
-
-    void aHoveredTakeIsShownInHollowNeedles() {
-        ask({"bus_a = 32 MHz"});
-        QVERIFY(window_->find<ClocksView>()->hasGhost());
-        const QImage with = window_->find<ClocksView>()->picture().toImage();
-        QTest::keyClick(&list(), Qt::Key_Escape);
-        QVERIFY(!window_->find<ClocksView>()->hasGhost());
-        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier); // the same is asked still
-        QVERIFY(chip("bus_a = 32 MHz").has_value());
-        QTRY_VERIFY(window_->find<ClocksView>()->hasGhost());
-        QTRY_VERIFY(!panel().isBusy());
-        QCOMPARE(window_->find<ClocksView>()->picture().toImage(), with);
-        window_->find<ClocksView>()->showGhost(nullptr);
-        QVERIFY(window_->find<ClocksView>()->picture().toImage() != with);
-    }
-
-    void anEntryUnfoldsIntoItsEquals() {
-        ask({"core = 80 MHz"});
-        for (const char* name : {"core", "link"}) {
-            click(name);
-            click(name);
-        }
-        QTRY_VERIFY(!panel().isBusy());
-        QVERIFY(!list().entries().empty());
-        list().setFocus();
-        QTest::keyClick(&list(), Qt::Key_Right);
-        QVERIFY(list().isUnfolded());
-        const SeekResult same = unfold(document().part(), document().plan(), document().plan().active,
-                                       panel().asked()->question(), list().entries()[0]->found, kMostEquals);
-        QVERIFY(same.found.size() > 1);
-        QTRY_COMPARE(list().equals().size() + 1, same.found.size());
-        const QImage first = window_->find<ClocksView>()->picture().toImage();
-        QTest::keyClick(&list(), Qt::Key_Down);
-        QCOMPARE(list().selectedEqual(), std::size_t(1));
-        QVERIFY(window_->find<ClocksView>()->picture().toImage() != first); // its needles
-        const FoundTake equal = *list().selectedTake();
-        QVERIFY(!(equal.take == list().entries()[0]->found.take));
-        QCOMPARE(equal.rates, list().entries()[0]->found.rates);
-        QTest::keyClick(&list(), Qt::Key_Return);
-        QVERIFY(document().take() == equal.take);
-        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(80000000));
-    }
-
-    void aTakeIsAdded() {
-        ask({"bus_a = 32 MHz"});
-        const std::size_t before = document().plan().takes.size();
-        list().setFocus();
-        QTest::keyClick(&list(), Qt::Key_Return, Qt::ShiftModifier);
-        QCOMPARE(document().plan().takes.size(), before + 1);
-        QCOMPARE(document().plan().active, std::string("A"));
-        QVERIFY(panel().isVisible());
-        QVERIFY2(panel().foot().startsWith("Take C is added"), panel().foot().toUtf8());
-        const Figures figures = document().figuresOfTake("C");
-        QCOMPARE(figures.findLine("bus_a")->hertz->nominal, Rational(32000000));
-        QTRY_VERIFY(!panel().isBusy());
-        QTest::mouseClick(panel().newButton(), Qt::LeftButton);
-        QCOMPARE(document().plan().takes.size(), before + 2);
-        QTRY_VERIFY(!panel().isBusy());
-    }
-
-    /// What collides, with a way to lift it, and the nearest that can be had.
-    void whyNothingFits() {
-        ask({"usb = 48 MHz", "bus_a = 37 MHz"});
-        QVERIFY(list().entries().empty());
-        QVERIFY(panel().refusal()->isVisible());
-        QVERIFY(!panel().takeButton()->isEnabled());
-        const QString said = panel().refusal()->toPlainText();
-        QVERIFY2(said.contains("can't be kept together"), said.toUtf8());
-        QVERIFY2(said.contains("bus_a = 37 MHz lift"), said.toUtf8());
-        QCOMPARE(panel().foot(), QString("Complete: no take keeps all of this."));
-        const NodeIndex bus = *document().part().findNode("bus_a");
-        QVERIFY(window_->find<ClocksView>()->markedRows().contains(bus));
-        const QRectF row =
-            window_->find<ClocksView>()->layoutOfRows().rowRect(*window_->find<ClocksView>()->layoutOfRows().rowOf(bus));
-        const int scrolled = window_->find<ClocksView>()->verticalScrollBar()->value();
-        QVERIFY(row.top() >= scrolled && row.bottom() <= scrolled + window_->find<ClocksView>()->viewport()->height());
-        // the nearest, by keys
-        followLink("bus_a = 37 MHz:", "wish this");
-        QTRY_VERIFY(!panel().isBusy());
-        QVERIFY(!list().entries().empty());
-        QVERIFY(!chip("bus_a = 37 MHz"));
-        QVERIFY(window_->find<ClocksView>()->markedRows().empty());
-    }
-
-    /// Two that can't be kept even alone: one after the other is wished as near as it can be had.
-    void whatIsOutOfReachIsWishedNearer() {
-        ask({"core = 1 GHz", "bus_b = 2 GHz"});
-        const QString said = panel().refusal()->toPlainText();
-        QVERIFY2(said.contains(QString::fromUtf8("core = 1 GHz: 160 MHz \u221284 % alone wish this")), said.toUtf8());
-        QVERIFY2(said.contains("Nothing fits: this can't be kept\nbus_b = 2 GHz lift\nThe nearest"), said.toUtf8());
-        followLink("core = 1 GHz:", "wish this");
-        QTRY_VERIFY(!panel().isBusy());
-        QVERIFY(chip("core = 160 MHz") && !chip("core = 1 GHz"));
-        QVERIFY2(!panel().refusal()->toPlainText().contains("alone"), panel().refusal()->toPlainText().toUtf8());
-        followLink("bus_b = 2 GHz:", "wish this");
-        QTRY_VERIFY(!panel().isBusy());
-        QVERIFY(!list().entries().empty());
-    }
-
-    void whatCollidesIsLifted() {
-        ask({"bus_a = 37 MHz"});
-        followLink("bus_a = 37 MHz", "lift");
-        QCOMPARE(lookOf("bus_a = 37 MHz"), Chip::Look::aside);
-        QTRY_VERIFY(!panel().isBusy());
-        QVERIFY(!list().entries().empty());
-        click("bus_a = 37 MHz");
-        QCOMPARE(lookOf("bus_a = 37 MHz"), Chip::Look::hard);
-        QTRY_VERIFY(!panel().isBusy());
-        QVERIFY(list().entries().empty());
-    }
-
-    void aLimitIsLifted() {
-        ask({"bus_a = 80 MHz", "core = 160 MHz"}); // at most 50 MHz
-        QVERIFY(list().entries().empty());
-        followLink("the limits of bus_a", "lift");
-        QVERIFY(chip("the limits of bus_a").has_value());
-        QTRY_VERIFY(!panel().isBusy());
-        QVERIFY(!list().entries().empty());
-        QVERIFY2(list().breaksText(0).contains("the limits of bus_a"), list().breaksText(0).toUtf8());
-        click("the limits of bus_a");
-        QVERIFY(!chip("the limits of bus_a"));
-        QTRY_VERIFY(!panel().isBusy());
-        QVERIFY(list().entries().empty());
     }
 
     /// A rate that its row can't reach opens Seek with it, and the row keeps the keys.

@@ -27,6 +27,13 @@ constexpr int kStaleAfter = 150; ///< ms that results of an earlier question may
 
 SeekPanel::SeekPanel(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
     setAutoFillBackground(true);
+    layOut();
+    connectParts();
+    setTheme(theme_);
+}
+
+/// Head, what is asked beside what is found, foot.
+void SeekPanel::layOut() {
     title_ = new QLabel(tr("Seek"));
     hint_ = new QLabel(tr("takes that keep all of this at once; a click on a tag: must, if possible, set aside"));
     hint_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
@@ -78,6 +85,9 @@ SeekPanel::SeekPanel(Document& document, QWidget* parent) : QWidget(parent), doc
     layout->addLayout(head);
     layout->addWidget(body, 1);
     layout->addLayout(foot);
+}
+
+void SeekPanel::connectParts() {
     stale_ = new QTimer(this);
     stale_->setSingleShot(true);
     stale_->setInterval(kStaleAfter);
@@ -123,7 +133,6 @@ SeekPanel::SeekPanel(Document& document, QWidget* parent) : QWidget(parent), doc
     for (Background* work : {&background_, &unfolding_}) {
         connect(work, &Background::failed, &document_, &Document::troubleBeside);
     }
-    setTheme(theme_);
 }
 
 void SeekPanel::setTheme(const Theme& theme) {

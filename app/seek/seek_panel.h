@@ -63,6 +63,8 @@ protected:
     void changeEvent(QEvent* event) override;
 
 private:
+    void layOut();
+    void connectParts();
     void takeDocument();
     void askAnew();
     void search();

@@ -1,5 +1,6 @@
 #include "seek/branch_candidates.h"
 #include "seek/draw.h"
+#include "seek/policy.h"
 
 #include <algorithm>
 #include <bit>
@@ -30,11 +31,10 @@ const Rational* rateIn(const RatesAt& rates, std::size_t node) {
 
 /// The share of a tolerance or somewhat more: 1/2ⁿ, as each that differs costs windows of its own.
 Rational coarseShare(const Rational& share) {
-    constexpr std::int64_t kFinest = std::int64_t{1} << 40;
     if (share.isZero()) {
         return share;
     }
-    const std::int64_t parts = share * kFinest <= 1 ? kFinest : *(1 / share).floor().toInt64();
+    const std::int64_t parts = share * policy::kFinestShare <= 1 ? policy::kFinestShare : *(1 / share).floor().toInt64();
     return {1, static_cast<std::int64_t>(std::bit_floor(static_cast<std::uint64_t>(parts)))};
 }
 
@@ -366,9 +366,8 @@ std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rat
     static const std::vector<Rational> kManyOffs{Rational(1, 16384), Rational(1, 4096), Rational(1, 2048), Rational(1, 1024),
                                                  Rational(1, 512),   Rational(1, 256),  Rational(1, 64),   Rational(1, 8)};
     static const std::vector<Rational> kFewShares{Rational(1, 64), Rational(1, 32), Rational(1, 8), Rational(1, 2)};
-    constexpr double kFewSettings = 1e7; // each level costs windows: few settings are not worth many
     const std::vector<Rational>& shares =
-        branch.settings <= kFewSettings ? kFewShares : (branch.tolerances > 1 ? kSparseShares : kManyShares);
+        branch.settings <= policy::kFewSettings ? kFewShares : (branch.tolerances > 1 ? kSparseShares : kManyShares);
     std::optional<std::size_t> extreme;
     for (const std::size_t index : branch.wishes) {
         const Wish& wish = space_.question.wishes[index];
@@ -395,7 +394,7 @@ std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rat
             }
         }
         if (extreme) {
-            for (const Rational& off : branch.settings > kFewSettings ? kManyOffs : kFewShares) {
+            for (const Rational& off : branch.settings > policy::kFewSettings ? kManyOffs : kFewShares) {
                 levels.push_back(levelOf({Rational(1), false, extreme, off, 0, false}));
             }
         }
@@ -466,8 +465,7 @@ const Pieces& BranchSolver::solve(Branch& branch, const Rational& parent, const 
 }
 
 Pieces BranchSolver::kept(const std::vector<Piece>& gathered) {
-    constexpr std::int64_t kPieceBytes = 600; // with what it points to
-    takeMemory(kPieceBytes * static_cast<std::int64_t>(gathered.size()) + 150);
+    takeMemory(policy::kPieceBytes * static_cast<std::int64_t>(gathered.size()) + policy::kPieceListBytes);
     Pieces pieces(&pool_);
     pieces.reserve(gathered.size());
     for (const Piece& piece : gathered) {
@@ -493,14 +491,12 @@ const Pieces& BranchSolver::solveAt(Branch& branch, const Rational& parent, std:
 /// The best pieces of all settings of the branch's own controls.
 void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t level, const std::optional<Rational>& enough,
                           std::vector<Piece>& gathered) {
-    constexpr std::size_t kSettleAfter = 256;
-    constexpr std::size_t kUsualPieces = 2;
     const bool isOpen = !branch.pending.empty();
     // what hangs on a source has nothing else in common: each goes its own levels
     const bool isSource = space_.nodes[branch.shape->node].source != nullptr;
     std::size_t settled = 0;
     std::vector<const Pieces*> lists;
-    gathered.reserve(std::min(aim_.most, kUsualPieces));
+    gathered.reserve(std::min(aim_.most, policy::kUsualPieces));
     const auto attempt = [&](const Candidate& candidate) {
         Piece own;
         if (!addOwn(branch, candidate, levels_[level], own)) {
@@ -531,7 +527,7 @@ void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t le
                 attempt(candidate);
             } catch (const RationalOverflow&) { // such a line has no rate
             }
-            if (gathered.size() > 2 * settled + kSettleAfter) {
+            if (gathered.size() > 2 * settled + policy::kSettleAfter) {
                 settle(gathered);
                 settled = gathered.size();
             }

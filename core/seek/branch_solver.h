@@ -1,6 +1,7 @@
 #pragma once
 
 #include "seek/branch.h"
+#include "seek/policy.h"
 #include "seek/promise_judge.h"
 
 #include <deque>
@@ -39,11 +40,11 @@ struct Effort {
     std::int64_t steps = 0;
     std::int64_t routesDone = 0;
     std::int64_t routesWaiting = 0;
-    bool isCut = false;                    ///< by its own end
-    bool isCancelled = false;              ///< by the user
-    bool isFull = false;                   ///< it is cut for its memory
-    std::int64_t mostMemory = 120'000'000; ///< bytes
-    std::int64_t memory = 0;               ///< bytes in use, about
+    bool isCut = false;                            ///< by its own end
+    bool isCancelled = false;                      ///< by the user
+    bool isFull = false;                           ///< it is cut for its memory
+    std::int64_t mostMemory = policy::kMostMemory; ///< bytes
+    std::int64_t memory = 0;                       ///< bytes in use, about
 
     /// Counts one step; false when it is over.
     bool step() {

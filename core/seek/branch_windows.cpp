@@ -1,17 +1,9 @@
 #include "seek/branch_candidates.h"
+#include "seek/policy.h"
 
 #include <algorithm>
 
 namespace wisetick {
-
-namespace {
-
-constexpr std::size_t kMostSpans = 1024;
-constexpr std::int64_t kMostProducts = 8192; ///< divider × multiplier values that a window is led through one by one
-constexpr std::int64_t kMostScaled = 65536;  ///< spans that come of that at the most
-constexpr std::int64_t kMostSplits = 64;     ///< the same where there is a multiplier: few settings are below it
-
-} // namespace
 
 Shape* BranchSolver::shapeOf(std::size_t node, std::size_t from, std::vector<Shape*> children,
                              const std::vector<std::optional<std::size_t>>& classes) {
@@ -234,14 +226,15 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
     }
     const RateSpans& within = nodeWindow(inputs[shape.from], level);
     // a multiplier has few settings below it: windows that it splits up cost more than they save
-    const std::int64_t most = shape.multiplies > 1 ? kMostSplits / static_cast<std::int64_t>(own.size()) : kMostProducts;
+    const std::int64_t most =
+        shape.multiplies > 1 ? policy::kMostSplits / static_cast<std::int64_t>(own.size()) : policy::kMostProducts;
     const bool isFew = shape.divides <= most && shape.multiplies <= most && shape.divides * shape.multiplies <= most;
     std::optional<RateSpans> coarse;
     if (isFew) {
         RateSpans& window = scaled_;
         window.clear();
         const auto mostSpans =
-            static_cast<std::size_t>(std::max<std::int64_t>(8, kMostScaled / (shape.divides * shape.multiplies)));
+            static_cast<std::size_t>(std::max<std::int64_t>(8, policy::kMostScaled / (shape.divides * shape.multiplies)));
         const RateSpans& scaled = own.size() > mostSpans ? coarse.emplace(united(RateSpans(own), mostSpans)) : own;
         // dividers with which nothing of the window is where the parent may stand are left out
         std::optional<Rational> first;
@@ -268,7 +261,7 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
                 return true;
             });
         });
-        return united(std::move(window), kMostSpans);
+        return united(std::move(window), policy::kMostSpans);
     }
     const auto& last = own.back().high;
     return {{own.front().low * shape.divide->least() / (shape.factor * shape.multiply->most()),

@@ -1,5 +1,6 @@
 #include "seek/conflict.h"
 
+#include "seek/policy.h"
 #include "seek/space_search.h"
 
 #include <boost/dynamic_bitset.hpp>
@@ -38,7 +39,7 @@ public:
         for (std::size_t i = 0; i < space.question.promises.size(); ++i) {
             const Ask& ask = space.plan.promises[space.question.promises[i].index].line.ask;
             const bool isLate = std::find(space.late.begin(), space.late.end(), i) != space.late.end() &&
-                                !std::holds_alternative<WakesAsk>(ask); // of waking each route tells
+                                !ask.is<WakesAsk>(); // of waking each route tells
             if (!space.question.promises[i].isSoft && !isLate) {
                 asked_.push_back({Demanded::Kind::promise, i});
             }
@@ -62,8 +63,7 @@ public:
                 return false;
             }
         }
-        constexpr std::size_t kMany = 8;
-        if (mask.count() > kMany) { // one that can't even be kept alone is soon found
+        if (mask.count() > policy::kManyDemands) { // one that can't even be kept alone is soon found
             for (std::size_t i = 0; i < asked_.size(); ++i) {
                 if (mask[i] && !fits(only(i))) {
                     return false;
@@ -99,7 +99,6 @@ public:
         if (isOnly) {
             return first;
         }
-        constexpr int kMostRuns = 300;
         const int before = runs_;
         for (std::size_t size = 0; size < first.count(); ++size) {
             std::optional<Mask> found;
@@ -108,7 +107,7 @@ public:
                                         if (!fits(mask)) {
                                             found = mask;
                                         }
-                                        return !found && runs_ - before < kMostRuns && !effort_.isOver();
+                                        return !found && runs_ - before < policy::kSmallestRuns && !effort_.isOver();
                                     }) ||
                          found;
             if (found) {
@@ -123,7 +122,6 @@ public:
 
     /// All of them, as long as that does not take too long.
     std::vector<Mask> allOfThem(bool& areAll) {
-        constexpr int kMostRuns = 3000;
         std::vector<Mask> found;
         areAll = true;
         for (std::size_t size = 0; size <= asked_.size() && areAll; ++size) {
@@ -133,7 +131,7 @@ public:
                 if (!isKnown && !fits(mask)) {
                     found.push_back(mask);
                 }
-                return runs_ < kMostRuns && !effort_.isOver();
+                return runs_ < policy::kAllRuns && !effort_.isOver();
             });
         }
         return found;
@@ -345,8 +343,7 @@ Nearest nearestWith(const Space& space, std::size_t index, const InForce& inForc
         }
         within = share;
     }
-    constexpr int kMostTries = 40;
-    for (int i = 0; best && i < kMostTries && !effort.isOver(); ++i) {
+    for (int i = 0; best && i < policy::kNearestTries && !effort.isOver(); ++i) {
         const Rational miss = missOf(wish, *best);
         const Rational least = miss * Rational(999999999, 1000000000);
         if (miss.isZero() || least <= within) {

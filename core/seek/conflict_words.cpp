@@ -1,6 +1,7 @@
 #include "seek/conflict_words.h"
 
 #include "quantity/quantity_print.h"
+#include "seek/policy.h"
 #include "seek/space_search.h"
 
 #include <algorithm>
@@ -52,7 +53,7 @@ std::set<std::size_t> makersAbove(const Space& space, std::size_t node) {
 class MakerWords {
 public:
     MakerWords(const Space& space, std::vector<std::size_t> wishes, const SeekControl& control)
-        : space_(space), wishes_(std::move(wishes)), effort_(effortFor(control, kMostSteps)) {}
+        : space_(space), wishes_(std::move(wishes)), effort_(effortFor(control, policy::kWordsSteps)) {}
 
     std::string text() {
         std::string text;
@@ -76,8 +77,6 @@ public:
     }
 
 private:
-    static constexpr std::int64_t kMostSteps = 400000;
-
     const std::string& lineOf(std::size_t wish) const { return space_.question.wishes[wish].line; }
     std::size_t nodeOf(std::size_t wish) const { return *space_.part->findNode(lineOf(wish)); }
 

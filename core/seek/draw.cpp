@@ -83,7 +83,7 @@ bool wakesInTime(const Space& space, const InForce& inForce, const std::vector<s
                  const std::vector<bool>& isOn) {
     return std::all_of(space.late.begin(), space.late.end(), [&](std::size_t sought) {
         const SoughtPromise& promise = space.question.promises[sought];
-        const auto* wakes = std::get_if<WakesAsk>(&space.plan.promises[promise.index].line.ask);
+        const auto* wakes = space.plan.promises[promise.index].line.ask.as<WakesAsk>();
         if (wakes == nullptr || promise.isSoft || !inForce.promises[sought]) {
             return true;
         }

@@ -2,6 +2,7 @@
 
 #include "derive/meetings.h"
 #include "promise/line_rate.h"
+#include "seek/policy.h"
 
 #include <algorithm>
 
@@ -9,8 +10,6 @@ namespace wisetick {
 
 namespace {
 
-constexpr std::size_t kMostSpans = 512;
-constexpr std::size_t kMostCombs = 64; ///< of more the windows take longer to tell than they save
 const Rational kPartsPerMillion = 1000000;
 const Rational kNothing = Rational(1000000000); ///< the ratio of what is not possible at all
 
@@ -114,7 +113,7 @@ PromiseStanding PromiseJudges::judgeLine(std::size_t node, const Bounds& hertz, 
         }
         const PromiseLine& line = space_.plan.promises[space_.question.promises[sought].index].line;
         const PromiseFigure figure = judgeLineRate(
-            {}, std::get<RunsAsk>(line.ask), {space_.nodes[node].id(), hertz, isWorstKnown ? "" : "unknown"}, Detail::verdict);
+            {}, line.ask.get<RunsAsk>(), {space_.nodes[node].id(), hertz, isWorstKnown ? "" : "unknown"}, Detail::verdict);
         add(standing, sought, figure.state, ratioOf(*space_.part, line, figure));
     }
     return standing;
@@ -145,7 +144,7 @@ PromiseStanding PromiseJudges::judgePeripheral(std::size_t node, const Bounds& h
 
 RateWindows PromiseJudges::windowsOf(std::size_t node, const PromiseLine& line, const Ask& ask) const {
     if (space_.nodes[node].peripheral == nullptr) {
-        return lineRates(std::get<RunsAsk>(ask));
+        return lineRates(ask.get<RunsAsk>());
     }
     const Take& take = *findTake(space_.plan, space_.take);
     const PromiseContext context{*space_.part, space_.plan, take, controls_, demand_, lines_, std::nullopt, Detail::result};
@@ -165,13 +164,13 @@ RateSpans PromiseJudges::windowAt(std::size_t node, const Rational& highest, con
         }
         const PromiseLine& line = space_.plan.promises[space_.question.promises[sought].index].line;
         const RateWindows windows = windowsOf(node, line, share < 1 ? narrowed(*space_.part, line, share) : line.ask);
-        if (windows.combs.size() > kMostCombs) {
+        if (windows.combs.size() > policy::kMostPromiseCombs) {
             continue;
         }
         try {
-            RateSpans spans = windows.spans(0, highest, kMostSpans);
-            if (spans.size() < kMostSpans) { // else they are not all of them
-                window = intersect(window, united(std::move(spans), kMostSpans));
+            RateSpans spans = windows.spans(0, highest, policy::kMostPromiseSpans);
+            if (spans.size() < policy::kMostPromiseSpans) { // else they are not all of them
+                window = intersect(window, united(std::move(spans), policy::kMostPromiseSpans));
             }
         } catch (const RationalOverflow&) { // they can't be told
         }

@@ -1,4 +1,5 @@
 #include "seek/rate_spans.h"
+#include "seek/policy.h"
 
 #include <algorithm>
 #include <cstdint>
@@ -39,12 +40,11 @@ bool spansContain(const RateSpans& spans, const Rational& hertz) {
 }
 
 RateSpans intersect(const RateSpans& a, const RateSpans& b) {
-    constexpr std::size_t kMuchLonger = 8;
     RateSpans both;
-    if (a.size() > kMuchLonger * b.size()) {
+    if (a.size() > policy::kMuchLonger * b.size()) {
         return intersect(b, a);
     }
-    if (b.size() > kMuchLonger * a.size()) { // each of the few is looked up among the many
+    if (b.size() > policy::kMuchLonger * a.size()) { // each of the few is looked up among the many
         for (const RateSpan& span : a) {
             for (std::size_t i = firstSpanFrom(b, span.low); i < b.size() && (!span.high || b[i].low <= *span.high); ++i) {
                 const bool isShorter = span.high && (!b[i].high || *span.high <= *b[i].high);

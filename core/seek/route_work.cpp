@@ -1,15 +1,10 @@
 #include "seek/draw.h"
+#include "seek/policy.h"
 #include "seek/route_search.h"
 
 #include <algorithm>
 
 namespace wisetick {
-
-namespace {
-
-constexpr std::int64_t kWaitingBytes = 2500; ///< of a route that waits, about
-
-} // namespace
 
 std::vector<std::optional<NodeIndex>> RouteSearch::parentsOf(const Route& route) const {
     std::vector<std::optional<NodeIndex>> parents(space_.part->nodeCount());
@@ -75,11 +70,10 @@ void RouteSearch::routeDone(const Route& route) {
 }
 
 void RouteSearch::wait(Waiting waiting) {
-    constexpr std::size_t kMostWaiting = 4096;
     waiting.age = age_++;
-    solver_.takeMemory(kWaitingBytes);
+    solver_.takeMemory(policy::kWaitingBytes);
     waiting_.push(std::move(waiting));
-    if (aim_.onlyFits || waiting_.size() >= kMostWaiting) {
+    if (aim_.onlyFits || waiting_.size() >= policy::kMostWaiting) {
         workOff();
     }
 }
@@ -89,7 +83,7 @@ void RouteSearch::workOff() {
     while (!waiting_.empty() && effort_.step() && !(aim_.onlyFits && !best_.takes().empty())) {
         Waiting waiting = std::move(const_cast<Waiting&>(waiting_.top())); // popped at once: nothing is compared with it
         waiting_.pop();
-        solver_.takeMemory(-kWaitingBytes);
+        solver_.takeMemory(-policy::kWaitingBytes);
         effort_.routesWaiting = static_cast<std::int64_t>(waiting_.size());
         ++effort_.routesDone;
         if (!best_.mayEnter(waiting.bound, space_)) {
@@ -101,7 +95,7 @@ void RouteSearch::workOff() {
         } else if (waiting.trees.empty()) {
             if (plant(waiting)) {
                 waiting.age = age_++;
-                solver_.takeMemory(kWaitingBytes);
+                solver_.takeMemory(policy::kWaitingBytes);
                 waiting_.push(std::move(waiting));
                 --effort_.routesDone;
             }
@@ -109,7 +103,7 @@ void RouteSearch::workOff() {
             solve(waiting);
         }
     }
-    solver_.takeMemory(-kWaitingBytes * static_cast<std::int64_t>(waiting_.size()));
+    solver_.takeMemory(-policy::kWaitingBytes * static_cast<std::int64_t>(waiting_.size()));
     waiting_ = {};
     effort_.routesWaiting = 0;
     classes_ = classes;
@@ -129,7 +123,7 @@ void RouteSearch::feed(const Waiting& waiting) {
         }
         setQuickBound(fed);
         fed.age = age_++;
-        solver_.takeMemory(kWaitingBytes);
+        solver_.takeMemory(policy::kWaitingBytes);
         waiting_.push(std::move(fed));
     }
 }

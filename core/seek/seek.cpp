@@ -1,6 +1,7 @@
 #include "seek/seek.h"
 
 #include "evaluate/evaluate.h"
+#include "seek/policy.h"
 #include "seek/space_search.h"
 
 #include <algorithm>
@@ -58,9 +59,9 @@ Space preferringLate(const Space& space) {
     };
     for (const std::size_t sought : space.late) {
         const Ask& ask = space.plan.promises[space.question.promises[sought].index].line.ask;
-        if (std::holds_alternative<WakesAsk>(ask)) {
+        if (ask.is<WakesAsk>()) {
             prefer(Preference::wakeUp);
-        } else if (std::holds_alternative<AverageAsk>(ask) || std::holds_alternative<LastsAsk>(ask)) {
+        } else if (ask.is<AverageAsk>() || ask.is<LastsAsk>()) {
             prefer(Preference::current);
         }
     }
@@ -79,12 +80,12 @@ public:
         // of such promises more takes than are asked for may be wanted
         bool areAll = false;
         for (std::size_t looked = most_; !isOver() && !areAll; looked *= 4) {
-            looked = std::max(most_, std::min(looked, kMostLooked));
-            areAll = look(space_, isFolded_, looked) || looked >= kMostLooked;
-            isCut_ = looked >= kMostLooked && !isAllLooked_;
+            looked = std::max(most_, std::min(looked, policy::kMostLooked));
+            areAll = look(space_, isFolded_, looked) || looked >= policy::kMostLooked;
+            isCut_ = looked >= policy::kMostLooked && !isAllLooked_;
         }
         if (isFolded_ && hasDropped_ && !isOver()) { // another take of the same rates may keep what the best of them does not
-            isCut_ = !look(preferringLate(space_), false, kMostLooked);
+            isCut_ = !look(preferringLate(space_), false, policy::kMostLooked);
         }
         result_.steps = effort_.steps;
         result_.settings = countOfSettings(space_);
@@ -93,15 +94,13 @@ public:
             result_.cut = std::string(effort_.isFull ? "for memory " : "") + "after " + std::to_string(effort_.steps) +
                           " steps; let less change, or wish more";
         } else if (isCut_ && result_.found.size() < most_) {
-            result_.cut = "of the " + std::to_string(std::max(most_, kMostLooked)) +
+            result_.cut = "of the " + std::to_string(std::max(most_, policy::kMostLooked)) +
                           " best takes these keep the promises that are judged on whole takes; there may be more";
         }
         return std::move(result_);
     }
 
 private:
-    static constexpr std::size_t kMostLooked = 320;
-
     bool isOver() const { return result_.found.size() >= most_ || effort_.isOver(); }
 
     /// Looks at the best takes of a space; whether these are all that it has.
@@ -168,7 +167,6 @@ SeekResult searchIn(const Space& space, bool isFolded, std::size_t most, const S
 
 /// Whether one of the hard wishes or promises can't even be kept alone: the steps that it took to see that.
 std::optional<std::int64_t> stepsToSeeOneCollide(const Space& space, const SeekControl& control) {
-    constexpr std::int64_t kMostSteps = 100000;
     std::int64_t steps = 0;
     const InForce all = allInForce(space);
     InForce one = all;
@@ -176,7 +174,7 @@ std::optional<std::int64_t> stepsToSeeOneCollide(const Space& space, const SeekC
     one.promises.assign(one.promises.size(), false);
     const auto collides = [&](std::vector<bool>& list, std::size_t i) {
         list[i] = true;
-        Effort effort = effortFor(control, kMostSteps);
+        Effort effort = effortFor(control, policy::kAloneSteps);
         const bool isKept = anyTake(space, one, effort).has_value() || effort.isOver();
         steps += effort.steps;
         list[i] = false;
@@ -212,9 +210,6 @@ std::optional<FoundTake> presentTake(const Space& space) {
     return keepsLate(space, found) ? std::optional(std::move(found)) : std::nullopt;
 }
 
-constexpr std::int64_t kQuickSteps = 20000;
-constexpr double kManyRoutes = 8; ///< a power of ten
-
 SeekResult search(const Space& space, bool isFolded, std::size_t most, const SeekControl& control);
 
 /// The best takes that miss nothing of what may be missed, where one is soon met: no other is better.
@@ -231,7 +226,7 @@ std::optional<SeekResult> searchWithoutMisses(const Space& space, std::size_t mo
         return std::nullopt;
     }
     const Space strict = spaceOf(*space.part, space.plan, space.take, all);
-    Effort effort = effortFor(control, kQuickSteps);
+    Effort effort = effortFor(control, policy::kQuickSteps);
     if (!anyTake(strict, allInForce(strict), effort)) {
         return std::nullopt;
     }
@@ -285,8 +280,7 @@ SeekResult searchRoutes(const Space& space, bool isFolded, std::size_t most, con
 /// Where there are very many takes, first those that leave the multipliers alone: a search that is cut has at least the best of
 /// these.
 SeekResult search(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
-    constexpr double kManyTakes = 20; // a power of ten
-    if (!isFolded || countOfSettings(space) < kManyTakes || routesIn(space) >= kManyRoutes) {
+    if (!isFolded || countOfSettings(space) < policy::kManyTakes || routesIn(space) >= policy::kManyRoutes) {
         return searchRoutes(space, isFolded, most, control);
     }
     const SeekResult quiet = searchIn(quietOf(space), isFolded, most, control);
@@ -313,7 +307,7 @@ SeekResult search(const Space& space, bool isFolded, std::size_t most, const See
 
 /// Where there are very many routes, first those that leave kept promises on their inputs: what is found there is soon found.
 SeekResult searchRoutes(const Space& space, bool isFolded, std::size_t most, const SeekControl& control) {
-    if (!isFolded || routesIn(space) < kManyRoutes) {
+    if (!isFolded || routesIn(space) < policy::kManyRoutes) {
         return searchIn(space, isFolded, most, control);
     }
     const auto tell = [&](const std::vector<FoundTake>& found) {
@@ -324,7 +318,7 @@ SeekResult searchRoutes(const Space& space, bool isFolded, std::size_t most, con
     if (const auto present = presentTake(space)) {
         tell({*present});
     }
-    Effort effort = effortFor(control, kQuickSteps);
+    Effort effort = effortFor(control, policy::kQuickSteps);
     std::optional<Whole> known = anyTake(space, allInForce(space), effort);
     std::optional<std::int64_t> stepsToNone;
     if (!known && effort.isCut) { // that may go on for long: one that can't be kept alone is sooner seen

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "seek/found_take.h"
+#include "seek/policy.h"
 
 namespace wisetick {
 
@@ -19,8 +20,8 @@ struct SeekControl {
     std::function<bool()> goOn;                                 ///< asked often; false cancels
     std::function<void(const std::vector<FoundTake>&)> onFound; ///< the best so far, whenever they change
     std::function<void(const SeekProgress&)> onProgress;        ///< told as often as goOn is asked
-    std::int64_t mostSteps = 50'000'000;                        ///< then it is cut
-    std::int64_t mostMemory = 120'000'000;                      ///< bytes, about; then too
+    std::int64_t mostSteps = policy::kMostSteps;                ///< then it is cut
+    std::int64_t mostMemory = policy::kMostMemory;              ///< bytes, about; then too
 };
 
 /// The effort that a control allows, in no more than so many steps.

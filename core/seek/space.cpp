@@ -3,7 +3,7 @@
 #include "derive/demand.h"
 #include "derive/derive.h"
 #include "derive/line_rates.h"
-#include "promise/uart.h"
+#include "derive/meetings.h"
 
 #include <algorithm>
 #include <cmath>
@@ -23,9 +23,7 @@ bool leansOnControls(const Peripheral& peripheral) {
     const auto leans = [](const std::vector<Limit>& limits) {
         return std::any_of(limits.begin(), limits.end(), [](const Limit& limit) { return limit.when.has_value(); });
     };
-    const auto* adc = std::get_if<AdcKind>(&peripheral.kind);
-    const auto* spi = std::get_if<SpiKind>(&peripheral.kind);
-    return (adc != nullptr && leans(adc->limits)) || (spi != nullptr && leans(spi->limits));
+    return leans(peripheral.kind.row()->limits(peripheral.kind));
 }
 
 /// Promises whose judge looks at more than the clock of their own peripheral, or at what is played.
@@ -33,18 +31,16 @@ bool isLate(const Part& part, const PromiseLine& line, const Take& take) {
     if (!line.alsoIn.empty()) {
         return true;
     }
-    if (const auto peripheral = part.findPeripheral(peripheralOf(line.subject));
-        peripheral && leansOnControls(part.peripherals[*peripheral])) {
+    if (line.ask.row()->isPlayed) {
         return true;
     }
-    if (const auto* fires = std::get_if<FiresAsk>(&line.ask)) {
-        return fires->isChained || fires->late || fires->handled;
+    const auto peripheral = part.findPeripheral(peripheralOf(line.subject));
+    if (!peripheral) {
+        return false; // a line's rate is all that is asked
     }
-    if (const auto* takes = std::get_if<TakesAsk>(&line.ask)) {
-        return !takes->trigger.empty();
-    }
-    return (std::holds_alternative<BitesAsk>(line.ask) && !take.restsIn.empty()) || std::holds_alternative<WakesAsk>(line.ask) ||
-           std::holds_alternative<AverageAsk>(line.ask) || std::holds_alternative<LastsAsk>(line.ask);
+    const Peripheral& asked = part.peripherals[*peripheral];
+    const Meeting* meeting = meetingOf(line.ask, asked.kind);
+    return leansOnControls(asked) || (meeting != nullptr && meeting->looksFurther(line.ask, take));
 }
 
 /// What is not on a way to something that is asked keeps its input. `isAsked` picks among the question's promises.
@@ -65,7 +61,7 @@ void keepInputs(Space& space, IsAsked isAsked) {
     for (const std::size_t sought : space.late) {
         const PromiseLine& line = space.plan.promises[space.question.promises[sought].index].line;
         const std::string& subject = line.subject;
-        if (space.isWakingTooLate && std::holds_alternative<WakesAsk>(line.ask) && isAsked(sought)) {
+        if (space.isWakingTooLate && line.ask.is<WakesAsk>() && isAsked(sought)) {
             for (std::size_t each = 0; each < space.nodes.size(); ++each) {
                 open.push_back(each); // it waits for all that is on
             }
@@ -145,7 +141,7 @@ private:
     void setWakingTooLate() {
         const auto isAboutWaking = [&](std::size_t sought) {
             const auto& promise = space_.plan.promises[space_.question.promises[sought].index];
-            return std::holds_alternative<WakesAsk>(promise.line.ask);
+            return promise.line.ask.is<WakesAsk>();
         };
         if (std::none_of(space_.late.begin(), space_.late.end(), isAboutWaking)) {
             return;
@@ -540,43 +536,21 @@ bool mayChangeTier(const Space& space, const InForce& inForce) {
 }
 
 std::optional<Rational> toleranceOf(const Part& part, const PromiseLine& line) {
-    return std::visit(
-        [&](const auto& ask) -> std::optional<Rational> {
-            if constexpr (requires { ask.tolerance; }) {
-                if (ask.tolerance.within) {
-                    return ask.tolerance.within;
-                }
-                if constexpr (std::is_same_v<std::decay_t<decltype(ask)>, TalksAsk>) {
-                    const auto peripheral = part.findPeripheral(peripheralOf(line.subject));
-                    const auto* uart = peripheral ? std::get_if<UartKind>(&part.peripherals[*peripheral].kind) : nullptr;
-                    if (uart != nullptr && !ask.tolerance.exactly && !uart->modes.empty()) {
-                        Rational widest;
-                        for (const UartMode& mode : uart->modes) {
-                            widest = std::max(widest, defaultUartTolerance(ask.frame, mode.oversample));
-                        }
-                        return widest.sign() > 0 ? std::optional(widest) : std::nullopt;
-                    }
-                }
-            }
-            return std::nullopt;
-        },
-        line.ask);
+    const auto peripheral = part.findPeripheral(peripheralOf(line.subject));
+    if (const Meeting* meeting = peripheral ? meetingOf(line.ask, part.peripherals[*peripheral].kind) : nullptr) {
+        return meeting->tolerance(line.ask, part.peripherals[*peripheral].kind);
+    }
+    const Tolerance* tolerance = line.ask.row()->tolerance(line.ask);
+    return tolerance == nullptr ? std::nullopt : tolerance->within;
 }
 
 Ask narrowed(const Part& part, const PromiseLine& line, const Rational& share) {
-    Ask ask = line.ask;
     const auto tolerance = toleranceOf(part, line);
     if (!tolerance) {
-        return ask;
+        return line.ask;
     }
-    std::visit(
-        [&](auto& each) {
-            if constexpr (requires { each.tolerance; }) {
-                each.tolerance = share.isZero() ? Tolerance{true, std::nullopt} : Tolerance{false, *tolerance * share};
-            }
-        },
-        ask);
-    return ask;
+    return line.ask.row()->withTolerance(line.ask,
+                                         share.isZero() ? Tolerance{true, std::nullopt} : Tolerance{false, *tolerance * share});
 }
 
 } // namespace wisetick
