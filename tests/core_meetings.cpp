@@ -25,18 +25,24 @@ class CoreMeetings : public QObject {
 
 private slots:
     void everyEntryIsThere() {
-        std::set<std::pair<std::size_t, std::size_t>> pairs;
-        std::set<std::size_t> kinds;
-        std::set<std::size_t> asks;
-        for (const Meeting& meeting : meetings()) {
-            QVERIFY(meeting.judge != nullptr && meeting.ways != nullptr && meeting.rates != nullptr);
-            QVERIFY(pairs.insert({meeting.ask, meeting.kind}).second);
-            kinds.insert(meeting.kind);
-            asks.insert(meeting.ask);
+        std::set<const AskRow*> asks;
+        for (const KindRow* kind : kindRows()) {
+            QVERIFY(!kind->name.empty() && !kind->schema.empty() && kind->read != nullptr && kind->widths != nullptr);
+            QVERIFY(kind->limits != nullptr && kind->channels != nullptr && kind->chainedWith != nullptr);
+            QVERIFY(kind->wakeCounter != nullptr);
+            QVERIFY(!kind->meetings().empty());
+            std::set<const AskRow*> own;
+            for (const Meeting& meeting : kind->meetings()) {
+                QVERIFY(meeting.judge != nullptr && meeting.ways != nullptr && meeting.rates != nullptr);
+                QVERIFY(meeting.looksFurther != nullptr && meeting.tolerance != nullptr);
+                QVERIFY2(own.insert(meeting.ask).second, kind->name.c_str());
+            }
+            asks.insert(own.begin(), own.end());
         }
-        QCOMPARE(kinds.size(), std::variant_size_v<PeripheralKind>);
+        QCOMPARE(kindRows().size(), std::size_t(9));
         // all but those on a line, a mode and the rhythm: runs, wakes, average, lasts
-        QCOMPARE(asks.size(), std::variant_size_v<Ask> - 4);
+        QCOMPARE(asks.size(), askRows().size() - 4);
+        QCOMPARE(askRows().size(), std::size_t(16));
     }
 
     void aPairWithoutARowIsRefused() {

@@ -121,7 +121,7 @@ private slots:
         QVERIFY(part.lines[1].divide.contains(3));
         QVERIFY(!part.lines[1].divide.contains(2));
         QVERIFY(part.lines[2].divide.contains(exact("5/2")));
-        QCOMPARE(std::get<TimerKind>(part.peripherals[0].kind).counts.most(), Rational(256));
+        QCOMPARE(part.peripherals[0].kind.get<TimerKind>().counts.most(), Rational(256));
     }
 
     /// One fault each: where it is and what would mend it.
@@ -151,8 +151,8 @@ private slots:
         row("a number without quotes", "draws = \"80 uA\"", "draws = 80",
             "p:11:9: error: the number 80; expected a current in quotes such as \"2.2 uA\"\n");
         row("an unknown kind", "kind = \"timer\"", "kind = \"tiner\"",
-            "p:35:8: error: no kind of peripheral 'tiner'; expected 'adc', 'can', 'delay-loop', 'i2c', 'rtc', 'spi', 'timer', "
-            "'uart' or 'watchdog'; did you mean 'timer'?\n");
+            "p:35:8: error: no kind of peripheral 'tiner'; expected 'uart', 'timer', 'watchdog', 'rtc', 'adc', 'spi', 'i2c', "
+            "'can' or 'delay-loop'; did you mean 'timer'?\n");
         row("a newer format", "wisetick-part/1", "wisetick-part/7",
             "p:1:10: error: the format 'wisetick-part/7' is newer than this program knows; expected \"wisetick-part/1\"; open it "
             "with a newer Wise Tick\n");
@@ -267,7 +267,7 @@ private slots:
             "p");
         QCOMPARE(lines(file.diagnostics), std::string());
         const Peripheral& peripheral = file.part->peripherals[0];
-        const auto& timer = std::get<TimerKind>(peripheral.kind);
+        const auto& timer = peripheral.kind.get<TimerKind>();
         QCOMPARE(timer.channels.size(), std::size_t{2});
         QVERIFY(timer.isCentred && timer.dead.most() == 63 && timer.post.most() == 16);
         QCOMPARE(timer.chain->with, std::string("other"));

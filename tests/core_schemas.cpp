@@ -8,6 +8,7 @@
 
 #include <filesystem>
 #include <regex>
+#include <set>
 
 namespace fs = std::filesystem;
 using namespace wisetick;
@@ -93,20 +94,16 @@ Json schemaOf(const std::string& kind) {
     return Json::parse(fileText(sourceDir() + "/docs/schema/" + kind + ".schema.json"));
 }
 
+/// The schema's keys of a kind of peripheral.
+Json ownKeys(const KindRow& kind) {
+    return Json::parse(kind.schema);
+}
+
 /// A kind of peripheral that has this key.
 std::string kindThatReads(const std::string& key) {
-    static const std::map<std::string, std::vector<std::string>> keys{
-        {"uart", {"modes", "one_wire"}},
-        {"timer", {"bits", "style", "centred", "dead", "post", "chained"}},
-        {"adc", {"sample", "conversion", "input", "channels", "limit", "oversample", "start"}},
-        {"spi", {"divide", "lanes", "shift", "dummy", "size"}},
-        {"i2c", {"low", "high", "fixed", "fastest", "setup", "hold"}},
-        {"can", {"nominal", "data", "delay", "node_delay", "message_words", "message_costs"}},
-        {"rtc", {"calendar", "calibration", "alarm"}},
-        {"delay-loop", {"turn", "overhead", "turns"}}};
-    for (const auto& [kind, own] : keys) {
-        if (std::find(own.begin(), own.end(), key) != own.end()) {
-            return kind;
+    for (const KindRow* kind : kindRows()) {
+        if (ownKeys(*kind).contains(key)) {
+            return kind->name;
         }
     }
     return "watchdog";
@@ -163,6 +160,31 @@ private slots:
                          (name + "." + key + "\n" + lines(found)).c_str());
             }
         }
+    }
+
+    /// What the schema says of peripherals is what the rows of the kinds say, and what all of them have.
+    void peripheralsAreDescribedByTheirRows() {
+        const Json table = schemaOf("part")["properties"]["peripheral"]["items"]["properties"];
+        std::set<std::string> left;
+        for (const auto& [key, each] : table.items()) {
+            left.insert(key);
+        }
+        std::vector<std::string> names;
+        for (const KindRow* kind : kindRows()) {
+            names.push_back(kind->name);
+            const Json own = ownKeys(*kind);
+            for (const auto& [key, each] : own.items()) {
+                QVERIFY2(table.contains(key), (kind->name + " " + key).c_str());
+                const Json& said = table[key];
+                // a key that kinds read in different ways stands with all of them
+                const bool isOneOf = said.contains("anyOf") && std::count(said["anyOf"].begin(), said["anyOf"].end(), each) == 1;
+                QVERIFY2(said == each || isOneOf, (kind->name + " " + key).c_str());
+                left.erase(key);
+            }
+        }
+        QCOMPARE(table["kind"]["enum"], Json(names));
+        QCOMPARE(left, (std::set<std::string>{"bring_up", "clock", "draws", "fields", "gate", "holds", "id", "interrupts", "kind",
+                                              "name", "note", "pins", "ref", "reset", "wakes_from"}));
     }
 
     void faultsAreSeen() {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "derive/promises.h"
+#include "plan/ask_row.h"
 
 namespace wisetick {
 
@@ -23,11 +24,10 @@ struct MeetingScene {
     const std::vector<Setting>& pinned;
 };
 
-/// Where a kind of peripheral and an ask meet: what the one can do for the other. There is one row for each such pair, and in it
-/// every entry: what a pair does not do is said there, never left to a default.
+/// Where a kind of peripheral and an ask meet: what the one can do for the other. Every entry is said: what a pair does not do
+/// stands there, never left to a default.
 struct Meeting {
-    std::size_t ask = 0;  ///< index among the asks
-    std::size_t kind = 0; ///< index among the kinds of peripherals
+    const AskRow* ask = nullptr;
     /// Judges the ask with the pinned settings held.
     PromiseFigure (*judge)(const MeetingScene& scene, PromiseFigure figure) = nullptr;
     /// The ranked ways, best first, at most so many where they are many.
@@ -35,10 +35,11 @@ struct Meeting {
     /// The rates of the clock with which the ask can be kept or strained, whatever the clock is now; all where they can't be
     /// told.
     RateWindows (*rates)(const MeetingScene& scene) = nullptr;
+    /// Whether its judge looks at more than the clock of its own peripheral: other clocks, other promises, the rest.
+    bool (*looksFurther)(const Ask& ask, const Take& take) = nullptr;
+    /// The share within which it must be, where it is one, also where the ask leaves it to the kind.
+    std::optional<Rational> (*tolerance)(const Ask& ask, const PeripheralKind& kind) = nullptr;
 };
-
-/// All rows there are.
-const std::vector<Meeting>& meetings();
 
 /// The row of an ask on a peripheral; nullptr where it can't do that.
 const Meeting* meetingOf(const Ask& ask, const PeripheralKind& kind);

@@ -8,6 +8,7 @@
 #include <algorithm>
 #include <cctype>
 #include <functional>
+#include <set>
 
 namespace wisetick {
 
@@ -16,10 +17,15 @@ namespace {
 /// The ids of what a part has of one kind.
 using Collect = std::vector<std::string> (*)(const Part&);
 
-std::vector<std::string> peripheralsWhere(const Part& part, const std::function<bool(const PeripheralKind&)>& isMeant) {
+/// Those peripherals that are counted under this name: that of their kind, or another of what they have more.
+std::vector<std::string> peripheralsCountedAs(const Part& part, const std::string& name) {
     std::vector<std::string> ids;
     for (const Peripheral& peripheral : part.peripherals) {
-        if (isMeant(peripheral.kind)) {
+        const KindRow& row = *peripheral.kind.row();
+        const bool isMore = std::any_of(row.alsoCounted.begin(), row.alsoCounted.end(), [&](const AlsoCounted& each) {
+            return each.name == name && each.isOne(peripheral.kind);
+        });
+        if (row.name == name || isMore) {
             ids.push_back(peripheral.id);
         }
     }
@@ -53,20 +59,6 @@ bool hasFractions(const FactorSet& set) {
 /// Kinds of things that are counted, beside the kinds of peripherals.
 const std::map<std::string, Collect>& countedKinds() {
     static const std::map<std::string, Collect> kinds{
-        {"can fd",
-         [](const Part& part) {
-             return peripheralsWhere(part, [](const PeripheralKind& kind) {
-                 const auto* can = std::get_if<CanKind>(&kind);
-                 return can != nullptr && can->data.has_value();
-             });
-         }},
-        {"memory port",
-         [](const Part& part) {
-             return peripheralsWhere(part, [](const PeripheralKind& kind) {
-                 const auto* spi = std::get_if<SpiKind>(&kind);
-                 return spi != nullptr && spi->lanes > 1;
-             });
-         }},
         {"pll",
          [](const Part& part) {
              return linesWhere(part, [](const Line& line) { return !line.multiply.empty() && line.ripple.isZero(); });
@@ -92,15 +84,21 @@ const std::map<std::string, Collect>& countedKinds() {
     return kinds;
 }
 
-std::vector<std::string> peripheralKindNames() {
-    return {"uart", "timer", "watchdog", "rtc", "adc", "spi", "i2c", "can", "delay-loop"};
-}
-
 std::vector<std::string> allKindNames() {
-    std::vector<std::string> names = peripheralKindNames();
-    for (const auto& [name, collect] : countedKinds()) {
-        names.push_back(name);
+    std::vector<std::string> names;
+    for (const KindRow* row : kindRows()) {
+        names.push_back(row->name);
     }
+    std::set<std::string> others;
+    for (const KindRow* row : kindRows()) {
+        for (const AlsoCounted& each : row->alsoCounted) {
+            others.insert(each.name);
+        }
+    }
+    for (const auto& [name, collect] : countedKinds()) {
+        others.insert(name);
+    }
+    names.insert(names.end(), others.begin(), others.end());
     return names;
 }
 
@@ -243,9 +241,7 @@ public:
     NeedFigure operator()(const CountNeed& need) const {
         const auto special = countedKinds().find(need.kind);
         const std::vector<std::string> found =
-            special != countedKinds().end()
-                ? special->second(part_)
-                : peripheralsWhere(part_, [&](const PeripheralKind& kind) { return kindName(kind) == need.kind; });
+            special != countedKinds().end() ? special->second(part_) : peripheralsCountedAs(part_, need.kind);
         if (found.empty() && need.kind == "pin") {
             return {{}, Fit::unknown, "it does not say which pins it has"};
         }

@@ -256,6 +256,27 @@ FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need) 
     return single ? FactorSet::one(*single) : FactorSet();
 }
 
+FactorSet readWholeSet(TableReader& reader, const std::string& key, Need need) {
+    const FactorSet set = readFactorSet(reader, key, need);
+    const bool isBad = !set.empty() && (!set.least().isWhole() || (set.isRange() && !set.step().isWhole()) ||
+                                        set.most() > Rational(std::int64_t{1} << 48));
+    if (isBad || (!set.isRange() && !set.empty() && set.size() > 4096)) {
+        reader.error(key, "values that are not whole or beyond 2^48", "whole numbers");
+        return {};
+    }
+    for (std::int64_t i = 0; !set.isRange() && i < *set.size().toInt64(); ++i) {
+        if (!set.empty() && !set.at(i).isWhole()) {
+            reader.error(key, printFactor(set.at(i)), "whole numbers");
+            return {};
+        }
+    }
+    return set;
+}
+
+FactorSet readPrescaler(TableReader& reader) {
+    return reader.has("prescaler") ? readWholeSet(reader, "prescaler") : FactorSet::one(1);
+}
+
 std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, const KeyPath& path) {
     const auto* text = node.as_string();
     if (auto field = text != nullptr ? readField(text->get()) : std::nullopt) {

@@ -19,6 +19,12 @@ std::optional<Draw> readDraw(TableReader& reader, const std::string& key);
 /// 3, "2.5", [1, 2, 4], { from, to, step }, or { powers_of, from, to }. Empty where the key is absent or faulty.
 FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need = Need::optional);
 
+/// The same of whole numbers up to 2^48.
+FactorSet readWholeSet(TableReader& reader, const std::string& key, Need need = Need::optional);
+
+/// The prescaler of a counter; one where the part has none.
+FactorSet readPrescaler(TableReader& reader);
+
 /// "CLK.REF[4:0]".
 std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, const KeyPath& path);
 

@@ -247,6 +247,7 @@ private:
     }
 
     void readPinned(TableReader& pinned, Take& take) {
+        const std::vector<std::string> known = settingNames();
         for (const std::string& promise : pinned.keys()) {
             const toml::table* table = pinned.table(promise);
             if (table == nullptr) {
@@ -254,7 +255,7 @@ private:
             }
             TableReader reader(*table, reporter_, pinned.pathOf(promise));
             PinnedWay way{promise, {}};
-            for (const std::string& name : settingNames()) {
+            for (const std::string& name : known) {
                 const toml::node* node = reader.node(name);
                 if (node == nullptr) {
                     continue;

@@ -8,59 +8,6 @@ namespace wisetick {
 
 namespace {
 
-/// Hands every control of a kind with all that it can be set to to `width(control, set)`.
-template <class Width>
-struct KindWidths {
-    const Width& width;
-
-    void operator()(const UartKind& uart) const {
-        for (const UartMode& mode : uart.modes) {
-            width("divisor", mode.divisor);
-        }
-    }
-    void operator()(const TimerKind& timer) const {
-        width("prescaler", timer.prescaler);
-        width("counts", timer.counts);
-    }
-    void operator()(const WatchdogKind& watchdog) const {
-        width("prescaler", watchdog.prescaler);
-        width("counts", watchdog.counts);
-    }
-    void operator()(const RtcKind& rtc) const {
-        width("prescaler", rtc.prescaler);
-        width("counts", rtc.counts);
-    }
-    void operator()(const AdcKind& adc) const {
-        width("divide", adc.divide);
-        width("sample", adc.sample);
-    }
-    void operator()(const SpiKind& spi) const {
-        width("divide", spi.divide);
-        width("shift", spi.shift);
-        width("dummy", spi.dummy);
-        width("size", spi.size);
-    }
-    void operator()(const I2cKind& bus) const {
-        width("prescaler", bus.prescaler);
-        width("low", bus.low);
-        width("high", bus.high);
-    }
-    void operator()(const CanKind& can) const {
-        widthOfPhase("", can.nominal);
-        if (can.data) {
-            widthOfPhase("data_", *can.data);
-        }
-        width("delay", can.delay);
-    }
-    void operator()(const DelayLoopKind& loop) const { width("turns", loop.turns); }
-    void widthOfPhase(const std::string& prefix, const CanPhase& phase) const {
-        width(prefix + "prescaler", phase.prescaler);
-        width(prefix + "seg1", phase.seg1);
-        width(prefix + "seg2", phase.seg2);
-        width(prefix + "sjw", phase.sjw);
-    }
-};
-
 class Linter {
 public:
     explicit Linter(const Part& part) : part_(part) {}
@@ -163,10 +110,9 @@ private:
         if (!peripheral.draws) {
             warn(path, "the peripheral '" + peripheral.id + "' does not say what it draws", "draws = { per_mhz }");
         }
-        const auto width = [&](const std::string& control, const FactorSet& set) {
+        peripheral.kind.row()->widths(peripheral.kind, [&](const std::string& control, const FactorSet& set) {
             lintWidth(path, control, set, peripheral.fields, peripheral.holds);
-        };
-        std::visit(KindWidths<decltype(width)>{width}, peripheral.kind);
+        });
     }
 
     /// Rates that the limit allows but no step of the waits covers.

@@ -15,18 +15,13 @@ std::optional<std::size_t> findById(const Things& things, const std::string& id)
 } // namespace
 
 std::string kindName(const PeripheralKind& kind) {
-    struct Name {
-        std::string operator()(const UartKind&) const { return "uart"; }
-        std::string operator()(const TimerKind&) const { return "timer"; }
-        std::string operator()(const WatchdogKind&) const { return "watchdog"; }
-        std::string operator()(const RtcKind&) const { return "rtc"; }
-        std::string operator()(const AdcKind&) const { return "adc"; }
-        std::string operator()(const SpiKind&) const { return "spi"; }
-        std::string operator()(const I2cKind&) const { return "i2c"; }
-        std::string operator()(const CanKind&) const { return "can"; }
-        std::string operator()(const DelayLoopKind&) const { return "delay-loop"; }
-    };
-    return std::visit(Name{}, kind);
+    return kind.row() == nullptr ? std::string() : kind.row()->name;
+}
+
+const KindRow* findKindRow(const std::string& name) {
+    const auto& rows = kindRows();
+    const auto found = std::find_if(rows.begin(), rows.end(), [&](const KindRow* row) { return row->name == name; });
+    return found == rows.end() ? nullptr : *found;
 }
 
 bool KeptSet::contains(std::size_t index) const {

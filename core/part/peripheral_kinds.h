@@ -1,13 +1,11 @@
 #pragma once
 
-#include "part/limit.h"
-#include "quantity/factor_set.h"
+#include "part/kind_row.h"
 
 #include <cstdint>
 #include <optional>
 #include <string>
 #include <utility>
-#include <variant>
 #include <vector>
 
 namespace wisetick {
@@ -18,6 +16,8 @@ struct UartMode {
 };
 
 struct UartKind {
+    static const KindRow& row();
+
     std::vector<UartMode> modes;
     bool hasOneWire = false; ///< it can send and receive on its first pin
 };
@@ -33,6 +33,8 @@ struct TimerChain {
 };
 
 struct TimerKind {
+    static const KindRow& row();
+
     int bits = 16;
     FactorSet prescaler;
     FactorSet counts;
@@ -45,6 +47,8 @@ struct TimerKind {
 };
 
 struct WatchdogKind {
+    static const KindRow& row();
+
     FactorSet prescaler;
     FactorSet counts;
     bool hasWindow = false;
@@ -60,6 +64,8 @@ struct Calibration {
 
 /// The wake-up counter of a real-time clock, and the two dividers of its calendar.
 struct RtcKind {
+    static const KindRow& row();
+
     FactorSet prescaler;
     FactorSet counts;
     FactorSet first = {};  ///< empty: it has no calendar
@@ -70,6 +76,8 @@ struct RtcKind {
 
 /// An analogue-to-digital converter: its clock is divided, then a sample and a conversion take cycles of it.
 struct AdcKind {
+    static const KindRow& row();
+
     FactorSet divide;
     std::vector<Limit> limits;                                 ///< of the divided clock
     FactorSet sample;                                          ///< cycles
@@ -83,6 +91,8 @@ struct AdcKind {
 
 /// A serial port with a clock line: one lane, or a port to a memory with several.
 struct SpiKind {
+    static const KindRow& row();
+
     FactorSet divide;
     std::vector<Limit> limits; ///< of the port's clock
     std::int64_t lanes = 1;
@@ -93,6 +103,8 @@ struct SpiKind {
 
 /// The bus with clock and data: low and high phase are counted in prescaled cycles, and fixed delays add to them.
 struct I2cKind {
+    static const KindRow& row();
+
     FactorSet prescaler;
     FactorSet low;
     FactorSet high;
@@ -112,6 +124,8 @@ struct CanPhase {
 };
 
 struct CanKind {
+    static const KindRow& row();
+
     CanPhase nominal;
     std::optional<CanPhase> data;      ///< of CAN FD
     FactorSet delay;                   ///< clock periods of the transmitter delay compensation's offset
@@ -124,15 +138,11 @@ struct CanKind {
 
 /// A loop of instructions that passes time.
 struct DelayLoopKind {
+    static const KindRow& row();
+
     Rational turn;     ///< cycles of the core
     Rational overhead; ///< cycles of one call
     FactorSet turns;
 };
-
-using PeripheralKind =
-    std::variant<UartKind, TimerKind, WatchdogKind, RtcKind, AdcKind, SpiKind, I2cKind, CanKind, DelayLoopKind>;
-
-/// "uart", "timer", …
-std::string kindName(const PeripheralKind& kind);
 
 } // namespace wisetick

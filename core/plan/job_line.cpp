@@ -196,10 +196,15 @@ tl::expected<Job, TextError> readJobLine(std::string_view text) {
     return JobReader(text).read();
 }
 
+std::string printJobPace(const Job& job) {
+    const auto time = [](const Rational& value) { return printReadable(value, Unit::second); };
+    return (!job.after.empty() ? "after " + job.after : (job.isRandom ? "about " : "every ") + time(job.every)) +
+           (job.lasts ? " for " + time(*job.lasts) : " for " + job.cycles.value_or(Rational(0)).toString() + " cycles");
+}
+
 std::string printJobClauses(const Job& job) {
     const auto time = [](const Rational& value) { return printReadable(value, Unit::second); };
-    std::string text = !job.after.empty() ? "after " + job.after : (job.isRandom ? "about " : "every ") + time(job.every);
-    text += job.lasts ? " for " + time(*job.lasts) : " for " + job.cycles.value_or(Rational(0)).toString() + " cycles";
+    std::string text = printJobPace(job);
     text += job.phase.isZero() ? "" : ", from " + time(job.phase);
     text += job.jitter.isZero() ? "" : ", late up to " + time(job.jitter);
     text += job.draws.isZero() ? "" : ", draws " + printReadable(job.draws, Unit::ampere);

@@ -19,6 +19,9 @@ tl::expected<Job, TextError> readJobLine(std::string_view text);
 /// The canonical form; reading it gives the same job.
 std::string printJobLine(const Job& job);
 
+/// How often and how long: "every 10 min for 20 ms".
+std::string printJobPace(const Job& job);
+
 /// The line without the name: "every 10 min for 4.4 s, draws 21 mA".
 std::string printJobClauses(const Job& job);
 

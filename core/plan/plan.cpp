@@ -20,7 +20,7 @@ std::string ownName(const PromiseLine& line) {
     if (!line.subject.empty()) {
         return line.subject;
     }
-    return std::holds_alternative<WakesAsk>(line.ask) ? "wakes" : "average";
+    return line.ask.is<WakesAsk>() ? "wakes" : "average";
 }
 
 } // namespace

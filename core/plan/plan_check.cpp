@@ -326,6 +326,7 @@ private:
 
     void checkPinned(const std::string& takePath, const Take& take) {
         std::set<std::string> seen;
+        const std::vector<std::string> known = settingNames();
         for (const PinnedWay& pinned : take.pinned) {
             const std::string path = takePath + ".pinned." + pinned.promise;
             once(path, pinned.promise, seen);
@@ -333,7 +334,7 @@ private:
             std::set<std::string> settings;
             for (const auto& [name, value] : pinned.settings) {
                 once(path + "." + name, name, settings);
-                checkName(path + "." + name, "setting", name, settingNames());
+                checkName(path + "." + name, "setting", name, known);
                 if (!value.isWhole()) {
                     factor(path + "." + name, value);
                 }

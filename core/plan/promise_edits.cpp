@@ -55,7 +55,7 @@ void changePromises(Plan& plan, Change change, Now now) {
 }
 
 bool asksTheSame(const PromiseLine& a, const PromiseLine& b) {
-    return a.subject == b.subject && a.ask.index() == b.ask.index();
+    return a.subject == b.subject && a.ask.row() == b.ask.row();
 }
 
 } // namespace

@@ -34,7 +34,7 @@ public:
         if (auto error = readSubjectAndVerb(line, verb)) {
             return tl::unexpected(*error);
         }
-        std::vector<Clause> clauses = clausesOf(kindOfVerb(verb, line.subject), line, part_);
+        std::vector<Clause> clauses = clausesOf(*askMeant(verb, line.subject, text_, part_), verb, line, part_);
         skipBlanks();
         while (position_ < text_.size()) {
             if (auto error = readClause(clauses)) {
@@ -59,17 +59,18 @@ public:
             return whichBegin(first.position, firstWords());
         }
         std::string verb(first.text);
-        if (verb != "wakes" && verb != "average") {
+        if (!isLone(verb)) {
             const Word second = takeWord();
             if (isAtEnd()) {
                 return whichBegin(second.position, verbsOf(first));
             }
             verb = second.text;
-            if (std::find(subjectVerbs().begin(), subjectVerbs().end(), verb) == subjectVerbs().end()) {
-                return {};
-            }
         }
-        std::vector<Clause> clauses = clausesOf(kindOfVerb(verb, std::string(first.text)), line, part_);
+        const AskRow* ask = askMeant(verb, std::string(first.text), text_, part_);
+        if (ask == nullptr) {
+            return {};
+        }
+        std::vector<Clause> clauses = clausesOf(*ask, verb, line, part_);
         while (true) {
             skipBlanks();
             const std::size_t start = position_;
@@ -103,21 +104,9 @@ public:
 private:
     bool isAtEnd() const { return position_ == text_.size(); }
 
-    /// `talks` asks another thing of a bus than of a port; without a part its clock's unit tells.
-    std::string kindOfVerb(const std::string& verb, const std::string& subject) const {
-        if (verb != "talks") {
-            return verb;
-        }
-        const auto peripheral = part_ == nullptr ? std::nullopt : part_->findPeripheral(subject);
-        if (peripheral) {
-            const PeripheralKind& kind = part_->peripherals[*peripheral].kind;
-            return std::holds_alternative<I2cKind>(kind) ? "talks on a bus"
-                                                         : (std::holds_alternative<CanKind>(kind) ? "talks on can" : verb);
-        }
-        if (text_.find("Hz") != std::string_view::npos) {
-            return "talks on a bus";
-        }
-        return subject.substr(0, 3) == "can" ? "talks on can" : verb;
+    static bool isLone(std::string_view verb) {
+        const std::vector<std::string> verbs = loneVerbs();
+        return std::find(verbs.begin(), verbs.end(), verb) != verbs.end();
     }
 
     /// Those of the texts that go on with what stands at `start`, and are more than that.
@@ -132,13 +121,25 @@ private:
         return completion;
     }
 
+    /// Peripherals and their channels first, then lines, then what has no subject.
     std::vector<std::string> firstWords() const {
         std::vector<std::string> words;
-        for (const char* verb : {"talks", "fires", "drives", "bites", "drifts", "takes", "clocks", "waits", "runs", "lasts"}) {
-            const std::vector<std::string> subjects = subjectsOf(verb, *part_);
-            words.insert(words.end(), subjects.begin(), subjects.end());
+        for (const bool areNodes : {false, true}) {
+            for (const AskRow* row : askRows()) {
+                const bool isHere = (row->of == AskedOf::node || row->of == AskedOf::battery) == areNodes;
+                for (std::string& word : isHere ? subjectsOf(row->verbs.front(), *part_) : std::vector<std::string>()) {
+                    if (std::find(words.begin(), words.end(), word) == words.end()) {
+                        words.push_back(std::move(word));
+                    }
+                }
+            }
         }
-        words.insert(words.end(), {"wakes from", "average under"});
+        for (const AskRow* row : askRows()) {
+            if (row->of == AskedOf::nothing) {
+                PromiseLine line;
+                words.push_back(row->verbs.front() + " " + opening(clausesOf(*row, row->verbs.front(), line, part_).front()));
+            }
+        }
         return words;
     }
 
@@ -231,12 +232,12 @@ private:
         if (first.text.empty()) {
             return errorAt(first, "nothing", "a promise such as 'uart1 talks 115200' or 'timer2 fires every 1 ms'");
         }
-        if (first.text == "wakes" || first.text == "average") {
+        if (isLone(first.text)) {
             verb = first.text;
             return std::nullopt;
         }
         const Word second = takeWord();
-        const std::vector<std::string>& known = subjectVerbs();
+        const std::vector<std::string> known = subjectVerbs();
         if (std::find(known.begin(), known.end(), second.text) == known.end()) {
             return errorAt(second, second.text.empty() ? "no verb" : "unknown verb " + quoted(second.text), listNames(known),
                            didYouMean(second.text, known));

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
+#include "base/open_value.h"
 #include "part/part.h"
 #include "quantity/rational.h"
 
@@ -9,10 +10,14 @@
 #include <optional>
 #include <string>
 #include <string_view>
-#include <variant>
 #include <vector>
 
 namespace wisetick {
+
+struct AskRow;
+
+/// What a promise asks: a RunsAsk, a TalksAsk, …
+using Ask = OpenValue<AskRow>;
 
 /// How near is near enough. Neither: the kind's own default (RULES of each kind in docs/promise-lines.md).
 struct Tolerance {
@@ -23,6 +28,8 @@ struct Tolerance {
 
 /// "core runs at 160 MHz", "bus_b runs at least 60 MHz".
 struct RunsAsk {
+    static const AskRow& row();
+
     enum class Bound { at, atLeast, atMost };
     Bound bound = Bound::at;
     Rational hertz;
@@ -40,6 +47,8 @@ struct UartFrame {
 
 /// "uart1 talks 921600 within 1.5 %, as 8E1".
 struct TalksAsk {
+    static const AskRow& row();
+
     Rational bitsPerSecond;
     UartFrame frame;
     Tolerance tolerance;
@@ -49,6 +58,8 @@ struct TalksAsk {
 
 /// "can0 talks 500 kbit/s, data 2 Mbit/s, sample at 80 %, over 20 m": the bits of a CAN bus. With `data` it is CAN FD.
 struct CanAsk {
+    static const AskRow& row();
+
     Rational bitsPerSecond;
     std::optional<Rational> data = {};       ///< bit/s of the data phase
     std::optional<Rational> sample = {};     ///< sample point as a share of the bit; none: 80 %
@@ -62,6 +73,8 @@ struct CanAsk {
 
 /// "can0 holds 28 filters, 8 long-filters, 32 received, 16 sent, of 64 byte": a plan of its message memory.
 struct HoldsAsk {
+    static const AskRow& row();
+
     Rational filters;     ///< on ids of 11 bits
     Rational longFilters; ///< on ids of 29 bits
     Rational received;    ///< messages that wait to be read
@@ -72,6 +85,8 @@ struct HoldsAsk {
 
 /// "timer2 fires every 1 ms exactly".
 struct FiresAsk {
+    static const AskRow& row();
+
     Rational period; ///< s
     Tolerance tolerance;
     bool isRepeated = false;              ///< "repeated": the firmware may count several shorter ones
@@ -84,6 +99,8 @@ struct FiresAsk {
 
 /// "timer3.1 drives 20 kHz at 35 % duty, steps under 0.1 %": the subject is a channel.
 struct DrivesAsk {
+    static const AskRow& row();
+
     Rational hertz;
     Rational duty;                          ///< above 0, up to 1
     std::optional<Rational> stepUnder = {}; ///< of the duty
@@ -95,6 +112,8 @@ struct DrivesAsk {
 
 /// "timer5 wraps after at least 1 h, resolves 1 us": a counter that is read as a clock.
 struct StampsAsk {
+    static const AskRow& row();
+
     std::optional<Rational> wrapsAfter = {}; ///< s, at least; one of the two is given
     std::optional<Rational> resolves = {};   ///< s, at most
     bool operator==(const StampsAsk&) const = default;
@@ -102,6 +121,8 @@ struct StampsAsk {
 
 /// "wdog bites after 2 s, fed every 1.8 s, at latest 3 s, opens after 0.5 s". Times in s.
 struct BitesAsk {
+    static const AskRow& row();
+
     Rational after;
     std::optional<Rational> fedEvery;
     std::optional<Rational> atLatest;
@@ -113,12 +134,16 @@ struct BitesAsk {
 
 /// "rtc drifts at most 2 s/day": a calendar.
 struct DriftsAsk {
+    static const AskRow& row();
+
     Rational limit; ///< s/s
     bool operator==(const DriftsAsk&) const = default;
 };
 
 /// "wakes from deep in at most 4 ms by rtc every 10 min".
 struct WakesAsk {
+    static const AskRow& row();
+
     std::string mode;
     Rational limit; ///< s
     std::string by;
@@ -128,18 +153,24 @@ struct WakesAsk {
 
 /// "average under 1 mA".
 struct AverageAsk {
+    static const AskRow& row();
+
     Rational limit; ///< A
     bool operator==(const AverageAsk&) const = default;
 };
 
 /// "battery lasts 240 days".
 struct LastsAsk {
+    static const AskRow& row();
+
     Rational least; ///< s
     bool operator==(const LastsAsk&) const = default;
 };
 
 /// "i2c1 talks 400 kHz with 120 ns rise": the bus clock, at most; rise and fall of its lines in s.
 struct BusAsk {
+    static const AskRow& row();
+
     Rational hertz;
     std::optional<Rational> rise;
     std::optional<Rational> fall;
@@ -151,6 +182,8 @@ struct BusAsk {
 /// "adc0 takes 50 k samples/s at 12 bit from 10 kohm over 4 channels": at least so many of each channel. "adc0 takes once in at
 /// most 20 us": a single scan that the firmware starts.
 struct TakesAsk {
+    static const AskRow& row();
+
     Rational samplesPerSecond;                ///< 0 where a single scan is asked
     std::optional<Rational> onceIn = {};      ///< s, of a single scan
     std::optional<Rational> bits;             ///< none: the most that the converter has
@@ -163,6 +196,8 @@ struct TakesAsk {
 
 /// "qspi0 clocks at most 100 MHz": as fast as the port can, and no faster than the device at its other end.
 struct ClocksAsk {
+    static const AskRow& row();
+
     Rational hertz;
     std::optional<Rational> size = {};    ///< "of 16 MiB": bytes of the memory
     std::optional<Rational> dummy = {};   ///< "after 8 dummies": cycles that the memory wants between address and data
@@ -174,14 +209,13 @@ struct ClocksAsk {
 
 /// "pause waits 100 us within 2 %", "pause waits at least 100 us".
 struct WaitsAsk {
+    static const AskRow& row();
+
     Rational time; ///< s
     bool isAtLeast = false;
     Tolerance tolerance;
     bool operator==(const WaitsAsk&) const = default;
 };
-
-using Ask = std::variant<RunsAsk, TalksAsk, CanAsk, BusAsk, FiresAsk, DrivesAsk, StampsAsk, WaitsAsk, BitesAsk, DriftsAsk,
-                         TakesAsk, ClocksAsk, HoldsAsk, WakesAsk, AverageAsk, LastsAsk>;
 
 /// One promise as a sentence: optional name, subject (a line, a peripheral, or a channel of one, "timer3.1"; empty for `wakes`
 /// and `average`), what is asked, and the sleep modes in which it must hold too.

@@ -1,24 +1,20 @@
 #include "plan/setting_names.h"
 
+#include "part/kind_row.h"
+
+#include <algorithm>
+
 namespace wisetick {
 
-const std::vector<std::string>& settingNames() {
-    static const std::vector<std::string> names = [] {
-        // in the order in which the kinds set them
-        std::vector<std::string> list{"divide",   "sample", "bits", "oversample", "single",    "divisor",
-                                      "one_wire", "dummy",  "size", "shift",      "prescaler", "counts"};
-        constexpr int kMostChannels = 64;
-        for (int channel = 1; channel <= kMostChannels; ++channel) {
-            list.push_back("compare" + std::to_string(channel));
+std::vector<std::string> settingNames() {
+    std::vector<std::string> names;
+    for (const KindRow* row : kindRows()) {
+        auto place = names.begin(); // a new name goes behind those that its kind has before it
+        for (const std::string& name : row->settings) {
+            const auto known = std::find(names.begin(), names.end(), name);
+            place = (known == names.end() ? names.insert(place, name) : known) + 1;
         }
-        for (const char* name :
-             {"window",      "early",          "post",      "chain",     "repeats",  "dead",  "first", "second",
-              "calibration", "alarm",          "low",       "high",      "setup",    "hold",  "seg1",  "seg2",
-              "sjw",         "data_prescaler", "data_seg1", "data_seg2", "data_sjw", "delay", "turns"}) {
-            list.emplace_back(name);
-        }
-        return list;
-    }();
+    }
     return names;
 }
 

@@ -7,6 +7,6 @@ namespace wisetick {
 
 /// The names of everything inside a peripheral that a way sets, and that a take can therefore pin: "prescaler", "compare3";
 /// in the order in which ways have them.
-const std::vector<std::string>& settingNames();
+std::vector<std::string> settingNames();
 
 } // namespace wisetick
