@@ -93,10 +93,12 @@ int main(int argc, char** argv) {
         window.showView(parser.isSet("view") ? parser.value("view") : "shelf");
     }
     if (parser.isSet("select")) {
-        window.goTo(parser.value("select"));
+        if (const auto target = wisetick::readTarget(parser.value("select").toStdString())) {
+            window.goTo(*target);
+        }
     }
     if (parser.isSet("seek")) {
-        window.goTo("seek");
+        window.goTo(wisetick::Target::seek());
         auto* seek = window.find<wisetick::app::SeekPanel>();
         for (const QString& line : seek != nullptr ? parser.values("seek") : QStringList()) {
             seek->asked()->enterLine(line);

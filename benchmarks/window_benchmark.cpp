@@ -180,7 +180,7 @@ MainWindow& seeking() {
         }
         return made;
     }();
-    shown->goTo("seek");
+    shown->goTo(wisetick::Target::seek());
     return *shown;
 }
 
@@ -193,7 +193,7 @@ void keyWhileSeeking(benchmark::State& state) {
         if (!shown.find<SeekPanel>()->isBusy()) {
             state.PauseTiming();
             shown.find<SeekPanel>()->end();
-            shown.goTo("seek");
+            shown.goTo(wisetick::Target::seek());
             state.ResumeTiming();
         }
         const auto start = std::chrono::steady_clock::now();

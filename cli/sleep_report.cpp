@@ -112,7 +112,7 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
     text += style.section("Before it rests", stepsText(order.before, style));
     text += style.section("After it wakes", stepsText(order.after, style));
     for (const Promise& promise : plan.promises) {
-        const auto* wakes = std::get_if<WakesAsk>(&promise.line.ask);
+        const auto* wakes = promise.line.ask.as<WakesAsk>();
         if (wakes == nullptr || wakes->mode != id || !wakes->every) {
             continue;
         }

@@ -1,5 +1,6 @@
 #include "text_report.h"
 
+#include "derive/said.h"
 #include "quantity/quantity_print.h"
 #include "text_table.h"
 
@@ -44,18 +45,6 @@ std::string gotText(const PromiseFigure& promise) {
     return promise.got ? printQuantity(promise.got->nominal, promise.unit) : "\u2013";
 }
 
-std::string worstText(const PromiseFigure& promise) {
-    if (!promise.error) {
-        return "";
-    }
-    if (!promise.isWorstKnown) {
-        return "unknown";
-    }
-    return promise.error->min == promise.error->max
-               ? ""
-               : printError(promise.error->min) + " \u2026 " + printError(promise.error->max);
-}
-
 std::string linesTable(const Figures& figures, const Style& style) {
     TextTable table({Align::left, Align::left, Align::right, Align::left, Align::left, Align::left});
     for (const LineFigure& line : figures.lines) {
@@ -71,7 +60,7 @@ std::string promisesTable(const Figures& figures, const Style& style) {
     TextTable table({Align::left, Align::left, Align::left, Align::right, Align::right, Align::left});
     for (const PromiseFigure& promise : figures.promises) {
         const std::string error = promise.error ? printError(promise.error->nominal) : "";
-        table.add({style.mark(promise.state), promise.name, promise.asks, gotText(promise), error, worstText(promise)});
+        table.add({style.mark(promise.state), promise.name, promise.asks, gotText(promise), error, cornersSaid(promise)});
     }
     return table.text();
 }
@@ -186,8 +175,8 @@ std::string Style::section(const std::string& title, const std::string& body) co
 
 Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& places, const std::string& take) {
     std::string path = finding.place.path;
-    if (path.rfind("line/", 0) == 0) {
-        path = "take." + take + ".choices." + path.substr(5);
+    if (finding.place.about.is(Target::Room::line)) {
+        path = "take." + take + ".choices." + finding.place.about.name;
     }
     // where the very key is not in the file, the table around it
     for (;;) {

@@ -151,7 +151,7 @@ private slots:
     }
 
     void rowsOfSeek() {
-        window_->goTo("seek");
+        window_->goTo(at("seek"));
         auto* seek = window_->find<SeekPanel>();
         seek->asked()->enterLine("usb = 48 MHz");
         QTRY_VERIFY_WITH_TIMEOUT(!seek->isBusy() && !seek->list()->entries().empty(), 20000);

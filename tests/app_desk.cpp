@@ -54,7 +54,7 @@ class AppDesk : public WindowFixture {
                             plan.promises.push_back({"probe-desk: " + line, *read});
                         }));
         window_->showView("promises");
-        window_->goTo("promise/probe-desk");
+        window_->goTo(at("promise/probe-desk"));
     }
 
 private slots:

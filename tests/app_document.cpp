@@ -163,7 +163,7 @@ private slots:
         const auto agree = [&](const QString& name) {
             QCOMPARE(cards->selected(), name);
             QCOMPARE(window_->find<DeskView>()->shown(), name);
-            QCOMPARE(window_->workings()->target(), "promise/" + name);
+            QCOMPARE(targetText(window_->workings()->target()), "promise/" + name.toStdString());
         };
         cards->select("tick");
         QTest::keyClick(cards, Qt::Key_Delete);

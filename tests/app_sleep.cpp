@@ -228,11 +228,11 @@ private slots:
 
     void vitalsLeadThere() {
         settle();
-        window_->goTo("mode/deep");
+        window_->goTo(at("mode/deep"));
         QCOMPARE(window_->find<SleepView>()->selected(), QString("deep"));
-        window_->goTo("rhythm/life");
+        window_->goTo(at("rhythm/life"));
         QVERIFY(window_->find<RhythmView>()->isVisible());
-        window_->goTo("job/feed");
+        window_->goTo(at("job/feed"));
         QCOMPARE(window_->find<RhythmView>()->selectedLane(), std::size_t{2});
         QVERIFY(window_->workings()->toPlainText().contains("share of the charge"));
     }

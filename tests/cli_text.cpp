@@ -53,7 +53,8 @@ private slots:
                                                   {"take.A", {"plan", 5, 1, ""}},
                                                   {"take.A.choices.bus_a", {"plan", 8, 1, ""}},
                                                   {"take.A.choices.bus_a.divide", {"plan", 9, 1, ""}}};
-        const Diagnostic finding{Severity::error, {{}, 0, 0, path}, "x", {}, {}};
+        const Target about = readTarget(path).value_or(Target());
+        const Diagnostic finding{Severity::error, {{}, 0, 0, path, about}, "x", {}, {}};
         QCOMPARE(placeText(located(finding, places, "A").place), place);
     }
 };

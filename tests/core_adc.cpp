@@ -24,7 +24,7 @@ AdcKind converter() {
 const AdcClockSpan kSpan{Rational(1000000), Rational(4000000)};
 
 TakesAsk askOf(const std::string& line) {
-    return std::get<TakesAsk>(readPromiseLine("adc0 takes " + line)->ask);
+    return readPromiseLine("adc0 takes " + line)->ask.get<TakesAsk>();
 }
 
 std::string settingsText(const PromiseFigure& figure) {

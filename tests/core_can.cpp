@@ -21,7 +21,7 @@ CanKind port() {
 
 CanAsk askOf(const std::string& line) {
     const auto read = readPromiseLine("can0 talks " + line);
-    return std::get<CanAsk>(read->ask);
+    return read->ask.get<CanAsk>();
 }
 
 std::string settingsText(const std::vector<Setting>& settings) {
@@ -313,7 +313,7 @@ private slots:
         QFETCH(std::string, state);
         QFETCH(std::string, words);
         QFETCH(std::string, why);
-        const auto ask = std::get<HoldsAsk>(readPromiseLine("can0 " + line)->ask);
+        const auto ask = readPromiseLine("can0 " + line)->ask.get<HoldsAsk>();
         const PromiseFigure figure = judgeMessageMemory({}, port(), ask);
         QCOMPARE(stateName(figure.state), state);
         QCOMPARE(figure.asked->toString(), words);

@@ -188,7 +188,7 @@ private slots:
         QFETCH(std::string, state);
         QFETCH(std::string, why);
         const PromiseLine line = readPromiseLine("wdog bites " + ask).value();
-        const PromiseFigure figure = judgeWatchdog({}, kDog, std::get<BitesAsk>(line.ask), clockAt("36000", "-1/5", "1/4"), {});
+        const PromiseFigure figure = judgeWatchdog({}, kDog, line.ask.get<BitesAsk>(), clockAt("36000", "-1/5", "1/4"), {});
         if (ask == "after 2 s, at latest 2 s") {
             // the slowest may not pass 2 s: 57 600 periods, ÷ 16 × 3600
             QCOMPARE(figure.got->max, Rational(2));
@@ -204,15 +204,14 @@ private slots:
 
     void boundsOfTheBite() {
         const PromiseLine line = readPromiseLine("wdog bites after 2 s").value();
-        const PromiseFigure figure = judgeWatchdog({}, kDog, std::get<BitesAsk>(line.ask), clockAt("36000", "-1/5", "1/4"), {});
+        const PromiseFigure figure = judgeWatchdog({}, kDog, line.ask.get<BitesAsk>(), clockAt("36000", "-1/5", "1/4"), {});
         QCOMPARE(figure.got->min, exact("8/5"));
         QCOMPARE(figure.got->nominal, Rational(2));
         QCOMPARE(figure.got->max, exact("5/2"));
     }
 
     void restsCountWhereItRuns() {
-        const BitesAsk ask =
-            std::get<BitesAsk>(readPromiseLine("wdog bites after 2 s, fed every 1 s, at latest 3 s").value().ask);
+        const BitesAsk ask = readPromiseLine("wdog bites after 2 s, fed every 1 s, at latest 3 s").value().ask.get<BitesAsk>();
         const Clock clock = clockAt("36000", "-1/5", "1/4");
         const PromiseFigure frozen = judgeWatchdog({}, kDog, ask, clock, {"deep", false, Rational(100)});
         QCOMPARE(frozen.state, State::kept);
@@ -237,7 +236,7 @@ private slots:
         QFETCH(std::string, ask);
         QFETCH(std::string, state);
         const WatchdogKind guard{FactorSet::list({4096, 8192, 16384, 32768}), FactorSet::range(1, 128), true};
-        const BitesAsk bites = std::get<BitesAsk>(readPromiseLine("guard bites " + ask).value().ask);
+        const BitesAsk bites = readPromiseLine("guard bites " + ask).value().ask.get<BitesAsk>();
         const PromiseFigure figure = judgeWatchdog({}, guard, bites, clockAt("40000000"), {});
         QCOMPARE(stateName(figure.state), state);
         QVERIFY(figure.workings.back().what == "safe to feed");

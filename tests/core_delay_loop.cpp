@@ -10,7 +10,7 @@ namespace {
 const DelayLoopKind kLoop{3, 6, FactorSet::range(1, 65535)};
 
 WaitsAsk askOf(const std::string& line) {
-    return std::get<WaitsAsk>(readPromiseLine("pause waits " + line)->ask);
+    return readPromiseLine("pause waits " + line)->ask.get<WaitsAsk>();
 }
 
 } // namespace

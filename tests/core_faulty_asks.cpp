@@ -42,7 +42,7 @@ std::vector<std::string> linesAbout(const Peripheral& peripheral, Random& random
                 maybe("late " + count(random) + " cycles") + maybe("handled in " + count(random) + " cycles"),
             id + " waits at least " + time(), id + " waits " + time() + tolerance,
             id + " wraps after at least " + time() + maybe("resolves " + time()), id + " resolves " + time()};
-        const auto& timer = std::get<TimerKind>(peripheral.kind);
+        const auto& timer = peripheral.kind.get<TimerKind>();
         for (std::size_t channel = 1; channel <= timer.channels.size(); ++channel) {
             lines.push_back(id + "." + std::to_string(channel) + " drives " + rate() + tolerance + " at " +
                             random.pick(std::vector<std::string>{"1e-20", "0.001", "33.3", "99.999", "100"}) + " % duty" +

@@ -149,7 +149,7 @@ private slots:
         QFETCH(std::string, line);
         QFETCH(std::string, state);
         QFETCH(std::string, why);
-        const RunsAsk ask = std::get<RunsAsk>(readPromiseLine(line).value().ask);
+        const RunsAsk ask = readPromiseLine(line).value().ask.get<RunsAsk>();
         const PromiseFigure figure = judgeLineRate({}, ask, clockAt("48000000", "-1/1000", "2/1000"));
         QCOMPARE(stateName(figure.state), state);
         QCOMPARE(figure.why, why);

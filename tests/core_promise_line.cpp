@@ -305,8 +305,8 @@ private slots:
                 line.subject = "adc0";
                 line.ask = TakesAsk{1 / time(), std::nullopt, some(), maybe(), some(), some(), random.coin() ? "timer1" : ""};
                 if (random.coin()) {
-                    std::get<TakesAsk>(line.ask).onceIn = time();
-                    std::get<TakesAsk>(line.ask).samplesPerSecond = 0;
+                    line.ask.change<TakesAsk>().onceIn = time();
+                    line.ask.change<TakesAsk>().samplesPerSecond = 0;
                 }
                 break;
             case 9: {

@@ -176,7 +176,7 @@ private slots:
         const auto fields = bench.figure(0).fields;
         QVERIFY(
             std::any_of(fields.begin(), fields.end(), [](const FieldValue& value) { return value.control == "timer3.gate"; }));
-        QCOMPARE(bench.figure(0).subject, std::string("peripheral/timer3.1"));
+        QCOMPARE(targetText(bench.figure(0).subject), std::string("peripheral/timer3.1"));
     }
 };
 

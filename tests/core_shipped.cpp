@@ -63,9 +63,9 @@ std::set<std::string> usesOf(const Part& part) {
     }
     for (const Peripheral& peripheral : part.peripherals) {
         uses.insert(kindName(peripheral.kind));
-        const auto* timer = std::get_if<TimerKind>(&peripheral.kind);
+        const auto* timer = peripheral.kind.as<TimerKind>();
         note(timer != nullptr && timer->style == TimerStyle::preload, "preload timer");
-        const auto* watchdog = std::get_if<WatchdogKind>(&peripheral.kind);
+        const auto* watchdog = peripheral.kind.as<WatchdogKind>();
         note(watchdog != nullptr && watchdog->hasWindow, "windowed watchdog");
     }
     note(!part.waits.empty(), "wait states");
@@ -178,7 +178,8 @@ private slots:
                 QVERIFY2(promise.state == meant, (promise.name + ": " + promise.why).c_str());
             }
             for (const Diagnostic& finding : figures.findings) {
-                QVERIFY2(finding.place.path.rfind("promise", 0) == 0, diagnosticText(finding).c_str());
+                const bool isOfAPromise = finding.place.path.rfind("promise", 0) == 0;
+                QVERIFY2(isOfAPromise || finding.severity == Severity::note, diagnosticText(finding).c_str());
             }
         }
     }
@@ -196,7 +197,7 @@ private slots:
         row("hive-scale", "feed", "131072/27500");           // 2^19 ÷ 110 kHz
         row("river-gauge", "core", "7995392");               // 244 × 32768
         row("river-gauge", "sensor", "7995392/69");          // over 16 and 4 5/16
-        row("river-gauge", "console", "262144/27");          // 32768 over 3 and 1 1/8
+        row("river-gauge", "console", "32768/27");           // 32768 over 16 and 1 11/16
         row("river-gauge", "show", "1024");                  // 32768 ÷ 32
         row("river-gauge", "nap", "303/500000");             // 6 µs of regulator, then 600 µs to mesh
         row("spindle-balancer", "tone", "0");                // worked out below

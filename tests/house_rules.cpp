@@ -21,6 +21,7 @@ const std::map<std::string, std::set<std::string>>& mayInclude() {
         {"promise", {"base", "quantity", "part", "plan"}},
         {"sleep", {"base", "quantity", "part", "plan"}},
         {"derive", {"base", "quantity", "part", "plan", "promise", "sleep"}},
+        {"kinds", {"base", "quantity", "part", "plan", "files", "promise", "sleep", "derive"}},
         {"rhythm", {"base", "quantity", "part", "plan", "derive", "sleep"}},
         {"evaluate", {"base", "quantity", "part", "plan", "promise", "sleep", "derive", "rhythm"}},
         {"seek", {"base", "quantity", "part", "plan", "promise", "sleep", "derive", "rhythm", "evaluate"}},

@@ -103,6 +103,11 @@ inline std::string lines(const Diagnostics& diagnostics) {
     return text;
 }
 
+/// The target that the text names.
+inline Target at(const std::string& text) {
+    return readTarget(text).value();
+}
+
 /// Replaces the first occurrence; the test is wrong if there is none.
 inline std::string replaced(std::string text, const std::string& what, const std::string& by) {
     const std::size_t at = text.find(what);

@@ -15,6 +15,17 @@
 
 namespace wisetick::test {
 
+/// ms that a test waits at most for what is worked out beside the interface.
+#ifdef __SANITIZE_ADDRESS__
+inline constexpr int kPatience = 90'000;
+#else
+inline constexpr int kPatience = 15'000;
+#endif
+#undef QTRY_VERIFY
+#define QTRY_VERIFY(expr) QTRY_VERIFY_WITH_TIMEOUT((expr), kPatience)
+#undef QTRY_COMPARE
+#define QTRY_COMPARE(expr, expected) QTRY_COMPARE_WITH_TIMEOUT((expr), (expected), kPatience)
+
 using namespace wisetick::app;
 
 /// A test's own change of a plan as an edit.

@@ -37,7 +37,7 @@ ViewKind boardKind() {
     kind.title = QObject::tr("Board");
     kind.key = 1;
     kind.state = worstPin;
-    kind.opens = [](const Document&, const QString&) { return false; };
+    kind.opens = [](const Document&, const Target&) { return false; };
     kind.make = [](Document& document, ViewHost& host) -> View* { return new BoardPage(document, host); };
     return kind;
 }

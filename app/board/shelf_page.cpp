@@ -34,7 +34,7 @@ ViewKind shelfKind() {
     kind.name = "shelf";
     kind.title = QObject::tr("Parts shelf");
     kind.step = "board";
-    kind.opens = [](const Document&, const QString&) { return false; };
+    kind.opens = [](const Document&, const Target&) { return false; };
     kind.make = [](Document& document, ViewHost& host) -> View* { return new ShelfPage(document, host); };
     return kind;
 }

@@ -127,7 +127,7 @@ void ClocksView::mouseMoveEvent(QMouseEvent* event) {
     if (mayDragRow_ && (event->buttons() & Qt::LeftButton)) {
         if ((event->position().toPoint() - pressedAt_).manhattanLength() >= QApplication::startDragDistance()) {
             mayDragRow_ = false;
-            dragTarget(this, "line/" + selected(), selected(), theme_);
+            dragTarget(this, Target::line(selected().toStdString()), selected(), theme_);
         }
         return;
     }

@@ -23,7 +23,8 @@ public:
         find_->setMaximumWidth(180);
         connect(find_, &QLineEdit::textChanged, view_, &ClocksView::find);
         connect(find_, &QLineEdit::returnPressed, this, [this] { view_->setFocus(); });
-        connect(view_, &ClocksView::selectionChanged, this, [this](const QString& id) { host_.explain("line/" + id); });
+        connect(view_, &ClocksView::selectionChanged, this,
+                [this](const QString& id) { host_.explain(Target::line(id.toStdString())); });
         connect(view_, &ClocksView::rateWanted, this, [this](const QString& line, const Rational& hertz) {
             showSeek(); // the row keeps the keys: what is near is offered there
             seek_->asked()->wish(line, hertz);
@@ -63,15 +64,15 @@ public:
         return said.isEmpty() ? tr("the needle stands at its rate, the rail is where it may stand")
                               : said.join(QString::fromUtf8(" \u00b7 "));
     }
-    /// "line/bus_a"; "seek" and "seek/promise/modem" open Seek.
-    bool open(const QString& target) override {
-        if (!target.startsWith("seek")) {
-            view_->select(target.section('/', 1));
+    /// A line, or Seek, with a promise or without.
+    bool open(const Target& target) override {
+        if (!target.is(Target::Room::seek)) {
+            view_->select(text(target.name));
             return true;
         }
         openSeek();
-        if (seek_ != nullptr && target.startsWith("seek/promise/")) {
-            seek_->asked()->keepPromise(target.section('/', 2));
+        if (seek_ != nullptr && !target.name.empty()) {
+            seek_->asked()->keepPromise(text(target.name));
         }
         return true;
     }
@@ -142,9 +143,9 @@ public:
         while (const auto& parent = document_.figures().lines[source].parent) {
             source = *parent;
         }
-        host_.explain("fails/" + text(document_.part().nodeId(source)));
+        host_.explain(Target::fails(document_.part().nodeId(source)));
     }
-    void explainOrder() { host_.explain("way/reset"); }
+    void explainOrder() { host_.explain(Target::way("reset")); }
     void copyPicture() { QApplication::clipboard()->setPixmap(view_->picture()); }
     void copySvg() {
         const QByteArray svg = view_->svg();
@@ -207,9 +208,9 @@ ViewKind clocksKind() {
     kind.title = QObject::tr("Clocks");
     kind.key = 2;
     kind.state = worstLine;
-    kind.opens = [](const Document& document, const QString& target) {
-        return target == "seek" || target.startsWith("seek/") ||
-               (target.startsWith("line/") && document.figures().findLine(target.section('/', 1).toStdString()) != nullptr);
+    kind.opens = [](const Document& document, const Target& target) {
+        return target.is(Target::Room::seek) ||
+               (target.is(Target::Room::line) && document.figures().findLine(target.name) != nullptr);
     };
     kind.make = [](Document& document, ViewHost& host) -> View* { return new ClocksPage(document, host); };
     kind.commands = {

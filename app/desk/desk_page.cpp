@@ -31,7 +31,7 @@ ViewKind deskKind() {
     kind.title = QObject::tr("Promises");
     kind.key = 3;
     kind.state = [](const Document& document) { return worstPromise(document, [](const Ask&) { return true; }); };
-    kind.opens = [](const Document&, const QString&) { return false; };
+    kind.opens = [](const Document&, const Target&) { return false; };
     kind.make = [](Document& document, ViewHost& host) -> View* { return new DeskPage(document, host); };
     kind.commands = {{QObject::tr("Pin the selected way, or free it"), QKeySequence("Ctrl+P"),
                       [](View& view) { static_cast<DeskPage&>(view).pinOrFree(); }, true}};

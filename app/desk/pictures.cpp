@@ -7,45 +7,46 @@ namespace wisetick::app {
 
 namespace {
 
-/// Finds the pictures of an ask on the kind of peripheral that it stands on.
-struct PictureFinder {
-    const DeskScene& scene;
+std::vector<Picture> firesPictures(const DeskScene& scene, const TimerKind& kind, const FiresAsk& ask) {
+    std::vector<Picture> pictures = timerPictures(scene, kind, ask.period);
+    if (auto routes = routesPicture(scene)) {
+        pictures.insert(pictures.begin() + 1, std::move(*routes));
+    }
+    return pictures;
+}
 
-    std::vector<Picture> operator()(const TalksAsk& ask, const UartKind& kind) const { return uartPictures(scene, kind, ask); }
-    std::vector<Picture> operator()(const CanAsk& ask, const CanKind& kind) const { return canPictures(scene, kind, ask); }
-    std::vector<Picture> operator()(const HoldsAsk& ask, const CanKind& kind) const { return memoryPictures(scene, kind, ask); }
-    std::vector<Picture> operator()(const BusAsk& ask, const I2cKind& kind) const { return busPictures(scene, kind, ask); }
-    std::vector<Picture> operator()(const FiresAsk& ask, const TimerKind& kind) const {
-        std::vector<Picture> pictures = timerPictures(scene, kind, ask.period);
-        if (auto routes = routesPicture(scene)) {
-            pictures.insert(pictures.begin() + 1, std::move(*routes));
-        }
-        return pictures;
-    }
-    std::vector<Picture> operator()(const FiresAsk& ask, const RtcKind& kind) const {
-        return ask.isAlarm ? alarmPictures(scene, ask) : timerPictures(scene, wakeUpTimer(kind), ask.period);
-    }
-    std::vector<Picture> operator()(const WaitsAsk& ask, const TimerKind& kind) const {
-        return timerPictures(scene, kind, ask.time);
-    }
-    std::vector<Picture> operator()(const DrivesAsk& ask, const TimerKind& kind) const { return pwmPictures(scene, kind, ask); }
-    std::vector<Picture> operator()(const StampsAsk& ask, const TimerKind& kind) const { return stampPictures(scene, kind, ask); }
-    std::vector<Picture> operator()(const WaitsAsk& ask, const DelayLoopKind& kind) const {
-        return delayPictures(scene, kind, ask);
-    }
-    std::vector<Picture> operator()(const BitesAsk& ask, const WatchdogKind& kind) const {
-        return watchdogPictures(scene, kind, ask);
-    }
-    std::vector<Picture> operator()(const DriftsAsk& ask, const RtcKind&) const { return calendarPictures(scene, ask); }
-    std::vector<Picture> operator()(const TakesAsk& ask, const AdcKind& kind) const { return adcPictures(scene, kind, ask); }
-    std::vector<Picture> operator()(const ClocksAsk& ask, const SpiKind& kind) const { return portPictures(scene, kind, ask); }
-    template <class Ask, class Kind>
-    std::vector<Picture> operator()(const Ask&, const Kind&) const {
-        return {};
-    }
-};
+std::vector<Picture> rtcPictures(const DeskScene& scene, const RtcKind& kind, const FiresAsk& ask) {
+    return ask.isAlarm ? alarmPictures(scene, ask) : timerPictures(scene, wakeUpTimer(kind), ask.period);
+}
+
+std::vector<Picture> waitPictures(const DeskScene& scene, const TimerKind& kind, const WaitsAsk& ask) {
+    return timerPictures(scene, kind, ask.time);
+}
+
+std::vector<Picture> driftPictures(const DeskScene& scene, const RtcKind&, const DriftsAsk& ask) {
+    return calendarPictures(scene, ask);
+}
+
+template <class K, class A, std::vector<Picture> (*draw)(const DeskScene&, const K&, const A&)>
+DeskPictures pictureRow() {
+    return {&A::row(), &K::row(), [](const DeskScene& scene) {
+                return draw(scene, scene.desk.peripheral->kind.template get<K>(), scene.line.ask.template get<A>());
+            }};
+}
 
 } // namespace
+
+const std::vector<DeskPictures>& deskPictureRows() {
+    static const std::vector<DeskPictures> rows{
+        pictureRow<UartKind, TalksAsk, uartPictures>(),         pictureRow<CanKind, CanAsk, canPictures>(),
+        pictureRow<CanKind, HoldsAsk, memoryPictures>(),        pictureRow<I2cKind, BusAsk, busPictures>(),
+        pictureRow<TimerKind, FiresAsk, firesPictures>(),       pictureRow<RtcKind, FiresAsk, rtcPictures>(),
+        pictureRow<TimerKind, WaitsAsk, waitPictures>(),        pictureRow<TimerKind, DrivesAsk, pwmPictures>(),
+        pictureRow<TimerKind, StampsAsk, stampPictures>(),      pictureRow<DelayLoopKind, WaitsAsk, delayPictures>(),
+        pictureRow<WatchdogKind, BitesAsk, watchdogPictures>(), pictureRow<RtcKind, DriftsAsk, driftPictures>(),
+        pictureRow<AdcKind, TakesAsk, adcPictures>(),           pictureRow<SpiKind, ClocksAsk, portPictures>()};
+    return rows;
+}
 
 std::optional<Way> DeskScene::taken() const {
     if (!figure.got || !figure.error) {
@@ -55,17 +56,22 @@ std::optional<Way> DeskScene::taken() const {
 }
 
 std::vector<Picture> deskPictures(const DeskScene& scene) {
-    if (const auto* runs = std::get_if<RunsAsk>(&scene.line.ask)) {
+    if (const auto* runs = scene.line.ask.as<RunsAsk>()) {
         return linePictures(scene, *runs);
     }
-    if (const auto* wakes = std::get_if<WakesAsk>(&scene.line.ask)) {
+    if (const auto* wakes = scene.line.ask.as<WakesAsk>()) {
         return wakePictures(scene, *wakes);
     }
     if (scene.desk.peripheral == nullptr || !scene.desk.clock) {
         return {};
     }
     try {
-        return std::visit(PictureFinder{scene}, scene.line.ask, scene.desk.peripheral->kind);
+        for (const DeskPictures& row : deskPictureRows()) {
+            if (row.ask == scene.line.ask.row() && row.kind == scene.desk.peripheral->kind.row()) {
+                return row.draw(scene);
+            }
+        }
+        return {}; // its table of ways says all there is
     } catch (const RationalOverflow&) {
         return {}; // beyond all measure: its figure says so
     }

@@ -21,6 +21,16 @@ struct DeskScene {
 /// The pictures of a promise, the most telling first; empty where the kind has none here.
 std::vector<Picture> deskPictures(const DeskScene& scene);
 
+/// Draws the pictures of an ask on a kind of peripheral.
+struct DeskPictures {
+    const AskRow* ask = nullptr;
+    const KindRow* kind = nullptr;
+    std::vector<Picture> (*draw)(const DeskScene& scene) = nullptr;
+};
+
+/// All there are; of a pair without a row the desk shows its ways alone.
+const std::vector<DeskPictures>& deskPictureRows();
+
 // One function a kind.
 std::vector<Picture> timerPictures(const DeskScene& scene, const TimerKind& timer, const Rational& period);
 /// The routes to a long period beside one another; nothing where the timer reaches it by itself.

@@ -27,7 +27,7 @@ QString hourlyText(const DelayRoute& route) {
 
 std::optional<Picture> routesPicture(const DeskScene& scene) {
     const auto index = static_cast<std::size_t>(&scene.figure - scene.figures.promises.data());
-    const auto* fires = std::get_if<FiresAsk>(&scene.line.ask);
+    const auto* fires = scene.line.ask.as<FiresAsk>();
     const bool isLong = scene.figure.isOutOfReach;
     if (fires == nullptr || index >= scene.plan.promises.size() || (!isLong && !fires->isRepeated && !fires->isChained)) {
         return std::nullopt;

@@ -31,8 +31,8 @@ QString bitText(const CanBit& bit) {
 /// What a way sets, a cell each; long lists are put together.
 std::vector<Cell> settingCells(const DeskScene& scene, const Way& way) {
     std::vector<Cell> cells;
-    if (const auto* ask = std::get_if<CanAsk>(&scene.line.ask)) {
-        const auto* can = std::get_if<CanKind>(&scene.desk.peripheral->kind);
+    if (const auto* ask = scene.line.ask.as<CanAsk>()) {
+        const auto* can = scene.desk.peripheral->kind.as<CanKind>();
         if (can != nullptr && scene.desk.clock) {
             const CanTiming timing = canTimingOf(*can, *ask, *scene.desk.clock, way.settings);
             cells.push_back({QObject::tr("nominal"), bitText(timing.nominal)});
@@ -50,7 +50,7 @@ std::vector<Cell> settingCells(const DeskScene& scene, const Way& way) {
         const bool isCompare = setting.name == compare;
         cells.push_back({isCompare ? QObject::tr("compare") : text(setting.name), text(printFactor(setting.value))});
     }
-    if (std::holds_alternative<DrivesAsk>(scene.line.ask)) {
+    if (scene.line.ask.is<DrivesAsk>()) {
         const Rational counts = settingOf(way, "counts");
         cells.push_back({QObject::tr("duty"), percent(settingOf(way, compare) / counts)});
         cells.push_back({QObject::tr("step"), percent(1 / counts)});

@@ -5,6 +5,8 @@
 
 #include <vector>
 
+class QWidget;
+
 namespace wisetick::app {
 
 /// A row of a painted widget as assistive technology is told of it.

@@ -8,13 +8,17 @@
 
 namespace wisetick::app {
 
-QMimeData* targetData(const QString& target) {
+QMimeData* targetData(const Target& target) {
     auto* data = new QMimeData;
-    data->setData(kTargetFormat, target.toUtf8());
+    data->setData(kTargetFormat, QByteArray::fromStdString(targetText(target)));
     return data;
 }
 
-void dragTarget(QWidget* from, const QString& target, const QString& name, const Theme& theme) {
+Target draggedTarget(const QMimeData& data) {
+    return readTarget(data.data(kTargetFormat).toStdString()).value_or(Target());
+}
+
+void dragTarget(QWidget* from, const Target& target, const QString& name, const Theme& theme) {
     const QSizeF size(std::ceil(textWidth(Face::small, name)) + 16, std::ceil(lineHeight(Face::small)) + 8);
     QPixmap picture((size * from->devicePixelRatioF()).toSize());
     picture.setDevicePixelRatio(from->devicePixelRatioF());

@@ -1,5 +1,6 @@
 #include "promises/promises_column.h"
 
+#include "derive/said.h"
 #include "evaluate/exact_values.h"
 #include "paint/controls.h"
 #include "paint/fault_text.h"
@@ -22,31 +23,10 @@
 
 namespace wisetick::app {
 
-namespace {
-
-QString gotText(const PromiseFigure& promise) {
-    if (promise.state == State::pending) {
-        return "\u2026";
-    }
-    if (!promise.got || !promise.error) {
-        return "none";
-    }
-    const bool isExact = promise.error->nominal.isZero() && promise.margin == std::nullopt;
-    if (isExact || (promise.error->nominal.isZero() && promise.unit != Unit::second)) {
-        return "exact";
-    }
-    if (promise.unit == Unit::count && promise.asked) {
-        return text(promise.asked->toString() + " of " + promise.got->nominal.toString());
-    }
-    const bool isCount = promise.unit == Unit::bitsPerSecond || promise.unit == Unit::hertz;
-    return text(isCount ? printError(promise.error->nominal) : printQuantity(promise.got->nominal, promise.unit, 4));
-}
-
-} // namespace
-
 /// What a card says, in words.
 static QString saidOf(const PromiseFigure& promise) {
-    return PromiseCards::tr("%1, asked %2, got %3").arg(text(stateName(promise.state)), text(promise.asks), gotText(promise));
+    return PromiseCards::tr("%1, asked %2, got %3")
+        .arg(text(stateName(promise.state)), text(promise.asks), text(resultSaidBriefly(promise)));
 }
 
 PromiseCards::PromiseCards(Document& document, QWidget* parent) : PaintedView(tr("Promises"), parent), document_(document) {
@@ -161,7 +141,7 @@ void PromiseCards::mousePressEvent(QMouseEvent* event) {
 void PromiseCards::mouseMoveEvent(QMouseEvent* event) {
     const bool isFar = (event->position().toPoint() - pressedAt_).manhattanLength() >= QApplication::startDragDistance();
     if (selected_ && (event->buttons() & Qt::LeftButton) && isFar) {
-        dragTarget(this, "promise/" + selected(), selected(), theme_);
+        dragTarget(this, Target::promise(selected().toStdString()), selected(), theme_);
     }
 }
 
@@ -184,7 +164,7 @@ void PromiseCards::paintCard(QPainter& painter, const QRect& card, const Promise
     drawMark(painter, QRectF(card.left() + 12, top + (upper - mark) / 2, mark, mark), promise.state, theme_);
     const qreal left = card.left() + 20 + mark;
     const qreal right = card.right() - 12;
-    const QString got = gotText(promise);
+    const QString got = text(resultSaidBriefly(promise));
     const qreal gotWidth = textWidth(Face::word, got) + 2;
     const QString name = text(promise.name);
     drawText(painter, QRectF(left, top, right - left - gotWidth - 8, upper), Qt::AlignLeft, name, Face::bold, theme_.ink);

@@ -51,7 +51,7 @@ void RhythmView::keyPressEvent(QKeyEvent* event) {
             setStale();
             make();
             if (share_ < rhythm_.shares.size()) {
-                emit targetWanted(text(rhythm_.shares[share_].target));
+                emit targetWanted(rhythm_.shares[share_].target);
             }
             viewport()->update();
         } else {
@@ -136,7 +136,7 @@ void RhythmView::mousePressEvent(QMouseEvent* event) {
             if (shareRect(rhythm_, area, share).contains(at)) {
                 share_ = share;
                 setStale();
-                emit targetWanted(text(rhythm_.shares[share].target));
+                emit targetWanted(rhythm_.shares[share].target);
                 viewport()->update();
                 return;
             }

@@ -9,23 +9,23 @@ namespace {
 class RhythmPage : public View {
 public:
     RhythmPage(Document& document, ViewHost& host) : View(document, host), view_(new RhythmView(document)) {
-        connect(view_, &RhythmView::targetWanted, this, [this](const QString& target) { host_.explain(target); });
+        connect(view_, &RhythmView::targetWanted, this, [this](const Target& target) { host_.explain(target); });
     }
 
     QWidget* widget() override { return view_; }
     void setTheme(const Theme& theme) override { view_->setTheme(theme); }
     QString hint() const override { return tr("each lane a job; what it draws is played below; + and \u2212 zoom"); }
-    bool open(const QString& target) override {
+    bool open(const Target& target) override {
         const auto& jobs = document_.isOpen() ? document_.plan().jobs : std::vector<Job>();
         for (std::size_t i = 0; i < jobs.size(); ++i) {
-            if (target == "job/" + QString::fromStdString(jobs[i].name)) {
+            if (target == Target::job(jobs[i].name)) {
                 view_->selectLane(i);
             }
         }
         return true;
     }
-    QString subject() override {
-        return !document_.isOpen() ? QString() : (document_.plan().board.battery ? "rhythm/life" : "rhythm/average");
+    Target subject() override {
+        return !document_.isOpen() ? Target() : Target::rhythm(document_.plan().board.battery ? "life" : "average");
     }
     QString helpPage(const QWidget*) const override { return "rhythm.md"; }
     bool isBusy() const override { return view_->isBusy(); }
@@ -43,11 +43,11 @@ ViewKind rhythmKind() {
     kind.title = QObject::tr("Rhythm");
     kind.key = 5;
     kind.state = [](const Document& document) {
-        return worstPromise(document, [](const Ask& ask) {
-            return std::holds_alternative<AverageAsk>(ask) || std::holds_alternative<LastsAsk>(ask);
-        });
+        return worstPromise(document, [](const Ask& ask) { return ask.is<AverageAsk>() || ask.is<LastsAsk>(); });
     };
-    kind.opens = [](const Document&, const QString& target) { return target.startsWith("rhythm/") || target.startsWith("job/"); };
+    kind.opens = [](const Document&, const Target& target) {
+        return target.is(Target::Room::rhythm) || target.is(Target::Room::job);
+    };
     kind.make = [](Document& document, ViewHost& host) -> View* { return new RhythmPage(document, host); };
     kind.commands = {
         {QObject::tr("New job"), QKeySequence("Ctrl+J"), [](View& view) { static_cast<RhythmPage&>(view).beginJob(); }, true}};

@@ -22,12 +22,6 @@ constexpr qreal kGoesOn = 20;
 constexpr qreal kDraws = 104;
 constexpr std::size_t kMostRunsShown = 500;
 
-/// How often and how long, without the rest of its line.
-QString paceText(const Job& job) {
-    const QString whole = text(printJobClauses(job));
-    return whole.section(',', 0, 0);
-}
-
 } // namespace
 
 RhythmView::RhythmView(Document& document, QWidget* parent) : PaintedView(tr("Rhythm of the jobs"), parent), document_(document) {
@@ -274,7 +268,7 @@ void RhythmView::selectLane(std::size_t lane) {
     setAccessibleDescription(
         tr("job %1 of %2: %3").arg(lane_ + 1).arg(document_.plan().jobs.size()).arg(text(printJobLine(job))));
     for (std::size_t i = 0; i < rhythm_.shares.size(); ++i) {
-        if (rhythm_.shares[i].target == "job/" + job.name) {
+        if (rhythm_.shares[i].target == Target::job(job.name)) {
             share_ = i;
         }
     }
@@ -343,7 +337,7 @@ void RhythmView::paintLane(QPainter& painter, std::size_t lane) {
     drawText(painter, QRectF(names.left(), names.top() + 2, names.width(), lineHeight(Face::bold)), Qt::AlignLeft, text(job.name),
              Face::bold, theme_.ink);
     drawText(painter, QRectF(names.left(), names.top() + 2 + lineHeight(Face::bold), names.width(), lineHeight(Face::small)),
-             Qt::AlignLeft, paceText(job), Face::small, theme_.muted);
+             Qt::AlignLeft, text(printJobPace(job)), Face::small, theme_.muted);
     painter.setPen(QPen(theme_.line, 1));
     painter.setBrush(theme_.panel);
     painter.drawRoundedRect(rect.adjusted(0.5, 2.5, -0.5, -2.5), 3, 3);

@@ -52,8 +52,8 @@ public:
     std::vector<SpokenRow> spokenRows() override;
 
 signals:
-    /// "rhythm/life", "rhythm/average", "job/report", "mode/deep": whose arithmetic is wanted.
-    void targetWanted(const QString& target);
+    /// The rhythm, a job or a mode: whose arithmetic is wanted.
+    void targetWanted(const Target& target);
 
 protected:
     void paintEvent(QPaintEvent* event) override;

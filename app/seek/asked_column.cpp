@@ -170,11 +170,11 @@ void AskedColumn::keepPromise(const QString& name) {
     }
 }
 
-void AskedColumn::drop(const QString& target) {
-    const QString name = target.section('/', 1);
-    if (target.startsWith("promise/")) {
+void AskedColumn::drop(const Target& target) {
+    const QString name = text(target.name);
+    if (target.is(Target::Room::promise)) {
         keepPromise(name);
-    } else if (target.startsWith("line/")) {
+    } else if (target.is(Target::Room::line)) {
         wishAsItIs(name);
     }
 }

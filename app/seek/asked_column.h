@@ -65,7 +65,7 @@ private:
 
     void enter();
     void complete();
-    void drop(const QString& target);
+    void drop(const Target& target);
     void showTrouble(const QString& typed, const TextError& error);
     void tellChange();
     void showChips();

@@ -278,7 +278,7 @@ void SeekChips::dropEvent(QDropEvent* event) {
     isDropping_ = false;
     viewport()->update();
     event->acceptProposedAction();
-    emit dropped(QString::fromUtf8(event->mimeData()->data(kTargetFormat)));
+    emit dropped(draggedTarget(*event->mimeData()));
 }
 
 void SeekChips::focusInEvent(QFocusEvent*) {

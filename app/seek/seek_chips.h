@@ -58,7 +58,7 @@ signals:
     void opened(std::size_t group, std::size_t chip);
     /// A chip of an ordered group was moved.
     void moved(std::size_t group, std::size_t from, std::size_t to);
-    void dropped(const QString& target);
+    void dropped(const Target& target);
 
 protected:
     void paintEvent(QPaintEvent* event) override;

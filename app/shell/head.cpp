@@ -51,18 +51,18 @@ std::vector<Head::Vital> Head::vitals() const {
     const Vitals& vitals = figures.vitals;
     const LineFigure& core = figures.lines[document_.part().core];
     list.push_back({vitals.coreHertz ? shortText(*vitals.coreHertz, Unit::hertz) : tr("none"), tr("core rate"),
-                    "line/" + text(core.id), core.state == State::kept ? std::nullopt : std::optional(core.state)});
+                    Target::line(core.id), core.state == State::kept ? std::nullopt : std::optional(core.state)});
     const PromiseFigure* worst = figures.findPromise(vitals.worstPromise);
     list.push_back({worst == nullptr ? tr("none") : text(worst->name), tr("worst promise"),
-                    worst == nullptr ? QString() : "promise/" + text(worst->name),
+                    worst == nullptr ? Target() : Target::promise(worst->name),
                     worst == nullptr ? std::nullopt : std::optional(worst->state)});
     list.push_back({vitals.worstWakeUp ? shortText(vitals.worstWakeUp->max, Unit::second) : tr("none asked"),
-                    tr("wake-up, worst"), "mode/" + text(vitals.worstWakeUpMode), std::nullopt});
+                    tr("wake-up, worst"), Target::mode(vitals.worstWakeUpMode), std::nullopt});
     const bool isPlayed = figures.rhythm.has_value();
     list.push_back({vitals.average ? shortText(vitals.average->nominal, Unit::ampere) : (isPlayed ? tr("unknown") : "\u2026"),
-                    tr("average current"), "rhythm/average", std::nullopt});
+                    tr("average current"), Target::rhythm("average"), std::nullopt});
     list.push_back({vitals.life ? shortText(vitals.life->nominal, Unit::second) : (isPlayed ? tr("unknown") : "\u2026"),
-                    tr("battery"), "rhythm/life", std::nullopt});
+                    tr("battery"), Target::rhythm("life"), std::nullopt});
     return list;
 }
 

@@ -19,7 +19,7 @@ public:
 
 signals:
     /// "line/core", "promise/modem", "mode/deep", "rhythm/average" or "rhythm/life".
-    void causeWanted(const QString& target);
+    void causeWanted(const Target& target);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -32,7 +32,7 @@ private:
     struct Vital {
         QString value;
         QString name;
-        QString target;
+        Target target;
         std::optional<State> state;
     };
 

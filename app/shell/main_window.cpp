@@ -173,9 +173,10 @@ void MainWindow::connectViews() {
     connect(head_, &Head::causeWanted, this, &MainWindow::goTo);
     connect(ripple_, &RipplePanel::targetWanted, this, &MainWindow::goTo);
     connect(workings_, &WorkingsPanel::targetWanted, this, &MainWindow::goTo);
-    connect(workings_, &WorkingsPanel::seekWanted, this, [this](const QString& promise) { goTo("seek/promise/" + promise); });
+    connect(workings_, &WorkingsPanel::seekWanted, this,
+            [this](const QString& promise) { goTo(Target::seek(promise.toStdString())); });
     connect(promises_->cards(), &PromiseCards::selectionChanged, this, [this](const QString& name) {
-        workings_->show(name.isEmpty() ? QString() : "promise/" + name);
+        workings_->show(name.isEmpty() ? Target() : Target::promise(name.toStdString()));
         for (Place& place : places_) {
             if (place.view != nullptr) {
                 place.view->followPromise(name);
@@ -246,7 +247,7 @@ bool MainWindow::showOpened(const QString& path, const Diagnostics& diagnostics)
     first.widget()->setFocus();
     const QString worst = text(document_.figures().vitals.worstPromise);
     isQuiet_ = !worst.isEmpty(); // what is explained is the worst promise
-    first.open("line/" + text(document_.figures().lines[document_.part().core].id));
+    first.open(Target::line(document_.figures().lines[document_.part().core].id));
     isQuiet_ = false;
     if (!worst.isEmpty()) {
         promises_->cards()->select(worst);
@@ -319,9 +320,9 @@ QString MainWindow::helpPage() const {
     return !page.isEmpty() ? page : (focus == workings_ ? "calculations.md" : "window.md");
 }
 
-void MainWindow::goTo(const QString& target) {
+void MainWindow::goTo(const Target& target) {
     for (const PromiseFigure& promise : document_.figures().promises) {
-        if (target == "promise/" + text(promise.name) || (target.startsWith("peripheral/") && target == text(promise.subject))) {
+        if (target == Target::promise(promise.name) || (target.is(Target::Room::peripheral) && target == promise.subject)) {
             promises_->cards()->select(text(promise.name));
             return;
         }
@@ -332,7 +333,7 @@ void MainWindow::goTo(const QString& target) {
                 showView(place.kind.name);
             }
             place.view->open(target); // and what is selected is shown
-            if (target.startsWith("seek")) {
+            if (target.is(Target::Room::seek)) {
                 return;
             }
         }

@@ -34,8 +34,8 @@ public:
     /// Opens a plan; its faults, if it has any, are listed and the window stays as it is.
     bool openPlan(const QString& path);
     void setTheme(const Theme& theme);
-    /// Selects "line/bus_a", "promise/modem", … wherever it is shown.
-    void goTo(const QString& target) override;
+    /// Selects the line, promise, mode, … wherever it is shown.
+    void goTo(const Target& target) override;
 
     /// Shows a view in the middle, by its name in the list; an unknown one is the first.
     void showView(const QString& name) override;
@@ -87,7 +87,7 @@ private:
     void chooseRecent();
     void takeSavedPart(const QString& path);
     // what a view may want
-    void explain(const QString& target) override;
+    void explain(const Target& target) override;
     void beginPlan(const QString& partId) override;
     void takePlan(const QString& path) override;
     void showBelow(QWidget* panel) override;

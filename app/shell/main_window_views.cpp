@@ -51,7 +51,7 @@ void MainWindow::showView(const QString& name) {
     view.widget()->setFocus();
     sayView();
     styleTitles();
-    if (const QString subject = view.subject(); !subject.isEmpty()) {
+    if (const Target subject = view.subject(); !subject.isNothing()) {
         explain(subject);
     }
 }
@@ -88,7 +88,7 @@ void MainWindow::addViewCommands() {
     }
 }
 
-void MainWindow::explain(const QString& target) {
+void MainWindow::explain(const Target& target) {
     if (!isQuiet_) {
         workings_->show(target);
     }

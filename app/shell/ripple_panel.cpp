@@ -103,7 +103,7 @@ void RipplePanel::changeEvent(QEvent* event) {
 void RipplePanel::mousePressEvent(QMouseEvent* event) {
     const int row = first_ + (static_cast<int>(event->position().y()) - headHeight()) / rowHeight();
     if (event->position().y() > headHeight() && row < static_cast<int>(document_.moved().size())) {
-        emit targetWanted(text(document_.moved()[static_cast<std::size_t>(row)].target));
+        emit targetWanted(document_.moved()[static_cast<std::size_t>(row)].target);
     }
 }
 

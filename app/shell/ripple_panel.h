@@ -21,7 +21,7 @@ public:
     QPushButton* undoButton() const { return undo_; }
 
 signals:
-    void targetWanted(const QString& target);
+    void targetWanted(const Target& target);
 
 protected:
     void paintEvent(QPaintEvent* event) override;

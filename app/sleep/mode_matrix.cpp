@@ -41,7 +41,7 @@ private:
 
     void title(const QString& name) { matrix_.rows.push_back({name, {}, true, {}, {}, {}}); }
 
-    void row(const QString& name, const QString& hint, const CellOf& cellOf, const QString& target = {}) {
+    void row(const QString& name, const QString& hint, const CellOf& cellOf, const Target& target = {}) {
         ModeMatrix::Row row{name, hint, false, {}, target, {}};
         for (std::size_t i = 0; i < figures_.modes.size(); ++i) {
             row.cells.push_back(cellOf(part_.modes[i], figures_.modes[i]));
@@ -69,7 +69,7 @@ private:
                 [&](const Mode& mode, const ModeFigure& figure) {
                     return pill(has(figure.sources, source.id), mode.sources.contains(i));
                 },
-                "line/" + text(source.id));
+                Target::line(source.id));
         }
     }
 
@@ -77,14 +77,14 @@ private:
         title(QObject::tr("Goes on"));
         const std::string& core = part_.nodeId(part_.core);
         row(
-            QObject::tr("core"), {}, [&](const Mode& mode, const ModeFigure&) { return pill(mode.runs); }, "line/" + text(core));
+            QObject::tr("core"), {}, [&](const Mode& mode, const ModeFigure&) { return pill(mode.runs); }, Target::line(core));
         for (std::size_t i = 0; i < part_.lines.size(); ++i) {
             const Line& line = part_.lines[i];
             const bool isMultiplier = !line.multiply.empty();
             if (isMultiplier && figures_.lines[part_.nodeOfLine(i)].isOn) {
                 row(
                     text(line.id), {}, [&](const Mode&, const ModeFigure& figure) { return pill(has(figure.lines, line.id)); },
-                    "line/" + text(line.id));
+                    Target::line(line.id));
             }
         }
         std::vector<std::string> memories;
@@ -127,7 +127,7 @@ private:
                     const bool isAsked = has(line.alsoIn, mode.id);
                     return isAsked ? said(QObject::tr("no clock"), State::broken) : pill(false);
                 },
-                "promise/" + text(figure.name));
+                Target::promise(figure.name));
         }
     }
 

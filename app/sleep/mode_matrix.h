@@ -24,7 +24,7 @@ struct ModeMatrix {
         QString hint = {};           ///< behind the name
         bool isTitle = false;        ///< of a group; has no cells
         std::vector<ModeCell> cells; ///< by mode
-        QString target = {};         ///< where its arithmetic stands; empty: at the mode
+        Target target = {};          ///< where its arithmetic stands; nothing: at the mode
         QString option = {};         ///< the option that its cells show; they can be changed
     };
     std::vector<QString> modes; ///< ids

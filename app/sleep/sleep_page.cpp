@@ -1,5 +1,6 @@
 #include "sleep/sleep_page.h"
 
+#include "paint/text.h"
 #include "sleep/sleep_view.h"
 
 namespace wisetick::app {
@@ -9,8 +10,8 @@ namespace {
 class SleepPage : public View {
 public:
     SleepPage(Document& document, ViewHost& host) : View(document, host), view_(new SleepView(document)) {
-        connect(view_, &SleepView::targetWanted, this, [this](const QString& target) {
-            if (target.startsWith("promise/")) {
+        connect(view_, &SleepView::targetWanted, this, [this](const Target& target) {
+            if (target.is(Target::Room::promise)) {
                 host_.goTo(target);
             } else {
                 host_.explain(target);
@@ -21,11 +22,11 @@ public:
     QWidget* widget() override { return view_; }
     void setTheme(const Theme& theme) override { view_->setTheme(theme); }
     QString hint() const override { return tr("what goes on in each mode, and what may wake it; Enter rests there"); }
-    bool open(const QString& target) override {
-        view_->select(target.section('/', 1));
+    bool open(const Target& target) override {
+        view_->select(text(target.name));
         return true;
     }
-    QString subject() override { return document_.isOpen() ? "mode/" + view_->selected() : QString(); }
+    Target subject() override { return document_.isOpen() ? Target::mode(view_->selected().toStdString()) : Target(); }
     QString helpPage(const QWidget*) const override { return "sleep.md"; }
 
 private:
@@ -40,9 +41,11 @@ ViewKind sleepKind() {
     kind.title = QObject::tr("Sleep");
     kind.key = 4;
     kind.state = [](const Document& document) {
-        return worstPromise(document, [](const Ask& ask) { return std::holds_alternative<WakesAsk>(ask); });
+        return worstPromise(document, [](const Ask& ask) { return ask.is<WakesAsk>(); });
     };
-    kind.opens = [](const Document& document, const QString& target) { return document.isOpen() && target.startsWith("mode/"); };
+    kind.opens = [](const Document& document, const Target& target) {
+        return document.isOpen() && target.is(Target::Room::mode);
+    };
     kind.make = [](Document& document, ViewHost& host) -> View* { return new SleepPage(document, host); };
     return kind;
 }

@@ -56,7 +56,7 @@ QRectF restBandRect(const QRectF& area, const std::vector<BestRest>& best, const
 Picture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure& mode) {
     std::vector<Limit> limits;
     for (std::size_t i = 0; i < plan.promises.size(); ++i) {
-        const auto* wakes = std::get_if<WakesAsk>(&plan.promises[i].line.ask);
+        const auto* wakes = plan.promises[i].line.ask.as<WakesAsk>();
         if (wakes != nullptr && wakes->mode == mode.id) {
             limits.push_back({text(figures.promises[i].name), wakes->limit, figures.promises[i].state});
         }

@@ -185,7 +185,7 @@ void SleepView::selectCell(std::size_t row, std::size_t mode) {
     const ModeCell& cell = shown.cells[mode_];
     setAccessibleDescription(tr("%1, %2: %3").arg(matrix_.modes[mode_], shown.name, saidOf(cell)));
     showSelected();
-    emit targetWanted(shown.target.startsWith("promise/") ? shown.target : "mode/" + matrix_.modes[mode_]);
+    emit targetWanted(shown.target.is(Target::Room::promise) ? shown.target : Target::mode(matrix_.modes[mode_].toStdString()));
     viewport()->update();
 }
 
@@ -289,7 +289,7 @@ void SleepView::mousePressEvent(QMouseEvent* event) {
             }
             if (at.x() <= nameWidth_) {
                 selectCell(row, mode_);
-                if (!matrix_.rows[row].target.isEmpty()) {
+                if (!matrix_.rows[row].target.isNothing()) {
                     emit targetWanted(matrix_.rows[row].target);
                 }
                 return;

@@ -40,8 +40,8 @@ public:
     std::vector<SpokenRow> spokenRows() override;
 
 signals:
-    /// "mode/deep", "line/xtm" or "promise/modem": whose arithmetic is wanted.
-    void targetWanted(const QString& target);
+    /// A mode, line or promise: whose arithmetic is wanted.
+    void targetWanted(const Target& target);
 
 protected:
     void paintEvent(QPaintEvent* event) override;

@@ -12,15 +12,14 @@
 
 namespace wisetick::app {
 
-/// What a view may want of the window that it stands in. Targets are named as figures name them: "line/bus_a", "promise/modem",
-/// "mode/deep", "job/report".
+/// What a view may want of the window that it stands in.
 class ViewHost {
 public:
     virtual ~ViewHost() = default;
     /// Shows the target's arithmetic in the workings.
-    virtual void explain(const QString& target) = 0;
+    virtual void explain(const Target& target) = 0;
     /// Selects the target wherever it is shown.
-    virtual void goTo(const QString& target) = 0;
+    virtual void goTo(const Target& target) = 0;
     virtual void showView(const QString& name) = 0;
     virtual void beginPlan(const QString& partId) = 0;
     virtual void takePlan(const QString& path) = 0;
@@ -46,11 +45,11 @@ public:
     /// What stands right of the hint; nullptr where nothing does.
     virtual QWidget* tool() { return nullptr; }
     /// Shows what the target names; false where it is none of its.
-    virtual bool open(const QString& target) { return target.isNull(); }
+    virtual bool open(const Target& target) { return target.isNothing(); }
     /// Another promise is selected; none where it is empty.
     virtual void followPromise(const QString&) {}
-    /// What the workings show when the view is entered; empty: what they showed before.
-    virtual QString subject() { return {}; }
+    /// What the workings show when the view is entered; nothing: what they showed before.
+    virtual Target subject() { return {}; }
     virtual void entered() {}
     virtual void left() {}
     /// The page of the documents about what has the focus; empty where it has none of its own.
@@ -81,14 +80,14 @@ struct ViewCommand {
 
 /// What the window knows of a view before it is made.
 struct ViewKind {
-    QString name;  ///< "clocks", as targets and the command line call it
+    QString name;  ///< "clocks", as the command line calls it
     QString title; ///< over it, and in the trail
     int key = 0;   ///< Alt and this number; 0: it has no step in the trail
     QString step;  ///< whose step it stands under where it has none
     /// The worst of what it shows, as the mark of its step.
     std::function<State(const Document&)> state;
     /// Whether it shows such a target.
-    std::function<bool(const Document&, const QString&)> opens;
+    std::function<bool(const Document&, const Target&)> opens;
     std::function<View*(Document&, ViewHost&)> make;
     std::vector<ViewCommand> commands = {};
 };

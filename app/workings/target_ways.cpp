@@ -10,24 +10,23 @@ constexpr std::size_t kMostWays = 4;
 
 } // namespace
 
-std::vector<WayOut> waysOutOf(const Part& part, const Plan& plan, const Figures& figures, const QString& target,
+std::vector<WayOut> waysOutOf(const Part& part, const Plan& plan, const Figures& figures, const Target& target,
                               const std::stop_token& token) {
     const GoOn goOn = [&token] { return !token.stop_requested(); };
-    const std::string name = target.section('/', 1).toStdString();
-    if (target.startsWith("promise/")) {
+    if (target.is(Target::Room::promise)) {
         for (std::size_t i = 0; i < figures.promises.size(); ++i) {
             const State state = figures.promises[i].state;
-            if (figures.promises[i].name == name && (state == State::broken || state == State::strained)) {
+            if (figures.promises[i].name == target.name && (state == State::broken || state == State::strained)) {
                 return waysOut(part, plan, plan.active, i, kMostWays, goOn);
             }
         }
         return {};
     }
-    if (target.startsWith("mode/")) {
-        const auto mode = part.findMode(name);
+    if (target.is(Target::Room::mode)) {
+        const auto mode = part.findMode(target.name);
         return mode ? waysToWakeSooner(part, plan, plan.active, *mode, kMostWays, goOn) : std::vector<WayOut>();
     }
-    const auto node = target.startsWith("line/") ? part.findNode(name) : std::nullopt;
+    const auto node = target.is(Target::Room::line) ? part.findNode(target.name) : std::nullopt;
     if (!node) {
         return {};
     }

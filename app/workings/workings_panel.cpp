@@ -12,8 +12,8 @@
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "plan/job_line.h"
+#include "quantity/number_links.h"
 #include "quantity/quantity_print.h"
-#include "workings/number_links.h"
 #include "workings/target_ways.h"
 
 #include <QApplication>
@@ -43,7 +43,7 @@ WorkingsPanel::WorkingsPanel(Document& document, QWidget* parent) : QTextBrowser
     connect(&document_, &Document::changed, this, &WorkingsPanel::startOver);
     connect(&document_, &Document::replaced, this, [this] {
         finding_.stop();
-        target_.clear(); // it named something of another plan
+        target_ = {}; // it named something of another plan
     });
     connect(&finding_, &Background::failed, &document_, &Document::troubleBeside);
     still_ = new QTimer(this);
@@ -92,7 +92,7 @@ void WorkingsPanel::focusOutEvent(QFocusEvent* event) {
     viewport()->update();
 }
 
-void WorkingsPanel::show(const QString& target) {
+void WorkingsPanel::show(const Target& target) {
     target_ = target;
     startOver();
     verticalScrollBar()->setValue(0);
@@ -104,13 +104,14 @@ void WorkingsPanel::follow(const QUrl& link) {
         const WayOut way = ways_[static_cast<std::size_t>(path.mid(4).toInt())];
         document_.edit(text(way.say), [way](Plan& plan) { return takeWayOut(plan, plan.active, way); });
     } else if (path == "seek/promise") {
-        emit seekWanted(target_.section('/', 1));
+        emit seekWanted(text(target_.name));
     } else if (path.startsWith("copy/")) {
         QApplication::clipboard()->setText(copies_.value(path.mid(5).toInt()));
-    } else if (path.startsWith("way/") || path.startsWith("fails/") || path.startsWith("line/")) {
-        show(path);
     } else if (path.startsWith("at/")) {
-        goToOrigin(static_cast<std::size_t>(path.section('/', 1, 1).toInt()), path.section('/', 2).toStdString());
+        goToOrigin(static_cast<std::size_t>(path.section('/', 1, 1).toInt()),
+                   readTarget(path.section('/', 2).toStdString()).value_or(Target()));
+    } else if (const auto target = readTarget(path.toStdString())) {
+        show(*target);
     }
 }
 
@@ -122,7 +123,7 @@ QString WorkingsPanel::linkedHtml(const Workings& workings, std::size_t index, c
         html += escaped(shown.substr(done, link.from - done));
         html += QString("<a class='number' href='at/%1/%2' title='%3'>%4</a>")
                     .arg(index)
-                    .arg(escaped(link.target), escaped(link.name), escaped(shown.substr(link.from, link.length)));
+                    .arg(escaped(targetText(link.target)), escaped(link.name), escaped(shown.substr(link.from, link.length)));
         done = link.from + link.length;
     }
     return html + escaped(shown.substr(done));
@@ -154,22 +155,21 @@ QString WorkingsPanel::stepsHtml(const Workings& workings) {
 }
 
 /// Goes to where a number comes from; what has no place in the window is named below the step.
-void WorkingsPanel::goToOrigin(std::size_t step, const std::string& target) {
-    if (target.rfind("step/", 0) == 0) {
-        scrollToAnchor(text(target));
+void WorkingsPanel::goToOrigin(std::size_t step, const Target& target) {
+    if (target.is(Target::Room::step)) {
+        scrollToAnchor(text(targetText(target)));
         return;
     }
     const auto& origins = steps_[step].origins;
     const auto origin = std::find_if(origins.begin(), origins.end(), [&](const Origin& each) { return each.target == target; });
-    const QString kind = text(target.substr(0, target.find('/')));
-    if (QStringList{"line", "promise", "mode", "rhythm", "peripheral", "job"}.contains(kind) && text(target) != target_) {
-        emit targetWanted(text(target));
+    const bool isInAFile = target.is(Target::Room::part) || target.is(Target::Room::plan) || target.is(Target::Room::take);
+    if (!isInAFile && target != target_) {
+        emit targetWanted(target);
         return;
     }
-    noted_ =
-        std::pair(step, origin == origins.end()                              ? text(target)
-                        : origin->name == "asked" && text(target) == target_ ? tr("what was asked: the line above")
-                                                                             : text(origin->name + ": " + placeInWords(*origin)));
+    noted_ = std::pair(step, origin == origins.end()                        ? text(targetText(target))
+                             : origin->name == "asked" && target == target_ ? tr("what was asked: the line above")
+                                                                            : text(origin->name + ": " + placeInWords(*origin)));
     render();
 }
 
@@ -259,7 +259,7 @@ QString WorkingsPanel::bringUpHtml(const PromiseFigure& promise, std::size_t ind
 
 QString WorkingsPanel::waysOutHtml() {
     QString html;
-    const bool isMode = target_.startsWith("mode/"); // it is no promise, and has no state
+    const bool isMode = target_.is(Target::Room::mode); // it is no promise, and has no state
     for (std::size_t i = 0; i < ways_.size(); ++i) {
         const WayOut& way = ways_[i];
         QString breaks;
@@ -274,8 +274,7 @@ QString WorkingsPanel::waysOutHtml() {
                 .arg(tr("try"), theme_.of(way.state).name(), escaped(isMode ? way.got : stateName(way.state) + ": " + way.got),
                      theme_.broken.name(), breaks.toHtmlEscaped());
     }
-    const PromiseFigure* promise =
-        target_.startsWith("promise/") ? document_.figures().findPromise(target_.section('/', 1).toStdString()) : nullptr;
+    const PromiseFigure* promise = target_.is(Target::Room::promise) ? document_.figures().findPromise(target_.name) : nullptr;
     if (areWaysSought_ && promise != nullptr && (promise->state == State::broken || promise->state == State::strained)) {
         html += QString("<p style='margin:0 0 6px 0'><a href='seek/promise'>%1</a></p>").arg(tr("seek a take that keeps it"));
     }
@@ -417,7 +416,7 @@ QString WorkingsPanel::wakeTimersHtml(const PromiseFigure& promise) {
     QString html;
     const auto& promises = document_.figures().promises;
     for (std::size_t i = 0; i < promises.size(); ++i) {
-        const auto* wakes = std::get_if<WakesAsk>(&document_.plan().promises[i].line.ask);
+        const auto* wakes = document_.plan().promises[i].line.ask.as<WakesAsk>();
         if (promises[i].name != promise.name || wakes == nullptr || !wakes->every || !document_.part().findMode(wakes->mode)) {
             continue;
         }
@@ -434,7 +433,7 @@ QString WorkingsPanel::wakeTimersHtml(const PromiseFigure& promise) {
                                  : timer.why,
                              settings + " periods",
                              printQuantity(timer.got.nominal, Unit::second) + ", " + printError(timer.error.nominal),
-                             {{timer.clock, {}, "line/" + timer.clock, {}}}});
+                             {{timer.clock, {}, Target::line(timer.clock), {}}}});
         }
         html = "<p style='margin:10px 0 4px 0'><b>" + tr("What could wake it then") + "</b></p>" + stepsHtml(steps);
     }
@@ -447,7 +446,7 @@ QString WorkingsPanel::jobHtml(const Job& job) {
                        .arg(escaped(job.name), escaped(printJobClauses(job)));
     const auto& rhythm = document_.figures().rhythm;
     for (const RhythmFigure::Share& share : rhythm ? rhythm->shares : std::vector<RhythmFigure::Share>()) {
-        if (share.target != "job/" + job.name) {
+        if (share.target != Target::job(job.name)) {
             continue;
         }
         Workings steps{{"share of the time", {}, {}, printQuantity(share.timeShare, Unit::ratio, 4), {}},
@@ -475,7 +474,7 @@ void WorkingsPanel::findWaysOut() {
         return [this, ways = waysOutOf(part, plan, figures, target, token)] {
             ways_ = ways;
             areWaysSought_ = true;
-            if (!ways_.empty() || target_.startsWith("promise/")) {
+            if (!ways_.empty() || target_.is(Target::Room::promise)) {
                 render();
             }
         };
@@ -506,33 +505,33 @@ QString WorkingsPanel::targetHtml() {
         return {};
     }
     const Figures& figures = document_.figures();
-    const std::string name = target_.section('/', 1).toStdString();
+    const std::string& name = target_.name;
     const auto mode = document_.part().findMode(name);
-    if (target_.startsWith("line/") && figures.findLine(name) != nullptr) {
+    if (target_.is(Target::Room::line) && figures.findLine(name) != nullptr) {
         const bool isCore = document_.part().findNode(name) == document_.part().core;
         return lineHtml(*figures.findLine(name)) + (isCore ? waysThereHtml() : QString());
     }
-    if (target_.startsWith("way/")) {
+    if (target_.is(Target::Room::way)) {
         return wayHtml(name);
     }
-    if (target_.startsWith("fails/")) {
+    if (target_.is(Target::Room::fails)) {
         return failsHtml(name);
     }
-    if (target_.startsWith("promise/") && figures.findPromise(name) != nullptr) {
+    if (target_.is(Target::Room::promise) && figures.findPromise(name) != nullptr) {
         return promiseHtml(*figures.findPromise(name)) + wakeTimersHtml(*figures.findPromise(name));
     }
-    if (target_.startsWith("mode/") && mode && !figures.modes.empty()) {
+    if (target_.is(Target::Room::mode) && mode && !figures.modes.empty()) {
         return modeHtml(figures.modes[*mode]);
     }
     for (const Job& job : document_.plan().jobs) {
-        if (target_ == "job/" + text(job.name)) {
+        if (target_ == Target::job(job.name)) {
             return jobHtml(job);
         }
     }
-    if (target_ == "rhythm/average" && figures.rhythm) {
+    if (target_ == Target::rhythm("average") && figures.rhythm) {
         return "<p><b>" + tr("Average current") + "</b></p>" + stepsHtml(figures.rhythm->averageWorkings);
     }
-    if (target_ == "rhythm/life" && figures.rhythm) {
+    if (target_ == Target::rhythm("life") && figures.rhythm) {
         return "<p><b>" + tr("Battery") + "</b></p>" + stepsHtml(figures.rhythm->lifeWorkings);
     }
     return {};

@@ -19,10 +19,9 @@ class WorkingsPanel : public QTextBrowser {
 public:
     explicit WorkingsPanel(Document& document, QWidget* parent = nullptr);
     void setTheme(const Theme& theme);
-    /// Shows "line/bus_a", "promise/modem", "mode/deep", "rhythm/average", "rhythm/life", or the order of writing:
-    /// "way/reset", "way/take B".
-    void show(const QString& target);
-    QString target() const { return target_; }
+    /// Shows the arithmetic of a line, promise, mode, job or of the rhythm, an order of writing, or what fails with a source.
+    void show(const Target& target);
+    const Target& target() const { return target_; }
     /// Whether ways out are still to be found.
     bool isBusy() const { return still_->isActive() || finding_.isBusy(); }
 
@@ -30,7 +29,7 @@ signals:
     /// A take that keeps this promise shall be sought.
     void seekWanted(const QString& promise);
     /// A link to another thing was followed.
-    void targetWanted(const QString& target);
+    void targetWanted(const Target& target);
 
 protected:
     void changeEvent(QEvent* event) override;
@@ -45,7 +44,7 @@ private:
     void follow(const QUrl& link);
     QString linkedHtml(const Workings& workings, std::size_t index, const std::string& shown) const;
     QString stepsHtml(const Workings& workings);
-    void goToOrigin(std::size_t step, const std::string& target);
+    void goToOrigin(std::size_t step, const Target& target);
     QString fieldsHtml(const std::vector<FieldValue>& fields);
     QString waysOutHtml();
     void findWaysOut();
@@ -64,7 +63,7 @@ private:
 
     Document& document_;
     Theme theme_ = lightTheme();
-    QString target_;
+    Target target_;
     std::vector<WayOut> ways_;
     Workings steps_;                                       ///< as shown
     std::optional<std::pair<std::size_t, QString>> noted_; ///< below which step something is said about a number

@@ -28,6 +28,10 @@ std::string severityName(Severity severity) {
     return {};
 }
 
+Place placeOf(const Target& target) {
+    return {{}, 0, 0, targetText(target), target};
+}
+
 std::string placeText(const Place& place) {
     if (place.file.empty()) {
         return place.path;

@@ -1,5 +1,7 @@
 #pragma once
 
+#include "base/target.h"
+
 #include <string>
 #include <vector>
 
@@ -16,6 +18,7 @@ struct Place {
     int line = 0;
     int column = 0;
     std::string path;
+    Target about = {}; ///< of a finding about a figure
 
     bool operator==(const Place&) const = default;
 };
@@ -32,6 +35,9 @@ struct Diagnostic {
 };
 
 using Diagnostics = std::vector<Diagnostic>;
+
+/// The place of a finding about a figure.
+Place placeOf(const Target& target);
 
 /// "note", "warning" or "error".
 std::string severityName(Severity severity);

@@ -1,17 +1,18 @@
 #pragma once
 
+#include "base/target.h"
+
 #include <string>
 #include <vector>
 
 namespace wisetick {
 
-/// Where a number in a step comes from: what it is called, its text as shown, and a target to go to:
-/// "line/ID", "promise/NAME", "job/NAME", "mode/ID", or a path into a file, "plan/board.fitted.xtm.rate",
-/// "part/line.bus_a.limit". `ref` is the datasheet place that the part file gives, if any.
+/// Where a number in a step comes from: what it is called, its text as shown, and where to go for it: a line, promise, job, mode,
+/// or a path into a file. `ref` is the datasheet place that the part file gives, if any.
 struct Origin {
     std::string name;
     std::string value;
-    std::string target;
+    Target target;
     std::string ref;
 
     bool operator==(const Origin&) const = default;

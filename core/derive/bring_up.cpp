@@ -100,7 +100,7 @@ private:
 
 std::vector<BringUpAction> bringUp(const Part& part, const Plan& plan, const PromiseFigure& figure, std::size_t promise) {
     const PromiseLine& line = plan.promises.at(promise).line;
-    const auto* wakes = std::get_if<WakesAsk>(&line.ask);
+    const auto* wakes = line.ask.as<WakesAsk>();
     const auto peripheral = part.findPeripheral(wakes != nullptr ? wakes->by : peripheralOf(line.subject));
     if (!peripheral) {
         return {};

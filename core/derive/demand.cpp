@@ -9,7 +9,7 @@ namespace {
 /// The ids that a promise leans on: its subject, and what wakes by it.
 std::vector<std::string> usedBy(const Part& part, const PromiseLine& line) {
     std::vector<std::string> ids{peripheralOf(line.subject)};
-    if (const auto* wakes = std::get_if<WakesAsk>(&line.ask)) {
+    if (const auto* wakes = line.ask.as<WakesAsk>()) {
         ids.push_back(wakes->by);
     }
     const std::string chained = chainedWith(part, line);
@@ -26,10 +26,13 @@ bool runsIn(const Job& job, const Plan& plan, const Take& take) {
 } // namespace
 
 std::string chainedWith(const Part& part, const PromiseLine& line) {
-    const auto* fires = std::get_if<FiresAsk>(&line.ask);
+    const auto* fires = line.ask.as<FiresAsk>();
     const auto peripheral = fires != nullptr && fires->isChained ? part.findPeripheral(line.subject) : std::nullopt;
-    const auto* timer = peripheral ? std::get_if<TimerKind>(&part.peripherals[*peripheral].kind) : nullptr;
-    return timer != nullptr && timer->chain ? timer->chain->with : std::string();
+    if (!peripheral) {
+        return {};
+    }
+    const PeripheralKind& kind = part.peripherals[*peripheral].kind;
+    return kind.row()->chainedWith(kind);
 }
 
 std::vector<NodeIndex> chainOf(const Part& part, const Controls& controls, NodeIndex node) {

@@ -36,22 +36,25 @@ void addCurrentFindings(Figures& figures) {
                 const std::string what =
                     each.typ.empty() && each.max.empty() ? "draw" : (each.typ.empty() ? "typical draw" : "largest draw");
                 figures.findings.push_back({Severity::warning,
-                                            {{}, 0, 0, each.target},
+                                            placeOf(each.target),
                                             "unknown: " + what + " of " + each.name,
                                             "'draws' in the part file",
                                             {}});
             }
             if (each.isExtrapolated && said.insert("table " + each.name).second) {
                 figures.findings.push_back({Severity::warning,
-                                            {{}, 0, 0, each.target},
+                                            placeOf(each.target),
                                             "the board's temperatures go beyond the table for " + each.name,
                                             "its end value is taken there",
                                             {}});
             }
         }
         if (mode.wakeUp && !mode.wakeUp->unknown.empty() && said.insert(mode.wakeUp->unknown).second) {
-            figures.findings.push_back(
-                {Severity::warning, {{}, 0, 0, "mode/" + mode.id}, mode.wakeUp->unknown, "a start-up time in the part file", {}});
+            figures.findings.push_back({Severity::warning,
+                                        placeOf(Target::mode(mode.id)),
+                                        mode.wakeUp->unknown,
+                                        "a start-up time in the part file",
+                                        {}});
         }
     }
 }
@@ -147,11 +150,11 @@ void addBoardFindings(Figures& figures) {
 
 /// A value that does not fit its field.
 void addFieldFindings(Figures& figures) {
-    const auto check = [&](const std::vector<FieldValue>& values, const std::string& path) {
+    const auto check = [&](const std::vector<FieldValue>& values, const Target& target) {
         for (const FieldValue& value : values) {
             if (Rational(value.held) > value.field.most()) {
                 figures.findings.push_back({Severity::error,
-                                            {{}, 0, 0, path},
+                                            placeOf(target),
                                             value.control + " = " + value.setting + " does not fit " + fieldText(value.field),
                                             "at most " + value.field.most().toString(),
                                             {}});
@@ -159,10 +162,10 @@ void addFieldFindings(Figures& figures) {
         }
     };
     for (const LineFigure& line : figures.lines) {
-        check(line.fields, "line/" + line.id);
+        check(line.fields, Target::line(line.id));
     }
     for (const PromiseFigure& promise : figures.promises) {
-        check(promise.fields, "promise/" + promise.name);
+        check(promise.fields, Target::promise(promise.name));
     }
 }
 
@@ -188,10 +191,10 @@ Vitals vitalsOf(const Part& part, const Figures& figures) {
         if (promise.state != State::pending && (worst == nullptr || isWorse(promise, *worst))) {
             worst = &promise;
         }
-        if (promise.unit == Unit::second && promise.subject.rfind("mode/", 0) == 0 && promise.got &&
+        if (promise.unit == Unit::second && promise.subject.is(Target::Room::mode) && promise.got &&
             (!vitals.worstWakeUp || promise.got->max > vitals.worstWakeUp->max)) {
             vitals.worstWakeUp = promise.got;
-            vitals.worstWakeUpMode = promise.subject.substr(5);
+            vitals.worstWakeUpMode = promise.subject.name;
         }
     }
     vitals.worstPromise = worst == nullptr ? "" : worst->name;

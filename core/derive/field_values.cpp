@@ -71,11 +71,10 @@ std::vector<FieldValue> peripheralFields(const Part& part, const Controls& contr
         const std::string& from = part.nodeId(peripheral.clock[controls.peripheralFrom[index]]);
         list.add("from", from, from);
     }
-    const auto* timer = std::get_if<TimerKind>(&peripheral.kind);
-    const bool isChained =
-        timer != nullptr && timer->chain &&
-        std::any_of(settings.begin(), settings.end(), [](const Setting& each) { return each.name == "chain"; });
-    const auto otherIndex = isChained ? part.findPeripheral(timer->chain->with) : std::nullopt;
+    const std::string chainedWith = peripheral.kind.row()->chainedWith(peripheral.kind);
+    const bool isChained = !chainedWith.empty() && std::any_of(settings.begin(), settings.end(),
+                                                               [](const Setting& each) { return each.name == "chain"; });
+    const auto otherIndex = isChained ? part.findPeripheral(chainedWith) : std::nullopt;
     const Peripheral* other = otherIndex ? &part.peripherals[*otherIndex] : nullptr;
     for (const Setting& setting : settings) {
         if (setting.name == "counts" && other != nullptr && other->fields.contains("counts")) {

@@ -102,13 +102,13 @@ struct ModeFigure {
 struct RhythmFigure {
     struct Share {
         std::string name; ///< "rest in deep", "job report", "waking"
-        std::string target;
+        Target target;
         Rational timeShare;   ///< of the whole time, typical
         Rational chargeShare; ///< of the whole charge, typical at the nominal temperature
         Rational ampere;      ///< its part of the average
         struct Piece {
             std::string name;
-            std::string target;
+            Target target;
             Rational ampere; ///< its part of the average
         };
         std::vector<Piece> pieces = {}; ///< what draws in it, the most first

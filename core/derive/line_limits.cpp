@@ -13,6 +13,11 @@ void add(Diagnostics& findings, Severity severity, const std::string& path, cons
     findings.push_back({severity, {{}, 0, 0, path}, found, expected, {}});
 }
 
+void add(Diagnostics& findings, Severity severity, const Target& about, const std::string& found,
+         const std::string& expected = {}) {
+    findings.push_back({severity, placeOf(about), found, expected, {}});
+}
+
 std::string hertzText(const Rational& hertz) {
     return printQuantity(hertz, Unit::hertz);
 }
@@ -118,7 +123,7 @@ Workings limitWorkings(const Part& part, const Board& board, const Line& line, c
                              where.empty() ? "always" : where.substr(1),
                              {},
                              "least " + shown(limit.min) + ", most " + shown(limit.max),
-                             {{line.id, {}, "part/line." + line.id + ".limit", limit.ref}}});
+                             {{line.id, {}, Target::part("line." + line.id + ".limit"), limit.ref}}});
         }
     }
     return steps;
@@ -140,12 +145,12 @@ void judgeLimits(const Part& part, const Board& board, const Controls& controls,
             figure.stateWhy = figure.why;
             // said once, where it begins
             if (!figure.parent || lines[*figure.parent].hertz) {
-                add(findings, Severity::error, "line/" + figure.id, "no rate: " + figure.why);
+                add(findings, Severity::error, Target::line(figure.id), "no rate: " + figure.why);
             }
             continue;
         }
         if (figure.isSource && !figure.unknown.empty()) {
-            add(findings, Severity::warning, "line/" + figure.id, figure.unknown,
+            add(findings, Severity::warning, Target::line(figure.id), figure.unknown,
                 "a tolerance in the plan's board or in the part");
         }
         if (figure.limitMin) {
@@ -155,7 +160,7 @@ void judgeLimits(const Part& part, const Board& board, const Controls& controls,
             judgeEnd(rail.isMaxTolerance ? Rational(0) : part.slack, figure, *figure.limitMax, true, rail.maxWhere);
         }
         if (figure.state != State::kept) {
-            add(findings, figure.state == State::broken ? Severity::error : Severity::warning, "line/" + figure.id,
+            add(findings, figure.state == State::broken ? Severity::error : Severity::warning, Target::line(figure.id),
                 figure.id + " runs at " + figure.stateWhy);
         }
     }
@@ -210,7 +215,7 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
         const bool isTooHigh = rule.relation != Rule::Relation::atLeast && left.hertz->nominal > bound;
         const bool isTooLow = rule.relation != Rule::Relation::atMost && left.hertz->nominal < bound;
         if (isTooHigh || isTooLow) {
-            add(findings, Severity::error, "line/" + left.id,
+            add(findings, Severity::error, Target::line(left.id),
                 left.id + " at " + hertzText(left.hertz->nominal) + " against " + right.id + " at " +
                     hertzText(right.hertz->nominal),
                 rule.say);
@@ -230,7 +235,8 @@ std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, c
         const auto step =
             std::find_if(table.steps.begin(), table.steps.end(), [&](const WaitStep& each) { return hertz <= each.hertz; });
         if (step == table.steps.end()) {
-            add(findings, Severity::error, "line/" + line.id, line.id + " at " + hertzText(hertz) + " is beyond the wait states",
+            add(findings, Severity::error, Target::line(line.id),
+                line.id + " at " + hertzText(hertz) + " is beyond the wait states",
                 "at most " + hertzText(table.steps.back().hertz) + tierText(part, controls));
             continue;
         }
@@ -238,18 +244,19 @@ std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, c
         if (table.field) {
             figure.field = FieldValue{"wait", *table.field, std::to_string(step->waits), "holds n", step->waits};
         }
-        figure.workings.push_back({"wait states",
-                                   "the first step that is not exceeded, on the nominal rate",
-                                   hertzText(hertz) + " \u2264 " + hertzText(step->hertz),
-                                   std::to_string(step->waits),
-                                   {{line.id, hertzText(hertz), "line/" + line.id, {}}, {"wait", {}, "part/wait", table.ref}}});
+        figure.workings.push_back(
+            {"wait states",
+             "the first step that is not exceeded, on the nominal rate",
+             hertzText(hertz) + " \u2264 " + hertzText(step->hertz),
+             std::to_string(step->waits),
+             {{line.id, hertzText(hertz), Target::line(line.id), {}}, {"wait", {}, Target::part("wait"), table.ref}}});
         if (step->speed) {
             figure.workings.push_back(
                 {"speed",
                  "rate \u00d7 share of it that the waits leave",
                  hertzText(hertz) + " \u00d7 " + printQuantity(*step->speed, Unit::ratio),
                  "as fast as " + hertzText(hertz * *step->speed) + " without waiting",
-                 {{line.id, hertzText(hertz), "line/" + line.id, {}}, {"wait", {}, "part/wait", table.ref}}});
+                 {{line.id, hertzText(hertz), Target::line(line.id), {}}, {"wait", {}, Target::part("wait"), table.ref}}});
         }
         figures.push_back(std::move(figure));
     }

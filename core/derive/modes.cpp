@@ -30,7 +30,7 @@ public:
         if (!ofNodes_[node]) {
             const std::string& id = part_.nodeId(node);
             const auto& draws = part_.isSource(node) ? part_.sources[node].draws : part_.lineAt(node).draws;
-            ofNodes_[node] = contributionOf(id, "line/" + id, draws, rateOf(node), grid_);
+            ofNodes_[node] = contributionOf(id, Target::line(id), draws, rateOf(node), grid_);
         }
         return *ofNodes_[node];
     }
@@ -39,7 +39,7 @@ public:
         if (!ofPeripherals_[index]) {
             const Peripheral& peripheral = part_.peripherals[index];
             const auto clock = clockOf(part_, controls_, index);
-            ofPeripherals_[index] = contributionOf(peripheral.id, "peripheral/" + peripheral.id, peripheral.draws,
+            ofPeripherals_[index] = contributionOf(peripheral.id, Target::peripheral(peripheral.id), peripheral.draws,
                                                    clock ? rateOf(*clock) : Bounds::exactly(0), grid_);
         }
         return *ofPeripherals_[index];
@@ -179,7 +179,8 @@ private:
 
     void addStageDraws(const Mode& mode) {
         for (const WakeStage& stage : mode.stages) {
-            figure_.stageDraws.push_back(contributionOf(stage.say, "mode/" + mode.id, stage.draws, Bounds::exactly(0), grid_));
+            figure_.stageDraws.push_back(
+                contributionOf(stage.say, Target::mode(mode.id), stage.draws, Bounds::exactly(0), grid_));
         }
     }
 
@@ -196,7 +197,7 @@ private:
     void findCurrent() {
         const Bounds core = isAlive(part_.core) ? shared_.rateOf(part_.core) : Bounds::exactly(0);
         std::vector<Contribution> list;
-        list.push_back(contributionOf("base of " + mode_.id, "mode/" + mode_.id, mode_.draws, core, grid_));
+        list.push_back(contributionOf("base of " + mode_.id, Target::mode(mode_.id), mode_.draws, core, grid_));
         for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
             const bool mayDraw = part_.isSource(node)
                                      ? part_.sources[node].draws || part_.sources[node].kind != SourceKind::clockIn
@@ -212,12 +213,13 @@ private:
         }
         for (std::size_t i = 0; i < options_.size(); ++i) {
             if (!options_[i]->draws.isZero()) {
-                list.push_back(constantContribution(mode_.options[i].id + " " + options_[i]->id, "mode/" + mode_.id,
+                list.push_back(constantContribution(mode_.options[i].id + " " + options_[i]->id, Target::mode(mode_.id),
                                                     options_[i]->draws, grid_));
             }
         }
         if (plan_.board.alwaysDraws) {
-            list.push_back(constantContribution("outside, always", "plan/board.draws.always", *plan_.board.alwaysDraws, grid_));
+            list.push_back(
+                constantContribution("outside, always", Target::plan("board.draws.always"), *plan_.board.alwaysDraws, grid_));
         }
         figure_.current = sumOf(std::move(list), grid_);
         figure_.ampere = figure_.current.bounds(grid_);
@@ -240,7 +242,7 @@ private:
 Origin lastOf(const WakeUpFigure& wake, const std::string& mode) {
     const auto last = std::max_element(wake.pieces.begin(), wake.pieces.end(),
                                        [](const WakePiece& a, const WakePiece& b) { return a.endMax < b.endMax; });
-    return last == wake.pieces.end() ? Origin{mode, {}, "mode/" + mode, {}} : Origin{last->say, {}, last->target, {}};
+    return last == wake.pieces.end() ? Origin{mode, {}, Target::mode(mode), {}} : Origin{last->say, {}, last->target, {}};
 }
 
 Workings wakeUpWorkings(const ModeFigure& mode) {
@@ -257,7 +259,7 @@ Workings wakeUpWorkings(const ModeFigure& mode) {
                         "end of the last stage",
                         {},
                         printRange(mode.wakeUp->firstInstruction.nominal, mode.wakeUp->firstInstruction.max, Unit::second),
-                        {{mode.id, {}, "mode/" + mode.id, {}}}});
+                        {{mode.id, {}, Target::mode(mode.id), {}}}});
     workings.push_back({"all promises hold again",
                         "end of the last start-up",
                         {},
@@ -288,9 +290,10 @@ std::string whyNotWoken(const Part& part, const Controls& controls, const Mode& 
 void addInterval(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines, const WakesAsk& ask,
                  PromiseFigure& figure) {
     const auto peripheral = part.findPeripheral(ask.by);
-    const auto* rtc = peripheral ? std::get_if<RtcKind>(&part.peripherals[*peripheral].kind) : nullptr;
+    const PeripheralKind* kind = peripheral ? &part.peripherals[*peripheral].kind : nullptr;
+    const auto counter = kind != nullptr ? kind->row()->wakeCounter(*kind) : std::nullopt;
     const auto node = peripheral ? clockOf(part, controls, *peripheral) : std::nullopt;
-    if (rtc == nullptr || !node || !lines[*node].hertz) {
+    if (!counter || !counter->isForWaking || !node || !lines[*node].hertz) {
         figure.state = State::broken;
         figure.why = ask.by.empty()
                          ? "'every' needs to know by what: add 'by rtc'"
@@ -298,7 +301,7 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
         return;
     }
     const Rational& hertz = lines[*node].hertz->nominal;
-    const CounterReach reach{rtc->prescaler, rtc->counts};
+    const CounterReach reach{counter->prescaler, counter->counts};
     const NearestSettings near = nearestSettings(reach, reach.least(), *ask.every * hertz, reach.most());
     const auto distance = [&](const CounterSetting& setting) { return abs(setting.product() / hertz - *ask.every); };
     const CounterSetting best =
@@ -311,7 +314,7 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
          "prescaler \u00d7 counts \u00f7 f",
          best.prescaler.toString() + " \u00d7 " + best.counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
          printQuantity(got, Unit::second) + ", " + printError(got / *ask.every - 1),
-         {{ask.by, {}, "peripheral/" + ask.by, {}}}});
+         {{ask.by, {}, Target::peripheral(ask.by), {}}}});
     const Rational least = reach.least() / hertz;
     const Rational most = reach.most() / hertz;
     if (*ask.every < least || *ask.every > most) {
@@ -336,7 +339,7 @@ std::vector<ModeFigure> modeFigures(const Part& part, const Plan& plan, const Co
 void judgeWakeUps(const Part& part, const Plan& plan, const Controls& controls, const std::vector<LineFigure>& lines,
                   const std::vector<ModeFigure>& modes, std::vector<PromiseFigure>& promises) {
     for (std::size_t i = 0; i < promises.size(); ++i) {
-        const auto* ask = std::get_if<WakesAsk>(&plan.promises[i].line.ask);
+        const auto* ask = plan.promises[i].line.ask.as<WakesAsk>();
         if (ask == nullptr) {
             continue;
         }

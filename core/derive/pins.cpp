@@ -66,7 +66,7 @@ std::vector<PinFigure> pinFigures(const Part& part, const Plan& plan, const Figu
         if (peripherals[i]) {
             std::vector<std::string> pins = part.peripherals[i].pins;
             const bool isOneWire = std::any_of(plan.promises.begin(), plan.promises.end(), [&](const Promise& promise) {
-                const auto* talks = std::get_if<TalksAsk>(&promise.line.ask);
+                const auto* talks = promise.line.ask.as<TalksAsk>();
                 return talks != nullptr && talks->isOneWire && promise.line.subject == part.peripherals[i].id;
             });
             pins.resize(isOneWire ? std::min<std::size_t>(pins.size(), 1) : pins.size());
@@ -74,14 +74,15 @@ std::vector<PinFigure> pinFigures(const Part& part, const Plan& plan, const Figu
         }
     }
     for (const Promise& promise : plan.promises) {
-        const auto* drives = std::get_if<DrivesAsk>(&promise.line.ask);
+        const auto* drives = promise.line.ask.as<DrivesAsk>();
         const auto peripheral = part.findPeripheral(peripheralOf(promise.line.subject));
-        const auto* timer = peripheral ? std::get_if<TimerKind>(&part.peripherals[*peripheral].kind) : nullptr;
+        const PeripheralKind* kind = peripheral ? &part.peripherals[*peripheral].kind : nullptr;
+        const std::vector<std::string> channels = kind != nullptr ? kind->row()->channels(*kind) : std::vector<std::string>();
         const auto channel = static_cast<std::size_t>(channelOf(promise.line.subject));
-        const bool reachesPin = timer != nullptr && channel >= 1 && channel <= timer->channels.size() &&
-                                !timer->channels[channel - 1].empty() && peripherals[*peripheral];
+        const bool reachesPin =
+            channel >= 1 && channel <= channels.size() && !channels[channel - 1].empty() && peripherals[*peripheral];
         if (drives != nullptr && !drives->isInside && reachesPin) {
-            table.use({timer->channels[channel - 1]}, promise.line.subject);
+            table.use({channels[channel - 1]}, promise.line.subject);
         }
     }
     for (const auto& [name, pin] : plan.board.wiring) {

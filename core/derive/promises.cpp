@@ -26,29 +26,28 @@ std::vector<Setting> pinnedSettings(const Take& take, const std::string& promise
 void addRefs(const Peripheral& peripheral, Workings& workings) {
     for (Step& step : workings) {
         for (Origin& origin : step.origins) {
-            if (origin.target == "part/peripheral." + peripheral.id) {
+            if (origin.target == Target::part("peripheral." + peripheral.id)) {
                 origin.ref = peripheral.ref;
             }
         }
     }
 }
 
-std::string subjectTarget(const Part& part, const PromiseLine& line) {
-    if (const auto* wakes = std::get_if<WakesAsk>(&line.ask)) {
-        return "mode/" + wakes->mode;
+Target subjectTarget(const Part& part, const PromiseLine& line) {
+    if (const auto* wakes = line.ask.as<WakesAsk>()) {
+        return Target::mode(wakes->mode);
     }
     if (part.findNode(line.subject)) {
-        return "line/" + line.subject;
+        return Target::line(line.subject);
     }
     if (part.findPeripheral(peripheralOf(line.subject))) {
-        return "peripheral/" + line.subject;
+        return Target::peripheral(line.subject);
     }
-    return "rhythm/" + (line.subject.empty() ? "average" : line.subject);
+    return Target::rhythm(line.subject.empty() ? "average" : line.subject);
 }
 
 bool comesFromPlay(const Ask& ask) {
-    return std::holds_alternative<AverageAsk>(ask) || std::holds_alternative<LastsAsk>(ask) ||
-           std::holds_alternative<WakesAsk>(ask);
+    return ask.row()->isPlayed;
 }
 
 /// Judges the promises of one plan; those on one peripheral together.
@@ -122,7 +121,9 @@ public:
             return std::nullopt;
         }
         Subject subject{&context_.part.peripherals[*peripheral], *peripheral, *clock.clock, channelOf(id)};
-        if (std::holds_alternative<FiresAsk>(context_.plan.promises[index].line.ask)) {
+        const Ask& ask = context_.plan.promises[index].line.ask;
+        const Meeting* meeting = meetingOf(ask, subject.peripheral->kind);
+        if (meeting != nullptr && meeting->looksFurther(ask, context_.take)) {
             subject.core = promiseClock(context_, context_.part.core).clock;
         }
         return subject;
@@ -144,7 +145,7 @@ private:
             figure.state = State::pending;
             return figure;
         }
-        if (const auto* runs = std::get_if<RunsAsk>(&line.ask)) {
+        if (const auto* runs = line.ask.as<RunsAsk>()) {
             return judgeRate(index, *runs);
         }
         return judgeWith(index, pinnedOf(index));
@@ -242,7 +243,7 @@ private:
             hasLoser = hasLoser || isLost(i);
         }
         for (const std::size_t leader : hasLoser ? sharing : std::vector<std::size_t>()) {
-            const auto* drives = std::get_if<DrivesAsk>(&context_.plan.promises[leader].line.ask);
+            const auto* drives = context_.plan.promises[leader].line.ask.as<DrivesAsk>();
             if (drives == nullptr || !drives->tolerance.within) {
                 continue; // what is exact has no room to give
             }
@@ -305,7 +306,7 @@ private:
 
     /// A converter that a timer starts takes as many samples as that fires.
     void checkTrigger(std::size_t index, std::vector<PromiseFigure>& figures) const {
-        const auto* takes = std::get_if<TakesAsk>(&context_.plan.promises[index].line.ask);
+        const auto* takes = context_.plan.promises[index].line.ask.as<TakesAsk>();
         if (takes == nullptr || takes->trigger.empty() || takes->onceIn) {
             return;
         }
@@ -315,7 +316,7 @@ private:
         State state = State::broken;
         for (std::size_t i = 0; i < figures.size(); ++i) {
             const PromiseLine& other = context_.plan.promises[i].line;
-            const auto* fires = std::get_if<FiresAsk>(&other.ask);
+            const auto* fires = other.ask.as<FiresAsk>();
             if (fires != nullptr && other.subject == takes->trigger && fires->period * takes->samplesPerSecond == 1) {
                 state = figures[i].state;
                 why = state == State::kept ? std::string() : "its trigger " + names_[i] + " is " + stateName(state);
@@ -412,7 +413,7 @@ RateWindows promiseRates(const PromiseContext& context, std::size_t promise) {
     if (comesFromPlay(line.ask)) {
         return RateWindows::all();
     }
-    if (const auto* runs = std::get_if<RunsAsk>(&line.ask)) {
+    if (const auto* runs = line.ask.as<RunsAsk>()) {
         return lineRates(*runs);
     }
     const PromiseJudge judge(context);

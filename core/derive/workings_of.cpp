@@ -26,14 +26,14 @@ public:
 
     Workings work() {
         if (findMeasured(board_, source_.id) != nullptr) {
-            addRate("measured on this board", "plan/board.measured." + source_.id);
+            addRate("measured on this board", Target::plan("board.measured." + source_.id));
         } else if (source_.kind == SourceKind::rc) {
             addRate(source_.rates.size() > 1 ? "one of " + std::to_string(source_.rates.size()) + " that it can be set to"
                                              : "internal",
-                    "part/source." + source_.id);
+                    Target::part("source." + source_.id));
         } else if (const Fitted* fitted = findFitted(board_, source_.id)) {
-            const std::string path = "plan/board.fitted." + source_.id;
-            addRate("fitted", path + ".rate");
+            const std::string path = "board.fitted." + source_.id;
+            addRate("fitted", Target::plan(path + ".rate"));
             addCrystal(*fitted, path);
             addBudget(*fitted, path);
         }
@@ -41,7 +41,7 @@ public:
     }
 
 private:
-    void addRate(const std::string& how, const std::string& target) {
+    void addRate(const std::string& how, const Target& target) {
         const Bounds& hertz = *figure_.hertz;
         const std::string rate = printQuantity(hertz.nominal, Unit::hertz);
         steps_.push_back({"rate", how, rate, figure_.unknown, {{source_.id, rate, target, source_.ref}}});
@@ -60,7 +60,7 @@ private:
                  "C1 \u00f7 2 \u00d7 (1 \u00f7 (C0 + C) \u2212 1 \u00f7 (C0 + C_L))",
                  printQuantity(*actualLoad(fitted), Unit::farad) + " instead of " + printQuantity(*fitted.load, Unit::farad),
                  printError(*shift),
-                 {{"load", {}, path + ".capacitors", {}}}});
+                 {{"load", {}, Target::plan(path + ".capacitors"), {}}}});
         }
         if (const Rational bend = parabolaOver(fitted, board_); !bend.isZero()) {
             steps_.push_back(
@@ -68,7 +68,7 @@ private:
                  "coefficient \u00d7 (T \u2212 turnover)\u00b2, at the farthest temperature",
                  printError(fitted.parabola->coefficient) + " from " + printQuantity(fitted.parabola->turnover, Unit::celsius),
                  printError(bend),
-                 {{"parabola", {}, path + ".parabola", {}}}});
+                 {{"parabola", {}, Target::plan(path + ".parabola"), {}}}});
         }
     }
 
@@ -81,7 +81,7 @@ private:
                           "initial + temperature + ageing \u00d7 years",
                           share(budget.initial) + " + " + share(budget.temperature) + " + " + share(budget.ageing * budget.age),
                           "\u00b1" + share(budget.total()),
-                          {{"tolerance", {}, path + ".tolerance", {}}}});
+                          {{"tolerance", {}, Target::plan(path + ".tolerance"), {}}}});
     }
 
     const Source& source_;
@@ -106,22 +106,23 @@ Workings derivedWorkings(const Line& line, const LineFigure& figure, const LineF
                     parent.id + " \u00d7 multiply \u00f7 divide",
                     numbers,
                     printQuantity(figure.hertz->nominal, Unit::hertz),
-                    {{parent.id, printQuantity(parent.hertz->nominal, Unit::hertz), "line/" + parent.id, {}},
-                     {line.id, figure.control, "line/" + line.id, line.ref}}}};
+                    {{parent.id, printQuantity(parent.hertz->nominal, Unit::hertz), Target::line(parent.id), {}},
+                     {line.id, figure.control, Target::line(line.id), line.ref}}}};
     if (figure.unknown.empty()) {
         const Bounds steady = *parent.hertz * figure.factor;
-        steps.push_back({"bounds",
-                         "the source's, in proportion",
-                         {},
-                         printRange(steady.min, steady.max, Unit::hertz),
-                         {{parent.id, printRange(parent.hertz->min, parent.hertz->max, Unit::hertz), "line/" + parent.id, {}}}});
+        steps.push_back(
+            {"bounds",
+             "the source's, in proportion",
+             {},
+             printRange(steady.min, steady.max, Unit::hertz),
+             {{parent.id, printRange(parent.hertz->min, parent.hertz->max, Unit::hertz), Target::line(parent.id), {}}}});
     }
     if (!line.ripple.isZero()) {
         steps.push_back({"ripple",
                          "its own, beyond the source's bounds",
                          "\u00b1" + share(line.ripple),
                          printRange(figure.hertz->min, figure.hertz->max, Unit::hertz),
-                         {{line.id, share(line.ripple), "part/line." + line.id + ".ripple", line.ref}}});
+                         {{line.id, share(line.ripple), Target::part("line." + line.id + ".ripple"), line.ref}}});
     }
     return steps;
 }

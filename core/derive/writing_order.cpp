@@ -166,7 +166,7 @@ private:
         }
         judged.core = lines[part_.core].hertz->nominal;
         for (const Diagnostic& finding : findings) {
-            const bool isAboutClocks = finding.place.path.rfind("line/", 0) == 0 || finding.place.path.rfind("take.", 0) == 0;
+            const bool isAboutClocks = finding.place.about.is(Target::Room::line) || finding.place.path.rfind("take.", 0) == 0;
             if (finding.severity == Severity::error && isAboutClocks) {
                 judged.fault = finding.found + (finding.expected.empty() ? "" : "; " + finding.expected);
                 break;

@@ -1,5 +1,6 @@
 #include "evaluate/compare.h"
 
+#include "derive/said.h"
 #include "evaluate/evaluate.h"
 #include "quantity/quantity_print.h"
 
@@ -66,19 +67,17 @@ private:
 
     static Cell lineCell(const LineFigure& line) {
         if (!line.isOn) {
-            return {"off", {}};
+            return {rateSaid(line), {}};
         }
-        const std::string rate = line.hertz ? printQuantity(line.hertz->nominal, Unit::hertz) : "no rate";
-        return {line.control.empty() ? rate : line.control + ": " + rate, line.state};
+        return {line.control.empty() ? rateSaid(line) : line.control + ": " + rateSaid(line), line.state};
     }
 
     static Cell promiseCell(const PromiseFigure& promise) {
-        if (!promise.got || !promise.error) {
-            return {promise.why.empty() ? stateName(promise.state) : promise.why, promise.state};
+        const std::string result = resultSaid(promise, kDigits);
+        if (!result.empty()) {
+            return {result, promise.state};
         }
-        const bool isRate = promise.unit == Unit::hertz || promise.unit == Unit::bitsPerSecond;
-        const std::string got = printQuantity(promise.got->nominal, promise.unit, kDigits);
-        return {isRate ? got + ", " + printError(promise.error->nominal) : got, promise.state};
+        return {promise.why.empty() ? stateName(promise.state) : promise.why, promise.state};
     }
 
     void add(ComparedRow::Kind kind, const std::string& name, const std::function<Cell(const Figures&)>& cell) {

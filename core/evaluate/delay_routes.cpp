@@ -11,7 +11,7 @@ namespace wisetick {
 std::vector<DelayRoute> delayRoutes(const Part& part, const Plan& plan, const std::string& take, std::size_t promise) {
     std::vector<DelayRoute> routes;
     const PromiseLine& line = plan.promises.at(promise).line;
-    const auto* fires = std::get_if<FiresAsk>(&line.ask);
+    const auto* fires = line.ask.as<FiresAsk>();
     const auto peripheral = part.findPeripheral(line.subject);
     if (fires == nullptr || !peripheral || findTake(plan, take) == nullptr) {
         return routes;
@@ -35,8 +35,8 @@ std::vector<DelayRoute> delayRoutes(const Part& part, const Plan& plan, const st
     };
     const auto worded = [&](bool isRepeated, bool isChained) {
         PromiseLine other = line;
-        std::get<FiresAsk>(other.ask).isRepeated = isRepeated;
-        std::get<FiresAsk>(other.ask).isChained = isChained;
+        other.ask.change<FiresAsk>().isRepeated = isRepeated;
+        other.ask.change<FiresAsk>().isChained = isChained;
         return other;
     };
     add("alone", worded(false, false), std::nullopt);

@@ -30,9 +30,9 @@ void judgePlayed(const Plan& plan, Figures& figures) {
     for (std::size_t i = 0; i < figures.promises.size(); ++i) {
         PromiseFigure& promise = figures.promises[i];
         const Ask& ask = plan.promises[i].line.ask;
-        if (const auto* average = std::get_if<AverageAsk>(&ask)) {
+        if (const auto* average = ask.as<AverageAsk>()) {
             promise = judgeAverage(promise, *average, {rhythm.average, rhythm.unknown, rhythm.averageWorkings});
-        } else if (const auto* lasts = std::get_if<LastsAsk>(&ask)) {
+        } else if (const auto* lasts = ask.as<LastsAsk>()) {
             const std::string why = rhythm.life || !rhythm.unknown.empty() ? rhythm.unknown : "the plan has no [board.battery]";
             promise = judgeLife(promise, *lasts, {rhythm.life, why, rhythm.lifeWorkings});
         } else if (promise.state == State::pending) {
@@ -44,7 +44,7 @@ void judgePlayed(const Plan& plan, Figures& figures) {
 
 bool hasWatchdog(const Plan& plan) {
     return std::any_of(plan.promises.begin(), plan.promises.end(),
-                       [](const Promise& promise) { return std::holds_alternative<BitesAsk>(promise.line.ask); });
+                       [](const Promise& promise) { return promise.line.ask.is<BitesAsk>(); });
 }
 
 } // namespace

@@ -1,5 +1,6 @@
 #include "evaluate/ripple.h"
 
+#include "derive/said.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -8,21 +9,9 @@ namespace wisetick {
 
 namespace {
 
-std::string lineText(const LineFigure& line) {
-    if (!line.isOn) {
-        return "off";
-    }
-    return line.hertz ? printQuantity(line.hertz->nominal, Unit::hertz) : "no rate";
-}
-
-/// A tolerance is followed by its error, a bound by what is got.
 std::string promiseText(const PromiseFigure& promise) {
-    if (!promise.got || !promise.error) {
-        return stateName(promise.state);
-    }
-    const bool isRate = promise.unit == Unit::bitsPerSecond || promise.unit == Unit::hertz;
-    const std::string got = printQuantity(promise.got->nominal, promise.unit);
-    return isRate || !promise.settings.empty() ? got + ", " + printError(promise.error->nominal) : got;
+    const std::string result = resultSaid(promise);
+    return result.empty() ? stateName(promise.state) : result;
 }
 
 int badness(State state) {
@@ -35,7 +24,7 @@ void addBounds(std::vector<Moved>& moved, const std::string& name, Unit unit, co
         return bounds ? printQuantity(bounds->nominal, unit) : std::string();
     };
     if (before != after) {
-        moved.push_back({name, "rhythm/" + name, State::kept, State::kept, text(before), text(after)});
+        moved.push_back({name, Target::rhythm(name), State::kept, State::kept, text(before), text(after)});
     }
 }
 
@@ -45,10 +34,10 @@ std::vector<Moved> ripple(const Figures& before, const Figures& after) {
     std::vector<Moved> moved;
     for (const LineFigure& line : after.lines) {
         const LineFigure* old = before.findLine(line.id);
-        const std::string was = old == nullptr ? "" : lineText(*old);
+        const std::string was = old == nullptr ? "" : rateSaid(*old);
         const State state = old == nullptr ? State::kept : old->state;
-        if (was != lineText(line) || state != line.state) {
-            moved.push_back({line.id, "line/" + line.id, state, line.state, was, lineText(line)});
+        if (was != rateSaid(line) || state != line.state) {
+            moved.push_back({line.id, Target::line(line.id), state, line.state, was, rateSaid(line)});
         }
     }
     for (const PromiseFigure& promise : after.promises) {
@@ -59,12 +48,12 @@ std::vector<Moved> ripple(const Figures& before, const Figures& after) {
         const std::string was = old == nullptr ? "" : promiseText(*old);
         const State state = old == nullptr ? promise.state : old->state;
         if (old == nullptr || was != promiseText(promise) || state != promise.state) {
-            moved.push_back({promise.name, "promise/" + promise.name, state, promise.state, was, promiseText(promise)});
+            moved.push_back({promise.name, Target::promise(promise.name), state, promise.state, was, promiseText(promise)});
         }
     }
     for (const PromiseFigure& promise : before.promises) {
         if (after.findPromise(promise.name) == nullptr) {
-            moved.push_back({promise.name, "promise/" + promise.name, promise.state, State::kept, promiseText(promise), ""});
+            moved.push_back({promise.name, Target::promise(promise.name), promise.state, State::kept, promiseText(promise), ""});
         }
     }
     if (before.rhythm && after.rhythm) {

@@ -1,13 +1,14 @@
 #pragma once
 
+#include "base/target.h"
 #include "derive/figures.h"
 
 namespace wisetick {
 
 /// One result that an edit moved.
 struct Moved {
-    std::string name;   ///< "bus_a", "modem", "average"
-    std::string target; ///< "line/bus_a", "promise/modem", "rhythm/average"
+    std::string name; ///< "bus_a", "modem", "average"
+    Target target;    ///< a line, a promise, or the rhythm
     State before = State::kept;
     State after = State::kept;
     std::string was; ///< "53.3 MHz", "+3.34 %"; empty where there was none

@@ -52,9 +52,9 @@ public:
         std::vector<std::size_t> list;
         for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
             const PromiseLine& line = plan_.promises[i].line;
-            const auto* fires = std::get_if<FiresAsk>(&line.ask);
+            const auto* fires = line.ask.as<FiresAsk>();
             const auto peripheral = part_.findPeripheral(line.subject);
-            if (fires != nullptr && peripheral && std::holds_alternative<TimerKind>(part_.peripherals[*peripheral].kind) &&
+            if (fires != nullptr && peripheral && part_.peripherals[*peripheral].kind.row()->isTick &&
                 peripheralLivesIn(part_, controls_, mode_, *peripheral) && wakesBy(line.subject)) {
                 list.push_back(i);
             }
@@ -100,7 +100,7 @@ private:
             const auto peripheral = part_.findPeripheral(id);
             const bool isLost = std::find(figure_.withoutClock.begin(), figure_.withoutClock.end(), promise(i).name) !=
                                 figure_.withoutClock.end();
-            if (peripheral && isLost && moves(part_.peripherals[*peripheral]) &&
+            if (peripheral && isLost && part_.peripherals[*peripheral].kind.row()->movesData &&
                 std::find(ids.begin(), ids.end(), id) == ids.end()) {
                 ids.push_back(id);
             }
@@ -113,12 +113,6 @@ private:
             order_.before.push_back({"finish what " + list + (ids.size() == 1 ? " transfers" : " transfer"),
                                      (ids.size() == 1 ? "it loses its clock in " : "they lose their clock in ") + mode_.id});
         }
-    }
-
-    static bool moves(const Peripheral& peripheral) {
-        return std::holds_alternative<UartKind>(peripheral.kind) || std::holds_alternative<SpiKind>(peripheral.kind) ||
-               std::holds_alternative<I2cKind>(peripheral.kind) || std::holds_alternative<CanKind>(peripheral.kind) ||
-               std::holds_alternative<AdcKind>(peripheral.kind);
     }
 
     /// The part's own steps; those about the tick only where there is one, and it is not said already.
@@ -135,8 +129,7 @@ private:
     bool hasTick() const {
         return std::any_of(plan_.promises.begin(), plan_.promises.end(), [&](const Promise& each) {
             const auto peripheral = part_.findPeripheral(each.line.subject);
-            return std::holds_alternative<FiresAsk>(each.line.ask) && peripheral &&
-                   std::holds_alternative<TimerKind>(part_.peripherals[*peripheral].kind);
+            return each.line.ask.is<FiresAsk>() && peripheral && part_.peripherals[*peripheral].kind.row()->isTick;
         });
     }
 
@@ -175,7 +168,7 @@ private:
         for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
             const auto peripheral = part_.findPeripheral(plan_.promises[i].line.subject);
             const PromiseFigure& figure = promise(i);
-            if (!std::holds_alternative<BitesAsk>(plan_.promises[i].line.ask) || !peripheral || !figure.got) {
+            if (!plan_.promises[i].line.ask.is<BitesAsk>() || !peripheral || !figure.got) {
                 continue;
             }
             const std::string& id = part_.peripherals[*peripheral].id;
@@ -197,7 +190,7 @@ private:
 
     void addWaker() {
         for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
-            const auto* wakes = std::get_if<WakesAsk>(&plan_.promises[i].line.ask);
+            const auto* wakes = plan_.promises[i].line.ask.as<WakesAsk>();
             if (wakes == nullptr || wakes->mode != mode_.id || wakes->by.empty()) {
                 continue;
             }
@@ -233,9 +226,9 @@ private:
         for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
             const PromiseLine& line = plan_.promises[i].line;
             const auto peripheral = part_.findPeripheral(line.subject);
-            const auto* talks = std::get_if<TalksAsk>(&line.ask);
-            const auto* can = std::get_if<CanAsk>(&line.ask);
-            if (!peripheral || (talks == nullptr && can == nullptr && !std::holds_alternative<BusAsk>(line.ask))) {
+            const auto* talks = line.ask.as<TalksAsk>();
+            const auto* can = line.ask.as<CanAsk>();
+            if (!peripheral || (talks == nullptr && can == nullptr && !line.ask.is<BusAsk>())) {
                 continue;
             }
             for (const WakingRate& rate : wakingRates(part_, plan_, figures_, *peripheral)) {
@@ -289,7 +282,7 @@ private:
             order_.after.push_back({"let the tick go on", "it was held"});
         }
         for (const Promise& each : plan_.promises) {
-            const auto* wakes = std::get_if<WakesAsk>(&each.line.ask);
+            const auto* wakes = each.line.ask.as<WakesAsk>();
             if (wakes != nullptr && wakes->mode == mode_.id && !wakes->by.empty()) {
                 order_.after.push_back({"clear the flag of " + wakes->by, "else the next rest ends at once"});
                 if (wakes->every) {
@@ -386,7 +379,7 @@ Diagnostics sleepFindings(const Part& part, const Plan& plan, const Figures& fig
     };
     for (const std::size_t tick : work.ticks()) {
         const PromiseLine& line = plan.promises[tick].line;
-        const auto& fires = std::get<FiresAsk>(line.ask);
+        const auto& fires = line.ask.get<FiresAsk>();
         const auto comesAsOften = [&](const Job& job) { return job.after.empty() && job.every <= fires.period; };
         const bool isPlayed = std::any_of(plan.jobs.begin(), plan.jobs.end(), comesAsOften);
         const bool interrupts = fires.handled || fires.period >= kFastestTick;

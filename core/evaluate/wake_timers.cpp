@@ -13,13 +13,8 @@ namespace {
 
 /// The counter that a peripheral can wake by.
 std::optional<CounterReach> counterOf(const Peripheral& peripheral) {
-    if (const auto* rtc = std::get_if<RtcKind>(&peripheral.kind)) {
-        return CounterReach{rtc->prescaler, rtc->counts};
-    }
-    if (const auto* timer = std::get_if<TimerKind>(&peripheral.kind)) {
-        return CounterReach{timer->prescaler, timer->counts};
-    }
-    return std::nullopt;
+    const auto counter = peripheral.kind.row()->wakeCounter(peripheral.kind);
+    return counter ? std::optional(CounterReach{counter->prescaler, counter->counts}) : std::nullopt;
 }
 
 } // namespace

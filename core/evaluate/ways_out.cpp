@@ -150,19 +150,19 @@ private:
     /// The same period as a sum of shorter ones, or counted by two timers as one.
     void tryOtherWords(std::size_t promise) {
         const PromiseLine& line = plan_.promises[promise].line;
-        const auto* fires = std::get_if<FiresAsk>(&line.ask);
+        const auto* fires = line.ask.as<FiresAsk>();
         if (fires == nullptr) {
             return;
         }
         const auto attempt = [&](bool FiresAsk::*word, const std::string& say) {
             PromiseLine other = line;
-            std::get<FiresAsk>(other.ask).*word = true;
+            other.ask.change<FiresAsk>().*word = true;
             WayOut way{say, {}, State::broken, {}, {}, std::pair(promise, other)};
             consider(std::move(way));
         };
         attempt(&FiresAsk::isRepeated, line.subject + " several times for one period");
         PromiseLine chained = line;
-        std::get<FiresAsk>(chained.ask).isChained = true;
+        chained.ask.change<FiresAsk>().isChained = true;
         if (const std::string with = chainedWith(part_, chained); !with.empty()) {
             attempt(&FiresAsk::isChained, line.subject + " chained with " + with);
         }

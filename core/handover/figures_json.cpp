@@ -50,7 +50,7 @@ Json workingsJson(const Workings& workings) {
     for (const Step& step : workings) {
         Json origins = Json::array();
         for (const Origin& origin : step.origins) {
-            Json entry{{"name", origin.name}, {"value", origin.value}, {"target", origin.target}};
+            Json entry{{"name", origin.name}, {"value", origin.value}, {"target", targetText(origin.target)}};
             if (!origin.ref.empty()) {
                 entry["ref"] = origin.ref;
             }
@@ -111,7 +111,7 @@ Json modeJson(const ModeFigure& mode) {
     json["unknown"] = textOrNull(mode.current.unknown);
     Json contributors = Json::array();
     for (const Contribution& each : mode.current.contributions) {
-        contributors.push_back({{"name", each.name}, {"target", each.target}, {"formula", textOrNull(each.formula)}});
+        contributors.push_back({{"name", each.name}, {"target", targetText(each.target)}, {"formula", textOrNull(each.formula)}});
     }
     json["contributors"] = std::move(contributors);
     json["wake_up"] = nullptr;
@@ -139,10 +139,10 @@ Json rhythmJson(const RhythmFigure& rhythm) {
     for (const RhythmFigure::Share& share : rhythm.shares) {
         Json pieces = Json::array();
         for (const auto& piece : share.pieces) {
-            pieces.push_back({{"name", piece.name}, {"target", piece.target}, {"ampere", piece.ampere.toString()}});
+            pieces.push_back({{"name", piece.name}, {"target", targetText(piece.target)}, {"ampere", piece.ampere.toString()}});
         }
         shares.push_back({{"name", share.name},
-                          {"target", share.target},
+                          {"target", targetText(share.target)},
                           {"time_share", share.timeShare.toString()},
                           {"charge_share", share.chargeShare.toString()},
                           {"ampere", share.ampere.toString()},

@@ -295,7 +295,7 @@ PromiseFigure judgeAdc(PromiseFigure figure, const AdcKind& adc, const TakesAsk&
     takeWay(figure, ways.front());
     figure.why = whyOf(figure, adc, ask, clock, ways.front());
     if (detail == Detail::workings) {
-        addWorkings(figure, adc, ask, clock, ways.front(), span, figure.subject.substr(figure.subject.find('/') + 1));
+        addWorkings(figure, adc, ask, clock, ways.front(), span, figure.subject.name);
     }
     return figure;
 }

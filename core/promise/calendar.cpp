@@ -178,7 +178,7 @@ PromiseFigure judgeCalendar(PromiseFigure figure, const RtcKind& rtc, const Drif
                                            : clock.unknown;
     }
     if (detail == Detail::workings) {
-        const std::string subject = figure.subject.substr(figure.subject.find('/') + 1);
+        const std::string subject = figure.subject.name;
         figure.workings = {clockStep(clock, subject), askedStep(figure)};
         const auto add = [&](std::string what, std::string formula, std::string numbers, std::string result) {
             figure.workings.push_back({std::move(what),
@@ -265,7 +265,7 @@ PromiseFigure judgeAlarm(PromiseFigure figure, const RtcKind& rtc, const FiresAs
         figure.why = "the alarm matches every " + alarmList(rtc) + "; " + figure.why;
     }
     if (detail == Detail::workings) {
-        figure.workings = {clockStep(clock, figure.subject.substr(figure.subject.find('/') + 1)), askedStep(figure)};
+        figure.workings = {clockStep(clock, figure.subject.name), askedStep(figure)};
         const auto add = [&](std::string what, std::string formula, std::string numbers, std::string result) {
             figure.workings.push_back({std::move(what),
                                        std::move(formula),

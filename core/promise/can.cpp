@@ -84,8 +84,7 @@ std::string whyOf(const PromiseFigure& figure, const CanCandidate& candidate, co
 class CanWorkings {
 public:
     CanWorkings(PromiseFigure& figure, const CanKind& can, const CanAsk& ask, const Clock& clock, const CanCandidate& candidate)
-        : figure_(figure), can_(can), ask_(ask), clock_(clock), candidate_(candidate),
-          subject_(figure.subject.substr(figure.subject.find('/') + 1)) {}
+        : figure_(figure), can_(can), ask_(ask), clock_(clock), candidate_(candidate), subject_(figure.subject.name) {}
 
     void add() {
         const CanTiming& timing = candidate_.timing;

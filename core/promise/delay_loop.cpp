@@ -80,7 +80,7 @@ PromiseFigure judgeDelayLoop(PromiseFigure figure, const DelayLoopKind& loop, co
                                            : clock.unknown;
     }
     if (detail == Detail::workings) {
-        const std::string subject = figure.subject.substr(figure.subject.find('/') + 1);
+        const std::string subject = figure.subject.name;
         const Rational turns = settingOf(ways.front(), "turns");
         const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
         const std::string cycles = printFactor(turns) + " \u00d7 " + printFactor(loop.turn) + " + " + printFactor(loop.overhead);

@@ -148,16 +148,16 @@ std::string toleranceWhy(const PromiseFigure& figure, const std::string& toleran
 }
 
 Origin clockOrigin(const Clock& clock, const Rational& hertz) {
-    return {clock.id, printQuantity(hertz, Unit::hertz), "line/" + clock.id, {}};
+    return {clock.id, printQuantity(hertz, Unit::hertz), Target::line(clock.id), {}};
 }
 
 Origin askedOrigin(const PromiseFigure& figure) {
-    return {"asked", figure.asked ? printQuantity(*figure.asked, figure.unit) : "", "promise/" + figure.name, {}};
+    return {"asked", figure.asked ? printQuantity(*figure.asked, figure.unit) : "", Target::promise(figure.name), {}};
 }
 
 Origin partOrigin(const PromiseFigure& figure) {
-    const std::string id = peripheralOf(figure.subject.substr(figure.subject.find('/') + 1)); // of a channel its timer
-    return {id, {}, "part/peripheral." + id, {}};
+    const std::string id = peripheralOf(figure.subject.name); // of a channel its timer
+    return {id, {}, Target::part("peripheral." + id), {}};
 }
 
 Step clockStep(const Clock& clock, const std::string& subject) {
@@ -183,7 +183,7 @@ void addErrorSteps(PromiseFigure& figure, const Clock& clock) {
                                printQuantity(figure.got->nominal, figure.unit) + " \u00f7 " + asked + " \u2212 1",
                                printError(figure.error->nominal),
                                {askedOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
-    Step worst{"worst cases", "with the bounds of " + clock.id, {}, {}, {{clock.id, {}, "line/" + clock.id, {}}}};
+    Step worst{"worst cases", "with the bounds of " + clock.id, {}, {}, {{clock.id, {}, Target::line(clock.id), {}}}};
     if (figure.isWorstKnown) {
         worst.numbers = printRange(figure.got->min, figure.got->max, figure.unit);
         worst.result = printError(figure.error->min) + " \u2026 " + printError(figure.error->max);

@@ -59,9 +59,9 @@ const Rational* pinnedValue(const std::vector<Setting>& pinned, const std::strin
 /// What became of one promise.
 struct PromiseFigure {
     std::string name;
-    std::string text;    ///< canonical form
-    std::string asks;    ///< the same without the name that stands before it
-    std::string subject; ///< what a click on it goes to: "line/core", "peripheral/uart1", "mode/deep"
+    std::string text; ///< canonical form
+    std::string asks; ///< the same without the name that stands before it
+    Target subject;   ///< what a click on it goes to: a line, peripheral or mode, or the rhythm
     State state = State::broken;
     Unit unit = Unit::hertz; ///< of asked and got
     std::optional<Rational> asked;

@@ -117,7 +117,7 @@ PromiseFigure judgeStamps(PromiseFigure figure, const TimerKind& timer, const St
     takeWay(figure, ways.front());
     figure.why = whyOf(figure, ask, clock, ways.front());
     if (detail == Detail::workings) {
-        const std::string subject = figure.subject.substr(figure.subject.find('/') + 1);
+        const std::string subject = figure.subject.name;
         const std::string prescaler = settingOf(ways.front(), "prescaler").toString();
         const Rational counts = settingOf(ways.front(), "counts");
         const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);

@@ -1,4 +1,4 @@
-#include "workings/number_links.h"
+#include "quantity/number_links.h"
 
 #include "quantity/quantity_read.h"
 
@@ -6,7 +6,7 @@
 #include <cctype>
 #include <optional>
 
-namespace wisetick::app {
+namespace wisetick {
 
 namespace {
 
@@ -66,7 +66,7 @@ std::vector<NumberLink> numberLinks(const Workings& workings, std::size_t index,
         }
         for (std::size_t earlier = index; earlier-- > 0;) {
             if (contains(workings[earlier].result, token.text)) {
-                return NumberLink{token.from, token.text.size(), "step/" + std::to_string(earlier), workings[earlier].what};
+                return NumberLink{token.from, token.text.size(), Target::step(earlier), workings[earlier].what};
             }
         }
         // an origin without a value stands for several numbers
@@ -85,15 +85,15 @@ std::vector<NumberLink> numberLinks(const Workings& workings, std::size_t index,
 }
 
 std::string placeInWords(const Origin& origin) {
-    const std::size_t slash = origin.target.find('/');
-    const std::string kind = origin.target.substr(0, slash);
-    std::string name = origin.target.substr(slash + 1);
-    std::string words = kind == "part" ? "the part file" : "the plan file";
-    if (kind != "part" && kind != "plan") {
-        name = kind + " " + name;
+    const bool isInPart = origin.target.is(Target::Room::part);
+    const bool isPath = isInPart || origin.target.is(Target::Room::plan);
+    const std::string text = targetText(origin.target);
+    std::string name = origin.target.name;
+    if (!isPath) {
+        name = text.substr(0, text.find('/')) + " " + name;
     }
-    words += ", " + name;
+    const std::string words = (isInPart ? "the part file, " : "the plan file, ") + name;
     return origin.ref.empty() ? words : words + ", datasheet " + origin.ref;
 }
 
-} // namespace wisetick::app
+} // namespace wisetick

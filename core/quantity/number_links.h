@@ -5,14 +5,14 @@
 #include <string>
 #include <vector>
 
-namespace wisetick::app {
+namespace wisetick {
 
 /// A number in the text of a step, and where it comes from.
 struct NumberLink {
     std::size_t from = 0;
     std::size_t length = 0;
-    std::string target; ///< an origin's target, or "step/2" for the result of an earlier step
-    std::string name;   ///< what it is called there
+    Target target;    ///< an origin's, or the earlier step whose result it is
+    std::string name; ///< what it is called there
     bool operator==(const NumberLink&) const = default;
 };
 
@@ -24,4 +24,4 @@ std::vector<NumberLink> numberLinks(const Workings& workings, std::size_t index,
 /// A target in words: "the part file, peripheral uart1", "the plan file, board.fitted.xtm.rate".
 std::string placeInWords(const Origin& origin);
 
-} // namespace wisetick::app
+} // namespace wisetick

@@ -140,8 +140,8 @@ Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool&
     return quantised(std::exp(low + share.toDouble() * (high - low)), kPicoampere);
 }
 
-Contribution contributionOf(const std::string& name, const std::string& target, const std::optional<Draw>& draw,
-                            const Bounds& hertz, const TemperatureGrid& grid) {
+Contribution contributionOf(const std::string& name, const Target& target, const std::optional<Draw>& draw, const Bounds& hertz,
+                            const TemperatureGrid& grid) {
     Contribution result{name, target, {}, {}, false, {}};
     if (!draw) {
         return result;
@@ -176,7 +176,7 @@ std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, con
                : current;
 }
 
-Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere,
+Contribution constantContribution(const std::string& name, const Target& target, const Rational& ampere,
                                   const TemperatureGrid& grid) {
     const std::vector<Rational> all(grid.celsius.size(), ampere);
     return {name, target, all, all, false, printQuantity(ampere, Unit::ampere)};

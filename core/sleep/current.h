@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/target.h"
 #include "part/part.h"
 #include "plan/plan.h"
 
@@ -27,8 +28,8 @@ Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool&
 
 /// What one thing draws, over the grid of temperatures, in A. typ or max are empty where they are unknown.
 struct Contribution {
-    std::string name;   ///< "base of run", "xtm", "core's rate in run", "outside"
-    std::string target; ///< where a click on it goes
+    std::string name; ///< "base of run", "xtm", "core's rate in run", "outside"
+    Target target;    ///< where a click on it goes
     std::vector<Rational> typ;
     std::vector<Rational> max;
     bool isExtrapolated = false;
@@ -37,15 +38,15 @@ struct Contribution {
 
 /// A draw worked out for a clock of `hertz` (typical at its nominal, largest at its max), and where it depends on it for the
 /// board's supply likewise: + slope × (supply − the one it was measured at), never below 0; unknown where the board tells none.
-Contribution contributionOf(const std::string& name, const std::string& target, const std::optional<Draw>& draw,
-                            const Bounds& hertz, const TemperatureGrid& grid);
+Contribution contributionOf(const std::string& name, const Target& target, const std::optional<Draw>& draw, const Bounds& hertz,
+                            const TemperatureGrid& grid);
 
 /// The typical current of a draw at the grid's nominal temperature and supply, in A, as contributionOf gives it; nothing where it
 /// is unknown.
 std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, const TemperatureGrid& grid);
 
 /// A constant current.
-Contribution constantContribution(const std::string& name, const std::string& target, const Rational& ampere,
+Contribution constantContribution(const std::string& name, const Target& target, const Rational& ampere,
                                   const TemperatureGrid& grid);
 
 /// A sum of contributions over the grid; the known parts where some are unknown.

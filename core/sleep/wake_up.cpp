@@ -65,7 +65,7 @@ WakeUpFigure wakeUp(const Mode& mode, const std::vector<StartUp>& startUps) {
     Rational endMax = 0;
     for (const WakeStage& stage : mode.stages) {
         const Bounds lasts = knownPart(stage.lasts, "time of stage '" + stage.say + "'", figure.unknown);
-        WakePiece piece{stage.say, true, {}, {}, {}, {}, "mode/" + mode.id};
+        WakePiece piece{stage.say, true, {}, {}, {}, {}, Target::mode(mode.id)};
         const auto beside = std::find_if(figure.pieces.begin(), figure.pieces.end(),
                                          [&](const WakePiece& other) { return other.say == stage.beside; });
         if (!stage.beside.empty() && beside != figure.pieces.end()) {
@@ -86,7 +86,7 @@ WakeUpFigure wakeUp(const Mode& mode, const std::vector<StartUp>& startUps) {
     const std::size_t first = figure.pieces.size();
     for (const StartUp& startUp : startUps) {
         const Bounds lasts = knownPart(startUp.lasts, "start-up of " + startUp.id, figure.unknown);
-        WakePiece piece{startUp.id, false, endTyp, {}, endMax, {}, "line/" + startUp.id};
+        WakePiece piece{startUp.id, false, endTyp, {}, endMax, {}, Target::line(startUp.id)};
         if (startUp.after) {
             piece.startTyp = figure.pieces[first + *startUp.after].endTyp;
             piece.startMax = figure.pieces[first + *startUp.after].endMax;

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/target.h"
 #include "part/part.h"
 #include "quantity/bounds.h"
 
@@ -35,7 +36,7 @@ struct WakePiece {
     Rational endTyp;
     Rational startMax;
     Rational endMax;
-    std::string target; ///< "mode/deep", "line/vco"
+    Target target; ///< the mode, or the line that starts
 };
 
 /// A wake-up: its pieces, the time to the first handler instruction (the mode's stages) and the time until all

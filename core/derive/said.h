@@ -1,0 +1,21 @@
+#pragma once
+
+#include "derive/figures.h"
+
+namespace wisetick {
+
+/// How figures are said in few words, wherever that is: cards, ripple, takes beside one another, text.
+
+/// "40 MHz", "off" or "no rate".
+std::string rateSaid(const LineFigure& line);
+
+/// "909.0909 kbit/s, −1.357 %"; of a bound what is got alone; empty where nothing is. `digits` as for printQuantity.
+std::string resultSaid(const PromiseFigure& promise, int digits = 9);
+
+/// The shortest that tells it: "−1.357 %", "exact", "1.2 mA", "3 of 8", "none", or "…" where it is still to be played.
+std::string resultSaidBriefly(const PromiseFigure& promise);
+
+/// "−1.36 % … −1.35 %": the corners of its error; "unknown", or empty where they are one.
+std::string cornersSaid(const PromiseFigure& promise);
+
+} // namespace wisetick
