@@ -88,8 +88,9 @@ private slots:
         const auto judged = [](const char* ask) {
             return judgeI2c({}, port(), askOf(ask), clockAt("40000000"), {}, Detail::result, exact("3.3"));
         };
-        QCOMPARE(judged("400 kHz pulled by 100 ohm into 100 pF").why,
-                 std::string("a pull-up of 100 \u03a9 is less than the \u2248966.67 \u03a9 that fast mode can pull down at 3.3 V"));
+        QCOMPARE(
+            judged("400 kHz pulled by 100 ohm into 100 pF").why,
+            std::string("a pull-up of 100 \u03a9 is less than the \u2248966.67 \u03a9 that fast mode can pull down at 3.3 V"));
         QCOMPARE(stateName(judged("400 kHz pulled by 1 kohm into 100 pF").state), std::string("kept"));
         QCOMPARE(stateName(judged("1 MHz pulled by 150 ohm into 100 pF").state), std::string("kept"));
     }
