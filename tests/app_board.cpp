@@ -60,7 +60,7 @@ private slots:
         const std::size_t row = boardRow("main crystal", "capacitors");
         QVERIFY(window_->find<BoardView>()->rows()[row].result.contains(
             "wanted 14 pF: of E12 12 pF or 15 pF, of E24 13 pF or 15 pF"));
-        typeBoard("main crystal", "resistance", "600 ohm");
+        typeBoard("main crystal", "resistance", "500 ohm");
         QCOMPARE(window_->find<BoardView>()->rows()[boardRow("main crystal", "resistance")].state,
                  std::optional(State::strained));
         typeBoard("Supply and temperature", "supply, lowest", "2.5 V");

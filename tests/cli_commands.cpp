@@ -57,10 +57,10 @@ private slots:
     void checkSaysWhatIsBroken() {
         const Run check = run({"check", kOrchard});
         QCOMPARE(check.exitCode, 1);
-        QVERIFY2(check.out.contains("examples/orchard-sprayer.plan.toml:43:7: error: modem is broken: the nearest is 1 Mbit/s, "
+        QVERIFY2(check.out.contains("examples/orchard-sprayer.plan.toml:44:7: error: modem is broken: the nearest is 1 Mbit/s, "
                                     "\u2248+8.507 %, asked within \u00b11.5 %\n"),
                  qPrintable(check.out));
-        QVERIFY(check.out.contains("examples/orchard-sprayer.plan.toml:59:7: warning: feed is strained: bites after 1.6 s"));
+        QVERIFY(check.out.contains("examples/orchard-sprayer.plan.toml:60:7: warning: feed is strained: bites after 1.6 s"));
         QVERIFY(check.out.endsWith("1 broken, 1 strained, 8 kept; 0 faults in lines and board\n"));
         QVERIFY(!check.out.contains('\x1b')); // no colour where no terminal reads
         QVERIFY(check.err.isEmpty());
@@ -99,7 +99,7 @@ private slots:
               replaced(fileText(path.toStdString()), "[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3"));
         const Run over = run({"check", path});
         QCOMPARE(over.exitCode, 1);
-        QVERIFY2(over.out.contains("edited.plan.toml:112:1: error: bus_a runs at \u224853.333 MHz, over its 50 MHz in tier fast"),
+        QVERIFY2(over.out.contains("edited.plan.toml:113:1: error: bus_a runs at \u224853.333 MHz, over its 50 MHz in tier fast"),
                  qPrintable(over.out));
         QVERIFY(over.out.contains("0 broken"));
     }
@@ -109,7 +109,7 @@ private slots:
         const QString path = editedPlan("modem: uart1 talks 921600 within 1.5 %", "core runs at 1e-68 Hz");
         const Run checked = run({"check", path});
         QCOMPARE(checked.exitCode, 2);
-        QVERIFY2(checked.err.contains("edited.plan.toml:43:21: error: '1e-68 Hz' is far from anything"),
+        QVERIFY2(checked.err.contains("edited.plan.toml:44:21: error: '1e-68 Hz' is far from anything"),
                  qPrintable(checked.err + checked.out));
     }
 

@@ -90,7 +90,7 @@ private slots:
     /// The load and the parabola widen the source's bounds, exactly.
     void theBudgetAddsUp() {
         const Figures load = figuresOf(
-            "esr = \"60 ohm\"", "esr = \"60 ohm\"\ncapacitors = \"12 pF\"\nstray = \"3 pF\"\nc0 = \"3 pF\"\nc1 = \"0.008 pF\"");
+            "esr = \"60 ohm\"", "esr = \"60 ohm\"\ncapacitors = \"12 pF\"\nstray = \"3 pF\"\nc1 = \"0.008 pF\"");
         const Rational total = exact("40e-6") + exact("4/1000") * (exact("1/12") - exact("1/13"));
         QCOMPARE(load.findLine("xtm")->hertz->max, Rational(20000000) * (1 + total));
         QCOMPARE(load.findLine("xtm")->hertz->min, Rational(20000000) * (1 - total));
@@ -103,12 +103,19 @@ private slots:
         QCOMPARE(fork.findLine("xtw")->hertz->max, Rational(32768) * (1 + exact("20e-6")));
     }
 
-    /// gm ÷ (4 ESR (2πf)² (C0 + C_L)²) = 7 mA/V ÷ (4 × 60 Ω × (2π 20 MHz)² × (10 pF)²).
+    /// gm ÷ (4 ESR (2πf)² (C0 + C)²): 7 mA/V ÷ (4 × 60 Ω × (2π 20 MHz)² × (10 pF)²) is 18.470, of more load less by its square.
     void startUpMargins() {
         Source source;
         source.gm = exact("7e-3");
         Fitted fitted = crystal();
-        QVERIFY(std::abs(*startMargin(source, fitted) - 18.470) < 0.001);
+        fitted.shunt.reset();
+        QVERIFY(!startMargin(source, fitted).has_value()); // C0 is not 0
+        fitted.shunt = exact("3e-12");
+        fitted.capacitors = exact("20e-12");
+        fitted.stray = exact("2e-12");
+        QVERIFY(std::abs(*startMargin(source, fitted) - 18.470 / 2.25) < 0.001); // 3 + 12 pF are there
+        fitted.capacitors.reset();
+        fitted.stray.reset();
         fitted.shunt = exact("5e-12");
         QVERIFY(std::abs(*startMargin(source, fitted) - 18.470 / 2.25) < 0.001);
         fitted.esr.reset();

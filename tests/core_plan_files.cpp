@@ -100,35 +100,35 @@ private slots:
             QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say);
         };
         row("a word of a promise", "uart1 talks 921600 within", "uart1 talks 921600 witin",
-            "f:43:34: error: 'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1', 'on one wire' or 'also in idle'; did you "
+            "f:44:34: error: 'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1', 'on one wire' or 'also in idle'; did you "
             "mean 'within'?\n");
         row("a line that the part lacks", "[take.choices.bus_a]", "[take.choices.bus_c]",
-            "f:112:1: error: no line, source or peripheral 'bus_c'; expected 'xtm', 'rcf', 'xtw', 'rcs', 'ref', 'vco', 'pll_a', "
+            "f:113:1: error: no line, source or peripheral 'bus_c'; expected 'xtm', 'rcf', 'xtw', 'rcs', 'ref', 'vco', 'pll_a', "
             "'pll_b', 'core', 'bus_a', 'bus_b', 'timers' or one of 21 more; did you mean 'bus_a'?\n"
-            "f:113:10: error: 'divide' for 'bus_c', which has no divider; expected a line with a divider\n");
+            "f:114:10: error: 'divide' for 'bus_c', which has no divider; expected a line with a divider\n");
         row("a multiplier on a divider", "[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\nmultiply = 4",
-            "f:113:12: error: 'multiply' for 'bus_a', which has no multiplier; expected a line with a multiplier\n");
+            "f:114:12: error: 'multiply' for 'bus_a', which has no multiplier; expected a line with a multiplier\n");
         row("a tier", "tier = \"fast\"", "tier = \"fats\"",
-            "f:92:8: error: no tier 'fats'; expected 'fast' or 'low'; did you mean 'fast'?\n");
+            "f:93:8: error: no tier 'fats'; expected 'fast' or 'low'; did you mean 'fast'?\n");
         row("a mode", "rests_in = \"deep\"", "rests_in = \"depp\"",
-            "f:93:12: error: no mode 'depp'; expected 'run', 'idle', 'snooze', 'deep' or 'off'; did you mean 'deep'?\n");
+            "f:94:12: error: no mode 'depp'; expected 'run', 'idle', 'snooze', 'deep' or 'off'; did you mean 'deep'?\n");
         row("an rc fitted", "[board.fitted.xtw]", "[board.fitted.rcs]",
-            "f:18:1: error: no crystal or clock input 'rcs'; expected 'xtm' or 'xtw'\n");
+            "f:19:1: error: no crystal or clock input 'rcs'; expected 'xtm' or 'xtw'\n");
         row("a voltage in mA", "voltage = \"3.6 V\"", "voltage = \"3.6 mA\"",
-            "f:33:16: error: 'mA' makes it a current; expected a voltage such as '3.3 V'\n");
+            "f:34:16: error: 'mA' makes it a current; expected a voltage such as '3.3 V'\n");
         row("a range out of order", "min = \"3.2 V\"", "min = \"3.5 V\"",
             "f:8:10: error: a range out of order; expected min, nominal, max rising\n");
         row("both lasts and cycles", "cycles = 180000", "cycles = 180000\nlasts = \"1 ms\"",
-            "f:77:1: error: both 'lasts' and 'cycles'; expected one of them: how long the job takes, in time or in core "
+            "f:78:1: error: both 'lasts' and 'cycles'; expected one of them: how long the job takes, in time or in core "
             "cycles\n");
-        row("a job's take", "take = \"B\"", "take = \"C\"", "f:88:8: error: no take 'C'; expected 'A' or 'B'\n");
+        row("a job's take", "take = \"B\"", "take = \"C\"", "f:89:8: error: no take 'C'; expected 'A' or 'B'\n");
         row("the active take", "active = \"A\"", "active = \"Z\"", "f:5:10: error: no take 'Z'; expected 'A' or 'B'\n");
         row("two promises of a name", "log: uart2", "modem: uart2",
-            "f:46:7: error: the promise 'modem' again; expected a name of its own\n");
+            "f:47:7: error: the promise 'modem' again; expected a name of its own\n");
         row("a lock", "locks = [\"pll_b.divide\"]", "locks = [\"pll_b.devide\"]",
-            "f:94:9: error: no control 'devide'; expected 'from', 'divide', 'multiply' or 'on'; did you mean 'divide'?\n");
+            "f:95:9: error: no control 'devide'; expected 'from', 'divide', 'multiply' or 'on'; did you mean 'divide'?\n");
         row("a negative period", "every = \"20 s\"", "every = \"-20 s\"",
-            "f:79:9: error: the text '-20 s'; expected a time above 0\n");
+            "f:80:9: error: the text '-20 s'; expected a time above 0\n");
     }
     void saysWhereTheFaultIs() {
         QFETCH(std::string, what);

@@ -114,11 +114,13 @@ std::vector<Rational> nearestOfSeries(const Rational& wanted, int steps) {
 }
 
 std::optional<double> startMargin(const Source& source, const Fitted& fitted) {
-    if (!source.gm || !fitted.esr || !fitted.load || fitted.esr->sign() <= 0) {
+    const auto there = actualLoad(fitted);
+    const auto load = there ? there : fitted.load; // what is fitted, else what it was cut for
+    if (!source.gm || !fitted.esr || !load || !fitted.shunt || fitted.esr->sign() <= 0) {
         return std::nullopt;
     }
     const double omega = 2 * std::numbers::pi * fitted.rate.toDouble();
-    const double farad = (fitted.shunt.value_or(Rational(0)) + *fitted.load).toDouble();
+    const double farad = (*fitted.shunt + *load).toDouble();
     return source.gm->toDouble() / (4 * fitted.esr->toDouble() * omega * omega * farad * farad);
 }
 

@@ -40,8 +40,8 @@ std::optional<Rational> wantedCapacitors(const Fitted& fitted);
 /// not below. `steps` is 12 or 24.
 std::vector<Rational> nearestOfSeries(const Rational& wanted, int steps);
 
-/// The start-up margin, gm ÷ (4 ESR (2πf)² (C0 + C_L)²), wished to be 5 or more. C0 is taken as 0 where it is not
-/// given. Nothing where gm, ESR or load are not. Floating point: it feeds no field.
+/// The start-up margin, gm ÷ (4 ESR (2πf)² (C0 + C)²) with the load C that is fitted, or that it was cut for where no capacitors
+/// are told; wished to be 5 or more. Nothing where gm, ESR, C0 or both loads are not told. Floating point: it feeds no field.
 std::optional<double> startMargin(const Source& source, const Fitted& fitted);
 
 } // namespace wisetick

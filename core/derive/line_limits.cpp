@@ -105,6 +105,42 @@ void judgeEnd(const Rational& slack, LineFigure& figure, const Rational& limit, 
     }
 }
 
+/// The source that a line comes from in the end.
+NodeIndex sourceOf(const std::vector<LineFigure>& lines, NodeIndex node) {
+    while (lines[node].parent) {
+        node = *lines[node].parent;
+    }
+    return node;
+}
+
+/// Two clocks of one source move together, and their ratio is exact; of two sources each may be at its own corner.
+void judgeRule(const Rule& rule, const Rational& slack, const std::vector<LineFigure>& lines, Diagnostics& findings) {
+    const LineFigure& left = lines[rule.left];
+    const LineFigure& right = lines[rule.right];
+    if (!left.isOn || !right.isOn || !left.hertz || !right.hertz) {
+        return;
+    }
+    const auto isBroken = [&](const Rational& high, const Rational& low, const Rational& most, const Rational& least) {
+        return (rule.relation != Rule::Relation::atLeast && high > most) ||
+               (rule.relation != Rule::Relation::atMost && low < least);
+    };
+    const Rational bound = rule.times * right.hertz->nominal;
+    if (isBroken(left.hertz->nominal, left.hertz->nominal, bound, bound)) {
+        add(findings, Severity::error, Target::line(left.id),
+            left.id + " at " + hertzText(left.hertz->nominal) + " against " + right.id + " at " + hertzText(right.hertz->nominal),
+            rule.say);
+        return;
+    }
+    const bool areApart = sourceOf(lines, rule.left) != sourceOf(lines, rule.right);
+    if (areApart && isBroken(left.hertz->max, left.hertz->min, rule.times * right.hertz->min * (1 + slack),
+                             rule.times * right.hertz->max * (1 - slack))) {
+        add(findings, Severity::warning, Target::line(left.id),
+            left.id + " at " + printRange(left.hertz->min, left.hertz->max, Unit::hertz) + " against " + right.id + " at " +
+                printRange(right.hertz->min, right.hertz->max, Unit::hertz) + ", from two sources",
+            rule.say);
+    }
+}
+
 } // namespace
 
 LimitSpan limitSpan(const Part& part, const Board& board, const std::vector<Limit>& limits, const Controls& controls) {
@@ -206,20 +242,7 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
         }
     }
     for (const Rule& rule : part.rules) {
-        const LineFigure& left = lines[rule.left];
-        const LineFigure& right = lines[rule.right];
-        if (!left.isOn || !right.isOn || !left.hertz || !right.hertz) {
-            continue;
-        }
-        const Rational bound = rule.times * right.hertz->nominal;
-        const bool isTooHigh = rule.relation != Rule::Relation::atLeast && left.hertz->nominal > bound;
-        const bool isTooLow = rule.relation != Rule::Relation::atMost && left.hertz->nominal < bound;
-        if (isTooHigh || isTooLow) {
-            add(findings, Severity::error, Target::line(left.id),
-                left.id + " at " + hertzText(left.hertz->nominal) + " against " + right.id + " at " +
-                    hertzText(right.hertz->nominal),
-                rule.say);
-        }
+        judgeRule(rule, part.slack, lines, findings);
     }
 }
 
@@ -232,8 +255,16 @@ std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, c
             continue;
         }
         const Rational& hertz = line.hertz->nominal;
-        const auto step =
-            std::find_if(table.steps.begin(), table.steps.end(), [&](const WaitStep& each) { return hertz <= each.hertz; });
+        const Rational& fastest = line.unknown.empty() ? line.hertz->max : hertz;
+        auto step = std::find_if(table.steps.begin(), table.steps.end(), [&](const WaitStep& each) {
+            return hertz <= each.hertz && fastest <= each.hertz * (1 + part.slack);
+        });
+        if (step == table.steps.end() && !table.steps.empty() && hertz <= table.steps.back().hertz) {
+            step = std::prev(table.steps.end());
+            add(findings, Severity::warning, Target::line(line.id),
+                line.id + " at " + hertzText(fastest) + " in the worst case is beyond the wait states",
+                "at most " + hertzText(step->hertz) + tierText(part, controls));
+        }
         if (step == table.steps.end()) {
             add(findings, Severity::error, Target::line(line.id),
                 line.id + " at " + hertzText(hertz) + " is beyond the wait states",
@@ -246,7 +277,7 @@ std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, c
         }
         figure.workings.push_back(
             {"wait states",
-             "the first step that is not exceeded, on the nominal rate",
+             "the first step that is not exceeded, by more than the slack at the fastest",
              hertzText(hertz) + " \u2264 " + hertzText(step->hertz),
              std::to_string(step->waits),
              {{line.id, hertzText(hertz), Target::line(line.id), {}}, {"wait", {}, Target::part("wait"), table.ref}}});
