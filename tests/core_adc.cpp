@@ -1,3 +1,5 @@
+#include "derive/derive.h"
+#include "files/part_reader.h"
 #include "promise/adc.h"
 
 #include "quantity/quantity_print.h"
@@ -184,6 +186,38 @@ private slots:
             }
         }
         QVERIFY(kept > 100);
+    }
+
+    /// 86 + 13 cycles of 10 MHz are 9.9 µs; a timer of 10 µs on an RC of its own, ± 2 %, can come again after 9.804. On one RC
+    /// both move together.
+    void aTriggerWaitsForTheScan() {
+        const auto judged = [](const char* clock) {
+            const std::string text =
+                std::string(
+                    "format = \"wisetick-part/1\"\nid = \"two\"\nname = \"Two\"\nsupply = { min = \"2 V\", max = \"3 V\" }\n"
+                    "core = \"core\"\n"
+                    "[[source]]\nid = \"fine\"\nkind = \"rc\"\nrate = \"10 MHz\"\ntolerance = [{ by = \"0.1 %\" }]\n"
+                    "[[source]]\nid = \"rough\"\nkind = \"rc\"\nrate = \"10 MHz\"\ntolerance = [{ by = \"2 %\" }]\n"
+                    "[[line]]\nid = \"core\"\nfrom = \"fine\"\n"
+                    "[[peripheral]]\nid = \"adc\"\nkind = \"adc\"\nclock = \"fine\"\nsample = 86\nconversion = { 12 = 13 }\n"
+                    "[[peripheral]]\nid = \"timer\"\nkind = \"timer\"\nbits = 16\nclock = \"") +
+                clock + "\"\n[[mode]]\nid = \"run\"\nruns = true\n";
+            const PartFile part = readPart(text, "part");
+            if (!part.part) {
+                qFatal("%s", lines(part.diagnostics).c_str());
+            }
+            Plan plan = freshPlan(*part.part);
+            plan.board.supply = Bounds::exactly(Rational(5, 2));
+            plan.board.temperature = Bounds::exactly(25);
+            for (const char* say : {"adc takes 100 k samples/s, triggered by timer", "timer fires every 10 us exactly"}) {
+                plan.promises.push_back({say, readPromiseLine(say, &*part.part).value()});
+            }
+            return derive(*part.part, plan, "A").promises[0];
+        };
+        QCOMPARE(stateName(judged("rough").state), std::string("strained"));
+        QCOMPARE(judged("rough").why,
+                 std::string("a scan takes up to \u22489.9099 \u00b5s, and timer comes again after \u22489.8039 \u00b5s"));
+        QCOMPARE(stateName(judged("fine").state), std::string("kept"));
     }
 };
 

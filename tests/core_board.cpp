@@ -89,8 +89,8 @@ private slots:
 
     /// The load and the parabola widen the source's bounds, exactly.
     void theBudgetAddsUp() {
-        const Figures load = figuresOf(
-            "esr = \"60 ohm\"", "esr = \"60 ohm\"\ncapacitors = \"12 pF\"\nstray = \"3 pF\"\nc1 = \"0.008 pF\"");
+        const Figures load =
+            figuresOf("esr = \"60 ohm\"", "esr = \"60 ohm\"\ncapacitors = \"12 pF\"\nstray = \"3 pF\"\nc1 = \"0.008 pF\"");
         const Rational total = exact("40e-6") + exact("4/1000") * (exact("1/12") - exact("1/13"));
         QCOMPARE(load.findLine("xtm")->hertz->max, Rational(20000000) * (1 + total));
         QCOMPARE(load.findLine("xtm")->hertz->min, Rational(20000000) * (1 - total));
@@ -259,6 +259,10 @@ private slots:
         QVERIFY(afterFailure(edited.part, edited.plan, "A", "nobody") == edited.plan);
         const Figures rc = derive(edited.part, afterFailure(edited.part, edited.plan, "A", "rcs"), "A");
         QCOMPARE(rc.findPromise("feed")->why, std::string("rcs is switched off in take A"));
+        // what wakes hangs on the watch crystal
+        const Figures asleep = derive(edited.part, afterFailure(edited.part, edited.plan, "A", "xtw"), "A");
+        QCOMPARE(asleep.findPromise("nap")->state, State::broken);
+        QCOMPARE(asleep.findPromise("nap")->why, std::string("rtc has no clock, as xtw is off, so it can't wake it"));
         QVERIFY_THROWS_EXCEPTION(std::invalid_argument, afterFailure(edited.part, edited.plan, "Z", "xtm"));
     }
 

@@ -280,6 +280,10 @@ std::string whyNotWoken(const Part& part, const Controls& controls, const Mode& 
         const std::string mend = didYouMean(by, known);
         return mode.id + " is not woken by '" + by + "', but by " + listNames(known) + (mend.empty() ? "" : "; " + mend);
     }
+    const auto clock = peripheral ? clockOf(part, controls, *peripheral) : std::nullopt;
+    if (const auto off = clock ? heldOff(part, controls, *clock) : std::nullopt) {
+        return by + " has no clock, as " + part.nodeId(*off) + " is off, so it can't wake it";
+    }
     if (peripheral && !peripheralLivesIn(part, controls, mode, *peripheral)) {
         return by + " has no clock in " + mode.id + ", so it can't wake it";
     }

@@ -320,12 +320,42 @@ private:
             if (fires != nullptr && other.subject == takes->trigger && fires->period * takes->samplesPerSecond == 1) {
                 state = figures[i].state;
                 why = state == State::kept ? std::string() : "its trigger " + names_[i] + " is " + stateName(state);
+                checkScan(context_.plan.promises[index].line, figure, other, figures[i]);
             }
         }
         figure.state = worseState(figure.state, state);
         if (!why.empty()) {
             figure.why += (figure.why.empty() ? "" : "; ") + why;
         }
+    }
+
+    /// The source that a peripheral's clock comes from in the end.
+    std::optional<NodeIndex> sourceOf(const std::string& subject) const {
+        const auto peripheral = context_.part.findPeripheral(peripheralOf(subject));
+        const auto node = peripheral ? clockOf(context_.part, context_.controls, *peripheral) : std::nullopt;
+        return node ? std::optional(chainOf(context_.part, context_.controls, *node).back()) : std::nullopt;
+    }
+
+    /// The trigger must not come again before a scan is done. From one source both move together; from two the one may be at its
+    /// fastest while the other is at its slowest.
+    void checkScan(const PromiseLine& line, PromiseFigure& figure, const PromiseLine& trigger,
+                   const PromiseFigure& period) const {
+        if (!figure.got || !period.got || figure.got->min.sign() <= 0) {
+            return;
+        }
+        const auto source = sourceOf(line.subject);
+        const bool isOneSource = source && source == sourceOf(trigger.subject);
+        const Rational longest = 1 / (isOneSource ? figure.got->nominal : figure.got->min);
+        const Rational& shortest = isOneSource ? period.got->nominal : period.got->min;
+        const State state = 1 / figure.got->nominal > period.got->nominal ? State::broken
+                            : longest > shortest                          ? State::strained
+                                                                          : State::kept;
+        if (state == State::kept || worseState(figure.state, state) == figure.state) {
+            return;
+        }
+        figure.state = state;
+        figure.why = "a scan takes up to " + printQuantity(longest, Unit::second) + ", and " + trigger.subject +
+                     " comes again after " + printQuantity(shortest, Unit::second);
     }
 
     /// A timer that counts on for another can't keep a promise of its own.
