@@ -204,6 +204,37 @@ private slots:
         QCOMPARE(all, Rational(3600) / (Rational(1, 5000) * exact("0.005") + Rational(4999, 5000) * exact("2e-6")));
         QCOMPARE(lifeWith("\n[board.options]\nbor = \"high\"\n"), all * Rational(3, 7));
     }
+
+    /// What a job uses must not be held off in its take.
+    void whatAJobUsesIsOn() {
+        const std::string port = "\n[[peripheral]]\nid = \"port\"\nkind = \"uart\"\nclock = \"rc\"\n"
+                                 "modes = [{ oversample = 16, divisor = { from = 1, to = 100 } }]\n";
+        const auto said = [&](const char* on) {
+            const Loaded loaded = read(plainPart(port), plainPlan(job("send", std::string(kOften) + "\nuses = [\"port\"]")) +
+                                                            "\n[take.choices.port]\non = " + on + "\n");
+            return lines(played(loaded).findings);
+        };
+        QVERIFY2(said("false").find("job.send.uses: error: job 'send' uses port, and port is switched off in take A") !=
+                     std::string::npos,
+                 said("false").c_str());
+        QVERIFY(said("true").find("switched off") == std::string::npos);
+    }
+
+    /// A handler of 400 cycles each µs of an 8 MHz core would need 50 times what there is; 5 cycles leave too little.
+    void handlersAreLoad() {
+        const std::string timer = "\n[[peripheral]]\nid = \"timer\"\nkind = \"timer\"\nclock = \"rc\"\nbits = 16\n";
+        const auto evaluated = [&](const std::string& cycles) {
+            const std::string promise =
+                "\n[[promise]]\nsay = \"timer fires every 1 us exactly, handled in " + cycles + " cycles\"\n";
+            return played(read(plainPart(timer), plainPlan(job("often", kOften), {}, promise)));
+        };
+        const Figures much = evaluated("400");
+        QCOMPARE(stateName(much.promises[0].state), std::string("broken"));
+        QCOMPARE(much.promises[0].why, std::string("its handler takes 5000 % of the core at its slowest"));
+        QVERIFY(lines(much.findings).find("rhythm: error: what the core has to do does not fit") != std::string::npos);
+        QCOMPARE(stateName(evaluated("6").promises[0].state), std::string("strained"));
+        QCOMPARE(stateName(evaluated("5").promises[0].state), std::string("kept")); // 62.5 %
+    }
 };
 
 QTEST_APPLESS_MAIN(CoreRareJobs)

@@ -1,5 +1,6 @@
 #include "evaluate/evaluate.h"
 
+#include "derive/demand.h"
 #include "evaluate/sleep_order.h"
 #include "promise/limits.h"
 #include "rhythm/play.h"
@@ -42,6 +43,32 @@ void judgePlayed(const Plan& plan, Figures& figures) {
     }
 }
 
+/// What a job uses that is held off in the take that it runs in.
+void addJobFindings(const Part& part, const Plan& plan, Diagnostics& findings) {
+    for (const Job& job : plan.jobs) {
+        const Take* take = findTake(plan, job.take.empty() ? plan.active : job.take);
+        if (take == nullptr) {
+            continue;
+        }
+        Diagnostics ignored;
+        const Controls controls = resolveControls(part, *take, ignored);
+        for (const std::string& id : job.uses) {
+            const auto peripheral = part.findPeripheral(id);
+            const auto node = peripheral ? clockOf(part, controls, *peripheral) : part.findNode(id);
+            const auto off = node ? heldOff(part, controls, *node) : std::nullopt;
+            const bool isOff = peripheral && controls.peripheralOn[*peripheral] == false;
+            if (isOff || off) {
+                findings.push_back({Severity::error,
+                                    {{}, 0, 0, "job." + job.name + ".uses"},
+                                    "job '" + job.name + "' uses " + id + ", and " + (isOff ? id : part.nodeId(*off)) +
+                                        " is switched off in take " + take->name,
+                                    "it on there, or the job in another take",
+                                    {}});
+            }
+        }
+    }
+}
+
 bool hasWatchdog(const Plan& plan) {
     return std::any_of(plan.promises.begin(), plan.promises.end(),
                        [](const Promise& promise) { return promise.line.ask.is<BitesAsk>(); });
@@ -70,6 +97,7 @@ Figures evaluate(const Part& part, const Plan& plan, const std::string& take, co
     }
     figures.rhythm = std::move(rhythm);
     figures.findings.insert(figures.findings.end(), findings.begin(), findings.end());
+    addJobFindings(part, plan, figures.findings);
     judgePlayed(plan, figures);
     const Diagnostics overlooked = sleepFindings(part, plan, figures);
     figures.findings.insert(figures.findings.end(), overlooked.begin(), overlooked.end());
