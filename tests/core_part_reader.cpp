@@ -87,8 +87,6 @@ private slots:
             "the waits of 'core' end at 128 MHz, its limit is 160 MHz; expected a step for every rate that is allowed");
         row("a peripheral kept without its clock", "\"uart1\", \"wdog\", \"rtc\"]", "\"uart2\", \"wdog\", \"rtc\"]",
             "'snooze' keeps 'uart2' but none of its clocks; expected keeps.sources or keeps.lines with one of them");
-        row("a field of a converter without a code", "sample = { 3 = 0, ", "sample = { ",
-            "sample = 3 has no code for its field ADC0.PACE[6:4]; expected a code for each value");
         row("a segment wider than its field", "seg1 = { from = 2, to = 256 }", "seg1 = { from = 2, to = 512 }",
             "the field CAN0.SLOW[15:8] holds up to 255, but seg1 = 512 needs 511; expected a wider field or a smaller range");
     }
@@ -125,6 +123,38 @@ private slots:
     }
 
     /// One fault each: where it is and what would mend it.
+    /// Every value that a control can take has a code of its own, and nothing else has one.
+    void codesAreWhole_data() {
+        QTest::addColumn<std::string>("what");
+        QTest::addColumn<std::string>("by");
+        QTest::addColumn<std::string>("say");
+        QTest::newRow("one is missing") << std::string("sample = { 3 = 0, ") << std::string("sample = { ")
+                                        << std::string("sample can be 3, and has no code for it; expected a code for each value");
+        QTest::newRow("an input is missing")
+            << std::string("bus_b = 1, rcf = 2 }, one_wire") << std::string("bus_b = 1 }, one_wire")
+            << std::string("from can be rcf, and has no code for it");
+        QTest::newRow("one is doubled") << std::string("bus_b = 1, rcf = 2 }, one_wire")
+                                        << std::string("bus_b = 1, rcf = 1 }, one_wire")
+                                        << std::string("the code 1 for from = bus_b and rcf; expected codes that differ");
+        QTest::newRow("one too many") << std::string("prescaler = { 4096 = 0,")
+                                      << std::string("prescaler = { 2048 = 7, 4096 = 0,")
+                                      << std::string("a code for prescaler = 2048, which it can't be; expected '4096', '8192'");
+        QTest::newRow("a mode of a port") << std::string("oversample = { 16 = 0, 8 = 1 }")
+                                          << std::string("oversample = { 16 = 0 }")
+                                          << std::string("oversample can be 8, and has no code for it");
+        QTest::newRow("no power of two") << std::string("holds = { divide = \"n-1\" }")
+                                         << std::string("holds = { divide = \"log2 n\" }")
+                                         << std::string("divide can be 3, and has no code for it");
+    }
+    void codesAreWhole() {
+        QFETCH(std::string, what);
+        QFETCH(std::string, by);
+        QFETCH(std::string, say);
+        const PartFile file = readPart(replaced(marramText(), what, by), "p");
+        QVERIFY(!file.part.has_value());
+        QVERIFY2(lines(file.diagnostics).find(say) != std::string::npos, lines(file.diagnostics).c_str());
+    }
+
     void saysWhereTheFaultIs_data() {
         QTest::addColumn<std::string>("what");
         QTest::addColumn<std::string>("by");

@@ -90,6 +90,9 @@ public:
             controls.emplace_back("multiply");
         }
         readFields(reader, controls, namesOf(context_, line.from), line.fields, line.holds, context_.book);
+        checkCodes(reader, "from", namesOf(context_, line.from), line.holds);
+        checkCodes(reader, "divide", line.divide, line.holds);
+        checkCodes(reader, "multiply", line.multiply, line.holds);
         line.limits = readLimits(context_, reader);
         if (const auto ripple = reader.quantity("ripple", Unit::ratio, Need::optional, Sign::notNegative)) {
             line.ripple = *ripple;

@@ -27,6 +27,12 @@ public:
             controls.emplace_back("from");
         }
         readFields(reader, controls, namesOf(context_, peripheral.clock), peripheral.fields, peripheral.holds, context_.book);
+        checkCodes(reader, "from", namesOf(context_, peripheral.clock), peripheral.holds);
+        if (const KindRow* row = peripheral.kind.row()) {
+            row->widths(peripheral.kind, [&](const std::string& control, const FactorSet& set) {
+                checkCodes(reader, control, set, peripheral.holds);
+            });
+        }
         peripheral.gate = readOneField(context_, reader, "gate", FieldUse::own);
         peripheral.interrupts = reader.texts("interrupts");
         controls.insert(controls.end(), {"gate", "interrupts"});

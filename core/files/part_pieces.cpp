@@ -367,4 +367,51 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
     }
 }
 
+void checkCodes(TableReader& reader, const std::string& control, const std::vector<std::string>& values,
+                const std::map<std::string, Holds>& holds) {
+    const auto found = holds.find(control);
+    if (found == holds.end() || found->second.form != Holds::Form::table) {
+        return;
+    }
+    const auto& codes = found->second.codes;
+    for (const std::string& value : values) {
+        if (!heldFor(found->second, value)) {
+            reader.error("holds", control + " can be " + value + ", and has no code for it", "a code for each value");
+        }
+    }
+    for (std::size_t i = 0; i < codes.size(); ++i) {
+        if (std::find(values.begin(), values.end(), codes[i].first) == values.end()) {
+            reader.error("holds", "a code for " + control + " = " + codes[i].first + ", which it can't be", listNames(values));
+        }
+        for (std::size_t j = 0; j < i; ++j) {
+            if (codes[j].second == codes[i].second) {
+                reader.error("holds",
+                             "the code " + std::to_string(codes[i].second) + " for " + control + " = " + codes[j].first +
+                                 " and " + codes[i].first,
+                             "codes that differ");
+            }
+        }
+    }
+}
+
+void checkCodes(TableReader& reader, const std::string& control, const FactorSet& set,
+                const std::map<std::string, Holds>& holds) {
+    constexpr std::int64_t kMostLooked = 4096;
+    const auto found = holds.find(control);
+    const auto size = set.empty() ? std::nullopt : set.size().toInt64();
+    if (found == holds.end() || !size || *size > kMostLooked) {
+        return;
+    }
+    std::vector<std::string> values;
+    for (std::int64_t i = 0; i < *size; ++i) {
+        if (found->second.form != Holds::Form::table && !heldFor(found->second, set.at(i))) {
+            reader.error("holds", control + " can be " + printFactor(set.at(i)) + ", and has no code for it",
+                         "a code for each value");
+            return;
+        }
+        values.push_back(printFactor(set.at(i)));
+    }
+    checkCodes(reader, control, values, holds);
+}
+
 } // namespace wisetick

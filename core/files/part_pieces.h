@@ -60,4 +60,12 @@ private:
 void readFields(TableReader& reader, const std::vector<std::string>& controls, const std::vector<std::string>& inputs,
                 std::map<std::string, Field>& fields, std::map<std::string, Holds>& holds, FieldBook& book);
 
+/// Reports what the code of a control lacks: each value that it can be set to has one, none stands for a value that it can't, and
+/// no two are the same. `values` are its values as a table names them.
+void checkCodes(TableReader& reader, const std::string& control, const std::vector<std::string>& values,
+                const std::map<std::string, Holds>& holds);
+
+/// The same for the factors of a set; of more than 4096 only what a table says is looked at.
+void checkCodes(TableReader& reader, const std::string& control, const FactorSet& set, const std::map<std::string, Holds>& holds);
+
 } // namespace wisetick

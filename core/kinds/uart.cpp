@@ -53,9 +53,12 @@ std::vector<std::string> readUart(PartContext& context, TableReader& reader, Per
 }
 
 void uartWidths(const PeripheralKind& kind, const OnWidth& width) {
+    std::vector<Rational> oversamples;
     for (const UartMode& mode : kind.get<UartKind>().modes) {
+        oversamples.emplace_back(mode.oversample);
         width("divisor", mode.divisor);
     }
+    width("oversample", FactorSet::list(std::move(oversamples)));
 }
 
 /// An ask that gives none leaves it to what the frame needs in the mode that is taken: the widest of them.
