@@ -159,7 +159,7 @@ private slots:
         broken.close();
         QVERIFY(!window_->openPlan(broken.fileName()));
         QVERIFY(window_->faults()->isVisible());
-        QVERIFY(window_->faults()->item(0)->text().contains("broken.plan.toml:93:1: error: unknown key 'rest_in'"));
+        QVERIFY(window_->faults()->item(0)->text().contains("broken.plan.toml:94:1: error: unknown key 'rest_in'"));
         QCOMPARE(document().path(), path()); // the plan that was open stays
         typeControl("bus_a", "8");
         QCOMPARE(document().figures().findLine("bus_a")->hertz->nominal, Rational(20000000));
