@@ -171,7 +171,7 @@ private slots:
         view->select("run");
         QCOMPARE(view->pictures().size(), std::size_t{3});
         view->grab();
-        QVERIFY(window_->openPlan(QString::fromStdString(sourceDir()) + "/examples/door-sensor.plan.toml"));
+        openExample("door-sensor");
         settle();
         view->select("doze");
         QCOMPARE(view->pictures()[2].title, QString("What doze draws over the supply"));
@@ -194,7 +194,7 @@ private slots:
     }
 
     void optionsAreChanged() {
-        QVERIFY(window_->openPlan(QString::fromStdString(sourceDir()) + "/examples/door-sensor.plan.toml"));
+        openExample("door-sensor");
         settle();
         SleepView* view = sleep();
         QCOMPARE(view->selected(), QString("doze"));
@@ -380,7 +380,7 @@ private slots:
     }
 
     void chanceIsPlayedAside() {
-        QVERIFY(window_->openPlan(QString::fromStdString(sourceDir()) + "/examples/door-sensor.plan.toml"));
+        openExample("door-sensor");
         settle();
         RhythmView* view = rhythm();
         view->grab();

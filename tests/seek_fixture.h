@@ -34,10 +34,6 @@ protected:
         QTRY_VERIFY(!panel().isBusy());
     }
 
-    void openExample(const QString& name) {
-        QVERIFY(window_->openPlan(QString::fromStdString(sourceDir()) + "/examples/" + name + ".plan.toml"));
-    }
-
     /// The place of the chip that shows the text.
     std::optional<SeekChips::Place> chip(const QString& text) {
         const auto& groups = chips().groups();

@@ -52,6 +52,16 @@ protected:
     /// Until the jobs are played.
     void settle() { QTRY_VERIFY(document().figures().rhythm.has_value()); }
 
+    /// Opens a copy of an example: what is edited is written aside beside the file.
+    void openExample(const QString& name) {
+        const QString copy = folder_->filePath(name + ".plan.toml");
+        if (!QFile::exists(copy)) {
+            QVERIFY(QFile::copy(QString::fromStdString(sourceDir()) + "/examples/" + name + ".plan.toml", copy));
+            QFile(copy).setPermissions(QFile::ReadOwner | QFile::WriteOwner);
+        }
+        QVERIFY(window_->openPlan(copy));
+    }
+
     void type(QWidget* widget, const QString& text) {
         widget->setFocus();
         QTest::keyClicks(widget, text);

@@ -51,7 +51,7 @@ std::vector<Rational> tellingPrescalers(const FactorSet& set, const std::vector<
     const double span = std::log2(set.most().toDouble() / set.least().toDouble());
     for (int i = 1; i < 6; ++i) {
         for (const Rational& near :
-             set.nearest(set.least() * Rational(static_cast<std::int64_t>(std::exp2(span * i / 6) + 0.5)))) {
+             set.nearest(set.least() * Rational(static_cast<std::int64_t>(std::llround(std::exp2(span * i / 6)))))) {
             add(near);
             break;
         }

@@ -5,6 +5,7 @@
 
 #include <QObject>
 #include <QPainter>
+#include <QPainterPath>
 
 #include <algorithm>
 #include <cmath>

@@ -61,7 +61,7 @@ void PromiseCards::follow() {
 
 void PromiseCards::layOut() {
     const int count = document_.isOpen() ? static_cast<int>(document_.figures().promises.size()) : 0;
-    setContentHeight(count * cardHeight(), cardHeight() / 2);
+    setContentHeight(count * cardHeight(), cardHeight() / 2.0);
     viewport()->update();
 }
 

@@ -3,6 +3,8 @@
 #include "paint/text.h"
 #include "picture/picture_text.h"
 
+#include <QPainterPath>
+
 #include <algorithm>
 #include <array>
 #include <cmath>

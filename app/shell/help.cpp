@@ -29,15 +29,16 @@ Help::Help(const QString& folder, const QString& page, const Theme& theme, QWidg
     auto* layout = new QVBoxLayout(this);
     layout->setContentsMargins(0, 0, 0, 0);
     layout->addWidget(browser_);
-    connect(browser_, &QTextBrowser::anchorClicked, this, [this](const QUrl& link) { open(QFileInfo(link.path()).fileName()); });
-    open(page);
+    connect(browser_, &QTextBrowser::anchorClicked, this,
+            [this](const QUrl& link) { showPage(QFileInfo(link.path()).fileName()); });
+    showPage(page);
 }
 
 QString Help::shown() const {
     return browser_->toPlainText();
 }
 
-void Help::open(const QString& page) {
+void Help::showPage(const QString& page) {
     QFile file(folder_ + "/" + page);
     if (file.open(QIODevice::ReadOnly)) {
         QTextDocument text;

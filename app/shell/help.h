@@ -18,7 +18,7 @@ public:
     QString shown() const;
 
 private:
-    void open(const QString& page);
+    void showPage(const QString& page);
 
     QString folder_;
     Theme theme_;

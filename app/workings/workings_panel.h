@@ -6,8 +6,7 @@
 #include "paint/theme.h"
 
 #include <QTextBrowser>
-
-class QTimer;
+#include <QTimer>
 
 namespace wisetick::app {
 
