@@ -92,7 +92,8 @@ Way judgedWay(const UartMode& mode, const Rational& divisor, const TalksAsk& ask
     }
     Way way = wayThatGives(std::move(settings), clock.hertz * (1 / (divisor * mode.oversample)), ask.bitsPerSecond);
     if (ask.tolerance.exactly) {
-        return judgedAs(std::move(way), judgeExactly(way.error));
+        const Judgement exact = judgeExactly(way.error);
+        return judgedAs(std::move(way), exact);
     }
     const Rational stands = standsWith(ask.frame, mode.oversample, divisor);
     Judgement judgement = judgeWithin(way.error, ask.tolerance.within.value_or(fairShare(stands)), clock.unknown.empty());
