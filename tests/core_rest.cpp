@@ -84,8 +84,8 @@ private slots:
     }
 
     /// Of the example: the stages of deep draw 1.2 mA for 9 µs, 0.4 mA for 6 µs and 2 mA for 1.5 µs on top of 18.87 µA for 10.5
-    /// µs, then start-ups go on for 1.24 ms: 1.1 mA + 78 µA × 10 of the 10 MHz that it wakes on, 450 µA of xtm, 968 of vco, and 5.87 of
-    /// what goes on at rest, 3.30387 mA.
+    /// µs, then start-ups go on for 1.24 ms: 1.1 mA + 78 µA × 10 of the 10 MHz that it wakes on, 450 µA of xtm, 968 of vco,
+    /// and 5.87 of what goes on at rest, 3.30387 mA.
     void costsOfTheExample() {
         const Edited edited = editedOrchard();
         const Figures figures = evaluated(edited);

@@ -174,7 +174,8 @@ private slots:
                     const Rational ticks = divisors.at(n) * mode.oversample;
                     const Rational edge = ticks.isWhole() ? Rational(0) : 1 / ticks;
                     const Rational late(1, mode.oversample);
-                    const Rational window = std::min(Rational(1, 2), (Rational(1, 2) - late) * exact("9.5") / (exact("9.5") + late));
+                    const Rational window =
+                        std::min(Rational(1, 2), (Rational(1, 2) - late) * exact("9.5") / (exact("9.5") + late));
                     const Rational stands = std::max((window - edge) / exact("9.5"), Rational(0));
                     const Rational tolerance = ask.tolerance.within.value_or(stands / (2 + stands));
                     way.state =
