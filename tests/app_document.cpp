@@ -35,8 +35,15 @@ void answer(QMessageBox::StandardButton button) {
     });
 }
 
+/// A copy of an example: what is edited is written aside beside the file.
 QString example(const std::string& name) {
-    return QString::fromStdString(sourceDir() + "/examples/" + name + ".plan.toml");
+    static QTemporaryDir folder;
+    const QString copy = folder.filePath(QString::fromStdString(name) + ".plan.toml");
+    if (!QFile::exists(copy)) {
+        QFile::copy(QString::fromStdString(sourceDir() + "/examples/" + name + ".plan.toml"), copy);
+        QFile(copy).setPermissions(QFile::ReadOwner | QFile::WriteOwner);
+    }
+    return copy;
 }
 
 int threads() {
