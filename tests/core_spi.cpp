@@ -94,6 +94,20 @@ private slots:
             }
         }
     }
+
+    /// 160 MHz ± 40 ppm ÷ 8 is 20 MHz ± 40 ppm: within a slack of a thousandth it is kept, and without any strained.
+    void aWorstCaseMayBeOverByTheSlack() {
+        const Clock clock = clockAt("160000000", "-40/1000000", "40/1000000");
+        const auto judged = [&](const Rational& slack) {
+            return judgeSpi({}, port(FactorSet::list({8})), {20000000}, clock, SpiReach{{}, slack});
+        };
+        QCOMPARE(stateName(judged(Rational(1, 1000)).state), std::string("kept"));
+        QCOMPARE(judged(Rational(1, 1000)).got->nominal, Rational(20000000));
+        QCOMPARE(stateName(judged(Rational(1, 100000)).state), std::string("strained"));
+        QCOMPARE(stateName(judged(0).state), std::string("strained"));
+        const SpiReach reach{{}, Rational(1, 1000)};
+        QCOMPARE(judgeSpi({}, port(FactorSet::range(1, 32)), {20000000}, clock, reach).got->nominal, Rational(20000000));
+    }
 };
 
 QTEST_APPLESS_MAIN(CoreSpi)
