@@ -140,9 +140,8 @@ QString WorkingsPanel::stepsHtml(const Workings& workings) {
         const bool isSame = step.numbers == step.result;
         QString numbers = linkedHtml(workings, i, step.numbers);
         if (!step.result.empty() && !isSame) {
-            const bool isRange = (step.numbers + step.result).find("\u2026") != std::string::npos; // no equation
-            numbers +=
-                step.numbers.empty() ? linkedHtml(workings, i, step.result) : (isRange ? ": " : " = ") + escaped(step.result);
+            numbers += step.numbers.empty() ? linkedHtml(workings, i, step.result)
+                                            : (step.isEquation ? " = " : ": ") + escaped(step.result);
         }
         html += QString("<p style='margin:0 0 %1px 0'><span class='figure'>%2</span></p>")
                     .arg(noted_ && noted_->first == i ? 1 : 8)

@@ -25,6 +25,7 @@ struct Step {
     std::string numbers;         ///< with its numbers: "40 MHz ÷ (8 × 921600)"
     std::string result;          ///< "5.425 ≈"
     std::vector<Origin> origins; ///< where each number comes from
+    bool isEquation = true;      ///< whether the numbers come to the result; bounds do not
 
     bool operator==(const Step&) const = default;
 };

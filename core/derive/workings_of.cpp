@@ -42,19 +42,28 @@ public:
 
 private:
     void addRate(const std::string& how, const Target& target) {
-        const Bounds& hertz = *figure_.hertz;
-        const std::string rate = printQuantity(hertz.nominal, Unit::hertz);
+        const std::string rate = printQuantity(figure_.hertz->nominal, Unit::hertz);
         steps_.push_back({"rate", how, rate, figure_.unknown, {{source_.id, rate, target, source_.ref}}});
+        addBounds(steps_.back());
+    }
+
+    void addBounds(Step& step) const {
+        const Bounds& hertz = *figure_.hertz;
         if (figure_.unknown.empty()) {
-            steps_.back().result = signedShare(hertz.min / hertz.nominal - 1) + " \u2026 " +
-                                   signedShare(hertz.max / hertz.nominal - 1) + ": " +
-                                   printRange(hertz.min, hertz.max, Unit::hertz);
+            step.result = signedShare(hertz.min / hertz.nominal - 1) + " \u2026 " + signedShare(hertz.max / hertz.nominal - 1) +
+                          ": " + printRange(hertz.min, hertz.max, Unit::hertz);
+            step.isEquation = false;
         }
     }
 
-    /// What the load and the temperature add to the tolerance.
+    /// What the load moves, and what the temperature adds to the tolerance.
     void addCrystal(const Fitted& fitted, const std::string& path) {
         if (const auto shift = loadShift(fitted); shift && !shift->isZero()) {
+            const std::string cut = printQuantity(fitted.rate, Unit::hertz);
+            Step& rate = steps_.back();
+            rate.formula = "fitted, moved by its load";
+            rate.numbers = cut + " \u00d7 (1 " + (shift->sign() < 0 ? "\u2212 " : "+ ") + share(abs(*shift)) + ")";
+            rate.origins.front().value = cut;
             steps_.push_back(
                 {"load",
                  "C1 \u00f7 2 \u00d7 (1 \u00f7 (C0 + C) \u2212 1 \u00f7 (C0 + C_L))",
@@ -122,7 +131,8 @@ Workings derivedWorkings(const Line& line, const LineFigure& figure, const LineF
                          "its own, beyond the source's bounds",
                          "\u00b1" + share(line.ripple),
                          printRange(figure.hertz->min, figure.hertz->max, Unit::hertz),
-                         {{line.id, share(line.ripple), Target::part("line." + line.id + ".ripple"), line.ref}}});
+                         {{line.id, share(line.ripple), Target::part("line." + line.id + ".ripple"), line.ref}},
+                         false});
     }
     return steps;
 }
@@ -153,9 +163,9 @@ Workings promiseWorkings(const Part& part, const Plan& plan, const Figures& figu
     Diagnostics ignored;
     const Controls controls = resolveControls(part, *take, ignored);
     const Demand demand = demandOf(part, plan, *take, controls);
-    const auto rest = figures.rhythm ? std::optional(figures.rhythm->longestRest) : std::nullopt;
-    return judgedWorkings({part, plan, *take, controls, demand, figures.lines, rest, Detail::workings}, figures.promises[promise],
-                          promise);
+    const RhythmFigure* played = figures.rhythm ? &*figures.rhythm : nullptr;
+    return judgedWorkings({part, plan, *take, controls, demand, figures.lines, played, Detail::workings},
+                          figures.promises[promise], promise);
 }
 
 void addWorkings(const Part& part, const Plan& plan, Figures& figures) {

@@ -183,7 +183,7 @@ void addErrorSteps(PromiseFigure& figure, const Clock& clock) {
                                printQuantity(figure.got->nominal, figure.unit) + " \u00f7 " + asked + " \u2212 1",
                                printError(figure.error->nominal),
                                {askedOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
-    Step worst{"worst cases", "with the bounds of " + clock.id, {}, {}, {{clock.id, {}, Target::line(clock.id), {}}}};
+    Step worst{"worst cases", "with the bounds of " + clock.id, {}, {}, {{clock.id, {}, Target::line(clock.id), {}}}, false};
     if (figure.isWorstKnown) {
         worst.numbers = printRange(figure.got->min, figure.got->max, figure.unit);
         worst.result = printError(figure.error->min) + " \u2026 " + printError(figure.error->max);
@@ -191,6 +191,17 @@ void addErrorSteps(PromiseFigure& figure, const Clock& clock) {
         worst.result = clock.unknown;
     }
     figure.workings.push_back(std::move(worst));
+}
+
+Clock overTime(const Clock& clock, const Rational& seconds) {
+    if (!clock.overLong || seconds.sign() <= 0) {
+        return clock;
+    }
+    const Rational share = clock.strayTime / seconds;
+    Clock shorter = clock;
+    shorter.hertz.min = std::max(clock.hertz.min, clock.overLong->min * (1 - std::min(share, Rational(1))));
+    shorter.hertz.max = std::min(clock.hertz.max, clock.overLong->max * (1 + share));
+    return shorter;
 }
 
 } // namespace wisetick

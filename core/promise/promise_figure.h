@@ -31,7 +31,13 @@ struct Clock {
     std::string id;
     Bounds hertz;
     std::string unknown;
+    std::optional<Bounds> overLong = {}; ///< Hz, over long times, in which ripple is taken back; none: as `hertz`
+    Rational strayTime = {};             ///< s, by which an edge can be off its place meanwhile
+    Rational speed = 1;                  ///< of the core's: instructions a second against none waiting for memory, as a share
 };
+
+/// The clock over so many s: what strays and comes back within them counts only once.
+Clock overTime(const Clock& clock, const Rational& seconds);
 
 /// One control of a peripheral set to a value: {"divisor", 5}.
 struct Setting {
