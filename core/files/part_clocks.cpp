@@ -94,6 +94,7 @@ public:
         checkCodes(reader, "divide", line.divide, line.holds);
         checkCodes(reader, "multiply", line.multiply, line.holds);
         line.limits = readLimits(context_, reader);
+        line.rippleOver = reader.quantity("ripple_over", Unit::second);
         if (const auto ripple = reader.quantity("ripple", Unit::ratio, Need::optional, Sign::notNegative)) {
             line.ripple = *ripple;
             if (*ripple >= 1) {

@@ -84,6 +84,13 @@ private:
         if (const auto slack = root_.quantity("slack", Unit::ratio, Need::optional, Sign::notNegative)) {
             part_.slack = *slack;
         }
+        if (const toml::table* interrupt = root_.table("interrupt")) {
+            TableReader reader(*interrupt, reporter_, "interrupt");
+            part_.interruptEntry = reader.factor("entry");
+            part_.interruptExit = reader.factor("exit");
+            reader.text("ref");
+            reader.finish();
+        }
         if (const toml::table* supply = root_.table("supply")) {
             TableReader reader(*supply, reporter_, "supply");
             part_.supplyMin = reader.quantity("min", Unit::volt, Need::required);

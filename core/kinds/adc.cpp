@@ -12,7 +12,7 @@ void takesClauses(ClauseList& list, TakesAsk& ask, const std::string&) {
     list.needed("", Unit::samples, "50 k samples/s", ask.samplesPerSecond);
     list.group("pace");
     list.quantity("at", Unit::bit, "at 12 bit", ask.bits);
-    list.quantity("from", Unit::ohm, "from 10 kohm", ask.ohm);
+    list.quantity("from", Unit::ohm, "from 10 kohm", ask.ohm).mayBeZero = true;
     list.quantity("over", Unit::channel, "over 4 channels", ask.channels);
     list.quantity("oversampled", Unit::count, "oversampled 16 times", ask.oversampled).closes = "times";
     const bool isChecked = list.part() != nullptr;
@@ -82,7 +82,7 @@ void adcWidths(const PeripheralKind& kind, const OnWidth& width) {
 
 AdcClockSpan clockSpan(const PromiseContext& context, const AdcKind& adc) {
     const LimitSpan span = limitSpan(context.part, context.plan.board, adc.limits, context.controls);
-    return {span.min, span.max};
+    return {span.min, span.max, context.part.slack};
 }
 
 const std::vector<Meeting>& adcMeetings() {

@@ -76,6 +76,9 @@ std::vector<std::string> readCan(PartContext& context, TableReader& reader, Peri
     can.nominal = readPhase(context, reader, "nominal", Need::required, controls).value_or(CanPhase{});
     can.data = readPhase(context, reader, "data", Need::optional, controls);
     can.delay = readWholeSet(reader, "delay");
+    if (reader.has("delay_prescaler")) {
+        can.delayPrescaler = readWholeSet(reader, "delay_prescaler");
+    }
     can.nodeDelay = reader.quantity("node_delay", Unit::second);
     can.messageWords = reader.whole("message_words", 1, 1 << 20).value_or(0);
     if (const toml::table* costs = reader.table("message_costs")) {
@@ -164,6 +167,7 @@ const KindRow& CanKind::row() {
             "seg2": {"$ref": "#/$defs/factors"}, "sjw": {"$ref": "#/$defs/factors"}},
             "additionalProperties": false, "required": ["prescaler", "seg1", "seg2", "sjw"]},
         "delay": {"$ref": "#/$defs/factors"},
+        "delay_prescaler": {"$ref": "#/$defs/factors"},
         "node_delay": {"type": "string"},
         "message_words": {"type": "integer", "minimum": 1},
         "message_costs": {"type": "object", "properties": {"filter": {"type": "integer", "minimum": 1},

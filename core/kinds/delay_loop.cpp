@@ -15,6 +15,18 @@ std::vector<std::string> readDelayLoop(PartContext&, TableReader& reader, Periph
     return {"turns"};
 }
 
+/// Where the memory's waits slow the loop down, other rates of the core come with other speeds.
+constexpr auto loopRates = [](const auto& met) {
+    const std::vector<WaitTable>& waits = met.context().part.waits;
+    const bool isSlowed = std::any_of(waits.begin(), waits.end(), [](const WaitTable& table) {
+        return std::any_of(table.steps.begin(), table.steps.end(),
+                           [](const WaitStep& step) { return step.speed && *step.speed != 1; });
+    });
+    RateWindows windows = isSlowed ? RateWindows::all() : delayLoopRates(met.kind(), met.ask());
+    windows.isTight = windows.isTight && !isSlowed;
+    return windows;
+};
+
 const std::vector<Meeting>& loopMeetings() {
     static const std::vector<Meeting> rows{
         meetingRow<WaitsAsk, DelayLoopKind,
@@ -22,7 +34,7 @@ const std::vector<Meeting>& loopMeetings() {
                        return judgeDelayLoop(std::move(figure), met.kind(), met.ask(), met.clock(), met.pinned(), met.detail());
                    },
                    [](const auto& met, std::size_t) { return delayLoopWays(met.kind(), met.ask(), met.clock(), met.pinned()); },
-                   [](const auto& met) { return delayLoopRates(met.kind(), met.ask()); }, kOwnClockAlone, kToleranceAsAsked>()};
+                   loopRates, [](const WaitsAsk&, const Take&) { return true; }, kToleranceAsAsked>()};
     return rows;
 }
 

@@ -7,17 +7,18 @@ namespace wisetick {
 namespace {
 
 void busClauses(ClauseList& list, BusAsk& ask, const std::string&) {
-    list.needed("", Unit::hertz, "400 kHz", ask.hertz).known = {"100 kHz", "400 kHz", "1 MHz"};
+    list.needed("", Unit::hertz, "400 kHz", ask.hertz).known = {"100 kHz", "400 kHz", "1 MHz", "3.4 MHz"};
     list.quantity("with", Unit::second, "with 120 ns rise", ask.rise).closes = "rise";
     list.quantity("with", Unit::second, "with 20 ns fall", ask.fall).closes = "fall";
     list.quantity("pulled by", Unit::ohm, "pulled by 2.2 kohm", ask.pull).needs = "into";
     list.quantity("into", Unit::farad, "into 100 pF", ask.load).needs = "pulled by";
+    list.flag("as smbus", ask.isSmbus);
 }
 
 std::string printBus(const BusAsk& ask) {
     return "talks " + printReadable(ask.hertz, Unit::hertz) + said(" with ", ask.rise, Unit::second, " rise") +
            said(" with ", ask.fall, Unit::second, " fall") + said(", pulled by ", ask.pull, Unit::ohm) +
-           said(" into ", ask.load, Unit::farad);
+           said(" into ", ask.load, Unit::farad) + (ask.isSmbus ? ", as smbus" : "");
 }
 
 std::vector<std::string> readI2c(PartContext& context, TableReader& reader, Peripheral& peripheral) {

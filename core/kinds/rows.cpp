@@ -34,7 +34,7 @@ void check(bool isRight, const std::string& name, const std::string& what) {
 void checkAsk(const AskRow& row) {
     check(!row.name.empty() && !row.verbs.empty(), row.name, "an ask without a name or a verb");
     check(row.begin != nullptr && row.print != nullptr && row.isMeant != nullptr && row.tolerance != nullptr &&
-              row.withTolerance != nullptr,
+              row.withTolerance != nullptr && row.lasts != nullptr,
           row.name, "an entry of the ask is missing");
     check(std::none_of(asks().begin(), asks().end(), [&](const AskRow* each) { return each->name == row.name; }), row.name,
           "there is an ask of that name");

@@ -68,24 +68,24 @@ void rtcWidths(const PeripheralKind& kind, const OnWidth& width) {
 }
 
 Meeting rtcFires() {
-    return meetingRow<FiresAsk, RtcKind,
-                      [](const auto& met, PromiseFigure figure) {
-                          return met.ask().isAlarm ? judgeAlarm(std::move(figure), met.kind(), met.ask(), met.clock(),
-                                                                met.pinned(), met.detail())
-                                                   : judgeTimer(std::move(figure), wakeUpTimer(met.kind()), met.ask(),
-                                                                met.clock(), met.pinned(), met.detail(), met.core());
-                      },
-                      [](const auto& met, std::size_t most) {
-                          return met.ask().isAlarm
-                                     ? alarmWays(met.kind(), met.ask(), met.clock(), met.pinned(), most)
+    return meetingRow<
+        FiresAsk, RtcKind,
+        [](const auto& met, PromiseFigure figure) {
+            if (met.ask().isAlarm) {
+                return judgeAlarm(std::move(figure), met.kind(), met.ask(), met.clock(), met.pinned(), met.detail());
+            }
+            const TimerGoal goal = TimerGoal(met.ask()).with(met.context().part.interruptCycles());
+            return judgeTimer(std::move(figure), wakeUpTimer(met.kind()), goal, met.clock(), met.pinned(), met.detail(),
+                              met.core());
+        },
+        [](const auto& met, std::size_t most) {
+            return met.ask().isAlarm ? alarmWays(met.kind(), met.ask(), met.clock(), met.pinned(), most)
                                      : timerWays(wakeUpTimer(met.kind()), met.ask(), met.clock(), met.pinned(), most, met.core());
-                      },
-                      [](const auto& met) {
-                          return met.ask().isAlarm ? alarmRates(met.kind(), met.ask())
-                                                   : timerRates(wakeUpTimer(met.kind()), met.ask());
-                      },
-                      [](const FiresAsk& ask, const Take&) { return ask.isChained || ask.late || ask.handled; },
-                      kToleranceAsAsked>();
+        },
+        [](const auto& met) {
+            return met.ask().isAlarm ? alarmRates(met.kind(), met.ask()) : timerRates(wakeUpTimer(met.kind()), met.ask());
+        },
+        [](const FiresAsk& ask, const Take&) { return ask.isChained || ask.late || ask.handled; }, kToleranceAsAsked>();
 }
 
 Meeting rtcDrifts() {

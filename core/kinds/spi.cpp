@@ -11,6 +11,8 @@ void clocksClauses(ClauseList& list, ClocksAsk& ask, const std::string&) {
     list.quantity("of", Unit::byte, "of 16 MiB", ask.size);
     list.quantity("after", Unit::count, "after 8 dummies", ask.dummy).closes = "dummies";
     list.quantity("valid after", Unit::second, "valid after 6 ns", ask.valid);
+    list.quantity("held", Unit::second, "held 2 ns", ask.held).needs = "valid after";
+    list.quantity("over", Unit::metre, "over 10 cm", ask.trace).needs = "valid after";
     list.quantity("reading", Unit::byte, "reading 256 byte", ask.reading).needs = "in at most";
     list.quantity("in at most", Unit::second, "in at most 5 us", ask.within).needs = "reading";
 }
@@ -18,7 +20,8 @@ void clocksClauses(ClauseList& list, ClocksAsk& ask, const std::string&) {
 std::string printClocks(const ClocksAsk& ask) {
     return "clocks at most " + printReadable(ask.hertz, Unit::hertz) + said(", of ", ask.size, Unit::byte) +
            said(", after ", ask.dummy, Unit::count, " dummies") + said(", reading ", ask.reading, Unit::byte) +
-           said(" in at most ", ask.within, Unit::second) + said(", valid after ", ask.valid, Unit::second);
+           said(" in at most ", ask.within, Unit::second) + said(", valid after ", ask.valid, Unit::second) +
+           said(", held ", ask.held, Unit::second) + said(", over ", ask.trace, Unit::metre);
 }
 
 std::vector<std::string> readSpi(PartContext& context, TableReader& reader, Peripheral& peripheral) {
@@ -29,6 +32,8 @@ std::vector<std::string> readSpi(PartContext& context, TableReader& reader, Peri
     spi.shift = readFactorSet(reader, "shift");
     spi.dummy = readWholeSet(reader, "dummy");
     spi.size = readWholeSet(reader, "size");
+    spi.setup = reader.quantity("setup", Unit::second, Need::optional, Sign::notNegative);
+    spi.hold = reader.quantity("hold", Unit::second, Need::optional, Sign::notNegative);
     peripheral.kind = std::move(spi);
     return {"divide", "shift", "dummy", "size"};
 }
@@ -76,7 +81,9 @@ const KindRow& SpiKind::row() {
         "lanes": {"type": "integer", "minimum": 1, "maximum": 8},
         "shift": {"$ref": "#/$defs/factors"},
         "dummy": {"$ref": "#/$defs/factors"},
-        "size": {"$ref": "#/$defs/factors"}
+        "size": {"$ref": "#/$defs/factors"},
+        "setup": {"type": "string"},
+        "hold": {"type": "string"}
     })",
         .settings = {"divide", "dummy", "size", "shift"},
         .alsoCounted = {{"memory port", [](const PeripheralKind& kind) { return kind.get<SpiKind>().lanes > 1; }}},

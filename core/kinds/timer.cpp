@@ -34,6 +34,7 @@ void drivesClauses(ClauseList& list, DrivesAsk& ask, const std::string&) {
     Clause& duty = list.needed("at", Unit::ratio, "at 35 % duty", ask.duty);
     duty.closes = "duty";
     duty.most = 1;
+    duty.mayBeZero = true;
     list.quantity("steps under", Unit::ratio, "steps under 0.1 %", ask.stepUnder);
     list.quantity("dead", Unit::second, "dead 500 ns", ask.dead);
     list.flag("inside", ask.isInside);
@@ -106,10 +107,16 @@ std::vector<std::string> readTimer(PartContext& context, TableReader& reader, Pe
     timer.isCentred = reader.flag("centred").value_or(false);
     timer.dead = readWholeSet(reader, "dead");
     timer.post = readWholeSet(reader, "post");
-    if (const toml::table* chain = reader.table("chained")) {
-        TableReader inner(*chain, context.reporter, reader.pathOf("chained"));
-        timer.chain = TimerChain{inner.text("with", Need::required).value_or(""),
-                                 static_cast<int>(inner.whole("bits", timer.bits + 1, 62, Need::required).value_or(32))};
+    if (const toml::table* chained = reader.table("chained")) {
+        TableReader inner(*chained, context.reporter, reader.pathOf("chained"));
+        const bool isCascade = inner.has("counts");
+        TimerChain chain{inner.text("with", Need::required).value_or(""), 32, {}};
+        if (isCascade) {
+            chain.counts = readWholeSet(inner, "counts", Need::required);
+        } else {
+            chain.bits = static_cast<int>(inner.whole("bits", timer.bits + 1, 62, Need::required).value_or(32));
+        }
+        timer.chain = std::move(chain);
         inner.finish();
     }
     if (!timer.counts.empty() && timer.counts.most() > most) {
@@ -118,7 +125,8 @@ std::vector<std::string> readTimer(PartContext& context, TableReader& reader, Pe
     }
     std::vector<std::string> controls{"prescaler", "counts"};
     for (const auto& [name, has] : {std::pair("post", !timer.post.empty()), std::pair("dead", !timer.dead.empty()),
-                                    std::pair("chain", timer.chain.has_value())}) {
+                                    std::pair("chain", timer.chain.has_value()),
+                                    std::pair("chained_counts", timer.chain && !timer.chain->counts.empty())}) {
         if (has) {
             controls.emplace_back(name);
         }
@@ -141,7 +149,7 @@ std::vector<std::string> timerSettings() {
     for (int channel = 1; channel <= kMostChannels; ++channel) {
         names.push_back("compare" + std::to_string(channel));
     }
-    names.insert(names.end(), {"post", "chain", "repeats", "dead"});
+    names.insert(names.end(), {"post", "chain", "chained_counts", "repeats", "dead"});
     return names;
 }
 
@@ -150,7 +158,8 @@ template <class A, auto looksFurther>
 Meeting onTimer() {
     return meetingRow<A, TimerKind,
                       [](const auto& met, PromiseFigure figure) {
-                          return judgeTimer(std::move(figure), met.kind(), met.ask(), met.clock(), met.pinned(), met.detail(),
+                          const TimerGoal goal = TimerGoal(met.ask()).with(met.context().part.interruptCycles());
+                          return judgeTimer(std::move(figure), met.kind(), goal, met.clock(), met.pinned(), met.detail(),
                                             met.core());
                       },
                       [](const auto& met, std::size_t most) {
@@ -244,8 +253,8 @@ const KindRow& TimerKind::row() {
         "dead": {"$ref": "#/$defs/factors"},
         "post": {"$ref": "#/$defs/factors"},
         "chained": {"type": "object",
-            "properties": {"with": {"type": "string"}, "bits": {"type": "integer", "minimum": 5}},
-            "additionalProperties": false, "required": ["with", "bits"]}
+            "properties": {"with": {"type": "string"}, "bits": {"type": "integer", "minimum": 5}, "counts": {"$ref": "#/$defs/factors"}},
+            "additionalProperties": false, "required": ["with"]}
     })",
                              .settings = timerSettings(),
                              .alsoCounted = {},

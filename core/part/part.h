@@ -116,7 +116,9 @@ struct Line {
     std::map<std::string, Field> fields; ///< by control: "from", "divide", "multiply", "on"
     std::map<std::string, Holds> holds;
     std::vector<Limit> limits;
-    Rational ripple;               ///< how far it strays from its rate by itself, to both sides, as a share
+    Rational ripple; ///< how far it strays from its rate by itself, to both sides, as a share
+    std::optional<Rational> rippleOver =
+        {};                        ///< s, within which it takes back what it strayed; none: not told, it may stray for ever
     Duration startup;              ///< lock time of a multiplier
     std::vector<std::string> pins; ///< where it leaves the part
     std::optional<Draw> draws;
@@ -260,6 +262,8 @@ struct Part {
     std::optional<Rational> supplyMin; ///< V
     std::optional<Rational> supplyMax;
     Rational slack = Rational(1, 1000);
+    std::optional<Rational> interruptEntry; ///< cycles of the core from an interrupt to its handler's first instruction
+    std::optional<Rational> interruptExit;  ///< and from its last one back
     std::vector<Tier> tiers;
     std::vector<Source> sources;
     std::vector<Line> lines;
@@ -284,6 +288,8 @@ struct Part {
     std::optional<std::size_t> findTier(const std::string& tierId) const;
     /// The mode in which the core executes.
     std::size_t runMode() const;
+    /// Cycles that an interrupt takes beside its handler, as far as they are told.
+    Rational interruptCycles() const { return interruptEntry.value_or(Rational(0)) + interruptExit.value_or(Rational(0)); }
 };
 
 /// The ids of a list of things that have one.

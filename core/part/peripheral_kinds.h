@@ -26,10 +26,12 @@ struct UartKind {
 /// counts all 2^bits.
 enum class TimerStyle { reload, preload, freeRunning };
 
-/// A timer that can count what this one overflows, as one counter of more bits.
+/// A timer that can count what this one overflows: as one counter of more bits, or in a cascade, where each counts a whole period
+/// of its own and the periods multiply.
 struct TimerChain {
     std::string with;
-    int bits = 32;
+    int bits = 32;         ///< of the one counter
+    FactorSet counts = {}; ///< of a cascade: periods of this one that the other counts; empty: it is none
 };
 
 struct TimerKind {
@@ -52,7 +54,9 @@ struct WatchdogKind {
     FactorSet prescaler;
     FactorSet counts;
     bool hasWindow = false;
-    FactorSet early = {}; ///< counts before the bite at which its interrupt can come; empty: it has none
+    FactorSet early = {};              ///< counts before the bite at which its interrupt can come; empty: it has none
+    bool feedRestartsPrescaler = true; ///< else a feed comes up to one count of the prescaler late
+    Rational feedSync = {};            ///< periods of its clock until a feed is taken
 };
 
 /// Steps by which a calendar can be made faster or slower.
@@ -96,9 +100,11 @@ struct SpiKind {
     FactorSet divide;
     std::vector<Limit> limits; ///< of the port's clock
     std::int64_t lanes = 1;
-    FactorSet shift; ///< by which parts of a clock the sampling can be late; empty: it can't
-    FactorSet dummy; ///< cycles between address and data
-    FactorSet size;  ///< bytes of the memory that it can map
+    FactorSet shift;                    ///< by which parts of a clock the sampling can be late; empty: it can't
+    FactorSet dummy;                    ///< cycles between address and data
+    FactorSet size;                     ///< bytes of the memory that it can map
+    std::optional<Rational> setup = {}; ///< s, for which data must stand before the sampling edge; none: not told
+    std::optional<Rational> hold = {};  ///< s, and after it
 };
 
 /// The bus with clock and data: low and high phase are counted in prescaled cycles, and fixed delays add to them.
@@ -127,8 +133,10 @@ struct CanKind {
     static const KindRow& row();
 
     CanPhase nominal;
-    std::optional<CanPhase> data;      ///< of CAN FD
-    FactorSet delay;                   ///< clock periods of the transmitter delay compensation's offset
+    std::optional<CanPhase> data; ///< of CAN FD
+    FactorSet delay;              ///< clock periods of the transmitter delay compensation's offset
+    /// The data prescalers with which it can compensate (ISO 11898-1: 1 and 2).
+    FactorSet delayPrescaler = FactorSet::range(1, 2);
     std::optional<Rational> nodeDelay; ///< s
     std::int64_t messageWords = 0;     ///< of 32 bits, for filters, buffers and queues; 0: unknown
     std::int64_t filterWords = 1;      ///< of a filter on ids of 11 bits

@@ -42,7 +42,8 @@ Bounds scanTime(const AdcKind& adc, const TakesAsk& ask, const Bounds& converter
 }
 
 /// The way of one divider and sampling. Sampling too short at the fastest clock strains, at the nominal one breaks.
-Way judgedWay(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Rational& divide, const Rational& sample) {
+Way judgedWay(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const AdcClockSpan& span, const Rational& divide,
+              const Rational& sample) {
     const auto [bits, cycles] = *conversionOf(adc, ask);
     const Bounds converter = clock.hertz * (1 / divide);
     const Bounds got = converter * (1 / ((sample + cycles) * conversionsOf(ask)));
@@ -62,6 +63,9 @@ Way judgedWay(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const
         const Judgement sampling = judgeAtLeast(inverse(converter, sample), least, isKnown);
         judgement = {worseState(judgement.state, sampling.state), judgement.margin};
     }
+    if (isKnown && !span.holds(converter)) {
+        judgement.state = worseState(judgement.state, State::strained);
+    }
     return judgedAs(std::move(way), judgement);
 }
 
@@ -79,7 +83,8 @@ Rational sampleFor(const AdcKind& adc, const Rational& least, const Rational& he
     return adc.sample.atLeast(least * hertz).value_or(adc.sample.most());
 }
 
-std::string whyOf(const PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Way& way) {
+std::string whyOf(const PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock,
+                  const AdcClockSpan& span, const Way& way) {
     if (figure.state == State::kept) {
         return {};
     }
@@ -97,7 +102,15 @@ std::string whyOf(const PromiseFigure& figure, const AdcKind& adc, const TakesAs
         return printQuantity(rate, Unit::samples) + when + ", asked at least " +
                printQuantity(ask.samplesPerSecond, Unit::samples);
     }
-    const Rational hertz = (isBroken ? clock.hertz.nominal : clock.hertz.max) / settingOf(way, "divide");
+    const Bounds converter = clock.hertz * (1 / settingOf(way, "divide"));
+    const Rational& hertz = isBroken ? converter.nominal : converter.max;
+    if (!isBroken && !span.holds(converter)) {
+        const bool isFast = span.max && converter.max > *span.max * (1 + span.slack);
+        return "its clock is as " + std::string(isFast ? "fast" : "slow") + " as " +
+               printQuantity(isFast ? converter.max : converter.min, Unit::hertz) + ", and the converter takes " +
+               (isFast ? "at most " + printQuantity(*span.max, Unit::hertz)
+                       : "at least " + printQuantity(*span.min, Unit::hertz));
+    }
     const auto bits = settingOf(way, "bits").toInt64().value_or(0);
     return "samples for " + printQuantity(settingOf(way, "sample") / hertz, Unit::second) + when + ", and needs " +
            printQuantity(leastSampleTime(adc, ask, bits), Unit::second) + " through " + printQuantity(*ask.ohm, Unit::ohm);
@@ -222,7 +235,7 @@ std::vector<Way> adcWays(const AdcKind& adc, const TakesAsk& ask, const Clock& c
         }
         samples.erase(std::unique(samples.begin(), samples.end()), samples.end());
         for (const Rational& sample : samples) {
-            ways.push_back(judgedWay(adc, ask, clock, divide, sample));
+            ways.push_back(judgedWay(adc, ask, clock, span, divide, sample));
         }
     }
     std::stable_sort(ways.begin(), ways.end(), isBetter);
@@ -293,7 +306,7 @@ PromiseFigure judgeAdc(PromiseFigure figure, const AdcKind& adc, const TakesAsk&
         return figure;
     }
     takeWay(figure, ways.front());
-    figure.why = whyOf(figure, adc, ask, clock, ways.front());
+    figure.why = whyOf(figure, adc, ask, clock, span, ways.front());
     if (detail == Detail::workings) {
         addWorkings(figure, adc, ask, clock, ways.front(), span, figure.subject.name);
     }

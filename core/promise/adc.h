@@ -6,10 +6,15 @@
 
 namespace wisetick {
 
-/// The rates that the converter's own clock may have here, Hz.
+/// The rates that the converter's own clock may have here, Hz; a worst case may be outside by the slack.
 struct AdcClockSpan {
     std::optional<Rational> min;
     std::optional<Rational> max;
+    Rational slack = {};
+    /// Whether a clock is within them at its corners too.
+    bool holds(const Bounds& hertz) const {
+        return (!min || hertz.min >= *min * (1 - slack)) && (!max || hertz.max <= *max * (1 + slack));
+    }
 };
 
 /// How long a sampling capacitor must be charged through the source's and its own resistance to be right within a quarter

@@ -40,42 +40,46 @@ Way judgedWay(const RtcKind& rtc, const CounterSetting& setting, const DriftsAsk
     return judgedAs(wayThatGives(std::move(settings), drift, ask.limit), judgeAtMost(drift, ask.limit, clock.unknown.empty()));
 }
 
-bool isBetter(const Way& a, const Way& b, const Rational& hertz) {
-    const auto off = [&](const Way& way) { return abs(settingOf(way, "first") * settingOf(way, "second") - hertz); };
-    if (off(a) != off(b)) {
-        return off(a) < off(b);
-    }
+/// State, then the least drift typically, then in the worst case; of equals the largest first divider.
+bool isBetter(const Way& a, const Way& b) {
     if (a.state != b.state) {
         return worseState(a.state, b.state) == b.state;
     }
-    if (a.got.max != b.got.max) {
-        return a.got.max < b.got.max;
+    for (const auto& [left, right] : {std::pair(a.got.nominal, b.got.nominal), std::pair(a.got.max, b.got.max)}) {
+        if (left != right) {
+            return left < right;
+        }
     }
     return settingOf(a, "first") > settingOf(b, "first");
 }
 
-/// The dividers whose product is nearest to the rate, and of two that are as near on either side both; of equal products the
-/// largest first divider.
+/// The dividers whose product comes nearest to the rate from below and from above: of a second that is off by f ÷ product − 1 one
+/// of them is off the least. Of equal products the largest first divider; an exact one alone.
 std::vector<CounterSetting> nearestDividers(const CounterReach& reach, const Rational& hertz) {
-    std::vector<CounterSetting> best;
-    Rational leastOff;
+    std::optional<CounterSetting> below;
+    std::optional<CounterSetting> above;
     for (std::int64_t i = reach.prescaler.size().toInt64().value_or(0) - 1; i >= 0; --i) {
         const Rational first = reach.prescaler.at(i);
         for (const Rational& second : reach.counts.nearest(hertz / first)) {
             const CounterSetting setting{first, second};
-            const Rational off = abs(setting.product() - hertz);
-            if (off.isZero()) {
+            const Rational product = setting.product();
+            if (product == hertz) {
                 return {setting};
             }
-            if (best.empty() || off < leastOff) {
-                best = {setting};
-                leastOff = off;
-            } else if (off == leastOff && best.size() == 1 && best.front().product() != setting.product()) {
-                best.push_back(setting);
+            if (product < hertz && (!below || product > below->product())) {
+                below = setting;
+            } else if (product > hertz && (!above || product < above->product())) {
+                above = setting;
             }
         }
     }
-    return best;
+    std::vector<CounterSetting> list;
+    for (const auto& each : {below, above}) {
+        if (each) {
+            list.push_back(*each);
+        }
+    }
+    return list;
 }
 
 /// Clock rates at which the calendar is off by no more than `limit`, with any calibration.
@@ -147,7 +151,7 @@ std::vector<Way> calendarWays(const RtcKind& rtc, const DriftsAsk& ask, const Cl
     for (const CounterSetting& setting : settings) {
         ways.push_back(judgedWay(rtc, setting, ask, clock, pinned));
     }
-    std::sort(ways.begin(), ways.end(), [&](const Way& a, const Way& b) { return isBetter(a, b, clock.hertz.nominal); });
+    std::sort(ways.begin(), ways.end(), isBetter);
     ways.resize(std::min(most, ways.size()));
     return ways;
 }

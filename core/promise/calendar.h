@@ -6,9 +6,9 @@
 
 namespace wisetick {
 
-/// The two dividers of a calendar whose product makes 1 Hz of the clock, or comes nearest; the first one as large as it goes, as
-/// that saves current. The calibration is the step that brings the nominal error nearest to 0. Best first: nearest product,
-/// state, drift at the corners, larger first divider.
+/// The two dividers of a calendar whose product makes 1 Hz of the clock, or comes nearest from below or above; the first one as
+/// large as it goes, as that saves current. The calibration is the step that brings the nominal error nearest to 0. Best first:
+/// state, typical drift, drift at the corners, larger first divider.
 std::vector<Way> calendarWays(const RtcKind& rtc, const DriftsAsk& ask, const Clock& clock,
                               const std::vector<Setting>& pinned = {}, std::size_t most = 20);
 

@@ -1,5 +1,6 @@
-#include "promise/can_search.h"
+#include "promise/can.h"
 
+#include "promise/can_search.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -7,8 +8,6 @@
 namespace wisetick {
 
 namespace {
-
-const Rational kSecondsPerMetre = Rational(5, 1000000000);
 
 Way wayOf(const CanCandidate& candidate, const CanKind& can, const CanAsk& ask) {
     const CanTiming& timing = candidate.timing;
@@ -22,7 +21,7 @@ Way wayOf(const CanCandidate& candidate, const CanKind& can, const CanAsk& ask) 
                                          {"data_seg2", timing.data->seg2},
                                          {"data_sjw", timing.dataJump}});
         const Rational offset = timing.data->prescaler * (1 + timing.data->seg1);
-        if (!can.delay.empty() && can.delay.contains(offset)) {
+        if (canCompensates(can, *timing.data)) {
             settings.push_back({"delay", offset});
         }
     }
@@ -67,7 +66,18 @@ std::string whyOf(const PromiseFigure& figure, const CanCandidate& candidate, co
         return "there and back through " + cableText(ask) + " takes " + std::to_string(propagation) + " quanta" + when +
                ", and no bit of " + bit + " has room for them before its sample point";
     }
-    if (ask.cable && !ask.nodeDelay && !can.nodeDelay) {
+    const auto nodeDelay = canNodeDelay(can, ask);
+    const Rational& hertz = isBroken ? clock.hertz.nominal : clock.hertz.max;
+    if (nodeDelay && candidate.timing.data && !canHearsItself(can, *candidate.timing.data, *nodeDelay, hertz)) {
+        const CanBit& data = *candidate.timing.data;
+        return "a sender samples its own data bits " + printQuantity(data.prescaler * (1 + data.seg1) / hertz, Unit::second, 4) +
+               " after they begin" + when + ", and hears " + "them only after the node delay of " +
+               printQuantity(*nodeDelay, Unit::second) +
+               (can.delay.empty() ? "; this port has no delay compensation"
+                                  : "; the port compensates with data prescalers " + can.delayPrescaler.least().toString() +
+                                        " to " + can.delayPrescaler.most().toString() + " and the offsets that it has alone");
+    }
+    if (!nodeDelay) {
         return "unknown: the nodes' own delay; say 'with node delay 200 ns'";
     }
     const auto conditions = canConditions(candidate.timing);
@@ -76,8 +86,11 @@ std::string whyOf(const PromiseFigure& figure, const CanCandidate& candidate, co
     const std::string rate = candidate.nominal.isZero() ? ""
                                                         : "the nearest rate " + phase + "is " +
                                                               printQuantity(wrong.got.nominal, Unit::bitsPerSecond) + "; ";
+    if (tightest->allowed.sign() <= 0) {
+        return rate + "these bits leave no room for any error " + tightest->name + " (" + tightest->formula + ")";
+    }
     return rate + "off by " + printQuantity(off, Unit::ratio, 4) + when + ", and the bus allows each node " +
-           printTolerance(std::max(tightest->allowed, Rational(0))) + " (" + tightest->formula + ")";
+           printTolerance(tightest->allowed) + " (" + tightest->formula + ")";
 }
 
 /// Makes the steps of one CAN promise.
@@ -98,7 +111,7 @@ public:
         addPropagation();
         for (const CanCondition& condition : canConditions(timing)) {
             addStep("each node may be off by, " + condition.name, condition.formula, condition.numbers,
-                    printTolerance(condition.allowed));
+                    condition.allowed.sign() > 0 ? printTolerance(condition.allowed) : "nothing");
         }
         addStep("is off by", "rate and source together, at the corners", {}, printQuantity(candidate_.worst, Unit::ratio, 4));
         if (const auto cable = longestCable(can_, ask_, clock_, timing)) {
@@ -106,10 +119,16 @@ public:
         }
         if (timing.data) {
             const Rational offset = timing.data->prescaler * (1 + timing.data->seg1);
-            const bool isHeld = !can_.delay.empty() && can_.delay.contains(offset);
+            const bool isHeld = canCompensates(can_, *timing.data);
             addStep("delay compensation", "data prescaler \u00d7 quanta to the data sample point, in clock periods",
                     std::to_string(timing.data->prescaler) + " \u00d7 " + std::to_string(1 + timing.data->seg1),
-                    offset.toString() + (isHeld ? "" : ", more than the port can compensate: left off"));
+                    offset.toString() + (isHeld ? "" : ", with this prescaler more than the port can compensate: left off"));
+            if (const auto delay = canNodeDelay(can_, ask_); delay && !isHeld) {
+                addStep("hears its own bits", "(1 + seg1) \u00d7 data prescaler \u00f7 f, not before the node delay is over",
+                        offset.toString() + " \u00f7 " + printQuantity(clock_.hertz.max, Unit::hertz) + " \u2265 " +
+                            printQuantity(*delay, Unit::second),
+                        canHearsItself(can_, *timing.data, *delay, clock_.hertz.max) ? "yes" : "no");
+            }
         }
         addErrorSteps(figure_, clock_);
     }
@@ -187,12 +206,6 @@ Rational canTolerance(const CanTiming& timing) {
     return least;
 }
 
-std::int64_t propagationQuanta(const CanKind& can, const CanAsk& ask, const Rational& hertz, std::int64_t prescaler) {
-    const Rational node = ask.nodeDelay.value_or(can.nodeDelay.value_or(Rational(0)));
-    const Rational there = node + ask.cable.value_or(Rational(0)) * kSecondsPerMetre;
-    return std::max<std::int64_t>(1, (2 * there * hertz / prescaler).ceil().toInt64().value_or(std::int64_t{1} << 40));
-}
-
 CanTiming canTimingOf(const CanKind& can, const CanAsk& ask, const Clock& clock, const std::vector<Setting>& settings) {
     const auto value = [&](const char* name) -> std::int64_t {
         const Rational* held = pinnedValue(settings, name);
@@ -210,6 +223,10 @@ CanTiming canTimingOf(const CanKind& can, const CanAsk& ask, const Clock& clock,
 }
 
 std::optional<Rational> longestCable(const CanKind& can, const CanAsk& ask, const Clock& clock, const CanTiming& timing) {
+    const auto node = canNodeDelay(can, ask);
+    if (!node) {
+        return std::nullopt; // not known
+    }
     const Bounds got = clock.hertz * (1 / Rational(timing.nominal.prescaler * timing.nominal.quanta()));
     const Rational worst = largestMagnitude(relativeError(got, ask.bitsPerSecond));
     CanTiming longer = timing;
@@ -217,9 +234,8 @@ std::optional<Rational> longestCable(const CanKind& can, const CanAsk& ask, cons
         longer.propagation = propagation;
         longer.jump = canJump(can.nominal.sjw, ask.jump, std::min(timing.nominal.seg1 - propagation, timing.nominal.seg2));
         if (longer.jump > 0 && worst <= canTolerance(longer)) {
-            const Rational node = ask.nodeDelay.value_or(can.nodeDelay.value_or(Rational(0)));
-            const Rational time = Rational(propagation * timing.nominal.prescaler) / clock.hertz.max / 2 - node;
-            return time.sign() > 0 ? std::optional(time / kSecondsPerMetre) : std::nullopt;
+            const Rational time = Rational(propagation * timing.nominal.prescaler) / clock.hertz.max / 2 - *node;
+            return time.sign() > 0 ? std::optional(time / kCableSecondsPerMetre) : std::nullopt;
         }
     }
     return std::nullopt;

@@ -1,20 +1,11 @@
 #pragma once
 
 #include "part/part.h"
+#include "promise/can_timing.h"
 #include "promise/judge.h"
 #include "promise/rate_windows.h"
 
 namespace wisetick {
-
-/// One bit of a phase: 1 + seg1 + seg2 quanta of prescaler ÷ f.
-struct CanBit {
-    std::int64_t prescaler = 1;
-    std::int64_t seg1 = 1;
-    std::int64_t seg2 = 1;
-    std::int64_t quanta() const { return 1 + seg1 + seg2; }
-    Rational samplePoint() const { return Rational(1 + seg1, quanta()); }
-    bool operator==(const CanBit&) const = default;
-};
 
 /// One condition on how far each node's oscillator may be off, as a share.
 struct CanCondition {
@@ -22,15 +13,6 @@ struct CanCondition {
     std::string formula;
     std::string numbers;
     Rational allowed;
-};
-
-/// The bits of both phases with what follows from them.
-struct CanTiming {
-    CanBit nominal;
-    std::optional<CanBit> data;
-    std::int64_t propagation = 1; ///< quanta of seg1 that the cable and the nodes take
-    std::int64_t jump = 1;        ///< quanta, of the nominal phase
-    std::int64_t dataJump = 1;
 };
 
 /// The conditions on the oscillators (ISO 11898-1): df ≤ SJW ÷ (20 NBT) and df ≤ min(PS1, PS2) ÷ (2 (13 NBT − PS2)) in quanta of
@@ -42,9 +24,6 @@ Rational canTolerance(const CanTiming& timing);
 
 /// The timing of a way's settings.
 CanTiming canTimingOf(const CanKind& can, const CanAsk& ask, const Clock& clock, const std::vector<Setting>& settings);
-
-/// Quanta that the way there and back takes: 2 × (node delay + cable × 5 ns/m), rounded up; at least 1.
-std::int64_t propagationQuanta(const CanKind& can, const CanAsk& ask, const Rational& hertz, std::int64_t prescaler);
 
 /// The longest cable, m, at which the way is still kept at every corner; none where it is not kept without any.
 std::optional<Rational> longestCable(const CanKind& can, const CanAsk& ask, const Clock& clock, const CanTiming& timing);

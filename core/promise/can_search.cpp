@@ -42,29 +42,6 @@ namespace {
 /// An oscillator this far from its rate can keep no CAN bus: the widest condition is SJW ÷ (20 NBT) with SJW half a bit.
 const Rational kMostError = Rational(1, 40);
 
-CanFraction jumpCondition(const CanBit& bit, std::int64_t jump) {
-    return {jump, 20 * bit.quanta()};
-}
-
-CanFraction errorFlagCondition(const CanTiming& timing) {
-    const CanBit& bit = timing.nominal;
-    return {std::min(bit.seg1 - timing.propagation, bit.seg2), 2 * (13 * bit.quanta() - bit.seg2)};
-}
-
-CanFraction arbitrationToDataCondition(const CanTiming& timing) {
-    const CanBit& slow = timing.nominal;
-    const CanBit& fast = *timing.data;
-    return {std::min(slow.seg1 - timing.propagation, slow.seg2) * slow.prescaler,
-            2 * ((6 * fast.quanta() - fast.seg2) * fast.prescaler + 7 * slow.quanta() * slow.prescaler)};
-}
-
-CanFraction dataToArbitrationCondition(const CanTiming& timing) {
-    const CanBit& slow = timing.nominal;
-    const CanBit& fast = *timing.data;
-    return {timing.dataJump * fast.prescaler - std::max<std::int64_t>(0, slow.prescaler - fast.prescaler),
-            2 * ((2 * slow.quanta() - slow.seg2) * slow.prescaler + (fast.seg2 + 4 * fast.quanta()) * fast.prescaler)};
-}
-
 /// All the cuts of a bit that the phase allows, nearest to the sample point first; of equals the later sample.
 std::vector<CanBit> cutsOf(const CanAskedPhase& phase, std::int64_t prescaler, std::int64_t quanta,
                            const std::vector<Setting>& pinned) {
@@ -163,15 +140,6 @@ Rational canDefaultSample() {
     return Rational(4, 5);
 }
 
-std::vector<CanFraction> canFractions(const CanTiming& timing) {
-    std::vector<CanFraction> list{jumpCondition(timing.nominal, timing.jump), errorFlagCondition(timing)};
-    if (timing.data) {
-        list.insert(list.end(), {jumpCondition(*timing.data, timing.dataJump), arbitrationToDataCondition(timing),
-                                 dataToArbitrationCondition(timing)});
-    }
-    return list;
-}
-
 std::int64_t canJump(const FactorSet& set, const std::optional<Rational>& asked, std::int64_t most) {
     if (asked) {
         return *asked <= most && set.contains(*asked) ? asked->toInt64().value_or(0) : 0;
@@ -192,7 +160,7 @@ bool CanCandidate::operator<(const CanCandidate& other) const {
 CanSearch::CanSearch(const CanKind& can, const CanAsk& ask, const Clock& clock, const std::vector<Setting>& pinned)
     : can_(can), ask_(ask),
       clock_(clock), slowPhase_{can.nominal, ask.bitsPerSecond, ask.sample.value_or(canDefaultSample()), ""},
-      slow_(divisionsOf(slowPhase_, clock, pinned)) {
+      nodeDelay_(canNodeDelay(can, ask)), slow_(divisionsOf(slowPhase_, clock, pinned)) {
     if (ask.data && can.data) {
         fastPhase_.emplace(CanAskedPhase{*can.data, *ask.data, ask.dataSample.value_or(slowPhase_.sample), "data_"});
         fast_ = divisionsOf(*fastPhase_, clock, pinned);
@@ -278,8 +246,8 @@ std::optional<CanCandidate> CanSearch::candidateOf(const CanDivision& slow, cons
     if (state != State::broken && !isMet) {
         return std::nullopt;
     }
-    if (ask_.cable && !ask_.nodeDelay && !can_.nodeDelay && isKept) {
-        return std::nullopt; // how far the cable reaches is unknown
+    if (!nodeDelay_ && isKept) {
+        return std::nullopt; // how long a bit goes through the nodes is unknown
     }
     const CanDeviation deviation(isKept ? candidate.worst : candidate.nominal);
     const Rational& hertz = isKept ? clock_.hertz.max : clock_.hertz.nominal;
@@ -311,13 +279,15 @@ std::optional<CanCandidate> CanSearch::candidateOf(const CanDivision& slow, cons
 }
 
 bool CanSearch::cutData(CanCandidate& candidate, const CanDivision& fast, State state, const CanDeviation& deviation) const {
+    const Rational& hertz = state == State::kept ? clock_.hertz.max : clock_.hertz.nominal;
     for (const CanBit& bit : fast.cuts) {
         candidate.timing.data = bit;
         candidate.timing.dataJump = canJump(can_.data->sjw, dataJump_, std::min(bit.seg1, bit.seg2));
         if (candidate.timing.dataJump == 0) {
             continue;
         }
-        const bool isGood = deviation.isWithin(jumpCondition(bit, candidate.timing.dataJump)) &&
+        const bool isGood = (!nodeDelay_ || canHearsItself(can_, bit, *nodeDelay_, hertz)) &&
+                            deviation.isWithin(jumpCondition(bit, candidate.timing.dataJump)) &&
                             deviation.isWithin(arbitrationToDataCondition(candidate.timing)) &&
                             deviation.isWithin(dataToArbitrationCondition(candidate.timing));
         if (state == State::broken || isGood) {

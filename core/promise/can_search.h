@@ -1,6 +1,7 @@
 #pragma once
 
-#include "promise/can.h"
+#include "promise/can_timing.h"
+#include "promise/promise_figure.h"
 
 namespace wisetick {
 
@@ -44,14 +45,6 @@ struct CanCandidate {
     bool operator<(const CanCandidate& other) const;
 };
 
-/// num ÷ den, den > 0, of a condition on the oscillators.
-struct CanFraction {
-    std::int64_t num = 0;
-    std::int64_t den = 1;
-    Rational value() const { return Rational(num, den); }
-};
-std::vector<CanFraction> canFractions(const CanTiming& timing);
-
 /// The widest jump that the set allows, or the one asked; 0 where there is none.
 std::int64_t canJump(const FactorSet& set, const std::optional<Rational>& asked, std::int64_t most);
 
@@ -77,6 +70,7 @@ private:
     const Clock& clock_;
     CanAskedPhase slowPhase_;
     std::optional<CanAskedPhase> fastPhase_;
+    std::optional<Rational> nodeDelay_;
     std::vector<CanDivision> slow_;
     std::vector<CanDivision> fast_;
     std::optional<Rational> jump_;

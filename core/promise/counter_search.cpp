@@ -174,6 +174,10 @@ std::int64_t clampedWhole(const Rational& whole) {
 
 } // namespace
 
+Rational mostProduct() {
+    return kMostProduct;
+}
+
 NearestSettings nearestSettings(const CounterReach& reach, const Rational& low, const Rational& target, const Rational& high) {
     const Rational from = std::max(low, reach.least());
     const Rational to = std::min(high, reach.most());

@@ -8,6 +8,9 @@
 
 namespace wisetick {
 
+/// 2^62: larger products of prescaler and counts are not looked at.
+Rational mostProduct();
+
 /// prescaler × counts, the factor by which a counter divides its clock.
 struct CounterSetting {
     Rational prescaler;

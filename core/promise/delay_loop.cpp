@@ -13,7 +13,7 @@ Rational cyclesOf(const DelayLoopKind& loop, const Rational& turns) {
 }
 
 Way judgedWay(const DelayLoopKind& loop, const Rational& turns, const WaitsAsk& ask, const Clock& clock) {
-    const Bounds got = inverse(clock.hertz, cyclesOf(loop, turns));
+    const Bounds got = inverse(clock.hertz * clock.speed, cyclesOf(loop, turns));
     Way way = wayThatGives({{"turns", turns}}, got, ask.time);
     const bool isKnown = clock.unknown.empty();
     const Judgement judgement =
@@ -42,8 +42,9 @@ std::vector<Way> delayLoopWays(const DelayLoopKind& loop, const WaitsAsk& ask, c
             }
         };
         // where the errors of both corners balance, at the nominal clock, and long enough at the fastest one
-        const Rational balanced = ask.time * 2 * clock.hertz.min * clock.hertz.max / (clock.hertz.min + clock.hertz.max);
-        for (const Rational& cycles : {balanced, ask.time * clock.hertz.nominal, ask.time * clock.hertz.max}) {
+        const Bounds rate = clock.hertz * clock.speed;
+        const Rational balanced = ask.time * 2 * rate.min * rate.max / (rate.min + rate.max);
+        for (const Rational& cycles : {balanced, ask.time * rate.nominal, ask.time * rate.max}) {
             for (const Rational& near : loop.turns.nearest((cycles - loop.overhead) / loop.turn)) {
                 add(near);
             }
@@ -82,18 +83,21 @@ PromiseFigure judgeDelayLoop(PromiseFigure figure, const DelayLoopKind& loop, co
     if (detail == Detail::workings) {
         const std::string subject = figure.subject.name;
         const Rational turns = settingOf(ways.front(), "turns");
-        const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
+        const bool isSlowed = clock.speed != 1;
+        const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz) +
+                                 (isSlowed ? " \u00d7 " + printQuantity(clock.speed, Unit::ratio) : "");
+        const std::string f = isSlowed ? "f \u00d7 speed of its waits" : "f";
         const std::string cycles = printFactor(turns) + " \u00d7 " + printFactor(loop.turn) + " + " + printFactor(loop.overhead);
         figure.workings = {clockStep(clock, subject), askedStep(figure)};
         figure.workings.push_back({"turns wanted",
-                                   "(asked \u00d7 f \u2212 cycles of a call) \u00f7 cycles a turn",
+                                   "(asked \u00d7 " + f + " \u2212 cycles of a call) \u00f7 cycles a turn",
                                    "(" + printQuantity(ask.time, Unit::second) + " \u00d7 " + rate + " \u2212 " +
                                        printFactor(loop.overhead) + ") \u00f7 " + printFactor(loop.turn),
-                                   roundedDecimal((ask.time * clock.hertz.nominal - loop.overhead) / loop.turn, 7),
+                                   roundedDecimal((ask.time * clock.hertz.nominal * clock.speed - loop.overhead) / loop.turn, 7),
                                    {askedOrigin(figure), clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
         figure.workings.push_back({"time",
-                                   "(turns \u00d7 cycles a turn + cycles of a call) \u00f7 f",
-                                   "(" + cycles + ") \u00f7 " + rate,
+                                   "(turns \u00d7 cycles a turn + cycles of a call) \u00f7 " + (isSlowed ? "(" + f + ")" : f),
+                                   "(" + cycles + ") \u00f7 " + (isSlowed ? "(" + rate + ")" : rate),
                                    printQuantity(figure.got->nominal, Unit::second),
                                    {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
         addErrorSteps(figure, clock);

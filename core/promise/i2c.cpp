@@ -18,6 +18,12 @@ Rational edges(const BusAsk& ask) {
     return riseOf(ask) + ask.fall.value_or(Rational(0));
 }
 
+/// The slowest that is kept, Hz: half of what was asked, and of a management bus no less than 10 kHz.
+Rational slowestOf(const BusAsk& ask) {
+    const Rational half = ask.hertz / 2;
+    return ask.isSmbus ? std::max(half, Rational(10000)) : half;
+}
+
 /// Counts of both phases behind one prescaler.
 struct Counts {
     Rational prescaler;
@@ -40,7 +46,7 @@ Way judgedWay(const Counts& counts, const I2cKind& bus, const BusAsk& ask, const
     const Bounds period{phasesTogether.min, phasesTogether.nominal + edges(ask), phasesTogether.max + edges(ask)};
     const Bounds got = inverse(period);
     const Judgement phases = both(judgeAtLeast(low, grade.low, isKnown), judgeAtLeast(high, grade.high, isKnown));
-    const State slow = judgeAtLeast(got, ask.hertz / 2, isKnown).state;
+    const State slow = judgeAtLeast(got, slowestOf(ask), isKnown).state;
     const Judgement rate = judgeAtMost(got, ask.hertz, isKnown);
     std::vector<Setting> settings{{"prescaler", counts.prescaler}, {"low", counts.low}, {"high", counts.high}};
     State data = State::kept;
@@ -104,9 +110,10 @@ std::string whyOf(const PromiseFigure& figure, const I2cKind& bus, const BusAsk&
     if (rate > ask.hertz) {
         return printQuantity(rate, Unit::hertz) + when + ", asked at most " + printQuantity(ask.hertz, Unit::hertz);
     }
-    if (const Rational& slowest = isBroken ? figure.got->nominal : figure.got->min; slowest < ask.hertz / 2) {
-        return printQuantity(slowest, Unit::hertz) + when + ", less than half of the " + printQuantity(ask.hertz, Unit::hertz) +
-               " asked";
+    if (const Rational& slowest = isBroken ? figure.got->nominal : figure.got->min; slowest < slowestOf(ask)) {
+        return printQuantity(slowest, Unit::hertz) + when +
+               (slowest < ask.hertz / 2 ? ", less than half of the " + printQuantity(ask.hertz, Unit::hertz) + " asked"
+                                        : ", and the management bus asks at least 10 kHz");
     }
     const Rational& hertz = isBroken ? clock.hertz.nominal : clock.hertz.max;
     const Way way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
@@ -257,7 +264,9 @@ std::optional<I2cGrade> i2cGrade(const Rational& hertz) {
                                               {"fast", 400000, nanosecond * 1300, nanosecond * 600, nanosecond * 300,
                                                nanosecond * 100, nanosecond * 300, picofarad * 400, milliampere * 3},
                                               {"fast plus", 1000000, nanosecond * 500, nanosecond * 260, nanosecond * 120,
-                                               nanosecond * 50, nanosecond * 120, picofarad * 550, milliampere * 20}};
+                                               nanosecond * 50, nanosecond * 120, picofarad * 550, milliampere * 20},
+                                              {"high-speed", 3400000, nanosecond * 160, nanosecond * 60, nanosecond * 40,
+                                               nanosecond * 10, nanosecond * 40, picofarad * 100, milliampere * 3}};
     const auto found = std::find_if(grades.begin(), grades.end(), [&](const I2cGrade& grade) { return hertz <= grade.fastest; });
     return found == grades.end() ? std::nullopt : std::optional(*found);
 }
@@ -282,7 +291,7 @@ PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& a
     const auto grade = i2cGrade(ask.hertz);
     if (!grade || (bus.fastest && ask.hertz > *bus.fastest)) {
         figure.why = grade ? "this port drives the bus to " + printQuantity(*bus.fastest, Unit::hertz) + " only"
-                           : "the bus has no grade above 1 MHz";
+                           : "the bus has no grade above 3.4 MHz";
         return figure;
     }
     if (std::string forbidden = forbiddenBy(*grade, ask, supply); !forbidden.empty()) {
@@ -321,7 +330,7 @@ RateWindows i2cRates(const I2cKind& bus, const BusAsk& ask) {
         fastest = std::min(fastest, (low + high) / rest);
     }
     const Rational least = bus.prescaler.least() * (bus.low.least() + bus.high.least()) + bus.fixedLow + bus.fixedHigh;
-    const Rational longest = 2 / ask.hertz - edges(ask); // slower than half is broken
+    const Rational longest = 1 / slowestOf(ask) - edges(ask); // slower is broken
     if (longest.sign() <= 0 || least / longest > fastest) {
         return RateWindows::none();
     }

@@ -11,7 +11,7 @@ namespace wisetick {
 Rational riseOf(const BusAsk& ask);
 
 /// The least low and high times of the bus clock and the longest rise, s, for the grade that a rate needs (bus
-/// specification: standard to 100 kHz, fast to 400 kHz, fast plus to 1 MHz).
+/// specification: standard to 100 kHz, fast to 400 kHz, fast plus to 1 MHz, high-speed to 3.4 MHz with a load of up to 100 pF).
 struct I2cGrade {
     std::string name;
     Rational fastest; ///< Hz
@@ -24,7 +24,7 @@ struct I2cGrade {
     Rational sinks;    ///< A, that each pin must pull down at 0.4 V
 };
 
-/// The grade of a rate; nothing above 1 MHz: its high-speed mode is another protocol.
+/// The grade of a rate; nothing above 3.4 MHz.
 std::optional<I2cGrade> i2cGrade(const Rational& hertz);
 
 /// SCL period = (prescaler × (low + high) + fixed cycles) ÷ f + rise + fall; low and high phases no shorter than the

@@ -78,10 +78,10 @@ public:
     Rational offTicks(const Way& way) const {
         return (settingOf(way, "counts") - settingOf(way, compareName(number_))) * settingOf(way, "prescaler") * slopes();
     }
-    /// Whether it switches on and off, each for a count and longer than the dead time. All of the time needs no off.
+    /// Whether it switches on and off, each for a count and longer than the dead time. All of the time needs no off, none no on.
     bool doesSwitch(const Way& way) const {
         const Rational dead = deadCounts().value_or(Rational(0));
-        return onTicks(way) > dead && (ask_.duty == 1 || offTicks(way) > dead);
+        return (ask_.duty.isZero() || onTicks(way) > dead) && (ask_.duty == 1 || offTicks(way) > dead);
     }
     bool isDutyNear(const Way& way) const { return dutyError(way) <= dutyTolerance(); }
 
@@ -328,7 +328,7 @@ std::string whyOf(const PromiseFigure& figure, const PwmChannel& channel, const 
     const auto time = [&](const Rational& ticks) { return printQuantity(ticks / clock.hertz.nominal, Unit::second); };
     if (!pwm.doesSwitch(way)) {
         const Rational dead = pwm.deadCounts().value_or(Rational(0));
-        const bool isOn = pwm.onTicks(way) <= dead;
+        const bool isOn = !ask.duty.isZero() && pwm.onTicks(way) <= dead;
         return std::string("it never switches ") + (isOn ? "on" : "off") + ": of " +
                time(isOn ? pwm.onTicks(way) : pwm.offTicks(way)) + (dead.isZero() ? "" : " the dead time takes " + time(dead));
     }

@@ -8,6 +8,12 @@ namespace wisetick {
 
 namespace {
 
+/// s, along the trace to the device and back.
+Rational traceTime(const ClocksAsk& ask) {
+    const Rational secondsPerMetre(7, 1000000000); // on a printed board
+    return ask.trace.value_or(Rational(0)) * secondsPerMetre * 2;
+}
+
 Rational mostOf(const ClocksAsk& ask, const SpiReach& reach) {
     return reach.most ? std::min(ask.hertz, *reach.most) : ask.hertz;
 }
@@ -17,6 +23,18 @@ Judgement judgeLimit(const Bounds& got, const Rational& limit, const Rational& s
     const Judgement strict = judgeAtMost(got, limit, isWorstKnown);
     const bool isInSlack = strict.state == State::strained && isWorstKnown && got.max <= limit * (1 + slack);
     return isInSlack ? Judgement{State::kept, Rational(0)} : strict;
+}
+
+/// Sampled when the data stand, and before they go.
+State judgeSampling(const SpiKind& spi, const ClocksAsk& ask, const Rational& divide, const Rational& shift, const Bounds& rate,
+                    bool isWorstKnown) {
+    const Bounds sampled = inverse(rate, spiHalves(divide).shorter + shift);
+    const Judgement stands = judgeAtLeast(sampled, spiNeeds(spi, ask), isWorstKnown);
+    const Bounds nominal = Bounds::exactly(rate.nominal);
+    const State held = spiHolds(spi, ask, divide, shift, nominal).sign() < 0 ? State::broken
+                       : spiHolds(spi, ask, divide, shift, rate).sign() < 0  ? State::strained
+                                                                             : State::kept;
+    return worseState(stands.state, held);
 }
 
 Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, const Clock& clock, const SpiReach& reach) {
@@ -34,13 +52,12 @@ Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, 
         judgement = {worseState(judgement.state, time.state), judgement.margin};
     }
     if (ask.valid) {
-        const Rational shift = shiftFor(spi, ask, got);
+        const Rational shift = shiftFor(spi, ask, divide, got);
         if (shift.sign() > 0) {
             settings.push_back({"shift", shift});
         }
-        const Judgement sampled =
-            judgeAtLeast(inverse(got, Rational(1, 2) + shift), *ask.valid, clock.unknown.empty()); // half a clock after the edge
-        judgement = {worseState(judgement.state, sampled.state), judgement.margin};
+        judgement = {worseState(judgement.state, judgeSampling(spi, ask, divide, shift, got, clock.unknown.empty())),
+                     judgement.margin};
     }
     return judgedAs(wayThatGives(std::move(settings), got, ask.hertz), judgement);
 }
@@ -85,19 +102,59 @@ std::string lacks(const SpiKind& spi, const ClocksAsk& ask) {
     return {};
 }
 
+/// Why the data are sampled too early or too late; empty where they are not.
+std::string samplingWhy(const PromiseFigure& figure, const SpiKind& spi, const ClocksAsk& ask, const Rational& divide) {
+    if (figure.state == State::kept || !ask.valid) {
+        return {};
+    }
+    const bool isBroken = figure.state == State::broken;
+    const Bounds rate = isBroken ? Bounds::exactly(figure.got->nominal) : *figure.got;
+    const std::string when = isBroken ? "" : " in the worst case";
+    const Rational shift = shiftFor(spi, ask, divide, *figure.got);
+    const Rational sampled = (spiHalves(divide).shorter + shift) / rate.max;
+    if (sampled < spiNeeds(spi, ask)) {
+        const bool isMore = spi.setup || ask.trace;
+        return "samples " + printQuantity(sampled, Unit::second) + " after the edge" + when + ", and the data stand only after " +
+               printQuantity(spiNeeds(spi, ask), Unit::second) + (isMore ? ", trace and set-up included" : "");
+    }
+    const Rational held = spiHolds(spi, ask, divide, shift, rate);
+    if (held.sign() < 0) {
+        return "the next data are there " + printQuantity(abs(held), Unit::second) + " before these are sampled and held" + when +
+               (ask.held ? "" : "; say how long the device holds them, 'held 2 ns'");
+    }
+    return {};
+}
+
 } // namespace
 
-Rational shiftFor(const SpiKind& spi, const ClocksAsk& ask, const Bounds& rate) {
+SpiHalves spiHalves(const Rational& divide) {
+    const bool isOdd = divide.isWhole() && !(divide / 2).isWhole() && divide != 1;
+    return isOdd ? SpiHalves{(divide - 1) / (divide * 2), (divide + 1) / (divide * 2)} : SpiHalves{};
+}
+
+Rational spiNeeds(const SpiKind& spi, const ClocksAsk& ask) {
+    return ask.valid.value_or(Rational(0)) + traceTime(ask) + spi.setup.value_or(Rational(0));
+}
+
+Rational shiftFor(const SpiKind& spi, const ClocksAsk& ask, const Rational& divide, const Bounds& rate) {
     if (!ask.valid || spi.shift.empty()) {
         return 0;
     }
-    const Rational needed = *ask.valid * rate.max - Rational(1, 2);
+    const Rational needed = spiNeeds(spi, ask) * rate.max - spiHalves(divide).shorter;
     return needed.sign() <= 0 ? Rational(0) : spi.shift.atLeast(needed).value_or(spi.shift.most());
 }
 
+Rational spiHolds(const SpiKind& spi, const ClocksAsk& ask, const Rational& divide, const Rational& shift, const Bounds& rate) {
+    const Rational rest = 1 - spiHalves(divide).longer - shift; // of a clock, until the next data are let out
+    return rest / (rest.sign() < 0 ? rate.min : rate.max) + ask.held.value_or(Rational(0)) + traceTime(ask) -
+           spi.hold.value_or(Rational(0));
+}
+
 Rational readClocks(const SpiKind& spi, const ClocksAsk& ask) {
-    constexpr std::int64_t kCommandAndAddress = 8 + 24; // bits on one lane, whatever the port
-    return kCommandAndAddress + ask.dummy.value_or(Rational(0)) + (ask.reading.value_or(Rational(0)) * 8 / spi.lanes).ceil();
+    const Rational mostOfThreeBytes = 1 << 24;
+    const std::int64_t address = ask.size && *ask.size > mostOfThreeBytes ? 32 : 24;
+    // command and address go over one lane, whatever the port
+    return 8 + address + ask.dummy.value_or(Rational(0)) + (ask.reading.value_or(Rational(0)) * 8 / spi.lanes).ceil();
 }
 
 std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const SpiReach& reach,
@@ -123,7 +180,7 @@ std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& 
     if (ask.valid) { // slow enough for the data to stand
         const Rational latest = Rational(1, 2) + (spi.shift.empty() ? Rational(0) : spi.shift.most());
         for (const Rational& hertz : {clock.hertz.nominal, clock.hertz.max}) {
-            add(spi.divide.atLeast(std::max(hertz / limit, *ask.valid * hertz / latest)));
+            add(spi.divide.atLeast(std::max(hertz / limit, spiNeeds(spi, ask) * hertz / latest)));
         }
     }
     if (dividers.empty()) {
@@ -144,6 +201,36 @@ std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& 
     ways.resize(std::min(most, ways.size()));
     return ways;
 }
+
+namespace {
+
+/// When the data stand, when they are sampled, and how long they still stand.
+void addSampling(PromiseFigure& figure, const SpiKind& spi, const ClocksAsk& ask, const Rational& divide, const Rational& shift) {
+    const std::vector<Origin> origins{askedOrigin(figure), partOrigin(figure)};
+    const auto time = [](const Rational& value) { return printQuantity(value, Unit::second); };
+    const SpiHalves halves = spiHalves(divide);
+    const Rational trace = traceTime(ask);
+    if (spi.setup || ask.trace) {
+        figure.workings.push_back({"data stand after", "valid + trace there and back, 7 ns/m + the port's set-up",
+                                   time(*ask.valid) + " + " + time(trace) + " + " + time(spi.setup.value_or(Rational(0))),
+                                   time(spiNeeds(spi, ask)), origins});
+    }
+    figure.workings.push_back({"sampled after the edge", "(shorter half + shift) \u00f7 rate, not before the data stand",
+                               "(" + printFactor(halves.shorter) + " + " + printFactor(shift) + ") \u00f7 " +
+                                   printQuantity(figure.got->nominal, Unit::hertz),
+                               time((halves.shorter + shift) / figure.got->nominal), origins});
+    if (shift.sign() > 0 || ask.held || spi.hold) {
+        const Rational rest = 1 - halves.longer - shift;
+        figure.workings.push_back(
+            {"stand on after that",
+             "(1 \u2212 longer half \u2212 shift) \u00f7 rate + held + trace \u2212 the port's hold, not below 0",
+             printFactor(rest) + " \u00f7 " + printQuantity(figure.got->nominal, Unit::hertz) + " + " +
+                 time(ask.held.value_or(Rational(0))) + " + " + time(trace) + " \u2212 " + time(spi.hold.value_or(Rational(0))),
+             time(spiHolds(spi, ask, divide, shift, Bounds::exactly(figure.got->nominal))), origins});
+    }
+}
+
+} // namespace
 
 PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const SpiReach& reach,
                        const std::vector<Setting>& pinned, Detail detail) {
@@ -170,12 +257,8 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
                      printQuantity(readClocks(spi, ask) / readAt, Unit::second) +
                      (figure.state == State::broken ? "" : " in the worst case") + ", asked at most " +
                      printQuantity(*ask.within, Unit::second);
-    } else if (const Rational sampled = (Rational(1, 2) + shiftFor(spi, ask, *figure.got)) /
-                                        (figure.state == State::broken ? figure.got->nominal : figure.got->max);
-               figure.state != State::kept && ask.valid && sampled < *ask.valid) {
-        figure.why = "samples " + printQuantity(sampled, Unit::second) + " after the edge" +
-                     (figure.state == State::broken ? "" : " in the worst case") + ", and the data stand only after " +
-                     printQuantity(*ask.valid, Unit::second);
+    } else if (std::string why = samplingWhy(figure, spi, ask, settingOf(ways.front(), "divide")); !why.empty()) {
+        figure.why = std::move(why);
     } else if (figure.state == State::broken) {
         figure.why = "the slowest is " + printQuantity(figure.got->nominal, Unit::hertz) + ", " + whose +
                      printQuantity(limit, Unit::hertz);
@@ -212,18 +295,13 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
                  {partOrigin(figure)}});
         }
         if (ask.valid) {
-            const Rational shift = settingOf(ways.front(), "shift");
-            figure.workings.push_back(
-                {"sampled after the edge",
-                 "(1/2 + shift) \u00f7 rate, not before the data stand",
-                 "(1/2 + " + printFactor(shift) + ") \u00f7 " + printQuantity(figure.got->nominal, Unit::hertz),
-                 printQuantity((Rational(1, 2) + shift) / figure.got->nominal, Unit::second),
-                 {askedOrigin(figure), partOrigin(figure)}});
+            addSampling(figure, spi, ask, divide, settingOf(ways.front(), "shift"));
         }
         if (ask.reading) {
             figure.workings.push_back(
                 {"reading " + printQuantity(*ask.reading, Unit::byte),
-                 "(command 8 + address 24 + dummy + bytes \u00d7 8 \u00f7 lanes) \u00f7 rate",
+                 "(command 8 + address " + std::string(ask.size && *ask.size > (1 << 24) ? "32" : "24") +
+                     " + dummy + bytes \u00d7 8 \u00f7 lanes) \u00f7 rate",
                  readClocks(spi, ask).toString() + " \u00f7 " + printQuantity(figure.got->nominal, Unit::hertz),
                  printQuantity(readClocks(spi, ask) / figure.got->nominal, Unit::second),
                  {askedOrigin(figure), partOrigin(figure)}});
@@ -245,11 +323,11 @@ RateWindows spiRates(const SpiKind& spi, const ClocksAsk& ask, const SpiReach& r
         return RateWindows::none();
     }
     Rational high = mostOf(ask, reach);
-    if (ask.valid) {
-        high = std::min(high, (Rational(1, 2) + (spi.shift.empty() ? Rational(0) : spi.shift.most())) / *ask.valid);
+    if (ask.valid) { // the halves of odd dividers are shorter than that
+        high = std::min(high, (Rational(1, 2) + (spi.shift.empty() ? Rational(0) : spi.shift.most())) / spiNeeds(spi, ask));
     }
     const Rational low = ask.reading && ask.within ? readClocks(spi, ask) / *ask.within : Rational(0);
-    return low > high ? RateWindows::none() : RateWindows{{{low, high, spi.divide}}, true};
+    return low > high ? RateWindows::none() : RateWindows{{{low, high, spi.divide}}, !ask.valid};
 }
 
 } // namespace wisetick

@@ -15,7 +15,7 @@ public:
     Counter(const TimerKind& timer, const TimerGoal& goal, const Clock& clock, const Clock* core)
         : timer_(timer), goal_(goal), clock_(clock) {
         if (goal.late && core != nullptr) {
-            late_ = inverse(core->hertz, *goal.late);
+            late_ = inverse(core->hertz * core->speed, *goal.late);
         }
         isKnown_ = clock.unknown.empty() && (!goal.late || core == nullptr || core->unknown.empty());
     }
@@ -26,12 +26,18 @@ public:
     const Bounds& late() const { return late_; }
 
     CounterReach reach() const {
-        const bool isChained = goal_.isChained && timer_.chain;
+        const bool isJoined = goal_.isChained && timer_.chain && timer_.chain->counts.empty();
         return {timer_.prescaler,
-                isChained ? FactorSet::range(1, Rational(std::int64_t{1} << timer_.chain->bits)) : timer_.counts};
+                isJoined ? FactorSet::range(1, Rational(std::int64_t{1} << timer_.chain->bits)) : timer_.counts};
     }
 
+    bool isCascade() const { return goal_.isChained && timer_.chain && !timer_.chain->counts.empty(); }
+
+    /// What multiplies the period of the counter: the post-scaler, or in a cascade what the other one counts.
     std::vector<Rational> posts(const std::vector<Setting>& pinned) const {
+        if (isCascade()) {
+            return cascadeCounts(pinnedValue(pinned, "chained_counts"));
+        }
         const Rational* held = pinnedValue(pinned, "post");
         if (timer_.post.empty()) {
             return {1};
@@ -46,13 +52,20 @@ public:
         return all;
     }
 
+    Rational mostPost() const {
+        return isCascade() ? timer_.chain->counts.most() : (timer_.post.empty() ? Rational(1) : timer_.post.most());
+    }
+
     Way judgedWay(const CounterSetting& setting, const Rational& post, const Rational& repeats) const {
         std::vector<Setting> settings{{"prescaler", setting.prescaler}, {"counts", setting.counts}};
-        if (!timer_.post.empty()) {
+        if (!timer_.post.empty() && !isCascade()) {
             settings.push_back({"post", post});
         }
         if (goal_.isChained) {
             settings.push_back({"chain", 1});
+        }
+        if (isCascade()) {
+            settings.push_back({"chained_counts", post});
         }
         if (goal_.isRepeated) {
             settings.push_back({"repeats", repeats});
@@ -109,6 +122,37 @@ public:
     }
 
 private:
+    /// Those that divide the clock periods wanted, where these are whole: with one of them the rest is exact too, if anything is.
+    /// Then the fewest that reach and those that follow, which leave the finest steps; and the ends.
+    std::vector<Rational> cascadeCounts(const Rational* held) const {
+        constexpr std::int64_t kMostLookedAt = 1 << 17;
+        constexpr std::size_t kMostDivisors = 128;
+        constexpr int kNext = 16;
+        const FactorSet& counts = timer_.chain->counts;
+        if (held != nullptr) {
+            return counts.contains(*held) ? std::vector{*held} : std::vector<Rational>();
+        }
+        std::vector<Rational> list{counts.least(), counts.most()};
+        const Rational wanted = wantedProduct();
+        if (wanted.sign() <= 0) {
+            return list;
+        }
+        const std::int64_t size = std::min(counts.size().toInt64().value_or(0), kMostLookedAt);
+        for (std::int64_t i = 0; wanted.isWhole() && i < size && list.size() < kMostDivisors; ++i) {
+            if ((wanted / counts.at(i)).isWhole()) {
+                list.push_back(counts.at(i));
+            }
+        }
+        auto next = counts.atLeast((wanted / (timer_.prescaler.most() * timer_.counts.most())).ceil());
+        for (int i = 0; i < kNext && next; ++i) {
+            list.push_back(*next);
+            next = counts.atLeast(*next + 1);
+        }
+        std::sort(list.begin(), list.end());
+        list.erase(std::unique(list.begin(), list.end()), list.end());
+        return list;
+    }
+
     const TimerKind& timer_;
     const TimerGoal& goal_;
     const Clock& clock_;
@@ -122,7 +166,7 @@ bool isBetter(const Way& a, const Way& b) {
     if (order != 0) {
         return order < 0;
     }
-    for (const char* fewer : {"repeats", "post"}) {
+    for (const char* fewer : {"repeats", "post", "chained_counts"}) {
         if (settingOf(a, fewer) != settingOf(b, fewer)) {
             return settingOf(a, fewer) < settingOf(b, fewer);
         }
@@ -159,20 +203,36 @@ std::optional<Way> bestOfRepeats(const Counter& counter, const CounterReach& rea
     return best;
 }
 
-/// The repeats to look at: from the fewest that reach on.
-std::pair<std::int64_t, std::int64_t> repeatSpan(const Counter& counter, const CounterReach& reach,
-                                                 const std::vector<Rational>& posts, const std::vector<Setting>& pinned,
-                                                 std::int64_t tried) {
+/// The repeats to look at: from the fewest that reach on, and where the reach has a gap between two prescalers from the fewest
+/// that reach below it too.
+std::vector<std::int64_t> repeatsOf(const Counter& counter, const CounterReach& reach, const std::vector<Rational>& posts,
+                                    const std::vector<Setting>& pinned, std::int64_t tried) {
     if (!counter.goal().isRepeated) {
-        return {1, 1};
+        return {1};
     }
     if (const Rational* held = pinnedValue(pinned, "repeats")) {
-        const std::int64_t repeats = held->toInt64().value_or(1);
-        return {repeats, repeats};
+        return {held->toInt64().value_or(1)};
     }
-    const Rational longest = reach.most() * posts.back() / counter.clock().hertz.nominal + counter.late().nominal;
-    const std::int64_t fewest = std::max<std::int64_t>((counter.goal().period / longest).ceil().toInt64().value_or(1), 1);
-    return {fewest, fewest + tried - 1};
+    std::vector<std::int64_t> list;
+    const auto add = [&](const Rational& most) {
+        const Rational longest = most * posts.back() / counter.clock().hertz.nominal + counter.late().nominal;
+        const std::int64_t fewest = std::max<std::int64_t>((counter.goal().period / longest).ceil().toInt64().value_or(1), 1);
+        for (std::int64_t repeats = fewest; repeats < fewest + tried; ++repeats) {
+            list.push_back(repeats);
+        }
+    };
+    add(reach.most());
+    const std::int64_t size = reach.prescaler.size().toInt64().value_or(0);
+    constexpr std::int64_t kMostPrescalers = 256;
+    for (std::int64_t i = size - 2; i >= 0 && size <= kMostPrescalers && !counter.goal().isAtLeast; --i) {
+        const Rational most = reach.prescaler.at(i) * reach.counts.most();
+        if (most + reach.prescaler.at(i) < reach.prescaler.at(i + 1) * reach.counts.least()) {
+            add(most);
+        }
+    }
+    std::sort(list.begin(), list.end());
+    list.erase(std::unique(list.begin(), list.end()), list.end());
+    return list;
 }
 
 std::optional<Way> bestWay(const TimerKind& timer, const Counter& counter, const std::vector<Setting>& pinned) {
@@ -185,13 +245,12 @@ std::optional<Way> bestWay(const TimerKind& timer, const Counter& counter, const
         return std::nullopt;
     }
     std::optional<Way> best;
-    const auto [fewest, most] = repeatSpan(counter, *reach, posts, pinned, repeatsTried(timer));
-    const std::int64_t enough = counter.goal().isAtLeast ? fewest : most;
-    for (std::int64_t repeats = fewest; repeats <= enough; ++repeats) {
+    for (const std::int64_t repeats : repeatsOf(counter, *reach, posts, pinned, repeatsTried(timer))) {
         if (auto way = bestOfRepeats(counter, *reach, posts, repeats)) {
             keepBetter(best, std::move(*way));
         }
-        if (best && best->error.nominal.isZero() && !counter.goal().tolerance.within && !counter.goal().late) {
+        const bool isExact = best && best->error.nominal.isZero() && !counter.goal().tolerance.within && !counter.goal().late;
+        if (isExact || (best && counter.goal().isAtLeast)) {
             break; // more repeats can't be nearer, and all exact ones are off alike at the corners
         }
     }
@@ -222,7 +281,9 @@ public:
 
 private:
     Rational product() const { return settingOf(way_, "prescaler") * settingOf(way_, "counts"); }
-    Rational post() const { return std::max(settingOf(way_, "post"), Rational(1)); }
+    Rational post() const { return std::max({settingOf(way_, "post"), settingOf(way_, "chained_counts"), Rational(1)}); }
+    /// What multiplies the counter's period, in words; empty where nothing does.
+    std::string postName() const { return counter_.isCascade() ? "chained counts" : (timer_.post.empty() ? "" : "post-scaler"); }
     Rational repeats() const { return std::max(settingOf(way_, "repeats"), Rational(1)); }
 
     void addStep(std::string what, std::string formula, std::string numbers, std::string result) {
@@ -242,8 +303,8 @@ private:
                     period + " \u00f7 " + repeats().toString(), printQuantity(goal_.period / repeats(), Unit::second));
         }
         if (goal_.late && core_ != nullptr) {
-            addStep("late", "cycles \u00f7 core, in each period",
-                    printQuantity(*goal_.late, Unit::cycle) + " \u00f7 " + printQuantity(core_->hertz.nominal, Unit::hertz),
+            addStep("late", "cycles \u00f7 core" + speedName() + ", in each period",
+                    printQuantity(*goal_.late, Unit::cycle) + " \u00f7 " + coreText(),
                     printQuantity(counter_.late().nominal, Unit::second));
             figure_.workings.back().origins.push_back(clockOrigin(*core_, core_->hertz.nominal));
         }
@@ -257,8 +318,8 @@ private:
 
     void addTaken() {
         const std::string factors = settingOf(way_, "prescaler").toString() + " \u00d7 " + settingOf(way_, "counts").toString() +
-                                    (timer_.post.empty() ? "" : " \u00d7 " + post().toString());
-        const std::string names = timer_.post.empty() ? "prescaler \u00d7 counts" : "prescaler \u00d7 counts \u00d7 post-scaler";
+                                    (postName().empty() ? "" : " \u00d7 " + post().toString());
+        const std::string names = "prescaler \u00d7 counts" + (postName().empty() ? "" : " \u00d7 " + postName());
         addStep(names + " taken", "nearest product, then most counts", factors, (product() * post()).toString());
         const Bounds one = inverse(clock_.hertz, product() * post()) + counter_.late();
         addStep(goal_.isRepeated ? "one of them" : "period", names + " \u00f7 f" + (goal_.late ? " + late" : ""),
@@ -269,7 +330,7 @@ private:
                     repeats().toString() + " \u00d7 " + printQuantity(one.nominal, Unit::second),
                     printQuantity(way_.got.nominal, Unit::second));
         }
-        if (!way_.error.nominal.isZero()) {
+        if (!way_.error.nominal.isZero() && !goal_.isOnce) {
             const Rational off = way_.got.nominal - goal_.period;
             addStep("adds up to", "(got \u2212 asked) \u00d7 periods in an hour",
                     printQuantity(abs(off), Unit::second) + (off.sign() > 0 ? " late" : " early") + " each time",
@@ -282,8 +343,8 @@ private:
         if (timer_.style != TimerStyle::preload) {
             return;
         }
-        const Rational overflow =
-            Rational(std::int64_t{1} << (goal_.isChained && timer_.chain ? timer_.chain->bits : timer_.bits));
+        const Rational overflow = Rational(
+            std::int64_t{1} << (goal_.isChained && timer_.chain && !counter_.isCascade() ? timer_.chain->bits : timer_.bits));
         const Rational preload = overflow - settingOf(way_, "counts");
         addStep("preload", "2^bits \u2212 counts", overflow.toString() + " \u2212 " + settingOf(way_, "counts").toString(),
                 preload.toString());
@@ -303,27 +364,33 @@ private:
         return "0x" + text;
     }
 
+    std::string speedName() const { return core_->speed == 1 ? "" : " \u00d7 speed of its waits"; }
+    std::string coreText() const {
+        return printQuantity(core_->hertz.nominal, Unit::hertz) +
+               (core_->speed == 1 ? "" : " \u00d7 " + printQuantity(core_->speed, Unit::ratio));
+    }
+
     /// What the interrupt takes of the core.
     void addLoad() {
         if (!goal_.handled || core_ == nullptr) {
             return;
         }
         const Rational one = goal_.period / repeats();
-        const Rational load = *goal_.handled / (one * core_->hertz.nominal);
-        addStep("load of the core", "cycles \u00f7 (period \u00d7 core)",
+        const Rational load = *goal_.handled / (one * core_->hertz.nominal * core_->speed);
+        addStep("load of the core",
+                "cycles, with entry and exit as far as the part tells them \u00f7 (period \u00d7 core" + speedName() + ")",
                 printQuantity(*goal_.handled, Unit::cycle) + " \u00f7 (" + printQuantity(one, Unit::second) + " \u00d7 " +
-                    printQuantity(core_->hertz.nominal, Unit::hertz) + ")",
+                    coreText() + ")",
                 printQuantity(load, Unit::ratio, 4));
         figure_.workings.back().origins.push_back(clockOrigin(*core_, core_->hertz.nominal));
     }
 
     void addReach() {
         const CounterReach reach = counter_.reach();
-        const Rational most = timer_.post.empty() ? Rational(1) : timer_.post.most();
+        const Rational most = counter_.mostPost();
         addStep("reach",
-                "least and most prescaler \u00d7 counts" + std::string(timer_.post.empty() ? "" : " \u00d7 post-scaler") +
-                    " \u00f7 f",
-                {}, printRange(reach.least() / clock_.hertz.nominal, reach.most() * most / clock_.hertz.nominal, Unit::second));
+                "least and most prescaler \u00d7 counts" + (postName().empty() ? "" : " \u00d7 " + postName()) + " \u00f7 f", {},
+                printRange(reach.least() / clock_.hertz.nominal, reach.most() * most / clock_.hertz.nominal, Unit::second));
     }
 
     PromiseFigure& figure_;
@@ -337,8 +404,8 @@ private:
 };
 
 /// Whether even the longest count is shorter than what is asked.
-bool isOutOfReach(const TimerKind& timer, const Counter& counter) {
-    const Rational most = counter.reach().most() * (timer.post.empty() ? Rational(1) : timer.post.most());
+bool isOutOfReach(const Counter& counter) {
+    const Rational most = counter.reach().most() * counter.mostPost();
     return !counter.goal().isRepeated && counter.wantedProduct() > most;
 }
 
@@ -358,6 +425,9 @@ std::string whyOf(const PromiseFigure& figure, const Counter& counter) {
     if (figure.isOutOfReach) {
         return "beyond this timer's reach; " + why;
     }
+    if (counter.wantedProduct() > mostProduct()) {
+        return "longer than 2^62 periods of its clock, which is as far as is counted here; " + why;
+    }
     if (counter.wantedProduct() < counter.reach().least()) {
         return "shorter than this timer can count; " + why;
     }
@@ -371,7 +441,7 @@ void judgeLoad(PromiseFigure& figure, const TimerGoal& goal, const Clock* core) 
     }
     const Rational* repeats = pinnedValue(figure.settings, "repeats");
     const Rational one = goal.period / (repeats == nullptr ? Rational(1) : *repeats);
-    const Rational load = *goal.handled / (one * core->hertz.min);
+    const Rational load = *goal.handled / (one * core->hertz.min * core->speed);
     const State state = load > 1 ? State::broken : (load > Rational(7, 10) ? State::strained : State::kept);
     if (state == State::kept || worseState(figure.state, state) == figure.state) {
         return;
@@ -429,7 +499,7 @@ PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const Tim
         return figure;
     }
     takeWay(figure, *best);
-    figure.isOutOfReach = figure.state != State::kept && isOutOfReach(timer, counter);
+    figure.isOutOfReach = figure.state != State::kept && isOutOfReach(counter);
     figure.why = whyOf(figure, counter);
     judgeLoad(figure, goal, core);
     if (detail == Detail::workings) {
@@ -459,7 +529,7 @@ RateWindows timerRates(const TimerKind& timer, const TimerGoal& goal) {
         return windows;
     }
     const Rational longest = goal.period * (1 + goal.tolerance.within.value_or(Rational(0)));
-    if (goal.late || goal.isRepeated) { // shorter by any of what is late, or made up of any number
+    if (goal.late || goal.isRepeated || counter.isCascade()) { // shorter by any of what is late, or made up of any number
         windows.combs.push_back({reach.least() * posts.front() / longest, std::nullopt});
         windows.isTight = false;
         return windows;

@@ -12,15 +12,25 @@ struct TimerGoal {
         : period(ask.period), tolerance(ask.tolerance), isRepeated(ask.isRepeated), isChained(ask.isChained), late(ask.late),
           handled(ask.handled) {}
     TimerGoal(const WaitsAsk& ask) // NOLINT(google-explicit-constructor)
-        : period(ask.time), tolerance(ask.tolerance), isAtLeast(ask.isAtLeast) {}
+        : period(ask.time), tolerance(ask.tolerance), isAtLeast(ask.isAtLeast), isOnce(true) {}
+
+    /// The same with so many cycles more for each of its interrupts.
+    TimerGoal with(const Rational& interruptCycles) const {
+        TimerGoal goal = *this;
+        if (goal.handled) {
+            *goal.handled += interruptCycles;
+        }
+        return goal;
+    }
 
     Rational period; ///< s
     Tolerance tolerance;
     bool isAtLeast = false;
+    bool isOnce = false;             ///< a time, not a period
     bool isRepeated = false;         ///< several shorter ones may make up the period
     bool isChained = false;          ///< two timers count as one
     std::optional<Rational> late;    ///< cycles of the core
-    std::optional<Rational> handled; ///< cycles of the core
+    std::optional<Rational> handled; ///< cycles of the core, entry and exit included
 };
 
 /// How many numbers of repeats are looked at, from the fewest that reach on: 64, and of a timer with more than 256 prescalers 4,

@@ -209,6 +209,11 @@ FrameWindow frameWindow(const UartFrame& frame, std::int64_t oversample) {
     return {-half / (bits - half), (half - tick) / (bits - half + tick)};
 }
 
+Rational latestStart(const UartFrame& frame, std::int64_t oversample, const Rational& error) {
+    const Rational tick = oversample > 1 ? Rational(1, oversample) : Rational(0);
+    return Rational(1, 2) - tick - (bitsOf(frame) - Rational(1, 2)) * abs(error);
+}
+
 Rational defaultUartTolerance(const UartFrame& frame, std::int64_t oversample) {
     return fairShare(standsWith(frame, oversample, 1));
 }

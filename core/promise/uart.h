@@ -19,6 +19,10 @@ FrameWindow frameWindow(const UartFrame& frame, std::int64_t oversample);
 /// the frame window, w ÷ (2 + w). Without oversampling that of a sample in the middle of the bit, as the part does not say more.
 Rational defaultUartTolerance(const UartFrame& frame, std::int64_t oversample);
 
+/// By how many bits a receiver whose clock a start bit wakes may begin late and still read the frame, off by so much: the last
+/// bit is sampled at its middle, so 1/2 − 1/oversample − (N − 1/2) × error; below 0 where it can't.
+Rational latestStart(const UartFrame& frame, std::int64_t oversample, const Rational& error);
+
 /// rate = f ÷ (oversample × divisor), over all oversample modes and the divisors on either side of the exact one.
 /// Best first: state, worst-case |error|, nominal |error|, higher oversampling, smaller divisor. `pinned` settings
 /// restrict the choice.
