@@ -102,6 +102,26 @@ private:
         }
     }
 
+    /// One figure for both, or a list of two.
+    void readCapacitors(TableReader& reader, Fitted& fitted) {
+        const toml::node* node = reader.node("capacitors");
+        if (node == nullptr || !node->is_array()) {
+            fitted.capacitors = reader.quantity("capacitors", Unit::farad, Need::optional, Sign::notNegative);
+            return;
+        }
+        const toml::array& both = *node->as_array();
+        if (both.size() != 2) {
+            reader.error("capacitors", "a list of " + std::to_string(both.size()), "one figure, or the two that are fitted");
+            return;
+        }
+        const auto place = reader.at("capacitors");
+        fitted.capacitors = readNodeQuantity(*both.get(0), reporter_, place, Unit::farad, Sign::notNegative);
+        fitted.otherOne = readNodeQuantity(*both.get(1), reporter_, place, Unit::farad, Sign::notNegative);
+        if (fitted.otherOne == fitted.capacitors) {
+            fitted.otherOne.reset();
+        }
+    }
+
     void readFitted(TableReader& outer, const std::string& source) {
         const toml::table* table = outer.table(source);
         if (table == nullptr) {
@@ -130,7 +150,7 @@ private:
         }
         fitted.load = reader.quantity("load", Unit::farad);
         fitted.esr = reader.quantity("esr", Unit::ohm);
-        fitted.capacitors = reader.quantity("capacitors", Unit::farad, Need::optional, Sign::notNegative);
+        readCapacitors(reader, fitted);
         fitted.stray = reader.quantity("stray", Unit::farad, Need::optional, Sign::notNegative);
         fitted.shunt = reader.quantity("c0", Unit::farad, Need::optional, Sign::notNegative);
         fitted.motional = reader.quantity("c1", Unit::farad, Need::optional, Sign::notNegative);
@@ -299,6 +319,8 @@ private:
             };
             job.lasts = saidOrOne("lasts", reader.quantity("lasts", Unit::second));
             job.cycles = saidOrOne("cycles", reader.factor("cycles"));
+            job.by = reader.text("by").value_or("");
+            job.doneWithin = saidOrOne("done_within", reader.quantity("done_within", Unit::second));
             job.take = reader.text("take").value_or("");
             job.draws = reader.quantity("draws", Unit::ampere, Need::optional, Sign::notNegative).value_or(Rational(0));
             job.brings = reader.quantity("brings", Unit::ampere, Need::optional, Sign::notNegative).value_or(Rational(0));

@@ -114,7 +114,12 @@ private:
             addTolerance(fitted);
             addQuantity("load", fitted.load, Unit::farad);
             addQuantity("esr", fitted.esr, Unit::ohm);
-            addQuantity("capacitors", fitted.capacitors, Unit::farad);
+            if (fitted.capacitors && fitted.otherOne) {
+                add("capacitors", "[" + quantityLiteral(*fitted.capacitors, Unit::farad) + ", " +
+                                      quantityLiteral(*fitted.otherOne, Unit::farad) + "]");
+            } else {
+                addQuantity("capacitors", fitted.capacitors, Unit::farad);
+            }
             addQuantity("stray", fitted.stray, Unit::farad);
             addQuantity("c0", fitted.shunt, Unit::farad);
             addQuantity("c1", fitted.motional, Unit::farad);
@@ -217,6 +222,8 @@ private:
         if (job.cycles) {
             add("cycles", factorLiteral(*job.cycles));
         }
+        addText("by", job.by);
+        addQuantity("done_within", job.doneWithin, Unit::second);
         addText("take", job.take);
         addText("mode", job.mode);
         for (const auto& [key, ampere] : {std::pair("draws", job.draws), std::pair("brings", job.brings)}) {

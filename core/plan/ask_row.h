@@ -30,6 +30,9 @@ struct AskRow {
     const Tolerance* (*tolerance)(const Ask& ask) = nullptr;
     /// The same ask with another tolerance; unchanged where it knows none.
     Ask (*withTolerance)(const Ask& ask, const Tolerance& tolerance) = nullptr;
+    /// s, the time over which its clock must be right: what strays and comes back within it is no error; nothing: at every
+    /// moment.
+    std::optional<Rational> (*lasts)(const Ask& ask) = nullptr;
 };
 
 inline bool isAlwaysMeant(std::string_view, std::string_view) {
@@ -51,6 +54,13 @@ AskRow askRow(std::vector<std::string> verbs, AskedOf of) {
             return &ask.get<A>().tolerance;
         } else {
             return nullptr;
+        }
+    };
+    row.lasts = [](const Ask& ask) -> std::optional<Rational> {
+        if constexpr (requires(const A& each) { each.lasts(); }) {
+            return ask.get<A>().lasts();
+        } else {
+            return std::nullopt;
         }
     };
     row.withTolerance = [](const Ask& ask, const Tolerance& tolerance) {

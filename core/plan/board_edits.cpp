@@ -97,6 +97,9 @@ std::string fit(Plan& plan, Fitted fitted) {
             return "a value above 0";
         }
     }
+    if (!fitted.capacitors || fitted.otherOne == fitted.capacitors) {
+        fitted.otherOne.reset();
+    }
     put(plan.board.fitted, std::move(fitted));
     return {};
 }

@@ -38,6 +38,11 @@ std::string checkFollowing(Plan& plan, const Job& job) {
     return {};
 }
 
+bool isFedBy(const Promise& promise, const std::string& job) {
+    const auto* bites = promise.line.ask.as<BitesAsk>();
+    return bites != nullptr && bites->fedBy == job;
+}
+
 std::string checkTake(const Plan& plan, const Job& job) {
     return job.take.empty() || findTake(plan, job.take) != nullptr ? "" : "there is no take '" + job.take + "'";
 }
@@ -81,10 +86,16 @@ std::string replaceJob(Plan& plan, const std::string& name, Job job) {
     for (Job& each : changed.jobs) {
         each.after = each.after == name ? renamed : each.after;
     }
+    for (Promise& promise : changed.promises) {
+        if (renamed != name && isFedBy(promise, name)) {
+            promise.line.ask.change<BitesAsk>().fedBy = renamed;
+            promise.text = printPromiseLine(promise.line);
+        }
+    }
     if (const std::string why = checkFollowing(changed, *jobNamed(changed, renamed)); !why.empty()) {
         return why;
     }
-    plan.jobs = std::move(changed.jobs);
+    plan = std::move(changed);
     return {};
 }
 
@@ -96,6 +107,11 @@ std::string removeJob(Plan& plan, const std::string& name) {
     const auto follower = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.after == name; });
     if (follower != plan.jobs.end()) {
         return "the job '" + follower->name + "' follows this one; change that one first";
+    }
+    const auto fed =
+        std::find_if(plan.promises.begin(), plan.promises.end(), [&](const Promise& promise) { return isFedBy(promise, name); });
+    if (fed != plan.promises.end()) {
+        return "the job '" + name + "' feeds " + fed->line.subject + "; change that promise first";
     }
     plan.jobs.erase(job);
     return {};

@@ -175,11 +175,15 @@ private:
             job_.take = name("the name of a take");
         } else if (opens("in mode")) {
             job_.mode = name("the name of a mode");
+        } else if (opens("by")) {
+            job_.by = name("the timer that times it, or 'outside'");
+        } else if (opens("done within")) {
+            job_.doneWithin = above(quantity(Unit::second, "a time such as '5 ms'"), "a time above 0");
         } else if (opens("uses") || opens("and")) {
             job_.uses.push_back(name("a peripheral"));
         } else {
             error_ = here("'" + std::string(text_.substr(at_, wordLength())) + "'",
-                          "every, about, after, from, late up to, for, draws, brings, in take, in mode or uses");
+                          "every, about, after, from, late up to, by, for, done within, draws, brings, in take, in mode or uses");
         }
     }
 
@@ -207,6 +211,8 @@ std::string printJobClauses(const Job& job) {
     std::string text = printJobPace(job);
     text += job.phase.isZero() ? "" : ", from " + time(job.phase);
     text += job.jitter.isZero() ? "" : ", late up to " + time(job.jitter);
+    text += job.by.empty() ? "" : ", by " + job.by;
+    text += job.doneWithin ? ", done within " + time(*job.doneWithin) : "";
     text += job.draws.isZero() ? "" : ", draws " + printReadable(job.draws, Unit::ampere);
     text += job.brings.isZero() ? "" : ", brings " + printReadable(job.brings, Unit::ampere);
     text += job.take.empty() ? "" : ", in take " + job.take;

@@ -11,9 +11,9 @@
 namespace wisetick {
 
 /// Reads a job as a line: "report: every 10 min for 4.4 s, draws 21 mA, uses uart1". A name and a colon; how often it comes:
-/// `every`, `about` (by chance, on average) or `after` another job; `from` (its phase), `late up to` (its jitter); `for` a time
-/// or so many cycles; `draws`, `brings`; `in take`, `in mode`; `uses`. The error points at the word that is wrong. Whether takes,
-/// modes, jobs and peripherals exist is not checked here.
+/// `every`, `about` (by chance, on average) or `after` another job; `from` (its phase), `late up to` (its jitter), `by` (what
+/// times it); `for` a time or so many cycles, `done within`; `draws`, `brings`; `in take`, `in mode`; `uses`. The error points at
+/// the word that is wrong. Whether takes, modes, jobs and peripherals exist is not checked here.
 tl::expected<Job, TextError> readJobLine(std::string_view text);
 
 /// The canonical form; reading it gives the same job.

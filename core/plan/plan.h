@@ -37,6 +37,7 @@ struct Fitted {
     std::optional<Rational> load;             ///< F, for which the crystal was cut
     std::optional<Rational> esr;              ///< Ω
     std::optional<Rational> capacitors = {};  ///< F, each of the two that are fitted
+    std::optional<Rational> otherOne = {};    ///< F, of the second one where they differ
     std::optional<Rational> stray = {};       ///< F, across the crystal
     std::optional<Rational> shunt = {};       ///< F, the crystal's C0
     std::optional<Rational> motional = {};    ///< F, the crystal's C1
@@ -44,7 +45,7 @@ struct Fitted {
     bool operator==(const Fitted&) const = default;
 };
 
-/// This very board's oscillator, measured.
+/// This very board's oscillator, measured: an internal one, or what is fitted.
 struct Measured {
     std::string source;
     Rational rate;                     ///< Hz
@@ -108,6 +109,9 @@ struct Job {
     std::string after = {};         ///< the job that it follows, each time
     std::string mode = {};          ///< in which the core is while it goes on; empty: run
     Rational brings;                ///< A, that it gives to the battery; such a job needs no core
+    /// What times it: a peripheral, or "outside"; empty: the one timer that ends the rest, where there is just one, else outside.
+    std::string by = {};
+    std::optional<Rational> doneWithin = {}; ///< s, from when it is due
     bool operator==(const Job&) const = default;
 };
 

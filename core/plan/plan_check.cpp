@@ -134,8 +134,9 @@ private:
         }
         positive(path + ".load", fitted.load);
         positive(path + ".esr", fitted.esr);
-        for (const auto& [key, value] : {std::pair("capacitors", &fitted.capacitors), std::pair("stray", &fitted.stray),
-                                         std::pair("c0", &fitted.shunt), std::pair("c1", &fitted.motional)}) {
+        for (const auto& [key, value] :
+             {std::pair("capacitors", &fitted.capacitors), std::pair("capacitors", &fitted.otherOne),
+              std::pair("stray", &fitted.stray), std::pair("c0", &fitted.shunt), std::pair("c1", &fitted.motional)}) {
             notNegative(path + "." + key, *value);
         }
     }
@@ -144,7 +145,7 @@ private:
         const std::string path = "board.measured." + measured.source;
         once(path, measured.source, measured_);
         if (part_ != nullptr) {
-            checkName(path, "rc source", measured.source, sourceIds(true));
+            checkName(path, "source", measured.source, idsOf(part_->sources));
         }
         positive(path + ".rate", measured.rate);
         checkTolerance(path + ".tolerance", measured.tolerance);
@@ -226,6 +227,10 @@ private:
             const std::string& name = plan_.promises[i].line.name;
             if (!name.empty() && !seen.insert(name).second) {
                 fault("promise." + std::to_string(i + 1) + ".say", "the promise '" + name + "' again", "a name of its own");
+            }
+            const auto* bites = plan_.promises[i].line.ask.as<BitesAsk>();
+            if (bites != nullptr && !bites->fedBy.empty()) {
+                checkName("promise." + std::to_string(i + 1) + ".say", "job", bites->fedBy, jobs_);
             }
         }
     }
@@ -353,6 +358,10 @@ private:
             notNegative(path + ".phase", job.phase);
             positive(path + ".lasts", job.lasts);
             factor(path + ".cycles", job.cycles);
+            positive(path + ".done_within", job.doneWithin);
+            if (!job.by.empty() && (job.isRandom || !job.after.empty())) {
+                fault(path + ".by", "a timer of a job that does not come by a period", "it with 'every'");
+            }
             if (job.lasts.has_value() == job.cycles.has_value()) {
                 fault(path, job.lasts ? "both 'lasts' and 'cycles'" : "neither 'lasts' nor 'cycles'",
                       "one of them: how long the job takes, in time or in core cycles");
@@ -367,6 +376,9 @@ private:
             }
             if (!job.mode.empty()) {
                 checkName(path + ".mode", "mode", job.mode, idsOf(part_->modes));
+            }
+            if (!job.by.empty() && job.by != "outside") {
+                checkName(path + ".by", "peripheral", job.by, idsOf(part_->peripherals));
             }
             for (const std::string& use : job.uses) {
                 checkName(path + ".uses", "peripheral", use, idsOf(part_->peripherals));

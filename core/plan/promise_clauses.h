@@ -23,6 +23,7 @@ struct Clause {
     Unit unit = Unit::ratio;
     bool isRequired = false;
     bool mayRepeat = false;
+    bool mayBeZero = false;            ///< of its quantity; most must be above 0
     std::string needs = {};            ///< the opening of a clause without which this one means nothing
     std::optional<Rational> most = {}; ///< of its quantity
     std::string group = {};            ///< "rate": of the clauses of one group just one is said

@@ -54,6 +54,15 @@ void changePromises(Plan& plan, Change change, Now now) {
     }
 }
 
+/// Why the plan has not what the promise leans on; empty where it has.
+std::string whyNotThere(const Plan& plan, const Promise& promise) {
+    const auto* bites = promise.line.ask.as<BitesAsk>();
+    const bool isThere =
+        bites == nullptr || bites->fedBy.empty() ||
+        std::any_of(plan.jobs.begin(), plan.jobs.end(), [&](const Job& job) { return job.name == bites->fedBy; });
+    return isThere ? std::string() : "there is no job '" + bites->fedBy + "' that could feed it";
+}
+
 bool asksTheSame(const PromiseLine& a, const PromiseLine& b) {
     return a.subject == b.subject && a.ask.row() == b.ask.row();
 }
@@ -63,6 +72,9 @@ bool asksTheSame(const PromiseLine& a, const PromiseLine& b) {
 std::string addPromise(Plan& plan, Promise promise) {
     if (placeOf(plan, promise.line.name) != kGone) {
         return nameTaken(promise.line.name);
+    }
+    if (std::string why = whyNotThere(plan, promise); !why.empty()) {
+        return why;
     }
     // a given name goes first: another promise may be called otherwise after it
     changePromises(
@@ -77,6 +89,9 @@ std::string replacePromise(Plan& plan, std::size_t place, Promise promise) {
     }
     if (placeOf(plan, promise.line.name, place) != kGone) {
         return nameTaken(promise.line.name);
+    }
+    if (std::string why = whyNotThere(plan, promise); !why.empty()) {
+        return why;
     }
     const bool keepsPins = asksTheSame(plan.promises[place].line, promise.line);
     changePromises(

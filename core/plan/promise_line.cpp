@@ -323,8 +323,12 @@ private:
             error.position += start;
             return error;
         }
-        if (value->sign() <= 0) {
-            return TextError{start, length, quoted(text_.substr(start, length)), unitNoun(clause.unit) + " above 0", {}};
+        if (value->sign() < 0 || (value->isZero() && !clause.mayBeZero)) {
+            return TextError{start,
+                             length,
+                             quoted(text_.substr(start, length)),
+                             unitNoun(clause.unit) + (clause.mayBeZero ? " of 0 or more" : " above 0"),
+                             {}};
         }
         const std::string_view typed = text_.substr(start, length);
         if (unitIsWhole(clause.unit) && !value->isWhole()) {

@@ -53,6 +53,7 @@ struct TalksAsk {
     UartFrame frame;
     Tolerance tolerance;
     bool isOneWire = false; ///< "on one wire": both directions share a pin
+    Rational lasts() const { return Rational(frame.dataBits + 2 + (frame.parity == 'N' ? 0 : 1)) / bitsPerSecond; }
     bool operator==(const TalksAsk&) const = default;
 };
 
@@ -94,6 +95,7 @@ struct FiresAsk {
     std::optional<Rational> late = {};    ///< "late 12 cycles": of the core, by which the firmware begins each period late
     std::optional<Rational> handled = {}; ///< "handled in 400 cycles": of the core, by the interrupt
     bool isAlarm = false;                 ///< "by alarm": of the calendar, instead of its wake-up counter
+    Rational lasts() const { return period; }
     bool operator==(const FiresAsk&) const = default;
 };
 
@@ -102,11 +104,12 @@ struct DrivesAsk {
     static const AskRow& row();
 
     Rational hertz;
-    Rational duty;                          ///< above 0, up to 1
+    Rational duty;                          ///< from 0 up to 1
     std::optional<Rational> stepUnder = {}; ///< of the duty
     std::optional<Rational> dead = {};      ///< s, both outputs off between the switchings
     bool isInside = false;                  ///< "inside": it reaches no pin
     Tolerance tolerance;
+    Rational lasts() const { return 1 / hertz; }
     bool operator==(const DrivesAsk&) const = default;
 };
 
@@ -119,16 +122,19 @@ struct StampsAsk {
     bool operator==(const StampsAsk&) const = default;
 };
 
-/// "wdog bites after 2 s, fed every 1.8 s, at latest 3 s, opens after 0.5 s". Times in s.
+/// "wdog bites after 2 s, fed every 1.8 s to 1.9 s, at latest 3 s, opens after 0.5 s"; "fed by blink". Times in s.
 struct BitesAsk {
     static const AskRow& row();
 
     Rational after;
-    std::optional<Rational> fedEvery;
+    std::optional<Rational> fedEvery; ///< at most so long between two feeds
     std::optional<Rational> atLatest;
     std::optional<Rational> opensAfter;
     Tolerance tolerance;
     std::optional<Rational> warnsBefore = {}; ///< "warns 1 ms before": its early interrupt, before the bite
+    std::optional<Rational> fedLeast = {};    ///< and at least so long; none: always fedEvery
+    std::string fedBy = {};                   ///< the job that feeds it, once in each run
+    Rational lasts() const { return after; }
     bool operator==(const BitesAsk&) const = default;
 };
 
@@ -137,6 +143,7 @@ struct DriftsAsk {
     static const AskRow& row();
 
     Rational limit; ///< s/s
+    Rational lasts() const { return 86400; }
     bool operator==(const DriftsAsk&) const = default;
 };
 
@@ -176,6 +183,7 @@ struct BusAsk {
     std::optional<Rational> fall;
     std::optional<Rational> pull = {}; ///< "pulled by 2.2 kohm into 100 pF": the rise follows from both
     std::optional<Rational> load = {}; ///< F, of the bus
+    bool isSmbus = false;              ///< "as smbus": at least 10 kHz too
     bool operator==(const BusAsk&) const = default;
 };
 
@@ -204,6 +212,8 @@ struct ClocksAsk {
     std::optional<Rational> reading = {}; ///< "reading 256 byte in at most 5 us"
     std::optional<Rational> within = {};  ///< s
     std::optional<Rational> valid = {};   ///< "valid after 6 ns": s, from the clock's edge until the device's data stand
+    std::optional<Rational> held = {};    ///< "held 2 ns": s, for which they still stand after the next such edge
+    std::optional<Rational> trace = {};   ///< "over 10 cm": m of trace to the device
     bool operator==(const ClocksAsk&) const = default;
 };
 
@@ -214,6 +224,7 @@ struct WaitsAsk {
     Rational time; ///< s
     bool isAtLeast = false;
     Tolerance tolerance;
+    Rational lasts() const { return time; }
     bool operator==(const WaitsAsk&) const = default;
 };
 
