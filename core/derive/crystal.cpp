@@ -18,7 +18,13 @@ constexpr std::array<std::int64_t, 24> kSeries{10, 11, 12, 13, 15, 16, 18, 20, 2
 } // namespace
 
 std::optional<Rational> actualLoad(const Fitted& fitted) {
-    return fitted.capacitors && fitted.stray ? std::optional(*fitted.capacitors / 2 + *fitted.stray) : std::nullopt;
+    if (!fitted.capacitors || !fitted.stray) {
+        return std::nullopt;
+    }
+    const Rational& one = *fitted.capacitors;
+    const Rational other = fitted.otherOne.value_or(one);
+    const Rational both = one + other;
+    return (both.isZero() ? Rational(0) : one * other / both) + *fitted.stray;
 }
 
 std::optional<Rational> loadShift(const Fitted& fitted) {
@@ -45,12 +51,13 @@ std::vector<DeviationPoint> deviationCurve(const Fitted& fitted, const Board& bo
         return curve;
     }
     const Bounds celsius = board.temperature.value_or(Bounds::exactly(25));
-    const Rational total = fitted.tolerance->total() + abs(loadShift(fitted).value_or(Rational(0)));
+    const Rational total = fitted.tolerance->total();
+    const Rational shift = loadShift(fitted).value_or(Rational(0));
     for (int i = 0; i < points; ++i) {
         const Rational at = celsius.min + (celsius.max - celsius.min) * Rational(i, points - 1);
         const Rational away = fitted.parabola ? at - fitted.parabola->turnover : Rational(0);
         const Rational bend = fitted.parabola ? fitted.parabola->coefficient * away * away : Rational(0);
-        curve.push_back({at, bend - total, bend + total});
+        curve.push_back({at, shift + bend - total, shift + bend + total});
     }
     return curve;
 }

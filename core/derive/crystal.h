@@ -24,8 +24,8 @@ struct DeviationPoint {
     Rational high;
 };
 
-/// A fitted crystal's deviation over the board's temperatures, at `points` even steps: its budget and load shift to both
-/// sides of the tuning fork's parabola. Empty where no tolerance is given.
+/// A fitted crystal's deviation from the rate that it was cut for, over the board's temperatures, at `points` even steps: its
+/// budget to both sides of the load shift and the tuning fork's parabola. Empty where no tolerance is given.
 std::vector<DeviationPoint> deviationCurve(const Fitted& fitted, const Board& board, int points);
 
 /// An internal oscillator's deviation over the board's temperatures: the tightest step at each, with both ends of every

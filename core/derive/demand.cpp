@@ -64,7 +64,7 @@ bool peripheralLivesIn(const Part& part, const Controls& controls, const Mode& m
     return mode.peripherals.contains(peripheral) && (!clock || livesIn(part, controls, mode, *clock));
 }
 
-Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Controls& controls) {
+Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Controls& controls, const JobUses& uses) {
     Demand demand{std::vector<bool>(part.nodeCount()), std::vector<bool>(part.peripherals.size())};
     const auto want = [&](NodeIndex node) {
         if (heldOff(part, controls, node)) {
@@ -88,7 +88,7 @@ Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Cont
         }
     }
     for (const Job& job : plan.jobs) {
-        if (runsIn(job, plan, take)) {
+        if (uses.areAll ? runsIn(job, plan, take) : &job == uses.one) {
             std::for_each(job.uses.begin(), job.uses.end(), use);
         }
     }

@@ -11,8 +11,15 @@ namespace wisetick {
 struct Demand {
     std::vector<bool> nodes;       ///< by NodeIndex
     std::vector<bool> peripherals; ///< by peripheral index
+    bool operator==(const Demand&) const = default;
 };
-Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Controls& controls);
+
+/// Of which jobs what they use counts: of all, or of one, or of none.
+struct JobUses {
+    bool areAll = true;
+    const Job* one = nullptr;
+};
+Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Controls& controls, const JobUses& uses = {});
 
 /// The timer that counts on for the one of this promise; empty where none does.
 std::string chainedWith(const Part& part, const PromiseLine& line);

@@ -205,7 +205,7 @@ Vitals vitalsOf(const Part& part, const Figures& figures) {
     return vitals;
 }
 
-Figures derive(const Part& part, const Plan& plan, const std::string& takeName, const std::optional<Rational>& longestRest) {
+Figures derive(const Part& part, const Plan& plan, const std::string& takeName, const RhythmFigure* played) {
     const Take& take = takeNamed(plan, takeName);
     Figures figures;
     figures.part = part.id;
@@ -226,9 +226,12 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     judgeLimits(part, plan.board, controls, figures.lines, figures.findings);
     judgeBoard(part, plan, controls, figures.lines, figures.findings);
     figures.waits = waitStates(part, controls, figures.lines, figures.findings);
-    figures.promises = judgePromises({part, plan, take, controls, demand, figures.lines, longestRest});
+    figures.promises = judgePromises({part, plan, take, controls, demand, figures.lines, played});
     try {
-        figures.modes = modeFigures(part, plan, controls, demand, figures.lines, figures.grid);
+        // what only a job uses is on, and draws, while that goes on alone
+        const bool hasUses = std::any_of(plan.jobs.begin(), plan.jobs.end(), [](const Job& job) { return !job.uses.empty(); });
+        const Demand lasting = hasUses ? demandOf(part, plan, take, controls, {false, nullptr}) : demand;
+        figures.modes = modeFigures(part, plan, controls, lasting, figures.lines, figures.grid);
         judgeWakeUps(part, plan, controls, figures.lines, figures.modes, figures.promises);
     } catch (const RationalOverflow&) {
         figures.modes.clear();
@@ -249,13 +252,13 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
 }
 
 std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& takeName, std::size_t promise, std::size_t most,
-                        const std::optional<Rational>& longestRest) {
+                        const RhythmFigure* played) {
     const Take& take = takeNamed(plan, takeName);
     Diagnostics ignored;
     const Controls controls = resolveControls(part, take, ignored);
     const Demand demand = demandOf(part, plan, take, controls);
     const std::vector<LineFigure> lines = lineRates(part, plan.board, controls);
-    return promiseWays({part, plan, take, controls, demand, lines, longestRest}, promise, most);
+    return promiseWays({part, plan, take, controls, demand, lines, played}, promise, most);
 }
 
 } // namespace wisetick

@@ -7,14 +7,13 @@ namespace wisetick {
 
 /// All that follows from part, plan and take without playing the jobs: lines, limits, waits, promises on clocks,
 /// wake-ups, currents of the modes. Pure; no file, clock or global is touched. Averages and lives are pending.
-/// `longestRest` (s) is what a watchdog that runs at rest must outlast, where that is known. Throws
-/// std::invalid_argument if the plan has no take of that name.
-Figures derive(const Part& part, const Plan& plan, const std::string& take,
-               const std::optional<Rational>& longestRest = std::nullopt);
+/// `played` is what the play of the jobs told, where it is known: what a watchdog must outlast. Throws std::invalid_argument if
+/// the plan has no take of that name.
+Figures derive(const Part& part, const Plan& plan, const std::string& take, const RhythmFigure* played = nullptr);
 
-/// The ranked ways of a promise (its place in the plan), best first; `longestRest` as for derive.
+/// The ranked ways of a promise (its place in the plan), best first; `played` as for derive.
 std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& take, std::size_t promise, std::size_t most = 20,
-                        const std::optional<Rational>& longestRest = std::nullopt);
+                        const RhythmFigure* played = nullptr);
 
 /// The five vitals as far as the figures hold them: average and life only once the rhythm is played.
 Vitals vitalsOf(const Part& part, const Figures& figures);

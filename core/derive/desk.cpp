@@ -19,8 +19,8 @@ Desk deskOf(const Part& part, const Plan& plan, const Figures& figures, std::siz
     Diagnostics ignored;
     const Controls controls = resolveControls(part, *take, ignored);
     const Demand demand = demandOf(part, plan, *take, controls);
-    const auto rest = figures.rhythm ? std::optional(figures.rhythm->longestRest) : std::nullopt;
-    const PromiseContext context{part, plan, *take, controls, demand, figures.lines, rest, Detail::result};
+    const PromiseContext context{
+        part, plan, *take, controls, demand, figures.lines, figures.rhythm ? &*figures.rhythm : nullptr, Detail::result};
     const auto index = part.findPeripheral(peripheralOf(line.subject));
     const auto node = index ? clockOf(part, controls, *index) : part.findNode(line.subject);
     if (node) {

@@ -28,8 +28,10 @@ struct LineFigure {
     Rational divide = 1;             ///< what its divider is set to
     std::string control;             ///< "from xtm ÷ 5"
     std::optional<Bounds> hertz;
-    std::string why;     ///< why there is no rate
-    std::string unknown; ///< whose tolerance is unknown; min and max are the nominal then
+    std::optional<Bounds> overLong; ///< Hz, over long times, in which ripple is taken back; none: as `hertz`
+    Rational strayTime;             ///< s, by which an edge can be off its place meanwhile
+    std::string why;                ///< why there is no rate
+    std::string unknown;            ///< whose tolerance is unknown; min and max are the nominal then
     std::optional<Rational> limitMin;
     std::optional<Rational> limitMax;
     State state = State::kept; ///< against its limits; only what is on is judged
@@ -98,6 +100,38 @@ struct ModeFigure {
     std::vector<std::pair<std::string, std::string>> options; ///< id and value, as chosen or at reset
 };
 
+/// What times a job, and how far its intervals stray with it.
+struct JobTiming {
+    std::string by;                      ///< the peripheral; empty: it comes from outside, exact
+    std::optional<NodeIndex> source;     ///< that its clock comes from
+    Bounds stretch = Bounds::exactly(1); ///< how long an interval is, as a share of the nominal
+    std::string unknown;                 ///< whose tolerance is unknown
+    bool isSaid = false;                 ///< by the plan; else it is what ends the rest
+};
+
+/// What the play tells of the runs of one job.
+struct JobRuns {
+    std::string job;
+    JobTiming timing;
+    std::optional<Bounds> interval; ///< s between the beginnings of two runs, at nominal clocks; none: there is no bound
+    std::optional<Rational> every;  ///< s, its period; of a follower that of the first before it; none: it comes by chance
+    std::string why;                ///< why there is no bound
+};
+
+/// How long something that the core has to do waits and takes at most: a handler of an interrupt, or a job.
+struct LatencyFigure {
+    std::string name;
+    Target target;
+    bool isHandler = false;
+    Rational interval;               ///< s, the shortest between two
+    Rational takes;                  ///< s, at the slowest core, entry and exit included
+    std::optional<Rational> longest; ///< s, from its event until it is done; none: there is no bound
+    std::optional<Rational> limit;   ///< s, until when it must be done
+    State state = State::kept;
+    std::string why;
+    Workings workings;
+};
+
 /// What came of playing the jobs.
 struct RhythmFigure {
     struct Share {
@@ -118,10 +152,15 @@ struct RhythmFigure {
     std::int64_t wakeUps = 0;            ///< in the span
     std::int64_t events = 0;             ///< job runs in the span
     bool isWhole = true;                 ///< false: the hyperperiod has more than 10^5 events and was cut
-    std::optional<Rational> longestRest; ///< s
-    std::optional<Bounds> average;       ///< A
-    std::optional<Bounds> life;          ///< s
-    std::string unknown;                 ///< of average and life
+    std::optional<Rational> longestRest; ///< s, at nominal clocks
+    /// How it grows where what times the jobs is slow: by (stretch − 1) × this many s.
+    Rational restGrows;
+    JobTiming restTiming;                 ///< what times the jobs around it; the slowest of several
+    std::vector<JobRuns> runs;            ///< of the jobs that need the core, in the plan's order
+    std::vector<LatencyFigure> latencies; ///< handlers, the more urgent first, then the jobs
+    std::optional<Bounds> average;        ///< A
+    std::optional<Bounds> life;           ///< s
+    std::string unknown;                  ///< of average and life
     std::vector<Share> shares;
     Workings averageWorkings;
     Workings lifeWorkings;

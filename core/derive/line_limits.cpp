@@ -1,5 +1,6 @@
 #include "derive/line_limits.h"
 
+#include "derive/demand.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -141,6 +142,36 @@ void judgeRule(const Rule& rule, const Rational& slack, const std::vector<LineFi
     }
 }
 
+/// Hz, the fastest of a line as far as it is known.
+const Rational& fastestOf(const LineFigure& line) {
+    return line.unknown.empty() ? line.hertz->max : line.hertz->nominal;
+}
+
+/// The first step that is not exceeded, at the fastest by more than the slack; the end where there is none.
+/// `factor`: were the line faster by that.
+std::vector<WaitStep>::const_iterator waitStepOf(const Part& part, const WaitTable& table, const LineFigure& line,
+                                                 const Rational& factor = 1) {
+    return std::find_if(table.steps.begin(), table.steps.end(), [&](const WaitStep& each) {
+        return line.hertz->nominal * factor <= each.hertz && fastestOf(line) * factor <= each.hertz * (1 + part.slack);
+    });
+}
+
+/// The least speed of the waits that hold, with the lines faster by a factor each.
+template <class FactorOf>
+Rational leastSpeed(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines, FactorOf factorOf) {
+    Rational least = 1;
+    for (const WaitTable& table : part.waits) {
+        const LineFigure& line = lines[table.line];
+        if ((table.tier && table.tier != controls.tier) || !line.hertz || table.steps.empty()) {
+            continue;
+        }
+        const auto step = waitStepOf(part, table, line, factorOf(table.line));
+        const WaitStep& taken = step == table.steps.end() ? table.steps.back() : *step;
+        least = std::min(least, taken.speed.value_or(Rational(1)));
+    }
+    return least;
+}
+
 } // namespace
 
 LimitSpan limitSpan(const Part& part, const Board& board, const std::vector<Limit>& limits, const Controls& controls) {
@@ -246,6 +277,31 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
     }
 }
 
+Rational executionSpeed(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines) {
+    return leastSpeed(part, controls, lines, [](NodeIndex) { return Rational(1); });
+}
+
+Rational executionSpeedAt(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines,
+                          const Rational& hertz) {
+    const auto& core = lines[part.core].hertz;
+    if (!core) {
+        return 1;
+    }
+    return leastSpeed(part, controls, lines, [&](NodeIndex node) {
+        const std::vector<NodeIndex> chain = chainOf(part, controls, node);
+        const bool hangs = std::find(chain.begin(), chain.end(), part.core) != chain.end();
+        return hangs ? hertz / core->nominal : Rational(1);
+    });
+}
+
+Rational executionSpeed(const std::vector<WaitFigure>& waits) {
+    Rational least = 1;
+    for (const WaitFigure& wait : waits) {
+        least = std::min(least, wait.speed.value_or(Rational(1)));
+    }
+    return least;
+}
+
 std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines,
                                    Diagnostics& findings) {
     std::vector<WaitFigure> figures;
@@ -255,10 +311,8 @@ std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, c
             continue;
         }
         const Rational& hertz = line.hertz->nominal;
-        const Rational& fastest = line.unknown.empty() ? line.hertz->max : hertz;
-        auto step = std::find_if(table.steps.begin(), table.steps.end(), [&](const WaitStep& each) {
-            return hertz <= each.hertz && fastest <= each.hertz * (1 + part.slack);
-        });
+        const Rational& fastest = fastestOf(line);
+        auto step = waitStepOf(part, table, line);
         if (step == table.steps.end() && !table.steps.empty() && hertz <= table.steps.back().hertz) {
             step = std::prev(table.steps.end());
             add(findings, Severity::warning, Target::line(line.id),

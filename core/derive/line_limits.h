@@ -28,4 +28,12 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
 std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines,
                                    Diagnostics& findings);
 
+/// Instructions a second against none waiting, as a share: the least that a table of waits tells for the rates as they are; 1
+/// where none does.
+Rational executionSpeed(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines);
+Rational executionSpeed(const std::vector<WaitFigure>& waits);
+/// The same were the core at `hertz`, and what hangs on it in proportion.
+Rational executionSpeedAt(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines,
+                          const Rational& hertz);
+
 } // namespace wisetick

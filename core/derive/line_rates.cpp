@@ -57,11 +57,12 @@ private:
         }
         std::optional<Deviation> deviation;
         if (fitted->tolerance) {
-            const Rational total = fitted->tolerance->total() + abs(loadShift(*fitted).value_or(Rational(0)));
+            const Rational total = fitted->tolerance->total();
             const Rational bend = parabolaOver(*fitted, board_);
             deviation = Deviation{-total + std::min(bend, Rational(0)), total + std::max(bend, Rational(0))};
         }
-        set(fitted->rate, deviation);
+        // a load that is known moves the rate itself; only what is unknown of it widens the bounds
+        set(fitted->rate * (1 + loadShift(*fitted).value_or(Rational(0))), deviation);
     }
 
     void set(const Rational& rate, const std::optional<Deviation>& deviation) {
@@ -94,6 +95,22 @@ std::string controlText(const Part& part, const Line& line, const LineControls& 
     return text.empty() ? "from " + part.nodeId(parent) : text;
 }
 
+/// What is left of the bounds over long times, where ripple is told to come back.
+void workLong(const Line& line, const LineControls& controls, const LineFigure& parent, LineFigure& figure) {
+    const bool comesBack = !line.ripple.isZero() && line.rippleOver;
+    if (!comesBack && !parent.overLong) {
+        return;
+    }
+    Bounds steady = parent.overLong.value_or(*parent.hertz) * controls.factor;
+    figure.strayTime = parent.strayTime;
+    if (comesBack) {
+        figure.strayTime += line.ripple * *line.rippleOver;
+    } else {
+        steady = {steady.min * (1 - line.ripple), steady.nominal, steady.max * (1 + line.ripple)};
+    }
+    figure.overLong = steady;
+}
+
 void workLine(const Part& part, const Line& line, const LineControls& controls, const LineFigure& parent, LineFigure& figure) {
     figure.factor = controls.factor;
     figure.multiply = controls.multiply;
@@ -111,6 +128,7 @@ void workLine(const Part& part, const Line& line, const LineControls& controls, 
     try {
         const Bounds steady = *parent.hertz * controls.factor;
         figure.hertz = Bounds{steady.min * (1 - line.ripple), steady.nominal, steady.max * (1 + line.ripple)};
+        workLong(line, controls, parent, figure);
     } catch (const RationalOverflow&) {
         figure.why = "the rate of " + line.id + " needs more than 256 bits";
         return;

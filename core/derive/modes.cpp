@@ -253,7 +253,8 @@ Workings wakeUpWorkings(const ModeFigure& mode) {
                             piece.isStage ? "stage of waking from " + mode.id : "start-up after it",
                             "from " + time(piece.startTyp) + " to " + time(piece.endTyp) + " typical",
                             time(piece.endMax) + " at the latest",
-                            {{piece.say, {}, piece.target, {}}}});
+                            {{piece.say, {}, piece.target, {}}},
+                            false});
     }
     workings.push_back({"first instruction",
                         "end of the last stage",
@@ -297,7 +298,7 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
     const PeripheralKind* kind = peripheral ? &part.peripherals[*peripheral].kind : nullptr;
     const auto counter = kind != nullptr ? kind->row()->wakeCounter(*kind) : std::nullopt;
     const auto node = peripheral ? clockOf(part, controls, *peripheral) : std::nullopt;
-    if (!counter || !counter->isForWaking || !node || !lines[*node].hertz) {
+    if (!counter || !node || !lines[*node].hertz) {
         figure.state = State::broken;
         figure.why = ask.by.empty()
                          ? "'every' needs to know by what: add 'by rtc'"
@@ -325,6 +326,26 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
         figure.state = State::broken;
         figure.why = "every " + printQuantity(*ask.every, Unit::second) + " is beyond the wake-up counter of " + ask.by + ": " +
                      printRange(least, most, Unit::second);
+    }
+}
+
+/// A timer that fires for another promise wakes as often as that, and not every so often too.
+void checkCounterFree(const Part& part, const Plan& plan, const WakesAsk& ask, std::vector<PromiseFigure>& promises,
+                      std::size_t index) {
+    const auto peripheral = part.findPeripheral(ask.by);
+    const PeripheralKind* kind = peripheral ? &part.peripherals[*peripheral].kind : nullptr;
+    const auto counter = kind != nullptr ? kind->row()->wakeCounter(*kind) : std::nullopt;
+    if (!counter || counter->isForWaking) {
+        return;
+    }
+    for (std::size_t i = 0; i < promises.size(); ++i) {
+        const auto* fires = plan.promises[i].line.ask.as<FiresAsk>();
+        if (fires != nullptr && plan.promises[i].line.subject == ask.by && fires->period != *ask.every) {
+            promises[index].state = State::broken;
+            promises[index].why = ask.by + " fires for " + promises[i].name + ", every " +
+                                  printQuantity(fires->period, Unit::second) + ": it can't wake every " +
+                                  printQuantity(*ask.every, Unit::second) + " too";
+        }
     }
 }
 
@@ -360,6 +381,7 @@ void judgeWakeUps(const Part& part, const Plan& plan, const Controls& controls, 
         figure = judgeWakeUp(figure, *ask, {wake.restored, wake.unknown, wakeUpWorkings(modes[*mode])});
         if (ask->every) {
             addInterval(part, controls, lines, *ask, figure);
+            checkCounterFree(part, plan, *ask, promises, i);
         }
         if (!ask->by.empty()) {
             const std::string why = whyNotWoken(part, controls, part.modes[*mode], ask->by);

@@ -1,6 +1,7 @@
 #include "derive/promises.h"
 
 #include "derive/field_values.h"
+#include "derive/line_limits.h"
 #include "derive/meetings.h"
 #include "promise/line_rate.h"
 #include "quantity/quantity_print.h"
@@ -120,8 +121,10 @@ public:
             why = clock.why;
             return std::nullopt;
         }
-        Subject subject{&context_.part.peripherals[*peripheral], *peripheral, *clock.clock, channelOf(id)};
         const Ask& ask = context_.plan.promises[index].line.ask;
+        const auto lasts = ask.row()->lasts(ask);
+        Subject subject{&context_.part.peripherals[*peripheral], *peripheral,
+                        lasts ? overTime(*clock.clock, *lasts) : *clock.clock, channelOf(id)};
         const Meeting* meeting = meetingOf(ask, subject.peripheral->kind);
         if (meeting != nullptr && meeting->looksFurther(ask, context_.take)) {
             subject.core = promiseClock(context_, context_.part.core).clock;
@@ -276,8 +279,14 @@ private:
         for (std::size_t i = 0; i < sharing.size(); ++i) {
             PromiseFigure& figure = (*best)[i];
             if (hasLost(i)) {
-                figure.why +=
-                    (figure.why.empty() ? "" : "; ") + (holders.empty() ? losers : holders) + " holds the fields that both need";
+                const PromiseFigure& alone = figures[sharing[i]];
+                std::string settings;
+                for (const Setting& setting : alone.settings) {
+                    settings += (settings.empty() ? "" : ", ") + setting.name + " " + printFactor(setting.value);
+                }
+                figure.why += (figure.why.empty() ? "" : "; ") + (holders.empty() ? losers : holders) +
+                              " holds the fields that both need; alone it would be " + stateName(alone.state) + " with " +
+                              settings;
             } else if (!losers.empty()) {
                 figure.note = "its fields are also those of " + losers + ", which can't be kept beside it";
             }
@@ -427,7 +436,13 @@ PromiseClock promiseClock(const PromiseContext& context, NodeIndex node) {
     if (!line.hertz) {
         return {std::nullopt, "no clock: " + line.why};
     }
-    return {Clock{line.id, *line.hertz, line.unknown}, {}};
+    Clock clock{line.id, *line.hertz, line.unknown};
+    clock.overLong = line.overLong;
+    clock.strayTime = line.strayTime;
+    if (node == context.part.core && !context.part.waits.empty()) {
+        clock.speed = executionSpeed(context.part, context.controls, context.lines);
+    }
+    return {std::move(clock), {}};
 }
 
 std::vector<PromiseFigure> judgePromises(const PromiseContext& context) {

@@ -14,7 +14,7 @@ struct PromiseContext {
     const Controls& controls;
     const Demand& demand;
     const std::vector<LineFigure>& lines;
-    std::optional<Rational> longestRest; ///< s, once it is played
+    const RhythmFigure* played = nullptr; ///< once it is played
     Detail detail = Detail::result;
 };
 

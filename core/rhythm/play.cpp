@@ -1,7 +1,10 @@
 #include "rhythm/play.h"
 
+#include "derive/line_limits.h"
 #include "quantity/quantity_print.h"
 #include "rhythm/battery.h"
+#include "rhythm/job_runs.h"
+#include "rhythm/job_variants.h"
 #include "rhythm/rare_jobs.h"
 #include "rhythm/rest_cost.h"
 
@@ -39,17 +42,13 @@ class Play {
 public:
     Play(const Part& part, const Plan& plan, const std::string& take, const std::map<std::string, Figures>& derived,
          Diagnostics& findings, GoOn goOn = {})
-        : part_(part), plan_(plan), base_(derived.at(take)), findings_(findings), goOn_(std::move(goOn)),
-          restsIn_(restOf(part, *findTake(plan, take))), rare_(slots_, restsIn_.has_value(), base_.grid.celsius.size()) {
-        takes_.push_back(&base_);
-        for (const auto& [name, figures] : derived) {
-            if (name != take) {
-                takes_.push_back(&figures);
-            }
-        }
+        : part_(part), plan_(plan), variants_(part, plan, take, derived), takes_(variants_.figures()), base_(*takes_.front()),
+          findings_(findings), goOn_(std::move(goOn)), restsIn_(restOf(part, *findTake(plan, take))),
+          rare_(slots_, restsIn_.has_value(), base_.grid.celsius.size()) {
         for (const Job& job : plan.jobs) {
             if (job.brings.isZero()) {
                 lanes_.push_back(&job);
+                timings_.push_back(jobTiming(part, plan, base_, job));
             }
         }
     }
@@ -131,15 +130,7 @@ private:
         figure_.trace = traceOf({{only.doing, 0, 0, 1}});
     }
 
-    std::size_t takeIndex(const Job& job) const {
-        const std::string& name = job.take.empty() ? plan_.active : job.take;
-        for (std::size_t i = 0; i < takes_.size(); ++i) {
-            if (takes_[i]->take == name) {
-                return i;
-            }
-        }
-        return 0;
-    }
+    std::size_t takeIndex(const Job& job) const { return variants_.of(job); }
 
     /// How long a job takes at this corner; nothing where its take has no core rate.
     std::optional<Rational> lasting(const Job& job, Corner corner) {
@@ -150,7 +141,8 @@ private:
         if (!core) {
             return std::nullopt;
         }
-        return *job.cycles / (corner == Corner::typical ? core->nominal : core->min);
+        const Figures& figures = *takes_[takeIndex(job)];
+        return *job.cycles / ((corner == Corner::typical ? core->nominal : core->min) * executionSpeed(figures.waits));
     }
 
     std::optional<std::vector<TimelineJob>> timelineJobs(Corner corner) {
@@ -200,7 +192,8 @@ private:
     void addSlots() {
         addSlot("rest in " + rest().id, Target::mode(rest().id), Doing::resting, 0, rest().current);
         const auto named = [&](const char* what, std::size_t take) {
-            return what + (takes_.size() > 1 ? " of take " + takes_[take]->take : std::string());
+            const std::string name = variants_.nameOf(take);
+            return what + (name.empty() ? name : (name.starts_with("job ") ? " for " : " of ") + name);
         };
         for (std::size_t i = 0; i < takes_.size(); ++i) {
             Slot stages{named("stages of waking", i), Target::mode(rest().id), Doing::stages, i, {}, {}, nullptr, {}};
@@ -314,9 +307,14 @@ private:
         }
         rare_.addRare(*typical, typicalTakes, {figure_.span, figure_.wakeUps}, &Slot::timeTyp);
         rare_.addRare(*longest, longestTakes, {figure_.span, figure_.wakeUps}, &Slot::timeMax);
-        rare_.boundCut(*longest, longestTakes, figure_.span);
+        rare_.boundCut(*longest, longestTakes, figure_.span, !isOneTiming());
+        stretchTimes();
         findLongestRest(std::max(typ.longestRest, max.longestRest), *typical);
         checkLoad(*longest, max);
+        const PlayedJobs all{part_, plan_, base_, lanes_, timings_, restsIn_, *typical, *longest, typicalTakes, longestTakes};
+        addLatencies(all);
+        const bool isWhole = figure_.isWhole && !figure_.isByChance && rare_.runs().empty() && isOneTiming();
+        figure_.runs = jobRuns(all, typ.intervals, max.intervals, figure_.latencies, isWhole);
         tellWhatWasCut(typ.isSettled && max.isSettled);
         checkKnown();
         figure_.trace = traceOf(typicalLine.stretches(typ.from, typ.span));
@@ -338,19 +336,88 @@ private:
         }
     }
 
-    /// What a rare job holds up runs behind it, so that the rest that follows may be as long as until the next of the others.
+    /// Whether all that comes by periods is timed by the same: else the jobs slide against one another.
+    bool isOneTiming() const {
+        const JobTiming* first = nullptr;
+        for (std::size_t i = 0; i < lanes_.size(); ++i) {
+            if (lanes_[i]->isRandom || !lanes_[i]->after.empty()) {
+                continue;
+            }
+            if (first != nullptr && (timings_[i].source != first->source || !(timings_[i].stretch == first->stretch))) {
+                return false;
+            }
+            first = first == nullptr ? &timings_[i] : first;
+        }
+        return true;
+    }
+
+    /// What a rare job holds up runs behind it, so that the rest that follows may be as long as until the next of the others; so
+    /// it may be where the jobs slide against one another. It grows with what times the jobs.
     void findLongestRest(const Rational& played, const std::vector<TimelineJob>& jobs) {
         if (!restsIn_) {
             return;
         }
+        const bool isLoose = !rare_.runs().empty() || !isOneTiming();
         std::optional<Rational> next;
-        for (std::size_t i = 0; i < jobs.size() && !rare_.runs().empty(); ++i) {
-            if (!rare_.isRare(i) && !jobs[i].after && !jobs[i].isRandom) {
-                const Rational gap = jobs[i].every + jobs[i].jitter;
-                next = next ? std::min(*next, gap) : gap;
+        for (std::size_t i = 0; i < jobs.size(); ++i) {
+            if (rare_.isRare(i) || jobs[i].after || jobs[i].isRandom) {
+                continue;
+            }
+            const Rational gap = jobs[i].every + jobs[i].jitter;
+            if (!next || gap < *next) {
+                next = gap;
+                figure_.restTiming = timings_[i];
             }
         }
-        figure_.longestRest = next ? std::max(played, *next) : played;
+        figure_.longestRest = next && isLoose ? std::max(played, *next) : played;
+        figure_.restGrows = next.value_or(Rational(0));
+        addUnknownTimings();
+    }
+
+    void addUnknownTimings() {
+        for (const JobTiming& timing : timings_) {
+            addUnknown(timing.unknown);
+        }
+    }
+
+    /// Jobs come more often where what times them is fast.
+    void stretchTimes() {
+        Rational most = 1;
+        Rational least = 1;
+        for (std::size_t i = 0; i < lanes_.size(); ++i) {
+            most = std::max(most, 1 / timings_[i].stretch.min);
+            least = std::min(least, 1 / timings_[i].stretch.max);
+        }
+        if (most == 1 && least == 1) {
+            return;
+        }
+        const Slot& idle = restsIn_ ? slots_.front() : slotOf(slots_, Doing::waiting, 0);
+        for (Slot& slot : slots_) {
+            if (&slot == &idle) {
+                continue;
+            }
+            const bool isJob = slot.doing == Doing::job;
+            const Rational more = slot.timeMax * ((isJob ? 1 / timings_[slot.which].stretch.min : most) - 1);
+            takeIdle(slots_, more, &Slot::timeMax);
+            slot.timeMax += more;
+            for (std::size_t point = 0; point < slot.typ.size() && point < idle.typ.size(); ++point) {
+                const Rational fewer = slot.timeTyp * (1 - (isJob ? 1 / timings_[slot.which].stretch.max : least));
+                rare_.spare(point, fewer * std::max(slot.typ[point] - idle.typ[point], Rational(0)) / figure_.span);
+            }
+        }
+    }
+
+    void addLatencies(const PlayedJobs& jobs) {
+        figure_.latencies = latenciesOf(coreTasks(jobs));
+        for (const LatencyFigure& latency : figure_.latencies) {
+            if (latency.state != State::kept) {
+                find(latency.state == State::broken ? Severity::error : Severity::warning,
+                     latency.isHandler ? "promise." + latency.name : "job." + latency.name + ".done_within",
+                     (latency.isHandler ? "the handler of " + latency.name : "job '" + latency.name + "'") + " " + latency.why,
+                     latency.isHandler ? "a shorter handler, or a longer interval"
+                                       : "a longer time, or less that stands before it");
+            }
+        }
     }
 
     /// `job` is the place among the jobs that were played.
@@ -369,7 +436,7 @@ private:
     /// interrupts that promises want.
     void checkLoad(const std::vector<TimelineJob>& jobs, const TimelineTotals& longest) {
         for (std::size_t i = 0; i < jobs.size(); ++i) {
-            figure_.load += jobs[i].lasts / jobs[RareJobs::rootOf(jobs, i)].every;
+            figure_.load += jobs[i].lasts / (jobs[RareJobs::rootOf(jobs, i)].every * timings_[i].stretch.min);
         }
         for (const std::vector<Rational>* list : {&longest.stages, &longest.restoring}) {
             for (const Rational& time : *list) {
@@ -380,7 +447,8 @@ private:
             const auto* fires = promise.line.ask.as<FiresAsk>();
             const auto& core = base_.lines[part_.core].hertz;
             if (fires != nullptr && fires->handled && core) {
-                figure_.load += *fires->handled / core->min / fires->period;
+                figure_.load +=
+                    (*fires->handled + part_.interruptCycles()) / (core->min * executionSpeed(base_.waits)) / fires->period;
             }
         }
         if (figure_.load > 1) {
@@ -425,7 +493,7 @@ private:
         for (std::size_t i = 0; i < rare_.spared().size(); ++i) {
             figure_.average->min = std::max(std::min(figure_.average->min, typ[i] - rare_.spared()[i]), Rational(0));
         }
-        findPeak();
+        figure_.peak = peakOf(slots_, nominal, rest().current, stagesByTake());
         addShares(slots_, nominal, typ[nominal], figure_);
         addAverageWorkings(base_.grid, max, jobOrigins(), figure_);
         addHarvest();
@@ -436,38 +504,13 @@ private:
         }
     }
 
-    /// The largest current that goes on for any time.
-    void findPeak() {
-        Bounds peak = Bounds::exactly(0);
-        for (const Slot& slot : slots_) {
-            if (slot.timeTyp.sign() > 0 || slot.timeMax.sign() > 0) {
-                addPeak(peak, slot.typ, slot.max);
-            }
-            if (slot.doing == Doing::stages && slot.timeMax.sign() > 0) { // of its mean each stage differs
-                for (const Contribution& stage : takes_[slot.which]->modes[*restsIn_].stageDraws) {
-                    addPeak(peak, above(rest().current.typ, stage.typ), above(rest().current.max, stage.max));
-                }
-            }
+    /// The stages of waking into each take, where there is a rest.
+    std::vector<const std::vector<Contribution>*> stagesByTake() const {
+        std::vector<const std::vector<Contribution>*> stages;
+        for (const Figures* take : takes_) {
+            stages.push_back(restsIn_ ? &take->modes[*restsIn_].stageDraws : nullptr);
         }
-        figure_.peak = peak;
-    }
-
-    void addPeak(Bounds& peak, const std::vector<Rational>& typ, const std::vector<Rational>& max) const {
-        if (!typ.empty()) {
-            peak.nominal = std::max(peak.nominal, typ[base_.grid.nominal]);
-            peak.min = std::max(peak.min, *std::min_element(typ.begin(), typ.end()));
-            peak.max = std::max(peak.max, *std::max_element(typ.begin(), typ.end()));
-        }
-        if (!max.empty()) {
-            peak.max = std::max(peak.max, *std::max_element(max.begin(), max.end()));
-        }
-    }
-
-    static std::vector<Rational> above(const std::vector<Rational>& base, std::vector<Rational> own) {
-        for (std::size_t i = 0; i < own.size() && i < base.size(); ++i) {
-            own[i] += base[i];
-        }
-        return own;
+        return stages;
     }
 
     /// What the jobs bring that need no core, on average.
@@ -507,12 +550,14 @@ private:
 
     const Part& part_;
     const Plan& plan_;
+    JobVariants variants_;
+    const std::vector<const Figures*>& takes_; ///< the variants; the take that is meant first
     const Figures& base_;
     Diagnostics& findings_;
     GoOn goOn_;
-    std::vector<const Figures*> takes_; ///< the one that is meant first
     std::optional<std::size_t> restsIn_;
-    std::vector<const Job*> lanes_; ///< the jobs that need the core
+    std::vector<const Job*> lanes_;  ///< the jobs that need the core
+    std::vector<JobTiming> timings_; ///< of the lanes
     std::vector<Slot> slots_;
     std::deque<CurrentFigure> starting_; ///< by take, where there is a rest
     RareJobs rare_;

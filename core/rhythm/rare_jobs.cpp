@@ -159,20 +159,23 @@ void RareJobs::evenOut(const std::vector<TimelineJob>& jobs, const Rational& spa
     }
 }
 
-void RareJobs::boundCut(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span) {
-    if (!isCut_ || !mayRest_) {
+void RareJobs::boundCut(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span,
+                        bool isSliding) {
+    if (!(isCut_ || isSliding) || !mayRest_) {
         return;
     }
+    std::vector<Rational> runs(takes.size());
     for (std::size_t lane = 0; lane < jobs.size(); ++lane) {
-        if (isRare(lane)) {
-            continue;
+        if (!isRare(lane)) {
+            runs[jobs[lane].take] += span / jobs[rootOf(jobs, lane)].every;
         }
-        const Rational runs = span / jobs[rootOf(jobs, lane)].every;
-        const TimelineTake& take = takes[jobs[lane].take];
-        for (const auto& [doing, lasts] : {std::pair(Doing::stages, take.stages), std::pair(Doing::restoring, take.restore),
-                                           std::pair(Doing::waiting, take.leastRest)}) {
-            Slot& slot = slotOf(slots_, doing, jobs[lane].take);
-            const Rational most = std::max(slot.timeMax, lasts * runs);
+    }
+    for (std::size_t take = 0; take < takes.size(); ++take) {
+        for (const auto& [doing, lasts] :
+             {std::pair(Doing::stages, takes[take].stages), std::pair(Doing::restoring, takes[take].restore),
+              std::pair(Doing::waiting, takes[take].leastRest)}) {
+            Slot& slot = slotOf(slots_, doing, take);
+            const Rational most = std::max(slot.timeMax, lasts * runs[take]);
             takeIdle(slots_, most - slot.timeMax, &Slot::timeMax);
             slot.timeMax = most;
         }

@@ -66,7 +66,11 @@ public:
     /// be in what was played.
     void evenOut(const std::vector<TimelineJob>& jobs, const Rational& span, Rational Slot::*time);
     /// What was cut may wake more often than what was played, at most for every run, and wait awake behind each.
-    void boundCut(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span);
+    /// So may jobs that slide against one another.
+    void boundCut(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span,
+                  bool isSliding);
+    /// The typical average could be less by so many A at a point of the grid.
+    void spare(std::size_t point, const Rational& ampere) { spared_[point] += ampere; }
 
 private:
     static Rational runsPerSecond(const std::vector<TimelineJob>& jobs);

@@ -27,7 +27,42 @@ std::vector<RhythmFigure::Share::Piece> piecesOf(const Slot& slot, std::size_t n
     return pieces;
 }
 
+void addPeak(Bounds& peak, const std::vector<Rational>& typ, const std::vector<Rational>& max, std::size_t nominal) {
+    if (!typ.empty()) {
+        peak.nominal = std::max(peak.nominal, typ[nominal]);
+        peak.min = std::max(peak.min, *std::min_element(typ.begin(), typ.end()));
+        peak.max = std::max(peak.max, *std::max_element(typ.begin(), typ.end()));
+    }
+    if (!max.empty()) {
+        peak.max = std::max(peak.max, *std::max_element(max.begin(), max.end()));
+    }
+}
+
+std::vector<Rational> above(const std::vector<Rational>& base, std::vector<Rational> own) {
+    for (std::size_t i = 0; i < own.size() && i < base.size(); ++i) {
+        own[i] += base[i];
+    }
+    return own;
+}
+
 } // namespace
+
+Bounds peakOf(const std::vector<Slot>& slots, std::size_t nominal, const CurrentFigure& rest,
+              const std::vector<const std::vector<Contribution>*>& stages) {
+    Bounds peak = Bounds::exactly(0);
+    for (const Slot& slot : slots) {
+        if (slot.timeTyp.sign() > 0 || slot.timeMax.sign() > 0) {
+            addPeak(peak, slot.typ, slot.max, nominal);
+        }
+        if (slot.doing != Doing::stages || slot.timeMax.sign() <= 0 || stages[slot.which] == nullptr) {
+            continue;
+        }
+        for (const Contribution& stage : *stages[slot.which]) { // of their mean each differs
+            addPeak(peak, above(rest.typ, stage.typ), above(rest.max, stage.max), nominal);
+        }
+    }
+    return peak;
+}
 
 const Slot& slotOf(const std::vector<Slot>& slots, Doing doing, std::size_t which) {
     return *std::find_if(slots.begin(), slots.end(),

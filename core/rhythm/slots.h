@@ -26,6 +26,11 @@ Slot& slotOf(std::vector<Slot>& slots, Doing doing, std::size_t which);
 /// Takes time away from resting, or from waiting where nothing rests, as far as there is some.
 void takeIdle(std::vector<Slot>& slots, const Rational& time, Rational Slot::*which);
 
+/// A, the largest current that goes on for any time: at the nominal temperature, and the least and the greatest over the grid.
+/// During stages of waking each on top of the resting current; `stages` by take, nullptr where nothing rests.
+Bounds peakOf(const std::vector<Slot>& slots, std::size_t nominal, const CurrentFigure& rest,
+              const std::vector<const std::vector<Contribution>*>& stages);
+
 /// What each slot has of the average current of so many A over the span of the figure, and what draws in it.
 void addShares(const std::vector<Slot>& slots, std::size_t nominal, const Rational& average, RhythmFigure& figure);
 

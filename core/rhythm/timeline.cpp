@@ -1,5 +1,7 @@
 #include "rhythm/timeline.h"
 
+#include "rhythm/period_sums.h"
+
 #include <algorithm>
 #include <cmath>
 #include <functional>
@@ -166,7 +168,7 @@ private:
             spend(Doing::restoring, job.take, takes_[job.take].changeFrom[take_]);
             take_ = job.take;
         }
-        sink_.began(now_);
+        sink_.began(index, now_);
         spend(Doing::job, index, job.lasts);
         if (!job.isFollower) {
             nominal_[index] += interval(index);
@@ -188,93 +190,6 @@ private:
     std::size_t take_ = 0;
 };
 
-/// What went on in one period.
-template <class Time>
-struct PeriodSums {
-    std::vector<Time> jobs;
-    std::vector<Time> stages;
-    std::vector<Time> restoring;
-    std::vector<Time> waiting;
-    Time resting{};
-    Time longestRest{};
-    std::int64_t wakeUps = 0;
-    std::int64_t runs = 0;
-
-    PeriodSums(std::size_t jobCount, std::size_t takes)
-        : jobs(jobCount, Time{}), stages(takes, Time{}), restoring(takes, Time{}), waiting(takes, Time{}) {}
-
-    bool hasIdle() const {
-        return !(resting == Time{}) ||
-               std::any_of(waiting.begin(), waiting.end(), [](const Time& time) { return !(time == Time{}); });
-    }
-
-    Time& of(Doing doing, std::size_t which) {
-        switch (doing) {
-        case Doing::stages: return stages[which];
-        case Doing::restoring: return restoring[which];
-        case Doing::waiting: return waiting[which];
-        case Doing::job: return jobs[which];
-        case Doing::resting: break;
-        }
-        return resting;
-    }
-
-    void add(const PeriodSums& other) {
-        const auto addAll = [](std::vector<Time>& to, const std::vector<Time>& from) {
-            for (std::size_t i = 0; i < to.size(); ++i) {
-                to[i] += from[i];
-            }
-        };
-        addAll(jobs, other.jobs);
-        addAll(stages, other.stages);
-        addAll(restoring, other.restoring);
-        addAll(waiting, other.waiting);
-        resting += other.resting;
-        longestRest = std::max(longestRest, other.longestRest);
-        wakeUps += other.wakeUps;
-        runs += other.runs;
-    }
-};
-
-/// Adds up what goes on, period by period.
-template <class Time>
-struct PeriodSink {
-    Time width;
-    std::size_t jobs;
-    std::size_t takes;
-    std::size_t base = 0; ///< the period in which the times begin
-    std::vector<PeriodSums<Time>> periods = {};
-
-    std::size_t indexOf(const Time& time) const {
-        if constexpr (std::is_same_v<Time, Rational>) {
-            return base + static_cast<std::size_t>(*(time / width).floor().toInt64());
-        } else {
-            return base + static_cast<std::size_t>(time / width);
-        }
-    }
-    PeriodSums<Time>& at(std::size_t index) {
-        while (periods.size() <= index) {
-            periods.emplace_back(jobs, takes);
-        }
-        return periods[index];
-    }
-
-    void spent(Doing doing, std::size_t which, const Time& from, const Time& to) {
-        Time low = from;
-        for (std::size_t index = indexOf(from); low < to; ++index) {
-            const Time end = std::min(to, Time(width * Time(static_cast<std::int64_t>(index - base + 1))));
-            at(index).of(doing, which) += end - low;
-            low = end;
-        }
-    }
-    void rested(const Time& from, const Time& to) {
-        ++at(indexOf(to)).wakeUps;
-        Time& longest = at(indexOf(from)).longestRest; // one that began before may still show how the play began
-        longest = std::max(longest, Time(to - from));
-    }
-    void began(const Time& when) { ++at(indexOf(when)).runs; }
-};
-
 /// Writes down what lies in a window.
 template <class Time>
 struct StretchSink {
@@ -292,7 +207,7 @@ struct StretchSink {
         }
     }
     void rested(const Time&, const Time&) {}
-    void began(const Time&) {}
+    void began(std::size_t, const Time&) {}
 };
 
 /// Adds up all times by slot.
@@ -308,7 +223,7 @@ struct SlotSink {
         slots.back() += to - from;
     }
     void rested(std::int64_t, std::int64_t) {}
-    void began(std::int64_t) {}
+    void began(std::size_t, std::int64_t) {}
 };
 
 /// All times of a play as whole ticks, `perSecond` of them a second.
@@ -469,7 +384,7 @@ Cycle playCycle(Player<Time, PeriodSink<Time>>& player, PeriodSink<Time>& sink, 
         player.playTo(sink.width, goOn);
         runs += sink.at(period).runs;
         player.rebase(sink.width);
-        ++sink.base;
+        sink.rebase();
         if (!canSettle) {
             if (period == 1) {
                 return {};
@@ -529,7 +444,13 @@ TimelineTotals Timeline::play(const Rational& span, std::uint64_t seed) const {
                   ticked.seconds(sums.resting),
                   ticked.seconds(sums.longestRest),
                   sums.wakeUps,
-                  sums.runs};
+                  sums.runs,
+                  {}};
+        for (const auto& interval : sums.intervals) {
+            totals.intervals.push_back(
+                interval ? std::optional(std::pair(ticked.seconds(interval->first), ticked.seconds(interval->second)))
+                         : std::nullopt);
+        }
     });
     return totals;
 }

@@ -5,6 +5,7 @@
 
 #include <cstdint>
 #include <optional>
+#include <utility>
 #include <vector>
 
 namespace wisetick {
@@ -41,6 +42,8 @@ struct TimelineTotals {
     Rational longestRest;
     std::int64_t wakeUps = 0;
     std::int64_t runs = 0; ///< job runs that began in the span
+    /// By job: the shortest and the longest time between the beginnings of two of its runs; none of one that ran once at most.
+    std::vector<std::optional<std::pair<Rational, Rational>>> intervals;
 };
 
 /// What goes on at a time.

@@ -1,0 +1,109 @@
+#include "rhythm/job_runs.h"
+
+#include "derive/line_limits.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+/// One handler; nothing where the promise wants none.
+std::optional<CoreTask> handlerOf(const PlayedJobs& jobs, std::size_t promise, const std::string& name, const Bounds& core) {
+    const auto* fires = jobs.plan.promises[promise].line.ask.as<FiresAsk>();
+    if (fires == nullptr || !fires->handled) {
+        return std::nullopt;
+    }
+    const PromiseFigure& figure = jobs.base.promises[promise];
+    const Rational* repeats = pinnedValue(figure.settings, "repeats");
+    const Rational period = figure.got && figure.got->min.sign() > 0 ? figure.got->min : fires->period;
+    const Rational cycles = (*fires->handled + jobs.part.interruptCycles()) / executionSpeed(jobs.base.waits);
+    CoreTask task;
+    task.name = name;
+    task.target = Target::promise(name);
+    task.isHandler = true;
+    task.interval = period / (repeats == nullptr ? Rational(1) : *repeats);
+    task.takes = cycles / core.min;
+    task.limit = task.interval;
+    task.alone = cycles / core.nominal;
+    if (jobs.restsIn) {
+        const auto& alive = jobs.base.modes[*jobs.restsIn].peripherals;
+        const std::string id = peripheralOf(jobs.plan.promises[promise].line.subject);
+        const bool isWaking = std::find(alive.begin(), alive.end(), id) != alive.end();
+        task.wakes = isWaking ? jobs.longestTakes.front().stages : Rational(0);
+    }
+    return task;
+}
+
+/// By how much a run with all that is longest can be later than one with all that is typical.
+Rational spreadOf(const PlayedJobs& jobs) {
+    Rational spread;
+    for (std::size_t i = 0; i < jobs.lanes.size(); ++i) {
+        spread += jobs.longest[i].lasts - jobs.typical[i].lasts;
+    }
+    for (std::size_t i = 0; i < jobs.longestTakes.size(); ++i) {
+        const TimelineTake& longest = jobs.longestTakes[i];
+        const TimelineTake& typical = jobs.typicalTakes[i];
+        spread += longest.stages + longest.restore - typical.stages - typical.restore;
+    }
+    return spread;
+}
+
+} // namespace
+
+std::vector<CoreTask> coreTasks(const PlayedJobs& jobs) {
+    std::vector<CoreTask> tasks;
+    const auto& core = jobs.base.lines[jobs.part.core].hertz;
+    const std::vector<std::string> names = promiseNames(jobs.plan);
+    for (std::size_t i = 0; i < jobs.plan.promises.size() && core; ++i) {
+        if (auto handler = handlerOf(jobs, i, names[i], *core)) {
+            tasks.push_back(std::move(*handler));
+        }
+    }
+    for (std::size_t i = 0; i < jobs.lanes.size(); ++i) {
+        const Job& root = rootOf(jobs.plan, *jobs.lanes[i]);
+        const TimelineTake& take = jobs.longestTakes[jobs.longest[i].take];
+        CoreTask task;
+        task.name = jobs.lanes[i]->name;
+        task.target = Target::job(task.name);
+        task.interval = root.every * jobs.timings[i].stretch.min;
+        task.hasInterval = !root.isRandom;
+        task.jitter = root.jitter;
+        task.takes = jobs.longest[i].lasts;
+        task.wakes = take.stages + take.restore;
+        task.change = *std::max_element(take.changeFrom.begin(), take.changeFrom.end());
+        task.limit = jobs.lanes[i]->doneWithin;
+        task.alone = jobs.typical[i].lasts;
+        tasks.push_back(std::move(task));
+    }
+    return tasks;
+}
+
+std::vector<JobRuns> jobRuns(const PlayedJobs& jobs, const RunIntervals& typical, const RunIntervals& longest,
+                             const std::vector<LatencyFigure>& latencies, bool isWhole) {
+    const Rational spread = spreadOf(jobs);
+    std::vector<JobRuns> list;
+    for (std::size_t i = 0; i < jobs.lanes.size(); ++i) {
+        const Job& root = rootOf(jobs.plan, *jobs.lanes[i]);
+        JobRuns runs{jobs.lanes[i]->name, jobs.timings[i], std::nullopt, std::nullopt, {}};
+        if (!root.isRandom) {
+            runs.every = root.every;
+        }
+        const auto latency = std::find_if(latencies.begin(), latencies.end(),
+                                          [&](const LatencyFigure& each) { return !each.isHandler && each.name == runs.job; });
+        if (isWhole && typical[i] && longest[i]) {
+            runs.interval = Bounds{std::max(std::min(typical[i]->first, longest[i]->first) - spread, Rational(0)), root.every,
+                                   std::max(typical[i]->second, longest[i]->second) + spread};
+        } else if (runs.every && latency != latencies.end() && latency->longest) {
+            const Rational late = *latency->longest - latency->takes + root.jitter;
+            runs.interval = Bounds{std::max(root.every - late, Rational(0)), root.every, root.every + late};
+        }
+        if (!runs.interval) {
+            runs.why = root.isRandom ? root.name + " comes by chance" : (latency == latencies.end() ? "" : latency->why);
+        }
+        list.push_back(std::move(runs));
+    }
+    return list;
+}
+
+} // namespace wisetick

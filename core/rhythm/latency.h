@@ -1,0 +1,34 @@
+#pragma once
+
+#include "derive/figures.h"
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace wisetick {
+
+/// Something that the core has to do now and then. Times in s.
+struct CoreTask {
+    std::string name;
+    Target target;
+    bool isHandler = false;
+    Rational interval;             ///< the shortest between two; of no meaning where there is no bound
+    bool hasInterval = true;       ///< false: it comes by chance
+    Rational jitter;               ///< by which it can come late
+    Rational takes;                ///< at the slowest core
+    Rational wakes;                ///< waking for it: the stages, and of a job the start-ups
+    Rational change;               ///< a change of take before it
+    std::optional<Rational> limit; ///< until when it must be done; of a handler its own interval
+    std::optional<Rational> alone; ///< what it takes typically, alone; where that is over the limit it is broken
+};
+
+/// How long each takes at most from its event until it is done: fixed-priority response-time analysis (Joseph and Pandya 1986),
+/// R = B + C + Σ ⌈(R + J) ÷ T⌉ C of the more urgent. Handlers come before jobs, of handlers the one with the shorter interval
+/// before the other, of equals the first in the list. Jobs run one after the other in the order in which they are due, so that
+/// one waits for one run of each of the others, and for all handlers: in a busy time that begins when all are due at once none
+/// waits longer, if the load is below 1. B: the longest waking, once. No bound where something comes by chance, or the load is
+/// not below 1.
+std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks);
+
+} // namespace wisetick
