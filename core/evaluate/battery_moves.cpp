@@ -4,6 +4,7 @@
 #include "derive/line_limits.h"
 #include "evaluate/evaluate.h"
 #include "rhythm/battery.h"
+#include "rhythm/job_variants.h"
 #include "rhythm/play.h"
 #include "rhythm/rest_cost.h"
 
@@ -230,7 +231,10 @@ std::vector<RacePoint> raceAt(const Part& part, const Plan& plan, const Figures&
     Diagnostics ignored;
     const Take& take = *findTake(plan, figures.take);
     const Controls controls = resolveControls(part, take, ignored);
-    const ModeFigure& run = figures.modes[part.runMode()];
+    const std::map<std::string, Figures> derived = derivedTakes(part, plan, figures);
+    const JobVariants variants(part, plan, figures.take, derived); // with what the job uses
+    const Figures& its = *variants.figures()[variants.of(*job)];
+    const ModeFigure& run = (its.take == figures.take ? its : figures).modes[part.runMode()];
     const std::size_t nominal = figures.grid.nominal;
     const auto hangs = [&](NodeIndex node) {
         const std::vector<NodeIndex> chain = chainOf(part, controls, node);
@@ -279,7 +283,7 @@ std::vector<RacePoint> raceAt(const Part& part, const Plan& plan, const Figures&
         rates.push_back(most);
     }
     for (const Rational& hertz : rates) {
-        const Rational awake = *job->cycles / hertz;
+        const Rational awake = *job->cycles / (hertz * executionSpeedAt(part, controls, figures.lines, hertz));
         const Rational gap = std::max(job->every - awake - cost.length, Rational(0));
         const Rational idle = mayRest ? gap * cost.ampere + cost.charge : gap * runCurrent(hertz);
         points.push_back({hertz, awake * (runCurrent(hertz) + job->draws) + idle});

@@ -92,8 +92,8 @@ Figures evaluate(const Part& part, const Plan& plan, const std::string& take, co
     Figures figures = derive(part, plan, take);
     Diagnostics findings;
     RhythmFigure rhythm = playNamed(part, plan, figures, findings, goOn);
-    if (rhythm.longestRest && hasWatchdog(plan)) {
-        figures = derive(part, plan, take, rhythm.longestRest);
+    if (hasWatchdog(plan)) {
+        figures = derive(part, plan, take, &rhythm);
     }
     figures.rhythm = std::move(rhythm);
     figures.findings.insert(figures.findings.end(), findings.begin(), findings.end());

@@ -5,6 +5,7 @@
 #include "derive/desk.h"
 #include "derive/field_values.h"
 #include "derive/writing_order.h"
+#include "promise/uart.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -244,12 +245,23 @@ private:
                     continue;
                 }
                 const Rational bit = 1 / (talks != nullptr ? talks->bitsPerSecond : can->bitsPerSecond);
-                const bool isLost = rate.within && *rate.within > bit;
-                order_.after.push_back({std::string("the first ") + (talks != nullptr ? "byte" : "frame") +
-                                            " that wakes it over " + line.subject + (isLost ? " is lost" : " is received"),
-                                        runs + ", a bit lasts " + printQuantity(bit, Unit::second, 4),
-                                        {},
-                                        isLost});
+                const PromiseFigure& judged = figures_.promises[i];
+                const Rational* oversample = pinnedValue(judged.settings, "oversample");
+                // of a frame of CAN the edge alone is used, and the next one is read
+                const Rational late =
+                    talks == nullptr || oversample == nullptr || !judged.error
+                        ? bit
+                        : bit * latestStart(talks->frame, oversample->toInt64().value_or(1), largestMagnitude(*judged.error));
+                const bool isLost = rate.within && *rate.within > late;
+                order_.after.push_back(
+                    {std::string("the first ") + (talks != nullptr ? "byte" : "frame") + " that wakes it over " + line.subject +
+                         (isLost ? " is lost" : " is received"),
+                     runs + ", a bit lasts " + printQuantity(bit, Unit::second, 4) +
+                         (talks == nullptr  ? ""
+                          : late.sign() > 0 ? ", and it may begin " + printQuantity(late, Unit::second, 4) + " late"
+                                            : ", and it may not begin late at all"),
+                     {},
+                     isLost});
             }
         }
     }

@@ -2,6 +2,7 @@
 
 #include "derive/demand.h"
 #include "derive/derive.h"
+#include "plan/board_edits.h"
 #include "plan/promise_edits.h"
 #include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
@@ -74,8 +75,11 @@ public:
         for (const NodeIndex each : node ? chainOf(part_, controls, *node) : std::vector<NodeIndex>()) {
             if (!part_.isSource(each)) {
                 tryLine(part_.lineAt(each), before_.lines[each]);
-            } else if (!isLocked(take_, part_.nodeId(each), "rate")) {
-                tryRates(part_.sources[each]);
+            } else {
+                if (!isLocked(take_, part_.nodeId(each), "rate")) {
+                    tryRates(part_.sources[each]);
+                }
+                tryTolerances(part_.nodeId(each));
             }
         }
         return best(most);
@@ -105,7 +109,11 @@ private:
             if (rank(a.way.state) != rank(b.way.state)) {
                 return rank(a.way.state) < rank(b.way.state);
             }
-            return a.way.breaks.size() != b.way.breaks.size() ? a.way.breaks.size() < b.way.breaks.size() : a.worst < b.worst;
+            if (a.way.breaks.size() != b.way.breaks.size()) {
+                return a.way.breaks.size() < b.way.breaks.size();
+            }
+            const bool isFittedA = a.way.fitted.has_value(); // what needs another part on the board comes last
+            return isFittedA != b.way.fitted.has_value() ? !isFittedA : a.worst < b.worst;
         });
         std::vector<WayOut> ways;
         for (std::size_t i = 0; i < std::min(most, found_.size()); ++i) {
@@ -173,6 +181,31 @@ private:
             Choice choice = present(source.id);
             choice.rate = rate;
             consider(choice, source.id + " at " + printQuantity(rate, Unit::hertz));
+        }
+    }
+
+    /// A worst case can also be mended by a better crystal: of the usual ones the widest with which it is kept.
+    void tryTolerances(const std::string& source) {
+        const Fitted* fitted = findFitted(plan_.board, source);
+        if (present_ != State::strained || fitted == nullptr || findMeasured(plan_.board, source) != nullptr) {
+            return;
+        }
+        for (const std::int64_t millionths : {1000, 500, 300, 200, 100, 50, 30, 25, 20, 15, 10, 5, 2, 1}) {
+            const Rational tolerance(millionths, 1000000);
+            if (fitted->tolerance && tolerance >= fitted->tolerance->total()) {
+                continue;
+            }
+            Fitted better = *fitted;
+            better.tolerance = ToleranceBudget{tolerance, {}, {}, {}};
+            better.isBudget = false;
+            WayOut way{source + " within " + printQuantity(tolerance, Unit::ratio), {}, State::broken, {}, {}};
+            way.fitted = std::move(better);
+            const std::size_t before = found_.size();
+            consider(std::move(way));
+            if (found_.size() > before && found_.back().way.state == State::kept) {
+                return;
+            }
+            found_.resize(before);
         }
     }
 
@@ -259,6 +292,9 @@ std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const s
 std::string takeWayOut(Plan& plan, const std::string& take, const WayOut& way) {
     if (way.promise) {
         return replacePromise(plan, way.promise->first, {printPromiseLine(way.promise->second), way.promise->second});
+    }
+    if (way.fitted) {
+        return fit(plan, *way.fitted);
     }
     return setChoice(plan, take, way.choice);
 }

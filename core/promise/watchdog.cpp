@@ -9,22 +9,59 @@ namespace wisetick {
 
 namespace {
 
-/// What the earliest bite must be later than: the feed interval and, where the watchdog runs at rest, the rest.
-std::optional<Rational> mustOutlast(const BitesAsk& ask, const WatchdogRest& rest) {
-    std::optional<Rational> longest = ask.fedEvery;
-    if (rest.runs && rest.longest && (!longest || *rest.longest > *longest)) {
-        longest = rest.longest;
+/// Between feeds: as the promise says, and as the plan's jobs make it.
+std::vector<WatchdogSpan> feedsOf(const BitesAsk& ask, const WatchdogLife& life) {
+    std::vector<WatchdogSpan> feeds;
+    if (ask.fedEvery) {
+        WatchdogSpan span;
+        span.what = "fed every";
+        span.longest = *ask.fedEvery;
+        span.shortest = ask.fedLeast.value_or(*ask.fedEvery);
+        feeds.push_back(std::move(span));
     }
-    return longest;
+    feeds.insert(feeds.end(), life.feeds.begin(), life.feeds.end());
+    return feeds;
+}
+
+/// All that the earliest bite must be later than.
+std::vector<WatchdogSpan> spansOf(const BitesAsk& ask, const WatchdogLife& life) {
+    std::vector<WatchdogSpan> spans = feedsOf(ask, life);
+    if (life.rest) {
+        spans.push_back(*life.rest);
+    }
+    return spans;
+}
+
+/// s at the clock's rate `hertz` by which a bite may come sooner after a feed than prescaler × counts say.
+Rational sooner(const WatchdogKind& watchdog, const Rational& prescaler, const Rational& hertz) {
+    return (watchdog.feedSync + (watchdog.feedRestartsPrescaler ? Rational(0) : prescaler)) / hertz;
+}
+
+/// The earliest bite against the longest span, as the room between them in shares of the span: at the corner where it is least.
+Rational leastRoom(const Bounds& bite, const Rational& early, const WatchdogSpan& span) {
+    if (!span.isOneSource) {
+        return (bite.min - early) / span.longestEver() - 1;
+    }
+    const auto roomAt = [&](const Rational& share) { return (bite.nominal * share - early) / span.longestAt(share) - 1; };
+    return std::min(roomAt(span.stretch.min), roomAt(span.stretch.max));
 }
 
 /// Strictly later than.
-Judgement judgeOutlasts(const Bounds& bite, const Rational& interval, bool isWorstKnown) {
-    const Rational margin = (isWorstKnown ? bite.min : bite.nominal) / interval - 1;
-    if (bite.nominal <= interval) {
+Judgement judgeOutlasts(const Bounds& bite, const Rational& early, const WatchdogSpan& span, bool isWorstKnown) {
+    const bool isKnown = (isWorstKnown || span.isOneSource) && span.unknown.empty();
+    if (span.longest.sign() <= 0) { // no time at all, or none that is known
+        return {isKnown ? State::kept : State::strained, std::nullopt};
+    }
+    const Rational margin = isKnown ? leastRoom(bite, early, span) : bite.nominal / span.longest - 1;
+    if (bite.nominal <= span.longest) {
         return {State::broken, margin};
     }
-    return {bite.min <= interval || !isWorstKnown ? State::strained : State::kept, margin};
+    return {margin.sign() <= 0 || !isKnown ? State::strained : State::kept, margin};
+}
+
+/// Whether the time itself is asked, and not only what it must outlast.
+bool isNearAsked(const BitesAsk& ask) {
+    return ask.tolerance.within || ask.tolerance.exactly || (!ask.fedEvery && ask.fedBy.empty() && !ask.atLatest);
 }
 
 /// The opening of the window on the way's prescaler: the most counts with which it opens in time at the slowest clock, at least 1
@@ -45,24 +82,38 @@ State openingState(const Bounds& opening, const Rational& asked, bool isWorstKno
     return opening.max > asked || opening.min < asked * Rational(9, 10) || !isWorstKnown ? State::strained : State::kept;
 }
 
-Judgement judgeWay(const Way& way, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest) {
+/// The window must have opened before the earliest feed.
+Judgement judgeOpened(const Bounds& opening, const WatchdogSpan& span, bool isWorstKnown) {
+    if (!span.isOneSource) {
+        return judgeAtMost(opening, span.shortestAt(span.stretch.min), isWorstKnown);
+    }
+    Judgement result = judgeAtMost(Bounds::exactly(opening.nominal), span.shortest, true);
+    for (const Rational& share : {span.stretch.min, span.stretch.max}) {
+        const Judgement corner = judgeAtMost(Bounds::exactly(opening.nominal * share), span.shortestAt(share), true);
+        result = both(result, {corner.state == State::broken ? State::strained : corner.state, corner.margin});
+    }
+    return result;
+}
+
+Judgement judgeWay(const WatchdogKind& watchdog, const Way& way, const BitesAsk& ask, const Clock& clock,
+                   const WatchdogLife& life) {
     const bool isWorstKnown = clock.unknown.empty();
     Judgement result{State::kept, std::nullopt};
-    const auto outlast = mustOutlast(ask, rest);
-    if (outlast) {
-        result = both(result, judgeOutlasts(way.got, *outlast, isWorstKnown));
+    const Rational early = sooner(watchdog, settingOf(way, "prescaler"), clock.hertz.min);
+    for (const WatchdogSpan& span : spansOf(ask, life)) {
+        result = both(result, judgeOutlasts(way.got, early, span, isWorstKnown));
     }
     if (ask.atLatest) {
         result = both(result, judgeAtMost(way.got, *ask.atLatest, isWorstKnown));
     }
-    if (ask.tolerance.within || ask.tolerance.exactly || (!ask.fedEvery && !ask.atLatest)) {
+    if (isNearAsked(ask)) {
         result = both(result, judgeTolerance(way.error, ask.tolerance, isWorstKnown));
     }
     if (const auto window = windowCounts(ask, clock, way)) {
         const Bounds opening = inverse(clock.hertz, *window * settingOf(way, "prescaler"));
         result = {worseState(result.state, openingState(opening, *ask.opensAfter, isWorstKnown)), result.margin};
-        if (ask.fedEvery) {
-            result = both(result, judgeAtMost(opening, *ask.fedEvery, isWorstKnown));
+        for (const WatchdogSpan& feed : feedsOf(ask, life)) {
+            result = both(result, judgeOpened(opening, feed, isWorstKnown));
         }
     }
     return result;
@@ -78,10 +129,10 @@ std::optional<Rational> earlyCounts(const WatchdogKind& watchdog, const BitesAsk
 }
 
 Way judgedWay(const WatchdogKind& watchdog, const CounterSetting& setting, const BitesAsk& ask, const Clock& clock,
-              const WatchdogRest& rest) {
+              const WatchdogLife& life) {
     Way way = wayThatGives({{"prescaler", setting.prescaler}, {"counts", setting.counts}},
                            inverse(clock.hertz, setting.product()), ask.after);
-    const Judgement judgement = judgeWay(way, ask, clock, rest);
+    const Judgement judgement = judgeWay(watchdog, way, ask, clock, life);
     way = judgedAs(std::move(way), judgement);
     if (const auto window = windowCounts(ask, clock, way)) {
         way.settings.push_back({"window", *window});
@@ -115,13 +166,24 @@ struct Range {
     Rational high;
 };
 
-/// The products that meet every condition when the clock stands at `fast` for what must not come too early and at
-/// `slow` for what must not come too late.
-Range rangeFor(const BitesAsk& ask, const WatchdogRest& rest, const CounterReach& reach, const Rational& fast,
-               const Rational& slow) {
+/// The products that meet every condition: at all corners, or at the nominal clock.
+Range rangeFor(const WatchdogKind& watchdog, const BitesAsk& ask, const WatchdogLife& life, const CounterReach& reach,
+               const Clock& clock, bool isWorst) {
+    const Rational& fast = isWorst ? clock.hertz.max : clock.hertz.nominal;
+    const Rational& slow = isWorst ? clock.hertz.min : clock.hertz.nominal;
     Range range{reach.least(), reach.most()};
-    if (const auto outlast = mustOutlast(ask, rest)) {
-        range.low = std::max(range.low, (*outlast * fast).floor() + 1); // strictly later
+    const auto outlast = [&](const Rational& products) { range.low = std::max(range.low, products.floor() + 1); }; // strictly
+    for (const WatchdogSpan& span : spansOf(ask, life)) {
+        const Rational early = isWorst ? sooner(watchdog, reach.prescaler.least(), clock.hertz.min) : Rational(0);
+        if (!isWorst) {
+            outlast(span.longest * clock.hertz.nominal);
+        } else if (!span.isOneSource) {
+            outlast((span.longestEver() + early) * fast);
+        } else {
+            for (const Rational& share : {span.stretch.min, span.stretch.max}) {
+                outlast((span.longestAt(share) + early) * clock.hertz.nominal / share);
+            }
+        }
     }
     if (ask.atLatest) {
         range.high = std::min(range.high, *ask.atLatest * slow);
@@ -133,7 +195,7 @@ Range rangeFor(const BitesAsk& ask, const WatchdogRest& rest, const CounterReach
     return range;
 }
 
-std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest,
+std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const WatchdogLife& life,
                            const std::vector<Setting>& pinned) {
     const auto reach = pinnedReach({watchdog.prescaler, watchdog.counts}, pinned);
     if (!reach) {
@@ -147,7 +209,7 @@ std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, co
         const NearestSettings near = nearestSettings(searched, range.low, target, range.high);
         for (const auto& setting : {near.below, near.above}) {
             if (setting) {
-                Way way = judgedWay(watchdog, *setting, ask, clock, rest);
+                Way way = judgedWay(watchdog, *setting, ask, clock, life);
                 isKept = isKept || way.state == State::kept;
                 if (!best || isBetter(way, *best)) {
                     best = std::move(way);
@@ -157,25 +219,51 @@ std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, co
         return isKept;
     };
     const auto offer = [&](const CounterReach& searched) {
-        if (offerRange(searched, rangeFor(ask, rest, searched, clock.hertz.max, clock.hertz.min))) {
+        if (offerRange(searched, rangeFor(watchdog, ask, life, searched, clock, true))) {
             return;
         }
-        offerRange(searched, rangeFor(ask, rest, searched, clock.hertz.nominal, clock.hertz.nominal));
+        offerRange(searched, rangeFor(watchdog, ask, life, searched, clock, false));
         offerRange(searched, {searched.least(), searched.most()});
     };
-    if (!ask.opensAfter && !ask.warnsBefore) {
+    if (!ask.opensAfter && !ask.warnsBefore && watchdog.feedRestartsPrescaler) {
         offer(*reach);
         return best;
     }
-    // the window and the warning count on the same prescaler, so each prescaler is a case of its own
+    // the window and the warning count on the same prescaler, as does what a feed leaves of it: each is a case of its own
     for (std::int64_t i = 0; i < reach->prescaler.size().toInt64().value_or(0); ++i) {
         offer({FactorSet::one(reach->prescaler.at(i)), reach->counts});
     }
     return best;
 }
 
-void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest,
-                 const std::string& subject) {
+/// The longest of a span against the earliest bite.
+void addSpan(PromiseFigure& figure, const Way& way, const WatchdogSpan& span, const Clock& clock, const Rational& early) {
+    const auto time = [](const Rational& value) { return printQuantity(value, Unit::second); };
+    const bool isTimed = span.stretch.min != span.stretch.max;
+    if (isTimed) {
+        figure.workings.push_back(
+            {span.what + ", at the slowest",
+             "longest + (slowest \u2212 1) \u00d7 interval of what times it",
+             time(span.longest) + " + (" + roundedDecimal(span.stretch.max, 6) + " \u2212 1) \u00d7 " + time(span.grows),
+             time(span.longestEver()),
+             {{span.what, {}, span.about, {}}}});
+    }
+    const bool isOne = span.isOneSource && isTimed;
+    const bool isSaid = span.about.isNothing(); // in the promise itself
+    const Origin origin =
+        isSaid ? Origin{"asked", time(span.longest), Target::promise(figure.name), {}} : Origin{span.what, {}, span.about, {}};
+    const Rational bite = (isOne ? way.got.nominal * span.stretch.max : way.got.min) - early;
+    const bool isShorter = span.longest.sign() <= 0 || leastRoom(way.got, early, span).sign() > 0;
+    figure.workings.push_back(
+        {span.what,
+         isOne ? "from one source both move together; must be shorter than the bite" : "must be shorter than the earliest bite",
+         time(span.longestEver()) + " < " + time(bite),
+         !span.unknown.empty() ? span.unknown : (isShorter ? "yes" : "no"),
+         {origin, clockOrigin(clock, clock.hertz.max)}});
+}
+
+void addWorkings(PromiseFigure& figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
+                 const WatchdogLife& life, const std::string& subject) {
     const Way way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
     const Rational prescaler = settingOf(way, "prescaler");
     const Rational counts = settingOf(way, "counts");
@@ -193,25 +281,32 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
         bite("at the fastest clock", clock.hertz.max, figure.got->min);
         bite("at the slowest clock", clock.hertz.min, figure.got->max);
     }
-    if (ask.fedEvery) {
-        figure.workings.push_back(
-            {"fed every",
-             "must be shorter than the earliest bite",
-             printQuantity(*ask.fedEvery, Unit::second) + " < " + printQuantity(figure.got->min, Unit::second),
-             *ask.fedEvery < figure.got->min ? "yes" : "no",
-             {{"asked", printQuantity(*ask.fedEvery, Unit::second), Target::promise(figure.name), {}},
-              clockOrigin(clock, clock.hertz.max)}});
+    if (const Rational early = sooner(watchdog, prescaler, clock.hertz.min); early.sign() > 0) {
+        figure.workings.push_back({"sooner by",
+                                   watchdog.feedRestartsPrescaler
+                                       ? "periods that a feed takes \u00f7 f"
+                                       : "(periods that a feed takes + prescaler, which goes on) \u00f7 f",
+                                   (watchdog.feedSync + (watchdog.feedRestartsPrescaler ? Rational(0) : prescaler)).toString() +
+                                       " \u00f7 " + printQuantity(clock.hertz.min, Unit::hertz),
+                                   printQuantity(early, Unit::second),
+                                   {partOrigin(figure), clockOrigin(clock, clock.hertz.min)}});
     }
-    if (!rest.mode.empty()) {
-        Step step{"at rest in " + rest.mode, {}, {}, {}, {{rest.mode, {}, Target::mode(rest.mode), {}}}};
-        if (!rest.runs) {
+    for (const WatchdogSpan& feed : feedsOf(ask, life)) {
+        addSpan(figure, way, feed, clock, sooner(watchdog, prescaler, clock.hertz.min));
+    }
+    if (!life.mode.empty()) {
+        Step step{"at rest in " + life.mode, {}, {}, {}, {{life.mode, {}, Target::mode(life.mode), {}}}};
+        if (!life.runs) {
             step.result = "frozen: it does not count there";
         } else {
             step.formula = "it counts on: the longest rest must be shorter than the earliest bite";
-            step.result = rest.longest ? "longest rest " + printQuantity(*rest.longest, Unit::second)
-                                       : "the longest rest is not known: no jobs are played";
+            step.result = life.rest ? "longest rest " + printQuantity(life.rest->longest, Unit::second)
+                                    : "the longest rest is not known: no jobs are played";
         }
         figure.workings.push_back(std::move(step));
+    }
+    if (life.rest) {
+        addSpan(figure, way, *life.rest, clock, sooner(watchdog, prescaler, clock.hertz.min));
     }
     if (const Rational early = settingOf(way, "early"); early.sign() > 0) {
         figure.workings.push_back(
@@ -229,27 +324,43 @@ void addWorkings(PromiseFigure& figure, const BitesAsk& ask, const Clock& clock,
                                    prescaler.toString() + " \u00d7 " + window.toString() + " counts before it opens",
                                    isEmpty ? "never: it opens as late as " + printQuantity(opening.max, Unit::second)
                                            : printRange(opening.max, figure.got->min, Unit::second),
-                                   {askedOrigin(figure), partOrigin(figure), clockOrigin(clock, clock.hertz.min)}});
+                                   {askedOrigin(figure), partOrigin(figure), clockOrigin(clock, clock.hertz.min)},
+                                   false});
     }
 }
 
-std::string whyOf(const PromiseFigure& figure, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest) {
+std::string whyOf(const PromiseFigure& figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
+                  const WatchdogLife& life) {
     if (figure.state == State::kept) {
         return {};
     }
-    if (figure.state == State::strained && !clock.unknown.empty()) {
+    const bool isBroken = figure.state == State::broken;
+    const Rational& latest = isBroken ? figure.got->nominal : figure.got->max;
+    const std::string when = isBroken ? "" : " at the fastest clock";
+    const Way judged{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
+    const Rational sooners = sooner(watchdog, settingOf(judged, "prescaler"), clock.hertz.min);
+    for (const WatchdogSpan& span : spansOf(ask, life)) {
+        const Judgement judgement = judgeOutlasts(*figure.got, sooners, span, clock.unknown.empty());
+        if (judgement.state != figure.state) {
+            continue;
+        }
+        if (!isBroken && !span.unknown.empty()) {
+            return span.unknown;
+        }
+        if (!isBroken && !span.isOneSource && !clock.unknown.empty()) {
+            return clock.unknown;
+        }
+        const bool isOne = span.isOneSource && !isBroken;
+        const Rational earliest =
+            isBroken ? figure.got->nominal : (isOne ? figure.got->nominal * span.stretch.max : figure.got->min) - sooners;
+        const Rational longest = isBroken ? span.longest : span.longestEver();
+        const bool isRest = life.rest && span.about == life.rest->about;
+        return "bites after " + printQuantity(earliest, Unit::second) + (isOne ? " at the slowest clock" : when) +
+               (isRest ? ", and counts on while the plan rests for " + printQuantity(longest, Unit::second) + " in " + life.mode
+                       : ", not later than the " + printQuantity(longest, Unit::second) + " between feeds");
+    }
+    if (!isBroken && !clock.unknown.empty()) {
         return clock.unknown;
-    }
-    const Rational& earliest = figure.state == State::broken ? figure.got->nominal : figure.got->min;
-    const Rational& latest = figure.state == State::broken ? figure.got->nominal : figure.got->max;
-    const std::string when = figure.state == State::broken ? "" : " at the fastest clock";
-    if (ask.fedEvery && earliest <= *ask.fedEvery) {
-        return "bites after " + printQuantity(earliest, Unit::second) + when + ", not later than the " +
-               printQuantity(*ask.fedEvery, Unit::second) + " between feeds";
-    }
-    if (rest.runs && rest.longest && earliest <= *rest.longest) {
-        return "bites after " + printQuantity(earliest, Unit::second) + when + ", and counts on while the plan rests for " +
-               printQuantity(*rest.longest, Unit::second) + " in " + rest.mode;
     }
     if (ask.atLatest && latest > *ask.atLatest) {
         return "bites only after " + printQuantity(latest, Unit::second) +
@@ -275,19 +386,20 @@ std::string whyOf(const PromiseFigure& figure, const BitesAsk& ask, const Clock&
                    (isLate ? "" : " and at most a tenth sooner");
         }
     }
-    if (ask.opensAfter && ask.fedEvery) {
-        const std::string tolerance = toleranceWhy(figure, toleranceText(ask.tolerance), clock);
-        const bool isTolerance = (ask.tolerance.within || ask.tolerance.exactly) && !tolerance.empty();
-        return isTolerance ? tolerance
+    if (const auto feeds = feedsOf(ask, life); ask.opensAfter && !feeds.empty()) {
+        const bool isTolerance =
+            isNearAsked(ask) && judgeTolerance(*figure.error, ask.tolerance, clock.unknown.empty()).state == figure.state;
+        const WatchdogSpan& feed = feeds.front();
+        return isTolerance ? toleranceWhy(figure, toleranceText(ask.tolerance), clock)
                            : "the window opens after the feed: it must open before " +
-                                 printQuantity(*ask.fedEvery, Unit::second) + " at the slowest clock";
+                                 printQuantity(feed.shortestAt(feed.stretch.min), Unit::second) + " at the slowest clock";
     }
     return toleranceWhy(figure, toleranceText(ask.tolerance), clock);
 }
 
 } // namespace
 
-std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const WatchdogRest& rest,
+std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock, const WatchdogLife& life,
                               const std::vector<Setting>& pinned, std::size_t most) {
     const auto reach = pinnedReach({watchdog.prescaler, watchdog.counts}, pinned);
     std::vector<Way> ways;
@@ -296,9 +408,9 @@ std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask,
     }
     for (const CounterSetting& setting :
          settingsByPrescaler(*reach, ask.after * clock.hertz.nominal, std::max<std::size_t>(most, 256))) {
-        ways.push_back(judgedWay(watchdog, setting, ask, clock, rest));
+        ways.push_back(judgedWay(watchdog, setting, ask, clock, life));
     }
-    if (const auto best = bestWay(watchdog, ask, clock, rest, pinned)) {
+    if (const auto best = bestWay(watchdog, ask, clock, life, pinned)) {
         if (std::find(ways.begin(), ways.end(), *best) == ways.end()) {
             ways.push_back(*best);
         }
@@ -309,7 +421,7 @@ std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask,
 }
 
 PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
-                            const WatchdogRest& rest, const std::vector<Setting>& pinned, Detail detail) {
+                            const WatchdogLife& life, const std::vector<Setting>& pinned, Detail detail) {
     figure.unit = Unit::second;
     figure.asked = ask.after;
     figure.isWorstKnown = clock.unknown.empty();
@@ -323,35 +435,35 @@ PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, 
         figure.why = "this watchdog has no early interrupt";
         return figure;
     }
-    const auto best = bestWay(watchdog, ask, clock, rest, pinned);
+    const auto best = bestWay(watchdog, ask, clock, life, pinned);
     if (!best) {
         figure.state = State::broken;
         figure.why = "the pinned way is not one that this watchdog has";
         return figure;
     }
     takeWay(figure, *best);
-    figure.why = whyOf(figure, ask, clock, rest);
+    figure.why = whyOf(figure, watchdog, ask, clock, life);
     if (detail == Detail::workings) {
-        addWorkings(figure, ask, clock, rest, figure.subject.name);
+        addWorkings(figure, watchdog, ask, clock, life, figure.subject.name);
     }
     return figure;
 }
 
-RateWindows watchdogRates(const WatchdogKind& watchdog, const BitesAsk& ask, const WatchdogRest& rest) {
+RateWindows watchdogRates(const WatchdogKind& watchdog, const BitesAsk& ask, const WatchdogLife& life) {
     // the bite may come from `earliest` to `latest`
     Rational earliest;
     std::optional<Rational> latest = ask.atLatest;
-    if (const auto outlast = mustOutlast(ask, rest)) {
-        earliest = *outlast;
+    const std::vector<WatchdogSpan> spans = spansOf(ask, life);
+    for (const WatchdogSpan& span : spans) {
+        earliest = std::max(earliest, span.longest);
     }
-    const bool isNear = ask.tolerance.within || ask.tolerance.exactly || (!ask.fedEvery && !ask.atLatest);
-    if (isNear) {
+    if (isNearAsked(ask)) {
         const Rational share = ask.tolerance.within.value_or(Rational(0));
         earliest = std::max(earliest, ask.after * (1 - share));
         latest = latest ? std::min(*latest, ask.after * (1 + share)) : ask.after * (1 + share);
     }
     const ProductSets products = productSets(watchdog.prescaler, watchdog.counts);
-    RateWindows windows{{}, products.isTight && !ask.opensAfter && !ask.warnsBefore && !mustOutlast(ask, rest)};
+    RateWindows windows{{}, products.isTight && !ask.opensAfter && !ask.warnsBefore && spans.empty()};
     if (latest && earliest > *latest) {
         return windows;
     }

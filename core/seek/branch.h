@@ -31,7 +31,7 @@ struct Level {
     std::optional<std::size_t> extreme; ///< the wish for an extreme that is held to its end
     Rational off;                       ///< the share of the end by which it may be off
     std::size_t mostOpen = 0;           ///< pieces that are gathered where a rule is still open, then it ends; 0: all
-    bool isStill = false;               ///< every control stays as it stands
+    bool isStill = false;               ///< every divider, multiplier and rate stays as it stands
     bool operator==(const Level&) const = default;
 };
 
@@ -85,6 +85,7 @@ struct Branch {
     bool isAsked = false;                     ///< something is asked of its nodes, or they tell takes apart
     int tolerances = 0;                       ///< of wishes and promises at its nodes
     double settings = 1;                      ///< how many its own controls have, a bound
+    const Pieces* still = nullptr;            ///< what came last of leaving it alone: mostly the same at every rate
     RateMemory<RateKey, Pieces> solved;       ///< by level and the parent's rate
     RateMemory<Rational, const Pieces*> best; ///< by the parent's rate
 };

@@ -81,8 +81,9 @@ void BranchSolver::eachCandidate(const Shape& shape, const Window& window, const
         candidate.divide = node.divideNow;
         candidate.multiply = node.multiplyNow;
         candidate.hertz = base * candidate.multiply / candidate.divide;
-        const bool isThere = node.from == shape.from && shape.divide->contains(candidate.divide) &&
-                             shape.multiply->contains(candidate.multiply) && spansContain(window.own, candidate.hertz);
+        // the input is the route's: with another one than now too, nothing changes less than the rest as it stands
+        const bool isThere = shape.divide->contains(candidate.divide) && shape.multiply->contains(candidate.multiply) &&
+                             spansContain(window.own, candidate.hertz);
         if (effort_.step() && isThere && isAllowed(shape, candidate)) {
             visit(candidate);
         }

@@ -377,9 +377,7 @@ std::vector<std::size_t> BranchSolver::levelsFor(const Branch& branch, const Rat
         }
     }
     std::vector<std::size_t> levels;
-    const auto& prefers = space_.question.prefers;
-    if (aim_.isFolded && branch.pending.empty() && !branch.isAsked &&
-        (aim_.onlyFits || (!prefers.empty() && prefers.front() == Preference::changes))) {
+    if (mayStay(branch)) {
         levels.push_back(levelOf({Rational(1), true, {}, 0, 0, true})); // nothing is better than to leave it alone
     }
     if (enough && *enough < 1 && aim_.isFolded && branch.pending.empty() && branch.tolerances > 0) {
@@ -488,6 +486,35 @@ const Pieces& BranchSolver::solveAt(Branch& branch, const Rational& parent, std:
     return branch.solved.emplace(std::pair(level, parent), std::move(best)).first->second;
 }
 
+bool BranchSolver::mayStay(const Branch& branch) const {
+    const auto& prefers = space_.question.prefers;
+    return aim_.isFolded && branch.pending.empty() && !branch.isAsked &&
+           (aim_.onlyFits || (!prefers.empty() && prefers.front() == Preference::changes));
+}
+
+const Pieces* BranchSolver::stillOf(Branch& branch, const Rational& parent) {
+    const std::size_t level = levelOf({Rational(1), true, {}, 0, 0, true});
+    std::vector<Piece> gathered;
+    gather(branch, parent, level, std::nullopt, gathered);
+    if (gathered.empty() || gathered.front().score.broken > 0 || gathered.front().score.strained > branch.leastStrained) {
+        return nullptr;
+    }
+    const auto isSame = [](const Piece& a, const Piece& b) {
+        return a.score == b.score && a.from == b.from && a.divide == b.divide && a.multiply == b.multiply && a.parts == b.parts;
+    };
+    if (branch.still == nullptr || !isSame(*branch.still->front(), gathered.front())) {
+        branch.still = &cutLists_.emplace_back(kept(gathered));
+    }
+    return branch.still;
+}
+
+/// A child of which nothing is asked stays as it is at every rate at which it may, so that it does not multiply what is looked
+/// at.
+const Pieces& BranchSolver::solveChild(Branch& child, const Rational& parent, std::size_t level) {
+    const Pieces* still = mayStay(child) ? stillOf(child, parent) : nullptr;
+    return still == nullptr ? solveAt(child, parent, level) : *still;
+}
+
 /// The best pieces of all settings of the branch's own controls.
 void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t level, const std::optional<Rational>& enough,
                           std::vector<Piece>& gathered) {
@@ -504,7 +531,7 @@ void BranchSolver::gather(Branch& branch, const Rational& parent, std::size_t le
         }
         lists.clear();
         for (Branch* child : branch.children) {
-            lists.push_back(isSource ? &solve(*child, candidate.hertz, enough) : &solveAt(*child, candidate.hertz, level));
+            lists.push_back(isSource ? &solve(*child, candidate.hertz, enough) : &solveChild(*child, candidate.hertz, level));
             if (lists.back()->empty()) {
                 return;
             }

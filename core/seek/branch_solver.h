@@ -151,6 +151,12 @@ private:
     std::optional<Rational> endOf(const Wish& wish) const;
     bool areBest(const Branch& branch, const Pieces& pieces, const Level& level) const;
     const Pieces& solveAt(Branch& branch, const Rational& parent, std::size_t level);
+    /// Whether nothing that can be made of a branch is better than to leave it alone: nothing is asked of it, and what changes
+    /// least comes first.
+    bool mayStay(const Branch& branch) const;
+    /// The branch as it stands; nullptr where that breaks something or strains more than must be.
+    const Pieces* stillOf(Branch& branch, const Rational& parent);
+    const Pieces& solveChild(Branch& child, const Rational& parent, std::size_t level);
     void gather(Branch& branch, const Rational& parent, std::size_t level, const std::optional<Rational>& enough,
                 std::vector<Piece>& gathered);
     const RateSpans& nodeWindow(std::size_t node, std::size_t level);

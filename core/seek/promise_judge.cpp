@@ -132,8 +132,7 @@ PromiseStanding PromiseJudges::judgePeripheral(std::size_t node, const Bounds& h
     clock.hertz = hertz;
     clock.unknown = isWorstKnown ? "" : "unknown";
     const Take& take = group->second.plan.takes.front();
-    const PromiseContext context{*space_.part, group->second.plan, take,           controls_, demand_,
-                                 lines_,       std::nullopt,       Detail::verdict};
+    const PromiseContext context{*space_.part, group->second.plan, take, controls_, demand_, lines_, nullptr, Detail::verdict};
     const std::vector<PromiseFigure> figures = judgePromises(context);
     for (std::size_t i = 0; i < figures.size(); ++i) {
         add(standing, group->second.sought[i], figures[i].state,
@@ -147,7 +146,7 @@ RateWindows PromiseJudges::windowsOf(std::size_t node, const PromiseLine& line, 
         return lineRates(ask.get<RunsAsk>());
     }
     const Take& take = *findTake(space_.plan, space_.take);
-    const PromiseContext context{*space_.part, space_.plan, take, controls_, demand_, lines_, std::nullopt, Detail::result};
+    const PromiseContext context{*space_.part, space_.plan, take, controls_, demand_, lines_, nullptr, Detail::result};
     const Subject subject{space_.nodes[node].peripheral, node - space_.part->nodeCount(), {}, channelOf(line.subject), {}};
     try {
         return subjectRates(context, subject, ask);

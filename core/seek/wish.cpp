@@ -23,7 +23,7 @@ public:
     tl::expected<Wish, TextError> read() {
         Wish wish;
         const std::size_t start = at_ = skipBlanks(0);
-        while (at_ < text_.size() && isWordCharacter(text_[at_])) {
+        while (at_ < text_.size() && isIdCharacter(text_[at_])) {
             ++at_;
         }
         wish.line = text_.substr(start, at_ - start);
@@ -44,6 +44,8 @@ private:
         "a wish such as 'core = 160 MHz', 'core at least 100 MHz' or 'core as high as possible'";
 
     static bool isWordCharacter(char c) { return std::isalnum(static_cast<unsigned char>(c)) != 0 || c == '_'; }
+
+    static bool isIdCharacter(char c) { return isWordCharacter(c) || c == '-'; }
 
     std::size_t skipBlanks(std::size_t at) const {
         while (at < text_.size() && (text_[at] == ' ' || text_[at] == '\t')) {
