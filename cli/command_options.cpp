@@ -91,7 +91,8 @@ Run emit(CLI::App& app) {
     const auto plan = addPlanOptions(app);
     const auto form = addText(app, "--as", "header, c, csv or json; header without");
     *form = "header";
-    return [=](const Console& console) { return runEmit(console, *plan, *form); };
+    const auto isEvenBroken = addFlag(app, "--even-broken", "what is broken too; else it is left out, and an #error in C");
+    return [=](const Console& console) { return runEmit(console, *plan, *form, *isEvenBroken); };
 }
 
 Run filter(CLI::App& app) {

@@ -2,6 +2,7 @@
 
 #include "base/nearest_name.h"
 #include "derive/bring_up.h"
+#include "derive/derive.h"
 #include "derive/desk.h"
 #include "derive/lint_reset.h"
 #include "derive/workings_of.h"
@@ -121,7 +122,7 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
     }
     const std::size_t index = placePromise(loaded->plan, line, std::move(*read));
     const Figures figures = evaluated(*loaded);
-    const std::vector<Way> ways = waysOf(loaded->part, loaded->plan, loaded->take, index, 8, figures.rhythm->longestRest);
+    const std::vector<Way> ways = waysOf(loaded->part, loaded->plan, loaded->take, index, 8, &*figures.rhythm);
     const PromiseFigure& promise = figures.promises[index];
     if (options.isJson) {
         nlohmann::ordered_json json = promiseJson(promise);
@@ -288,11 +289,27 @@ int runWay(const Console& console, const PlanOptions& options, const std::string
     }
     const WritingOrder way =
         writingOrder(loaded->part, loaded->plan, from.empty() ? std::nullopt : std::optional(from), loaded->take);
-    console.out << (options.isJson ? writingOrderJson(way).dump(2) + "\n" : wayReport(way, from, loaded->take, console.style));
-    return way.trouble.empty() ? kHolds : kBroken;
+    const auto left = clocksLeftOut(loaded->part, loaded->plan, derive(loaded->part, loaded->plan, loaded->take), way,
+                                    from.empty() ? std::nullopt : std::optional(from));
+    if (options.isJson) {
+        nlohmann::ordered_json json = writingOrderJson(way);
+        json["left_out"] = nlohmann::ordered_json::array();
+        for (const LeftOut& each : left) {
+            json["left_out"].push_back({{"what", each.what}, {"why", each.why}});
+        }
+        console.out << json.dump(2) << "\n";
+    } else {
+        console.out << wayReport(way, from, loaded->take, console.style);
+        for (const LeftOut& each : left) {
+            if (each.why != way.trouble) { // the report ends with that
+                console.out << "  " << leftOutText(each) << "\n";
+            }
+        }
+    }
+    return left.empty() ? kHolds : kBroken;
 }
 
-int runEmit(const Console& console, const PlanOptions& options, const std::string& form) {
+int runEmit(const Console& console, const PlanOptions& options, const std::string& form, bool isEvenBroken) {
     const auto wanted = readEmitForm(form);
     if (!wanted) {
         const std::string mend = didYouMean(form, emitForms());
@@ -304,8 +321,13 @@ int runEmit(const Console& console, const PlanOptions& options, const std::strin
     if (!loaded) {
         return kBadInput;
     }
-    console.out << emitFields(loaded->part, loaded->plan, evaluate(loaded->part, loaded->plan, loaded->take), *wanted);
-    return kHolds;
+    const Figures figures = evaluate(loaded->part, loaded->plan, loaded->take);
+    console.out << emitFields(loaded->part, loaded->plan, figures, *wanted, isEvenBroken ? Broken::written : Broken::leftOut);
+    const std::vector<LeftOut> left = leftOutOf(loaded->part, loaded->plan, figures);
+    for (const LeftOut& each : left) {
+        console.err << (isEvenBroken ? "broken: " + each.what + ", " + each.why : leftOutText(each)) << "\n";
+    }
+    return left.empty() || isEvenBroken ? kHolds : kBroken;
 }
 
 int runFilter(const Console& console, const std::vector<std::string>& filters, const std::vector<std::string>& ids) {

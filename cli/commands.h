@@ -61,8 +61,9 @@ int runFails(const Console& console, const PlanOptions& options, const std::stri
 /// no order keeps every limit.
 int runWay(const Console& console, const PlanOptions& options, const std::string& from);
 
-/// The fields of the take as `form`: "header", "c", "csv" or "json". kBadInput where it is none of these.
-int runEmit(const Console& console, const PlanOptions& options, const std::string& form);
+/// The fields of the take as `form`: "header", "c", "csv" or "json". kBadInput where it is none of these; kBroken where something
+/// is left out, which is said on the error stream, unless what is broken shall be written too.
+int runEmit(const Console& console, const PlanOptions& options, const std::string& form, bool isEvenBroken);
 
 /// CAN filters tried on ids: which lets each in. kBroken where one is let in by none.
 int runFilter(const Console& console, const std::vector<std::string>& filters, const std::vector<std::string>& ids);

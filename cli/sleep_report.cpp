@@ -130,6 +130,30 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
     return text;
 }
 
+namespace {
+
+/// By how much the longest rest grows where what times the jobs is slow.
+std::string restText(const RhythmFigure& rhythm) {
+    const Rational longest = *rhythm.longestRest + (rhythm.restTiming.stretch.max - 1) * rhythm.restGrows;
+    return rhythm.restTiming.by.empty()
+               ? "timed from outside"
+               : "up to " + printQuantity(longest, Unit::second, 4) + ", timed by " + rhythm.restTiming.by;
+}
+
+/// How long what the core has to do waits and takes at most.
+std::string latenciesText(const RhythmFigure& rhythm, const Style& style) {
+    TextTable table({Align::left, Align::left, Align::right, Align::right, Align::right, Align::left});
+    table.add({"", "", "takes", "done after", "limit", ""});
+    for (const LatencyFigure& latency : rhythm.latencies) {
+        table.add({style.mark(latency.state), (latency.isHandler ? "handler of " : "job ") + latency.name, time(latency.takes),
+                   latency.longest ? time(*latency.longest) : "no bound", latency.limit ? time(*latency.limit) : "",
+                   style.muted(latency.why)});
+    }
+    return rhythm.latencies.empty() ? std::string() : style.section("Done at the latest", table.text());
+}
+
+} // namespace
+
 std::string rhythmReport(const Part& part, const Figures& figures, const std::vector<BatteryMove>& moves,
                          const std::optional<ChanceFigure>& chance, const Style& style) {
     const RhythmFigure& rhythm = *figures.rhythm;
@@ -152,7 +176,7 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
                std::to_string(rhythm.events) + " runs, " + std::to_string(rhythm.wakeUps) + " wake-ups" +
                    (rhythm.isByChance ? ", one play of many" : "")});
     if (rhythm.longestRest) {
-        table.add({"longest rest", time(*rhythm.longestRest), ""});
+        table.add({"longest rest", time(*rhythm.longestRest), restText(rhythm)});
     }
     if (!rhythm.unknown.empty()) {
         table.add({"unknown", "", rhythm.unknown});
@@ -167,6 +191,7 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
         shares.add({share.name, printQuantity(share.chargeShare, Unit::ratio, 4), ampere(share.ampere), style.muted(pieces)});
     }
     text += style.section("Where the charge goes", shares.text());
+    text += latenciesText(rhythm, style);
     TextTable far({Align::left, Align::right, Align::left, Align::right});
     for (std::size_t i = 0; i < std::min<std::size_t>(moves.size(), 12); ++i) {
         const BatteryMove& move = moves[i];

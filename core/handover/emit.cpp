@@ -42,6 +42,13 @@ std::string commentText(std::string text) {
     return text;
 }
 
+/// Without what would end a text in quotes.
+std::string inQuotes(std::string text) {
+    std::replace(text.begin(), text.end(), '"', '\'');
+    std::replace(text.begin(), text.end(), '\\', '/');
+    return text;
+}
+
 std::string maskText(const Field& field) {
     const std::uint64_t ones = ~std::uint64_t{0} >> (64 - field.width());
     return fmt::format("0x{:X}u{}", ones << field.lsb, field.msb > 31 ? "ll" : "");
@@ -85,16 +92,30 @@ private:
     std::vector<EmittedField> fields_;
 };
 
+bool isWritten(const PromiseFigure& promise, Broken broken) {
+    return promise.state != State::broken || broken == Broken::written;
+}
+
 std::string title(const Part& part, const Plan& plan, const Figures& figures) {
     return commentText(plan.name + ", take " + figures.take + ", on " + part.name);
 }
 
-std::string headerOf(const Part& part, const Plan& plan, const Figures& figures) {
+/// One line for each thing that is left out: in code that is compiled for real an error, else a comment.
+std::string leftOutLines(const Part& part, const Plan& plan, const Figures& figures, Broken broken) {
+    std::string text;
+    for (const LeftOut& left : leftOutOf(part, plan, figures)) {
+        const std::string said = commentText(leftOutText(left));
+        text += broken == Broken::leftOut ? "#error \"" + inQuotes(said) + "\"\n" : "/* " + said + " */\n";
+    }
+    return text.empty() ? text : "\n" + text;
+}
+
+std::string headerOf(const Part& part, const Plan& plan, const Figures& figures, Broken broken) {
     const std::string guard = codeName(plan.name + "_" + figures.take, true) + "_FIELDS_H";
-    std::string text =
-        "/* " + title(part, plan, figures) + ": register fields. */\n#ifndef " + guard + "\n#define " + guard + "\n";
+    std::string text = "/* " + title(part, plan, figures) + ": register fields. */\n#ifndef " + guard + "\n#define " + guard +
+                       "\n" + leftOutLines(part, plan, figures, broken);
     std::string about;
-    for (const EmittedField& field : emittedFields(part, plan, figures)) {
+    for (const EmittedField& field : emittedFields(part, plan, figures, broken)) {
         if (field.about != about) {
             about = field.about;
             text += "\n/* " + commentText(about) + " */\n";
@@ -122,9 +143,9 @@ std::string quotedCsv(const std::string& text) {
     return quoted + "\"";
 }
 
-std::string tableOf(const Part& part, const Plan& plan, const Figures& figures) {
+std::string tableOf(const Part& part, const Plan& plan, const Figures& figures, Broken broken) {
     std::string text = "name,register,msb,lsb,value,hex,in_place,setting,holds,about\n";
-    for (const EmittedField& field : emittedFields(part, plan, figures)) {
+    for (const EmittedField& field : emittedFields(part, plan, figures, broken)) {
         const FieldValue& value = field.value;
         text += fmt::format("{},{},{},{},{},{},{},{},{},{}\n", field.name, value.field.reg, value.field.msb, value.field.lsb,
                             value.held, hexText(value), inPlaceText(value), quotedCsv(value.setting), quotedCsv(value.holdsAs),
@@ -133,9 +154,9 @@ std::string tableOf(const Part& part, const Plan& plan, const Figures& figures) 
     return text;
 }
 
-std::string jsonOf(const Part& part, const Plan& plan, const Figures& figures) {
+std::string jsonOf(const Part& part, const Plan& plan, const Figures& figures, Broken broken) {
     nlohmann::ordered_json list = nlohmann::ordered_json::array();
-    for (const EmittedField& field : emittedFields(part, plan, figures)) {
+    for (const EmittedField& field : emittedFields(part, plan, figures, broken)) {
         const FieldValue& value = field.value;
         list.push_back({{"name", field.name},
                         {"register", value.field.reg},
@@ -148,7 +169,15 @@ std::string jsonOf(const Part& part, const Plan& plan, const Figures& figures) {
                         {"holds", value.holdsAs},
                         {"about", field.about}});
     }
-    return nlohmann::ordered_json{{"plan", plan.name}, {"part", part.id}, {"take", figures.take}, {"fields", std::move(list)}}
+    nlohmann::ordered_json left = nlohmann::ordered_json::array();
+    for (const LeftOut& each : leftOutOf(part, plan, figures)) {
+        left.push_back({{"what", each.what}, {"why", each.why}});
+    }
+    return nlohmann::ordered_json{{"plan", plan.name},
+                                  {"part", part.id},
+                                  {"take", figures.take},
+                                  {"fields", std::move(list)},
+                                  {"left_out", std::move(left)}}
                .dump(2) +
            "\n";
 }
@@ -156,7 +185,8 @@ std::string jsonOf(const Part& part, const Plan& plan, const Figures& figures) {
 /// Writes functions in C, and remembers the registers that they touch.
 class SourceWriter {
 public:
-    SourceWriter(const Part& part, const Plan& plan, const Figures& figures) : part_(part), plan_(plan), figures_(figures) {}
+    SourceWriter(const Part& part, const Plan& plan, const Figures& figures, Broken broken)
+        : part_(part), plan_(plan), figures_(figures), broken_(broken) {}
 
     std::string write() {
         clocks();
@@ -164,7 +194,7 @@ public:
         std::string calls = "    wisetick_clocks();\n";
         for (std::size_t i = 0; i < figures_.promises.size(); ++i) {
             const auto actions = bringUp(part_, plan_, figures_.promises[i], i);
-            if (!actions.empty()) {
+            if (!actions.empty() && isWritten(figures_.promises[i], broken_)) {
                 const std::string function = functionOf(names[i]);
                 promise(function, figures_.promises[i], actions);
                 calls += "    " + function + "();\n";
@@ -172,7 +202,7 @@ public:
         }
         rests();
         body_ += "\nvoid wisetick_all(void) {\n" + calls + "}\n";
-        return head() + body_;
+        return head() + leftOutLines(part_, plan_, figures_, broken_) + body_;
     }
 
 private:
@@ -311,6 +341,7 @@ private:
     const Part& part_;
     const Plan& plan_;
     const Figures& figures_;
+    Broken broken_;
     std::string body_;
     std::set<std::string> functions_{"wisetick_all", "wisetick_clocks", "wisetick_before_rest", "wisetick_after_rest"};
     std::map<std::string, int> registers_; ///< to the highest bit that is written
@@ -328,7 +359,15 @@ std::optional<EmitForm> readEmitForm(std::string_view text) {
     return found == emitForms().end() ? std::nullopt : std::optional(static_cast<EmitForm>(found - emitForms().begin()));
 }
 
-std::vector<EmittedField> emittedFields(const Part& part, const Plan& plan, const Figures& figures) {
+std::vector<LeftOut> leftOutOf(const Part& part, const Plan& plan, const Figures& figures) {
+    const WritingOrder way = writingOrder(part, plan, std::nullopt, figures.take);
+    std::vector<LeftOut> list = clocksLeftOut(part, plan, figures, way, std::nullopt);
+    const std::vector<LeftOut> promises = promisesLeftOut(figures);
+    list.insert(list.end(), promises.begin(), promises.end());
+    return list;
+}
+
+std::vector<EmittedField> emittedFields(const Part& part, const Plan& plan, const Figures& figures, Broken broken) {
     FieldGatherer gatherer;
     if (figures.tierField) {
         gatherer.add(*figures.tierField, "tier " + figures.tier);
@@ -344,6 +383,9 @@ std::vector<EmittedField> emittedFields(const Part& part, const Plan& plan, cons
         }
     }
     for (std::size_t i = 0; i < figures.promises.size(); ++i) {
+        if (!isWritten(figures.promises[i], broken)) {
+            continue;
+        }
         const std::string about = aboutPromise(figures.promises[i]);
         for (const FieldValue& value : figures.promises[i].fields) {
             gatherer.add(value, about);
@@ -357,12 +399,12 @@ std::vector<EmittedField> emittedFields(const Part& part, const Plan& plan, cons
     return gatherer.take();
 }
 
-std::string emitFields(const Part& part, const Plan& plan, const Figures& figures, EmitForm form) {
+std::string emitFields(const Part& part, const Plan& plan, const Figures& figures, EmitForm form, Broken broken) {
     switch (form) {
-    case EmitForm::header: return headerOf(part, plan, figures);
-    case EmitForm::source: return SourceWriter(part, plan, figures).write();
-    case EmitForm::table: return tableOf(part, plan, figures);
-    case EmitForm::json: return jsonOf(part, plan, figures);
+    case EmitForm::header: return headerOf(part, plan, figures, broken);
+    case EmitForm::source: return SourceWriter(part, plan, figures, broken).write();
+    case EmitForm::table: return tableOf(part, plan, figures, broken);
+    case EmitForm::json: return jsonOf(part, plan, figures, broken);
     }
     return {};
 }

@@ -134,6 +134,36 @@ Json modeJson(const ModeFigure& mode) {
     return json;
 }
 
+Json timingJson(const JobTiming& timing) {
+    return {{"by", timing.by.empty() ? Json("outside") : Json(timing.by)},
+            {"said", timing.isSaid},
+            {"stretch", boundsJson(timing.stretch)},
+            {"unknown", textOrNull(timing.unknown)}};
+}
+
+/// How the runs of the jobs lie, and how long each waits and takes.
+void addRuns(const RhythmFigure& rhythm, Json& json) {
+    json["rest_timing"] = timingJson(rhythm.restTiming);
+    json["rest_grows"] = rhythm.restGrows.toString();
+    json["jobs"] = Json::array();
+    for (const JobRuns& runs : rhythm.runs) {
+        json["jobs"].push_back({{"job", runs.job}, {"interval", boundsJson(runs.interval)}, {"timing", timingJson(runs.timing)}});
+    }
+    json["latencies"] = Json::array();
+    for (const LatencyFigure& latency : rhythm.latencies) {
+        json["latencies"].push_back({{"name", latency.name},
+                                     {"target", targetText(latency.target)},
+                                     {"handler", latency.isHandler},
+                                     {"interval", latency.interval.toString()},
+                                     {"takes", latency.takes.toString()},
+                                     {"longest", exact(latency.longest)},
+                                     {"limit", exact(latency.limit)},
+                                     {"state", stateName(latency.state)},
+                                     {"why", textOrNull(latency.why)},
+                                     {"workings", workingsJson(latency.workings)}});
+    }
+}
+
 Json rhythmJson(const RhythmFigure& rhythm) {
     Json shares = Json::array();
     for (const RhythmFigure::Share& share : rhythm.shares) {
@@ -148,20 +178,22 @@ Json rhythmJson(const RhythmFigure& rhythm) {
                           {"ampere", share.ampere.toString()},
                           {"pieces", std::move(pieces)}});
     }
-    return {{"span", rhythm.span.toString()},
-            {"whole", rhythm.isWhole},
-            {"by_chance", rhythm.isByChance},
-            {"load", rhythm.load.toString()},
-            {"runs", rhythm.events},
-            {"wake_ups", rhythm.wakeUps},
-            {"longest_rest", exact(rhythm.longestRest)},
-            {"average", boundsJson(rhythm.average)},
-            {"peak", boundsJson(rhythm.peak)},
-            {"battery_at_peak", boundsJson(rhythm.atPeak)},
-            {"brings", exact(rhythm.brings)},
-            {"life", boundsJson(rhythm.life)},
-            {"unknown", textOrNull(rhythm.unknown)},
-            {"shares", std::move(shares)}};
+    Json json{{"span", rhythm.span.toString()},
+              {"whole", rhythm.isWhole},
+              {"by_chance", rhythm.isByChance},
+              {"load", rhythm.load.toString()},
+              {"runs", rhythm.events},
+              {"wake_ups", rhythm.wakeUps},
+              {"longest_rest", exact(rhythm.longestRest)},
+              {"average", boundsJson(rhythm.average)},
+              {"peak", boundsJson(rhythm.peak)},
+              {"battery_at_peak", boundsJson(rhythm.atPeak)},
+              {"brings", exact(rhythm.brings)},
+              {"life", boundsJson(rhythm.life)},
+              {"unknown", textOrNull(rhythm.unknown)},
+              {"shares", std::move(shares)}};
+    addRuns(rhythm, json);
+    return json;
 }
 
 Json vitalsJson(const Vitals& vitals) {
