@@ -31,6 +31,9 @@ public:
         for (const Source& source : part_.sources) {
             if (source.kind != SourceKind::rc) {
                 addFitted(source);
+                if (findFitted(plan_.board, source.id) != nullptr) {
+                    addMeasured(source);
+                }
             }
         }
         for (const Source& source : part_.sources) {
@@ -152,6 +155,7 @@ private:
         field(tr("load"), Unit::farad, &Fitted::load).result = tr("for which the crystal was cut");
         const std::size_t capacitors = rows_.size();
         field(tr("capacitors"), Unit::farad, &Fitted::capacitors);
+        field(tr("second one"), Unit::farad, &Fitted::otherOne).result = tr("where it is not like the first");
         field(tr("stray"), Unit::farad, &Fitted::stray).result = tr("across the crystal");
         field(tr("C0"), Unit::farad, &Fitted::shunt);
         BoardRow& motional = field(tr("C1"), Unit::farad, &Fitted::motional);
@@ -159,11 +163,11 @@ private:
             motional.result = crystal->shift->isZero() ? tr("the load is the one it was cut for")
                                                        : tr("the load shifts it by %1").arg(text(printError(*crystal->shift)));
         }
-        field(tr("resistance"), Unit::ohm, &Fitted::esr);
+        BoardRow& resistance = field(tr("resistance"), Unit::ohm, &Fitted::esr);
         if (crystal != figures_.crystals.end()) {
             rows_[capacitors].result = capacitorsText(*crystal);
-            rows_.back().result = marginText(*crystal);
-            rows_.back().state =
+            resistance.result = marginText(*crystal);
+            resistance.state =
                 crystal->margin
                     ? std::optional(*crystal->margin < 1 ? State::broken : (*crystal->margin < 5 ? State::strained : State::kept))
                     : std::nullopt;
@@ -239,7 +243,7 @@ private:
                     })
             .result =
             line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz)) : QString();
-        if (measured == nullptr) {
+        if (measured == nullptr && source.kind == SourceKind::rc) {
             addCurve(deviationCurve(source, plan_.board));
         }
         if (measured != nullptr) {

@@ -37,9 +37,14 @@ std::vector<Picture> timerPictures(const DeskScene& scene, const TimerKind& time
 std::optional<Picture> routesPicture(const DeskScene& scene);
 std::vector<Picture> pwmPictures(const DeskScene& scene, const TimerKind& timer, const DrivesAsk& ask);
 std::vector<Picture> stampPictures(const DeskScene& scene, const TimerKind& timer, const StampsAsk& ask);
-/// From which modes the peripheral wakes, and how soon its clock runs; with `bit`, s, whether that is within a start bit. Nothing
-/// where it wakes none.
-std::optional<Picture> wakingPicture(const DeskScene& scene, const std::optional<Rational>& bit);
+/// A start bit, s: how long it lasts, and how late the receiver may begin to read it.
+struct WakingBit {
+    Rational lasts;
+    Rational late;
+};
+/// From which modes the peripheral wakes, and how soon its clock runs; with `bit`, whether that is soon enough. Nothing where it
+/// wakes none.
+std::optional<Picture> wakingPicture(const DeskScene& scene, const std::optional<WakingBit>& bit);
 std::vector<Picture> uartPictures(const DeskScene& scene, const UartKind& uart, const TalksAsk& ask);
 std::vector<Picture> canPictures(const DeskScene& scene, const CanKind& can, const CanAsk& ask);
 std::vector<Picture> memoryPictures(const DeskScene& scene, const CanKind& can, const HoldsAsk& ask);

@@ -4,6 +4,7 @@
 #include "paint/text.h"
 #include "picture/picture_text.h"
 #include "quantity/quantity_print.h"
+#include "rhythm/trace.h"
 
 #include <QObject>
 
@@ -52,6 +53,65 @@ Picture modesPicture(const DeskScene& scene) {
                      rows[i].counts ? QObject::tr("counts on") : QObject::tr("stands still"), Face::small,
                      rows[i].counts ? theme.ink : theme.muted);
         }
+    };
+    return picture;
+}
+
+/// What a job that feeds looks like beside the watchdog: its runs as they were played, and from each how long the watchdog waits.
+std::optional<Picture> feedsPicture(const DeskScene& scene, const BitesAsk& ask, const Way& way) {
+    const auto& rhythm = scene.figures.rhythm;
+    if (ask.fedBy.empty() || !rhythm || rhythm->trace == nullptr) {
+        return std::nullopt;
+    }
+    const auto& states = rhythm->trace->states();
+    const auto feeder = std::find_if(states.begin(), states.end(), [&](const TraceState& state) {
+        return state.doing == Doing::job && state.target == Target::job(ask.fedBy);
+    });
+    const auto runs =
+        std::find_if(rhythm->runs.begin(), rhythm->runs.end(), [&](const JobRuns& each) { return each.job == ask.fedBy; });
+    if (feeder == states.end()) {
+        return std::nullopt;
+    }
+    const double bites = way.got.min.toDouble();
+    const double opens = (settingOf(way, "prescaler") * settingOf(way, "window") / scene.desk.clock->hertz.min).toDouble();
+    const double every = runs != rhythm->runs.end() && runs->every ? runs->every->toDouble() : bites;
+    const double span = std::max(bites * 3, every * 5);
+    constexpr std::size_t kMostRuns = 60;
+    const auto fed = rhythm->trace->runsOf(feeder->which, 0, span, kMostRuns);
+    Picture picture;
+    picture.title = QObject::tr("Fed by %1").arg(text(ask.fedBy));
+    picture.hint = runs != rhythm->runs.end() && runs->interval
+                       ? QObject::tr("%1 to %2 between two feeds; from each one the window, and the earliest bite")
+                             .arg(timeText(runs->interval->min), timeText(runs->interval->max))
+                       : QObject::tr("how long it is between two feeds has no bound");
+    const qreal row = 9;
+    picture.height = row * 4 + 24 + lineHeight(Face::small);
+    picture.paint = [=, state = way.state](QPainter& painter, const QRectF& area, const Theme& theme) {
+        const qreal left = area.left() + 12;
+        const qreal perSecond = (area.width() - 24) / span;
+        const qreal top = area.top() + 6;
+        const auto at = [&](double time) { return left + std::min(time, span) * perSecond; };
+        for (std::size_t i = 0; i < fed.size(); ++i) {
+            const double from = fed[i].first;
+            const double next = i + 1 < fed.size() ? fed[i + 1].first : span;
+            const bool isLate = i + 1 < fed.size() && next - from >= bites;
+            const qreal y = top + row * static_cast<qreal>(i % 3); // one below the other, so that they don't lie on one another
+            painter.setPen(QPen(theme.railEdge, 1));
+            painter.setBrush(theme.rail);
+            painter.drawRect(QRectF(QPointF(at(from + opens), y), QPointF(at(from + bites), y + row - 3)));
+            painter.setPen(QPen(isLate ? theme.of(State::broken) : theme.of(state), 2));
+            if (from + bites < span) {
+                painter.drawLine(QPointF(at(from + bites), y - 1), QPointF(at(from + bites), y + row - 1));
+            }
+            painter.setPen(QPen(theme.ink, 1.6));
+            painter.drawLine(QPointF(at(from), top - 4), QPointF(at(from), top + row * 3 + 4));
+        }
+        painter.setPen(QPen(theme.line, 1));
+        painter.drawLine(QPointF(left, top + row * 3 + 6), QPointF(left + span * perSecond, top + row * 3 + 6));
+        const QString end = timeText(quantised(span, powerOfTen(-6)));
+        const qreal width = textWidth(Face::small, end) + 4;
+        drawText(painter, QRectF(left + span * perSecond - width, top + row * 3 + 8, width, lineHeight(Face::small)),
+                 Qt::AlignRight, end, Face::small, theme.muted);
     };
     return picture;
 }
@@ -132,7 +192,12 @@ std::vector<Picture> watchdogPictures(const DeskScene& scene, const WatchdogKind
         mark(ask.fedEvery, QObject::tr("fed"));
         mark(ask.atLatest, QObject::tr("at latest"));
     };
-    return {picture, modesPicture(scene)};
+    std::vector<Picture> pictures{picture};
+    if (auto feeds = feedsPicture(scene, ask, *way)) {
+        pictures.push_back(std::move(*feeds));
+    }
+    pictures.push_back(modesPicture(scene));
+    return pictures;
 }
 
 namespace {

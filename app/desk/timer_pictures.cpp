@@ -1,6 +1,7 @@
 #include "desk/pictures.h"
 #include "paint/log_axis.h"
 #include "paint/text.h"
+#include "picture/latency_picture.h"
 #include "picture/picture_text.h"
 #include "promise/pwm.h"
 #include "quantity/quantity_print.h"
@@ -238,7 +239,8 @@ std::vector<Picture> timerPictures(const DeskScene& scene, const TimerKind& time
     const Rational repeats = way ? std::max(settingOf(*way, "repeats"), Rational(1)) : Rational(1);
     TimerKind counter = timer;
     if (way && timer.chain && settingOf(*way, "chain").sign() > 0) {
-        counter.counts = FactorSet::range(1, Rational(std::int64_t{1} << timer.chain->bits));
+        counter.counts =
+            timer.chain->counts.empty() ? FactorSet::range(1, Rational(std::int64_t{1} << timer.chain->bits)) : timer.counts;
     }
     std::vector<Picture> pictures{reachPicture(reachOf(scene, counter, period / repeats, 1))};
     if (repeats > 1) {
@@ -246,6 +248,12 @@ std::vector<Picture> timerPictures(const DeskScene& scene, const TimerKind& time
     }
     if (way) {
         pictures.push_back(eventsPicture(*way, period));
+    }
+    const Target here = Target::promise(scene.figure.name);
+    const auto& rhythm = scene.figures.rhythm;
+    const auto isHere = [&](const LatencyFigure& latency) { return latency.target == here; };
+    if (rhythm && std::any_of(rhythm->latencies.begin(), rhythm->latencies.end(), isHere)) {
+        pictures.push_back(latencyPicture(rhythm->latencies, here));
     }
     return pictures;
 }

@@ -191,7 +191,9 @@ std::vector<Picture> uartPictures(const DeskScene& scene, const UartKind& uart, 
     }
     std::vector<Picture> pictures{ratesPicture(std::move(rates), std::max(allowed.toDouble(), 1e-4)),
                                   lastBitPicture(*way, ask.frame, oversample)};
-    if (auto waking = wakingPicture(scene, 1 / ask.bitsPerSecond)) {
+    if (auto waking = wakingPicture(
+            scene, WakingBit{1 / ask.bitsPerSecond,
+                             latestStart(ask.frame, oversample, largestMagnitude(way->error)) / ask.bitsPerSecond})) {
         pictures.push_back(std::move(*waking));
     }
     return pictures;

@@ -2,6 +2,7 @@
 
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "picture/latency_picture.h"
 #include "picture/picture_text.h"
 #include "plan/job_line.h"
 #include "rhythm/rhythm_work.h"
@@ -96,6 +97,9 @@ void RhythmView::remake() {
         pictures_.push_back(chancePicture(chance_, chanceDone_));
     }
     pictures_.push_back(movesPicture(moves_, background_.isBusy()));
+    if (!rhythm_.latencies.empty()) {
+        pictures_.push_back(latencyPicture(rhythm_.latencies, {}));
+    }
     for (const Sweep* sweep : {&interval_, &temperature_, &race_, &coreRate_}) {
         if (sweep->points.size() > 1) {
             pictures_.push_back(sweepPicture(*sweep));
