@@ -93,6 +93,40 @@ private slots:
         }
     }
 
+    /// What comes from the play stands on the desk as soon as that is there: until when handlers and jobs are done, and feeds
+    /// over time.
+    void whatIsPlayedIsDrawn_data() {
+        QTest::addColumn<std::string>("line");
+        QTest::addColumn<QString>("title");
+        QTest::newRow("latency") << std::string("timer4 fires every 1 ms, handled in 400 cycles") << "Done at the latest";
+        QTest::newRow("feeds") << std::string("guard bites after 30 s, fed by moisture") << "Fed by moisture";
+    }
+    void whatIsPlayedIsDrawn() {
+        QFETCH(std::string, line);
+        QFETCH(QString, title);
+        showDeskOf(line);
+        DeskView* desk = window_->find<DeskView>();
+        const auto picture = [&]() -> const Picture* {
+            for (const Picture& each : desk->pictures()) {
+                if (each.title == title) {
+                    return &each;
+                }
+            }
+            return nullptr;
+        };
+        QTRY_VERIFY_WITH_TIMEOUT(picture() != nullptr, kPatience);
+        for (const Theme& theme : {lightTheme(), darkTheme()}) {
+            QImage image(640, static_cast<int>(picture()->height), QImage::Format_RGB32);
+            image.fill(theme.paper);
+            const QImage before = image;
+            QPainter painter(&image);
+            picture()->paint(painter, QRectF(QPointF(0, 0), QSizeF(image.size())), theme);
+            painter.end();
+            QVERIFY(image != before);
+        }
+        QVERIFY(!picture()->hint.isEmpty());
+    }
+
     /// A way is pinned and freed by keyboard; the card and the desk say when it is not the best.
     void aWayIsPinnedAndFreed() {
         showDeskOf("timer3.1 drives 20 kHz at 35 % duty");

@@ -395,7 +395,10 @@ private slots:
     }
 
     void withoutAPlanOrJobs() {
-        document().edit("no jobs", changing([](Plan& plan) { plan.jobs.clear(); }));
+        document().edit("no jobs", changing([](Plan& plan) {
+                            plan.jobs.clear();
+                            std::erase_if(plan.promises, [](const Promise& promise) { return promise.line.name == "feed"; });
+                        }));
         settle();
         RhythmView* view = rhythm();
         view->grab();

@@ -109,9 +109,17 @@ private slots:
     void cornersCount() {
         const TakesAsk ask = askOf("58 k samples/s from 100 kohm");
         QCOMPARE(judgeAdc({}, converter(), ask, clockAt("8000000"), kSpan).state, State::kept); // 58.8 k
-        const PromiseFigure slow = judgeAdc({}, converter(), ask, clockAt("8000000", "-1/20", "1/20"), kSpan);
+        const AdcClockSpan wide{Rational(1000000), Rational(4200000)};
+        const PromiseFigure slow = judgeAdc({}, converter(), ask, clockAt("8000000", "-1/20", "1/20"), wide);
         QCOMPARE(slow.state, State::kept); // ÷ 2 instead: 117.6 k
         QCOMPARE(slow.settings[0].value, Rational(2));
+        // that clock is as fast as 4.2 MHz: more than the slack of 0.1 % above 4.1
+        const AdcClockSpan tooLow{Rational(1000000), Rational(4100000), Rational(1, 1000)};
+        const PromiseFigure fast = judgeAdc({}, converter(), ask, clockAt("8000000", "-1/20", "1/20"), tooLow);
+        QCOMPARE(fast.state, State::strained);
+        QVERIFY2(fast.why == "its clock is as fast as 4.2 MHz, and the converter takes at most 4.1 MHz" ||
+                     fast.why.find("asked at least 58 k samples/s") != std::string::npos,
+                 fast.why.c_str());
         AdcKind tight = converter();
         tight.sample = FactorSet::list({10});
         // 10 cycles of 2 MHz are 5 µs of the 4.9006 needed; 5 % faster they are 4.76
@@ -174,7 +182,8 @@ private slots:
                         shortest = adc.sample.at(s);
                     }
                 }
-                if (shortest && clock.hertz.min / divide / (*shortest + 13) >= ask.samplesPerSecond) {
+                const bool isInside = clock.hertz.min / divide >= 1000000 && clock.hertz.max / divide <= 4000000;
+                if (isInside && shortest && clock.hertz.min / divide / (*shortest + 13) >= ask.samplesPerSecond) {
                     const Rational rate = nominal / (*shortest + 13);
                     nearest = nearest ? std::min(*nearest, rate) : rate;
                 }

@@ -14,6 +14,19 @@ const TimerKind kPreload{16, FactorSet::list({1, 2, 4, 8, 16, 32, 64, 128, 256})
                          TimerStyle::preload};
 const WatchdogKind kDog{FactorSet::list({4, 8, 16, 32, 64, 128, 256}), FactorSet::range(1, 4096), false};
 
+/// A plan that rests so many s in a mode in which the watchdog counts on, or not.
+WatchdogLife restingFor(const Rational& longest, bool isRunning) {
+    WatchdogLife life;
+    life.mode = "deep";
+    life.runs = isRunning;
+    if (isRunning) {
+        life.rest = WatchdogSpan();
+        life.rest->about = Target::mode("deep");
+        life.rest->longest = longest;
+    }
+    return life;
+}
+
 std::string settingsText(const std::vector<Setting>& settings) {
     std::string text;
     for (const Setting& setting : settings) {
@@ -213,11 +226,11 @@ private slots:
     void restsCountWhereItRuns() {
         const BitesAsk ask = readPromiseLine("wdog bites after 2 s, fed every 1 s, at latest 3 s").value().ask.get<BitesAsk>();
         const Clock clock = clockAt("36000", "-1/5", "1/4");
-        const PromiseFigure frozen = judgeWatchdog({}, kDog, ask, clock, {"deep", false, Rational(100)});
+        const PromiseFigure frozen = judgeWatchdog({}, kDog, ask, clock, restingFor(100, false));
         QCOMPARE(frozen.state, State::kept);
-        const PromiseFigure running = judgeWatchdog({}, kDog, ask, clock, {"deep", true, Rational(19, 10)});
+        const PromiseFigure running = judgeWatchdog({}, kDog, ask, clock, restingFor(Rational(19, 10), true));
         QCOMPARE(running.state, State::kept); // 1.9 s at the fastest needs 85 501 periods: 2.97 s at the slowest
-        const PromiseFigure tooLong = judgeWatchdog({}, kDog, ask, clock, {"deep", true, Rational(4)});
+        const PromiseFigure tooLong = judgeWatchdog({}, kDog, ask, clock, restingFor(4, true));
         QCOMPARE(tooLong.state, State::broken);
         QCOMPARE(tooLong.why, std::string("bites after 2 s, and counts on while the plan rests for 4 s in deep"));
     }

@@ -65,7 +65,7 @@ private slots:
         row("100 kHz", "8000000", "kept", "1 45 28", "100000", "");
         row("400 kHz with 400 ns rise", "40000000", "broken", "", "",
             "a rise of 400 ns is longer than the 300 ns of fast mode: stronger pull-ups, or a shorter bus");
-        row("1.2 MHz", "40000000", "broken", "", "", "the bus has no grade above 1 MHz");
+        row("1.2 MHz", "40000000", "broken", "", "", "this port drives the bus to 1 MHz only");
         // 2.4 us at most behind the largest prescaler and counts: 16 x 512 + 7 cycles of 800 MHz are 10.2 us
         row("50 kHz", "800000000", "broken", "16 256 256", "800000000/8199", "\u224897.573 kHz, asked at most 50 kHz");
     }

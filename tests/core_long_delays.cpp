@@ -373,7 +373,8 @@ private slots:
         QCOMPARE(settingsText(judged("at most 100 MHz, valid after 5 ns").settings), std::string("2"));
         QCOMPARE(settingsText(judged("at most 100 MHz, valid after 6 ns").settings), std::string("2 1/2"));
         QCOMPARE(settingsText(judged("at most 100 MHz, valid after 10 ns").settings), std::string("2 1/2"));
-        QCOMPARE(settingsText(judged("at most 100 MHz, valid after 11 ns").settings), std::string("3 1/2")); // 15 ns a clock
+        QCOMPARE(settingsText(judged("at most 100 MHz, valid after 11 ns").settings),
+                 std::string("4 1/2")); // by 3 the next data come 2.5 ns early
         QCOMPARE(settingsText(judged("at most 100 MHz, valid after 100 ns").settings), std::string("20 1/2"));
         for (const char* line :
              {"at most 100 MHz, valid after 5 ns", "at most 100 MHz, valid after 11 ns", "at most 100 MHz, valid after 100 ns"}) {
@@ -384,7 +385,7 @@ private slots:
         QVERIFY2(late.why.find("and the data stand only after 1 \u00b5s") != std::string::npos, late.why.c_str());
         spi.shift = {};
         QCOMPARE(settingsText(judged("at most 100 MHz, valid after 6 ns").settings),
-                 std::string("3")); // no shift: slower, 7.5 ns
+                 std::string("4")); // no shift: slower; by 3 the shorter half is 5 ns
     }
 
     void aPullUpMakesTheRise() {

@@ -165,7 +165,7 @@ private slots:
         row("a key mistyped", "divide = [1, 3, 12]", "dividr = [1, 3, 12]",
             "p:25:1: error: unknown key 'dividr'; expected 'divide', 'draws', 'factor', 'fields', 'follows', 'from', 'holds', "
             "'id', 'limit', 'multiply', 'name', 'note', 'pins', 'ref', "
-            "'reset', 'ripple' or 'startup'; did you mean 'divide'?\n");
+            "'reset', 'ripple', 'ripple_over' or 'startup'; did you mean 'divide'?\n");
         row("a unit of another kind", "rate = \"7.5 MHz\"", "rate = \"7.5 ms\"",
             "p:8:13: error: 'ms' makes it a time; expected a rate such as '16 MHz'\n");
         row("an input that is not there", "from = [\"pick\", \"hum\"]", "from = [\"pikc\", \"hum\"]",

@@ -324,7 +324,7 @@ private slots:
                 break;
             case 6: plan.jobs.push_back(randomJob(random, i)); break;
             default:
-                if (plan.jobs.size() > 1) {
+                if (plan.jobs.size() > 1 && plan.jobs.front().name != "feed") { // the one that feeds stays
                     plan.jobs.erase(plan.jobs.begin());
                 }
             }

@@ -109,7 +109,7 @@ private slots:
         QCOMPARE(stepsText(order.before), std::string("finish what uart1 and uart2 transfer\n"
                                                       "hold the tick timer\n"
                                                       "save what is needed of 'back'\n"
-                                                      "! feed wdog, it goes on: it bites after 1.6 s at the fastest\n"
+                                                      "feed wdog, it goes on: it bites after \u22485.5993 s at the fastest\n"
                                                       "clear the flag of rtc\n"
                                                       "set the wake-up counter of rtc to 20 s and let it interrupt\n"
                                                       "choose deep, then wait for an event\n"));

@@ -215,15 +215,24 @@ private slots:
         const RhythmFigure& rhythm = *figures.rhythm;
         // 293.058 µA with start-ups at the run current of 16.13587 mA; but 93 times 1.24 ms are at 3.30387 mA, and those of the
         // other take, 5 ppb of the time, without its timers and ports, 174 µA
+        // and 90 times 180000 cycles take not 1.125 ms but 1.125 ÷ 0.78, as the memory waits; they take it from the rest at 18.87
+        // µA
+        const Rational cycles = 90 * exact("1.125e-3") * (1 / exact("0.78") - 1) / 1800;
         QCOMPARE(rhythm.average->nominal, exact("58611612361/200000000000000") -
                                               93 * exact("1.24e-3") / 1800 * (exact("16.13587e-3") - exact("3.30387e-3")) -
-                                              exact("5e-9") * exact("174e-6"));
+                                              exact("5e-9") * exact("174e-6") +
+                                              cycles * (exact("16.13587e-3") - exact("18.87e-6")));
         // 365.224 µA likewise; the largest has all that draws but the core's 92 µA/MHz, at 10.2 MHz instead of 160.0064
         const WakeUpFigure& wake = *figures.modes[3].wakeUp;
         const Rational slow = exact("92e-6") * (exact("160.0064") - exact("10.2"));
         const Rational worst = exact("3286883818250884682957/8999640000000000000000000");
-        const Rational expected = worst - 93 * (wake.restored.max - wake.firstInstruction.max) / 1800 * slow;
-        QVERIFY2(abs(rhythm.average->max / expected - 1) < exact("1e-9"), rhythm.average->max.toString().c_str());
+        const Rational atOnce = worst - 93 * (wake.restored.max - wake.firstInstruction.max) / 1800 * slow;
+        // at 50 °C, with the slowest core; and the crystal that times the jobs may be 20 ppm fast: so many more of them
+        const Rational above = figures.modes[0].current.max.back() - figures.modes[3].current.max.back();
+        const Rational longer = atOnce + cycles * 160 / exact("159.9936") * above;
+        const Rational rest = figures.modes[3].current.max.back();
+        const Rational expected = rest + (longer - rest) * exact("1.00002");
+        QVERIFY2(abs(rhythm.average->max / expected - 1) < exact("1e-6"), rhythm.average->max.toString().c_str());
         QCOMPARE(*rhythm.longestRest, exact("3599899/2000000"));
         QCOMPARE(rhythm.wakeUps, std::int64_t{1086});
         QCOMPARE(rhythm.events, std::int64_t{1093}); // 3 + 90 + 1000
@@ -251,7 +260,10 @@ private slots:
         const std::string text = orchardText();
         const std::size_t jobs = text.find("[[job]]");
         const std::size_t takes = text.find("[[take]]");
-        const Figures figures = orchardWith(text.substr(jobs, takes - jobs), "");
+        Edited edited = editedOrchard(", fed by feed", ", fed every 1.8 s");
+        edited.plan.jobs.clear();
+        QVERIFY(takes > jobs);
+        const Figures figures = evaluate(edited.part, edited.plan, edited.plan.active);
         QCOMPARE(figures.rhythm->average->nominal, exact("1887/100000000"));
         QVERIFY(!figures.rhythm->longestRest.has_value());
     }
@@ -259,7 +271,7 @@ private slots:
     void overloadIsSaid() {
         const Figures figures = orchardWith("lasts = \"4.4 s\"", "lasts = \"660 s\"");
         QVERIFY2(lines(figures.findings)
-                         .find("rhythm: error: what the core has to do does not fit: it needs \u2248110.02 % of the time; "
+                         .find("rhythm: error: what the core has to do does not fit: it needs \u2248110.03 % of the time; "
                                "expected at most 100 %, "
                                "wake-ups, start-ups and interrupts included\n") != std::string::npos,
                  lines(figures.findings).c_str());

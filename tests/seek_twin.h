@@ -411,7 +411,7 @@ private:
     bool judgeThePromises(const Plan& plan, const Take& take, const Controls& controls, const Demand& demand,
                           const std::vector<LineFigure>& lines, TwinTake& found) const {
         const std::vector<PromiseFigure> figures =
-            judgePromises({part_, plan, take, controls, demand, lines, std::nullopt, Detail::result});
+            judgePromises({part_, plan, take, controls, demand, lines, nullptr, Detail::result});
         for (std::size_t i = 0; i < question_.promises.size(); ++i) {
             const SoughtPromise& sought = question_.promises[i];
             if (!promises_[i]) {

@@ -1,0 +1,178 @@
+#include "small_part.h"
+#include "world.h"
+
+using namespace wisetick;
+using namespace wisetick::test;
+
+namespace {
+
+const char* const kTimers =
+    "\n[[source]]\nid = \"slow\"\nkind = \"rc\"\nrate = \"32768 Hz\"\ntolerance = [{ by = [\"-18 %\", \"24 %\"] }]\n"
+    "\n[[source]]\nid = \"firm\"\nkind = \"rc\"\nrate = \"32768 Hz\"\ntolerance = [{ by = [\"0 %\", \"0 %\"] }]\n"
+    "\n[[peripheral]]\nid = \"rtc\"\nkind = \"rtc\"\nclock = \"slow\"\nprescaler = [1, 16]\ncounts = { from = 1, to = 65536 }\n"
+    "\n[[peripheral]]\nid = \"wdog\"\nkind = \"watchdog\"\nclock = [\"slow\", \"firm\"]\nreset = { from = \"slow\" }\n"
+    "prescaler = [1, 32]\ncounts = { from = 1, to = 65536 }\n";
+
+const char* const kDeep = "keeps = { sources = [\"slow\", \"firm\"], peripherals = [\"rtc\", \"wdog\"] }\nwakes_by = [\"rtc\"]\n"
+                          "stages = [{ say = \"wake\", typ = \"2 ms\", max = \"6 ms\", draws = \"1 mA\" }]\n";
+
+/// One job of the plan, in ms.
+struct WorldJob {
+    std::int64_t every = 0;
+    std::int64_t phase = 0;
+    std::int64_t lasts = 0;
+    bool isTimed = false; ///< by the slow timer
+};
+
+/// One board: how slow the timer is, and how long it takes to wake.
+struct WorldBoard {
+    double stretch = 1;
+    double wakes = 0.002;
+};
+
+/// What came of running it.
+struct Ran {
+    double average = 0;
+    double longestRest = 0;
+    double longestFeed = 0; ///< between the beginnings of two runs of the first job
+};
+
+/// Runs the jobs one after the other as they come, event by event: at rest while nothing is due, if that is longer than waking
+/// takes and pays (the core then waits where the program says that it does).
+Ran run(const std::vector<WorldJob>& jobs, const WorldBoard& board, double leastRest, double until) {
+    std::vector<double> due;
+    std::vector<double> every;
+    for (const WorldJob& job : jobs) {
+        const double scale = 1e-3 * (job.isTimed ? board.stretch : 1.0);
+        due.push_back(static_cast<double>(job.phase) * scale);
+        every.push_back(static_cast<double>(job.every) * scale);
+    }
+    Ran ran;
+    double now = 0;
+    double charge = 0;
+    double lastFeed = -1;
+    const double settled = until / 10; // what comes before may show how it began
+    double counted = 0;
+    const auto spend = [&](double time, double ampere) {
+        if (now >= settled) {
+            charge += time * ampere;
+            counted += time;
+        }
+        now += time;
+    };
+    while (now < until) {
+        std::size_t next = 0;
+        for (std::size_t i = 1; i < due.size(); ++i) {
+            next = due[i] < due[next] - 1e-12 ? i : next;
+        }
+        if (due[next] > now) {
+            const double gap = due[next] - now;
+            if (gap > leastRest) {
+                ran.longestRest = now >= settled ? std::max(ran.longestRest, gap) : ran.longestRest;
+                spend(gap, 2e-6);
+                spend(board.wakes, 1e-3 + 2e-6);
+            } else {
+                spend(gap, 5e-3);
+            }
+        }
+        if (next == 0) {
+            if (lastFeed >= settled) {
+                ran.longestFeed = std::max(ran.longestFeed, now - lastFeed);
+            }
+            lastFeed = now;
+        }
+        spend(static_cast<double>(jobs[next].lasts) * 1e-3, 5e-3);
+        due[next] += every[next];
+    }
+    ran.average = charge / counted;
+    return ran;
+}
+
+} // namespace
+
+/// Plans on boards drawn at random, played event by event.
+class CoreWorldPlay : public QObject {
+    Q_OBJECT
+
+private slots:
+    /// The average lies within its bounds, the rests are no longer than told, and a watchdog that is kept never bites.
+    void jobsAndWatchdogs() {
+        Random random;
+        int kept = 0;
+        int strained = 0;
+        int bitten = 0;
+        for (int i = 0; i < worldCount(120); ++i) {
+            std::vector<WorldJob> jobs;
+            std::string text;
+            const std::vector<std::int64_t> periods{100, 200, 400, 500, 1000};
+            for (std::int64_t count = random.whole(1, 3); count > 0; --count) {
+                WorldJob job;
+                job.every = random.pick(periods);
+                job.phase = random.whole(0, job.every - 1);
+                job.lasts = random.whole(1, 20);
+                job.isTimed = random.coin();
+                text += jobOf("job" + std::to_string(jobs.size()), "every = '" + std::to_string(job.every) + " ms'; phase = '" +
+                                                                       std::to_string(job.phase) + " ms'; lasts = '" +
+                                                                       std::to_string(job.lasts) + " ms'; by = '" +
+                                                                       (job.isTimed ? "rtc" : "outside") + "'");
+                jobs.push_back(job);
+            }
+            const bool isOwn = random.coin();
+            const std::int64_t bites = random.whole(jobs[0].every, jobs[0].every * 2);
+            const std::string dog = "wdog bites after " + std::to_string(bites) + " ms within 0.5 %, fed by job0";
+            const Edited edited = readBoth(
+                smallPart(kDeep, kTimers),
+                smallPlan(said("wake: wakes from deep in at most 10 ms by rtc every 1 s") + said(dog), text,
+                          "rests_in = \"deep\"\n[take.choices.wdog]\nfrom = \"" + std::string(isOwn ? "slow" : "firm") + "\"\n"));
+            const Figures figures = figuresOf(edited);
+            const RhythmFigure& rhythm = *figures.rhythm;
+            if (rhythm.load > Rational(9, 10)) {
+                continue;
+            }
+            const PromiseFigure& judged = *figures.findPromise("wdog");
+            kept += judged.state == State::kept ? 1 : 0;
+            strained += judged.state == State::strained ? 1 : 0;
+            bool isBitten = false;
+            for (int each = 0; each < 12; ++each) {
+                WorldBoard board;
+                board.stretch = each == 0   ? 1 / 1.24
+                                : each == 1 ? 1 / 0.82
+                                : each == 2 ? 1.0
+                                            : 1 / (0.82 + 0.42 * static_cast<double>(random.whole(0, 1000)) / 1000);
+                board.wakes = each % 2 == 0 ? 0.002 : 0.006;
+                const Ran ran = run(jobs, board, leastRestOf(0.002), 200); // whether a rest pays is decided by the typical
+                const double bite = static_cast<double>(bites) * 1e-3 * (isOwn ? board.stretch : 1.0);
+                isBitten = isBitten || ran.longestFeed >= bite * 1.005 || ran.longestRest >= bite * 1.005;
+                if (judged.state == State::kept) {
+                    QVERIFY2(ran.longestFeed < bite * 1.005 && ran.longestRest < bite * 1.005,
+                             (dog + " is kept, and " + std::to_string(ran.longestFeed) + " s lie between two feeds, at " +
+                              std::to_string(board.stretch) + "\n" + text)
+                                 .c_str());
+                }
+                const double longest =
+                    rhythm.longestRest->toDouble() + (rhythm.restTiming.stretch.max.toDouble() - 1) * rhythm.restGrows.toDouble();
+                QVERIFY2(ran.longestRest <= longest * 1.0001 + 1e-6,
+                         (std::to_string(ran.longestRest) + " rests, told " + std::to_string(longest) + "\n" + text).c_str());
+                QVERIFY2(
+                    ran.average <= rhythm.average->max.toDouble() * 1.02 && ran.average >= rhythm.average->min.toDouble() * 0.98,
+                    (std::to_string(ran.average * 1e6) + " uA, told " + std::to_string(rhythm.average->min.toDouble() * 1e6) +
+                     " to " + std::to_string(rhythm.average->max.toDouble() * 1e6) + ", stretch " +
+                     std::to_string(board.stretch) + "\n" + text)
+                        .c_str());
+            }
+            bitten += isBitten ? 1 : 0;
+        }
+        QVERIFY2(kept > 10 && strained > 10 && bitten > 10,
+                 (std::to_string(kept) + " " + std::to_string(strained) + " " + std::to_string(bitten)).c_str());
+    }
+
+private:
+    /// Waking takes 1.002 mA over its time, on top of nothing; waiting 5 mA. A rest must be longer than waking.
+    static double leastRestOf(double wakes) {
+        const double even = wakes * (1e-3 + 2e-6) / (5e-3 - 2e-6);
+        return std::max(even, wakes);
+    }
+};
+
+QTEST_APPLESS_MAIN(CoreWorldPlay)
+#include "core_world_play.moc"
