@@ -131,7 +131,7 @@ private slots:
         QCOMPARE(derive.exitCode, 0);
         for (const char* line : {"  core     from pll_a \u00f7 1     160 MHz  \u00b140 ppm      most 160 MHz\n",
                                  "  TMR1.TOP[15:0]         0x9C3F       39999  timer1.counts = 40000, holds n \u2212 1\n",
-                                 "  average                        \u2248292.49 \u00b5A  up to \u2248363.36 \u00b5A\n"}) {
+                                 "  average                        \u2248292.49 \u00b5A  up to \u2248363.33 \u00b5A\n"}) {
             QVERIFY2(derive.out.contains(QString::fromUtf8(line)), qPrintable(derive.out));
         }
     }

@@ -7,21 +7,14 @@ using namespace wisetick::test;
 
 namespace {
 
-/// A counter of time and a watchdog on a slow oscillator of −18 … +24 %, or the watchdog on one that is exact.
-const char* const kTimers =
-    "\n[[source]]\nid = \"slow\"\nkind = \"rc\"\nrate = \"32768 Hz\"\ntolerance = [{ by = [\"-18 %\", \"24 %\"] }]\n"
-    "\n[[source]]\nid = \"firm\"\nkind = \"rc\"\nrate = \"32768 Hz\"\ntolerance = [{ by = [\"0 %\", \"0 %\"] }]\n"
-    "\n[[peripheral]]\nid = \"rtc\"\nkind = \"rtc\"\nclock = \"slow\"\nprescaler = [1, 16]\ncounts = { from = 1, to = 65536 }\n"
-    "\n[[peripheral]]\nid = \"wdog\"\nkind = \"watchdog\"\nclock = [\"slow\", \"firm\"]\nreset = { from = \"slow\" }\n"
-    "prescaler = [1, 32]\ncounts = { from = 1, to = 65536 }\nwindow = true\n";
-
 const char* const kDeep = "keeps = { sources = [\"slow\", \"firm\"], peripherals = [\"rtc\", \"wdog\"] }\nwakes_by = [\"rtc\"]\n";
 
 const char* const kWaking = "wake: wakes from deep in at most 10 ms by rtc every 1 s";
 
 Edited withDog(const std::string& dog, const std::string& jobs, const std::string& from = "slow") {
-    return readBoth(smallPart(kDeep, kTimers), smallPlan(said(kWaking) + said(dog), jobs,
-                                                         "rests_in = \"deep\"\n[take.choices.wdog]\nfrom = \"" + from + "\"\n"));
+    return readBoth(
+        smallPart(kDeep, kSmallTimers),
+        smallPlan(said(kWaking) + said(dog), jobs, "rests_in = \"deep\"\n[take.choices.wdog]\nfrom = \"" + from + "\"\n"));
 }
 
 const PromiseFigure& dogOf(const Figures& figures) {
@@ -104,7 +97,7 @@ private slots:
     /// Where a feed does not restart the prescaler of 32 the bite can come 32 periods sooner; and three that a feed takes.
     void aFeedMayBeLate() {
         const std::string feed = "feed = { restarts_prescaler = false, sync = 3 }\n";
-        const std::string part = replaced(smallPart(kDeep, kTimers), "window = true\n", "window = true\n" + feed);
+        const std::string part = replaced(smallPart(kDeep, kSmallTimers), "window = true\n", "window = true\n" + feed);
         const auto judged = [&](const std::string& dog) {
             const Edited edited = readBoth(
                 part, smallPlan(said(kWaking) + said(dog), {}, "rests_in = \"deep\"\n[take.choices.wdog]\nfrom = \"firm\"\n"));
@@ -120,7 +113,7 @@ private slots:
     /// Jobs of a timer that can be fast come more often: 1 ms of every second at 5 mA, 24 % more of them at the most.
     void theAverageGrowsWithAFastTimer() {
         const Figures figures = figuresOf(
-            readBoth(smallPart(kDeep, kTimers), smallPlan(said(kWaking), jobOf("tick", "every = '1 s'; lasts = '1 ms'"))));
+            readBoth(smallPart(kDeep, kSmallTimers), smallPlan(said(kWaking), jobOf("tick", "every = '1 s'; lasts = '1 ms'"))));
         const auto average = [](const Rational& share) { return share * exact("0.005") + (1 - share) * exact("2e-6"); };
         QCOMPARE(figures.rhythm->average->nominal, average(exact("0.001")));
         QCOMPARE(figures.rhythm->average->max, average(exact("0.00124")));
@@ -132,7 +125,7 @@ private slots:
         const std::string stage = "stages = [{ say = \"wake\", typ = \"1 ms\", max = \"1 ms\", draws = \"1 mA\" }]\n";
         const std::string jobs = jobOf("one", "every = '1 s'; lasts = '1 ms'; by = 'rtc'") +
                                  jobOf("two", "every = '1 s'; phase = '1 ms'; lasts = '1 ms'; by = 'outside'");
-        const Figures figures = figuresOf(readBoth(smallPart(kDeep + stage, kTimers), smallPlan(said(kWaking), jobs)));
+        const Figures figures = figuresOf(readBoth(smallPart(kDeep + stage, kSmallTimers), smallPlan(said(kWaking), jobs)));
         // as played both run back to back after one wake-up: 998 ms less 1 ms of waking
         QCOMPARE(*figures.rhythm->longestRest, Rational(1));
         // two wake-ups of 1 ms at 1 mA + 2 µA, not one, 24 % more often than said; and a wait of up to the break-even behind each
@@ -167,7 +160,7 @@ private slots:
         QVERIFY(*readJobLine(printJobLine(*job)) == *job);
         QCOMPARE(readJobLine("report: every 10 min, done within 0 s, for 1 s").error().expected, std::string("a time above 0"));
         // a timer that the part has not
-        const PartFile part = readPart(smallPart(kDeep, kTimers), "part");
+        const PartFile part = readPart(smallPart(kDeep, kSmallTimers), "part");
         const PlanFile plan =
             readPlan(smallPlan({}, jobOf("tick", "every = '1 s'; lasts = '1 ms'; by = 'rtd'")), "plan", &*part.part);
         QVERIFY2(lines(plan.diagnostics).find("no peripheral 'rtd'") != std::string::npos, lines(plan.diagnostics).c_str());
@@ -186,7 +179,7 @@ private slots:
         QCOMPARE(replaceJob(edited.plan, "feed", renamed), std::string());
         QCOMPARE(edited.plan.promises.back().text, std::string("wdog bites after 3 s, fed by kick"));
         QVERIFY(words(figuresOf(edited)).find("between two runs") == std::string::npos);
-        const PartFile part = readPart(smallPart(kDeep, kTimers), "part");
+        const PartFile part = readPart(smallPart(kDeep, kSmallTimers), "part");
         const PlanFile plan = readPlan(smallPlan(said("wdog bites after 3 s, fed by nobody"), {}), "plan", &*part.part);
         QVERIFY2(lines(plan.diagnostics).find("no job 'nobody'") != std::string::npos, lines(plan.diagnostics).c_str());
     }

@@ -159,7 +159,7 @@ private slots:
     void busesClock() {
         Random random;
         Verdicts verdicts;
-        for (int i = 0; i < worldCount(400); ++i) {
+        for (int i = 0; i < worldCount(500); ++i) {
             I2cKind bus;
             bus.prescaler = FactorSet::range(1, 16);
             bus.low = FactorSet::range(1, 256);

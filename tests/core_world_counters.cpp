@@ -1,6 +1,7 @@
 #include "promise/calendar.h"
 #include "promise/delay_loop.h"
 #include "promise/pwm.h"
+#include "promise/stamps.h"
 #include "promise/timer.h"
 #include "promise/watchdog.h"
 #include "world.h"
@@ -246,7 +247,7 @@ private slots:
     void calendarsDrift() {
         Random random;
         Verdicts verdicts;
-        for (int i = 0; i < worldCount(400); ++i) {
+        for (int i = 0; i < worldCount(500); ++i) {
             RtcKind rtc;
             rtc.first = FactorSet::range(1, 8);
             rtc.second = FactorSet::range(1, random.whole(16, 512));
@@ -278,6 +279,35 @@ private slots:
             }
         }
         QVERIFY2(verdicts.kept() > 60 && verdicts.strained() > 10, std::to_string(verdicts.strained()).c_str());
+    }
+
+    /// A counter that is read: how long until the same number stands there again, and how long a number stands.
+    void stampsWrap() {
+        Random random;
+        Verdicts verdicts;
+        for (int i = 0; i < worldCount(500); ++i) {
+            TimerKind timer = drawnTimer(random);
+            timer.style = TimerStyle::freeRunning;
+            timer.counts = FactorSet::one(Rational(std::int64_t{1} << timer.bits));
+            const Clock clock = drawnClock(random, 1000000, 20000);
+            StampsAsk ask;
+            ask.wrapsAfter = Rational(random.whole(100, 20000), 1000000);
+            if (random.coin()) {
+                ask.resolves = Rational(random.whole(1, 60), 1000000);
+            }
+            const PromiseFigure figure = judgeStamps({}, timer, ask, clock, {}, Detail::result);
+            if (figure.settings.empty()) {
+                continue;
+            }
+            const std::int64_t wraps = edgesToOverflow(Counter(held(figure, "prescaler"), held(figure, "counts")));
+            const std::int64_t stands = edgesToOverflow(Counter(held(figure, "prescaler"), 1));
+            const std::string wrong = verdicts.look(
+                figure, "wraps after " + ask.wrapsAfter->toString(), clock.hertz, random, 10, [&](const Rational& hertz) {
+                    return wraps / hertz >= *ask.wrapsAfter && (!ask.resolves || stands / hertz <= *ask.resolves);
+                });
+            QVERIFY2(wrong.empty(), wrong.c_str());
+        }
+        QVERIFY2(verdicts.kept() > 60, std::to_string(verdicts.kept()).c_str());
     }
 
     /// A loop of instructions, one turn after the other.

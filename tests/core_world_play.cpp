@@ -6,13 +6,6 @@ using namespace wisetick::test;
 
 namespace {
 
-const char* const kTimers =
-    "\n[[source]]\nid = \"slow\"\nkind = \"rc\"\nrate = \"32768 Hz\"\ntolerance = [{ by = [\"-18 %\", \"24 %\"] }]\n"
-    "\n[[source]]\nid = \"firm\"\nkind = \"rc\"\nrate = \"32768 Hz\"\ntolerance = [{ by = [\"0 %\", \"0 %\"] }]\n"
-    "\n[[peripheral]]\nid = \"rtc\"\nkind = \"rtc\"\nclock = \"slow\"\nprescaler = [1, 16]\ncounts = { from = 1, to = 65536 }\n"
-    "\n[[peripheral]]\nid = \"wdog\"\nkind = \"watchdog\"\nclock = [\"slow\", \"firm\"]\nreset = { from = \"slow\" }\n"
-    "prescaler = [1, 32]\ncounts = { from = 1, to = 65536 }\n";
-
 const char* const kDeep = "keeps = { sources = [\"slow\", \"firm\"], peripherals = [\"rtc\", \"wdog\"] }\nwakes_by = [\"rtc\"]\n"
                           "stages = [{ say = \"wake\", typ = \"2 ms\", max = \"6 ms\", draws = \"1 mA\" }]\n";
 
@@ -101,7 +94,7 @@ private slots:
         int kept = 0;
         int strained = 0;
         int bitten = 0;
-        for (int i = 0; i < worldCount(120); ++i) {
+        for (int i = 0; i < worldCount(420); ++i) {
             std::vector<WorldJob> jobs;
             std::string text;
             const std::vector<std::int64_t> periods{100, 200, 400, 500, 1000};
@@ -121,7 +114,7 @@ private slots:
             const std::int64_t bites = random.whole(jobs[0].every, jobs[0].every * 2);
             const std::string dog = "wdog bites after " + std::to_string(bites) + " ms within 0.5 %, fed by job0";
             const Edited edited = readBoth(
-                smallPart(kDeep, kTimers),
+                smallPart(kDeep, kSmallTimers),
                 smallPlan(said("wake: wakes from deep in at most 10 ms by rtc every 1 s") + said(dog), text,
                           "rests_in = \"deep\"\n[take.choices.wdog]\nfrom = \"" + std::string(isOwn ? "slow" : "firm") + "\"\n"));
             const Figures figures = figuresOf(edited);

@@ -20,6 +20,14 @@ inline std::string smallPart(const std::string& deep, const std::string& more = 
            deep + more;
 }
 
+/// A counter of time on a slow oscillator of −18 … +24 %, and a watchdog on the same one or on one that is exact.
+inline const char* const kSmallTimers =
+    "\n[[source]]\nid = \"slow\"\nkind = \"rc\"\nrate = \"32768 Hz\"\ntolerance = [{ by = [\"-18 %\", \"24 %\"] }]\n"
+    "\n[[source]]\nid = \"firm\"\nkind = \"rc\"\nrate = \"32768 Hz\"\ntolerance = [{ by = [\"0 %\", \"0 %\"] }]\n"
+    "\n[[peripheral]]\nid = \"rtc\"\nkind = \"rtc\"\nclock = \"slow\"\nprescaler = [1, 16]\ncounts = { from = 1, to = 65536 }\n"
+    "\n[[peripheral]]\nid = \"wdog\"\nkind = \"watchdog\"\nclock = [\"slow\", \"firm\"]\nreset = { from = \"slow\" }\n"
+    "prescaler = [1, 32]\ncounts = { from = 1, to = 65536 }\nwindow = true\n";
+
 inline std::string smallPlan(const std::string& promises, const std::string& jobs, const std::string& take = {}) {
     std::string text = "format = \"wisetick-plan/1\"\nname = \"Plain\"\npart = \"plain\"\nactive = \"A\"\n"
                        "\n[board]\nsupply = { nominal = \"3 V\" }\ntemperature = { nominal = \"25 C\" }\n";

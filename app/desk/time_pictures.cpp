@@ -57,7 +57,39 @@ Picture modesPicture(const DeskScene& scene) {
     return picture;
 }
 
-/// What a job that feeds looks like beside the watchdog: its runs as they were played, and from each how long the watchdog waits.
+/// A stretch of the play around the longest time between two feeds, and when they came in it; s.
+struct FedStretch {
+    double from = 0;
+    double to = 0;
+    std::vector<double> feeds;
+};
+
+FedStretch longestStretch(const Trace& trace, std::size_t job, double bites) {
+    constexpr std::size_t kMostRuns = 20000;
+    const auto runs = trace.runsOf(job, 0, trace.span() * 2, kMostRuns); // the pattern comes again: also across its end
+    FedStretch stretch;
+    double longest = 0;
+    double at = 0;
+    for (std::size_t i = 0; i + 1 < runs.size(); ++i) {
+        const double gap = runs[i + 1].first - runs[i].first;
+        if (gap > longest * (1 + 1e-9)) {
+            longest = gap;
+            at = runs[i].first;
+        }
+    }
+    const double around = std::max(bites, longest);
+    stretch.from = std::max(at - around * 0.8, 0.0);
+    stretch.to = stretch.from + around * 3.2;
+    for (const auto& [begin, end] : runs) {
+        if (begin >= stretch.from && begin <= stretch.to) {
+            stretch.feeds.push_back(begin);
+        }
+    }
+    return stretch;
+}
+
+/// The time since the last feed as it was played, rising until the next one, with the window of the watchdog: where it is too
+/// soon to feed, and when the earliest bite comes.
 std::optional<Picture> feedsPicture(const DeskScene& scene, const BitesAsk& ask, const Way& way) {
     const auto& rhythm = scene.figures.rhythm;
     if (ask.fedBy.empty() || !rhythm || rhythm->trace == nullptr) {
@@ -74,44 +106,52 @@ std::optional<Picture> feedsPicture(const DeskScene& scene, const BitesAsk& ask,
     }
     const double bites = way.got.min.toDouble();
     const double opens = (settingOf(way, "prescaler") * settingOf(way, "window") / scene.desk.clock->hertz.min).toDouble();
-    const double every = runs != rhythm->runs.end() && runs->every ? runs->every->toDouble() : bites;
-    const double span = std::max(bites * 3, every * 5);
-    constexpr std::size_t kMostRuns = 60;
-    const auto fed = rhythm->trace->runsOf(feeder->which, 0, span, kMostRuns);
+    const FedStretch fed = longestStretch(*rhythm->trace, feeder->which, bites);
     Picture picture;
     picture.title = QObject::tr("Fed by %1").arg(text(ask.fedBy));
     picture.hint = runs != rhythm->runs.end() && runs->interval
-                       ? QObject::tr("%1 to %2 between two feeds; from each one the window, and the earliest bite")
-                             .arg(timeText(runs->interval->min), timeText(runs->interval->max))
+                       ? QObject::tr("the time since the last feed, around the longest; up to %1 at the corners")
+                             .arg(timeText(runs->interval->max))
                        : QObject::tr("how long it is between two feeds has no bound");
-    const qreal row = 9;
-    picture.height = row * 4 + 24 + lineHeight(Face::small);
+    picture.height = 118 + lineHeight(Face::small);
     picture.paint = [=, state = way.state](QPainter& painter, const QRectF& area, const Theme& theme) {
-        const qreal left = area.left() + 12;
-        const qreal perSecond = (area.width() - 24) / span;
-        const qreal top = area.top() + 6;
-        const auto at = [&](double time) { return left + std::min(time, span) * perSecond; };
-        for (std::size_t i = 0; i < fed.size(); ++i) {
-            const double from = fed[i].first;
-            const double next = i + 1 < fed.size() ? fed[i + 1].first : span;
-            const bool isLate = i + 1 < fed.size() && next - from >= bites;
-            const qreal y = top + row * static_cast<qreal>(i % 3); // one below the other, so that they don't lie on one another
-            painter.setPen(QPen(theme.railEdge, 1));
-            painter.setBrush(theme.rail);
-            painter.drawRect(QRectF(QPointF(at(from + opens), y), QPointF(at(from + bites), y + row - 3)));
-            painter.setPen(QPen(isLate ? theme.of(State::broken) : theme.of(state), 2));
-            if (from + bites < span) {
-                painter.drawLine(QPointF(at(from + bites), y - 1), QPointF(at(from + bites), y + row - 1));
-            }
-            painter.setPen(QPen(theme.ink, 1.6));
-            painter.drawLine(QPointF(at(from), top - 4), QPointF(at(from), top + row * 3 + 4));
+        const QString bite = QObject::tr("bites");
+        const qreal left = area.left() + 12 + textWidth(Face::small, bite) + 8;
+        const qreal right = area.right() - 12;
+        const qreal bottom = area.top() + 112;
+        const qreal perSecond = (right - left) / (fed.to - fed.from);
+        const qreal perWait = 96 / (bites * 1.15);
+        const auto x = [&](double time) { return left + (time - fed.from) * perSecond; };
+        const auto y = [&](double since) { return bottom - std::min(since, bites * 1.15) * perWait; };
+        QColor band = theme.kept;
+        band.setAlphaF(0.12F);
+        painter.fillRect(QRectF(QPointF(left, y(bites)), QPointF(right, y(opens))), band);
+        painter.setPen(QPen(theme.of(state), 2));
+        painter.drawLine(QPointF(left, y(bites)), QPointF(right, y(bites)));
+        drawText(
+            painter,
+            QRectF(area.left() + 12, y(bites) - lineHeight(Face::small) / 2, left - area.left() - 18, lineHeight(Face::small)),
+            Qt::AlignRight, bite, Face::small, theme.muted);
+        if (opens > 0) {
+            painter.setPen(QPen(theme.railEdge, 1, Qt::DashLine));
+            painter.drawLine(QPointF(left, y(opens)), QPointF(right, y(opens)));
         }
         painter.setPen(QPen(theme.line, 1));
-        painter.drawLine(QPointF(left, top + row * 3 + 6), QPointF(left + span * perSecond, top + row * 3 + 6));
-        const QString end = timeText(quantised(span, powerOfTen(-6)));
-        const qreal width = textWidth(Face::small, end) + 4;
-        drawText(painter, QRectF(left + span * perSecond - width, top + row * 3 + 8, width, lineHeight(Face::small)),
-                 Qt::AlignRight, end, Face::small, theme.muted);
+        painter.drawLine(QPointF(left, bottom), QPointF(right, bottom));
+        for (std::size_t i = 0; i < fed.feeds.size(); ++i) {
+            const double from = fed.feeds[i];
+            const double next = i + 1 < fed.feeds.size() ? fed.feeds[i + 1] : fed.to;
+            const double since = next - from;
+            painter.setPen(QPen(since >= bites ? theme.of(State::broken) : theme.ink, 1.6));
+            painter.drawLine(QPointF(x(from), bottom), QPointF(x(next), y(since)));
+            if (i + 1 < fed.feeds.size()) {
+                painter.drawLine(QPointF(x(next), y(since)), QPointF(x(next), bottom));
+            }
+        }
+        const QString shown = QObject::tr("%1 of the play").arg(timeText(quantised(fed.to - fed.from, powerOfTen(-3))));
+        const qreal width = textWidth(Face::small, shown) + 4;
+        drawText(painter, QRectF(right - width, bottom + 2, width, lineHeight(Face::small)), Qt::AlignRight, shown, Face::small,
+                 theme.muted);
     };
     return picture;
 }
@@ -177,7 +217,11 @@ std::vector<Picture> watchdogPictures(const DeskScene& scene, const WatchdogKind
             }
             painter.setPen(QPen(theme.of(state), 2.6));
             painter.drawLine(QPointF(bites, y + 4), QPointF(bites, y + each - 4));
-            drawText(painter, QRectF(bites + 6, y, 84, each), Qt::AlignLeft, timeText(rows[i].bites), Face::small, theme.ink);
+            // behind the bite, and behind the line of the latest where that would cross it
+            const QString when = timeText(rows[i].bites);
+            const qreal latest = ask.atLatest ? left + ask.atLatest->toDouble() * perSecond : 0;
+            const bool isCrossed = latest > bites && latest < bites + 10 + textWidth(Face::small, when);
+            drawText(painter, QRectF((isCrossed ? latest : bites) + 6, y, 84, each), Qt::AlignLeft, when, Face::small, theme.ink);
         }
         const auto mark = [&](const std::optional<Rational>& when, const QString& label) {
             if (when) {

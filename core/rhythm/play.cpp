@@ -388,7 +388,7 @@ private:
             most = std::max(most, 1 / timings_[i].stretch.min);
             least = std::min(least, 1 / timings_[i].stretch.max);
         }
-        if (most == 1 && least == 1) {
+        if (most == 1 && least == 1 && isOneTiming()) {
             return;
         }
         const Slot& idle = restsIn_ ? slots_.front() : slotOf(slots_, Doing::waiting, 0);
@@ -401,7 +401,9 @@ private:
             takeIdle(slots_, more, &Slot::timeMax);
             slot.timeMax += more;
             for (std::size_t point = 0; point < slot.typ.size() && point < idle.typ.size(); ++point) {
-                const Rational fewer = slot.timeTyp * (1 - (isJob ? 1 / timings_[slot.which].stretch.max : least));
+                // those that slide against one another may all meet: then none wakes, or waits, by itself
+                const Rational share = isJob ? 1 / timings_[slot.which].stretch.max : (isOneTiming() ? least : Rational(0));
+                const Rational fewer = slot.timeTyp * (1 - share);
                 rare_.spare(point, fewer * std::max(slot.typ[point] - idle.typ[point], Rational(0)) / figure_.span);
             }
         }
