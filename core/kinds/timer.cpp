@@ -194,11 +194,12 @@ Meeting timerFires() {
 Meeting timerDrives() {
     return meetingRow<DrivesAsk, TimerKind,
                       [](const auto& met, PromiseFigure figure) {
-                          return judgePwm(std::move(figure), {met.kind(), met.scene.subject.channel}, met.ask(), met.clock(),
-                                          met.pinned(), met.detail());
+                          return judgePwm(std::move(figure), {met.kind(), met.scene.subject.channel, met.context().part.slack},
+                                          met.ask(), met.clock(), met.pinned(), met.detail());
                       },
                       [](const auto& met, std::size_t most) {
-                          return pwmWays({met.kind(), met.scene.subject.channel}, met.ask(), met.clock(), met.pinned(), most);
+                          return pwmWays({met.kind(), met.scene.subject.channel, met.context().part.slack}, met.ask(),
+                                         met.clock(), met.pinned(), most);
                       },
                       [](const auto& met) { return pwmRates(met.kind(), met.ask()); }, kOwnClockAlone, kToleranceAsAsked>();
 }

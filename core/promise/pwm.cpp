@@ -32,7 +32,7 @@ FactorSet fromOn(const FactorSet& set, const Rational& least) {
 class Pwm {
 public:
     Pwm(const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock)
-        : timer_(channel.timer), number_(channel.number), ask_(ask), clock_(clock) {}
+        : timer_(channel.timer), number_(channel.number), slack_(channel.slack), ask_(ask), clock_(clock) {}
 
     Rational slopes() const { return timer_.isCentred ? 2 : 1; }
     /// So that a step of the duty is smaller than asked.
@@ -54,7 +54,8 @@ public:
         if (!ask_.dead || timer_.dead.empty()) {
             return std::nullopt;
         }
-        return timer_.dead.atLeast(*ask_.dead * clock_.hertz.max).value_or(timer_.dead.most());
+        const Rational needed = std::max(*ask_.dead * clock_.hertz.nominal, *ask_.dead * (1 - slack_) * clock_.hertz.max);
+        return timer_.dead.atLeast(needed).value_or(timer_.dead.most());
     }
 
     /// The dead time is long enough at the nominal clock; at the fastest it may still be too short.
@@ -68,7 +69,9 @@ public:
             return {ask_.dead ? State::broken : State::kept, std::nullopt};
         }
         const Bounds dead{*counts / clock_.hertz.max, *counts / clock_.hertz.nominal, *counts / clock_.hertz.min};
-        return judgeAtLeast(dead, *ask_.dead, clock_.unknown.empty());
+        const Judgement strict = judgeAtLeast(dead, *ask_.dead, clock_.unknown.empty());
+        const bool isInSlack = strict.state == State::strained && clock_.unknown.empty() && dead.min >= *ask_.dead * (1 - slack_);
+        return isInSlack ? Judgement{State::kept, Rational(0)} : strict;
     }
 
     /// Ticks of the clock in which the output is on, and off, in a period, before the dead times.
@@ -238,6 +241,7 @@ private:
 
     const TimerKind& timer_;
     std::int64_t number_;
+    Rational slack_;
     const DrivesAsk& ask_;
     const Clock& clock_;
 };

@@ -10,6 +10,7 @@ namespace wisetick {
 struct PwmChannel {
     const TimerKind& timer;
     std::int64_t number = 1;
+    Rational slack = {}; ///< by which share a worst case of the dead time may be too short
 };
 
 /// rate = f ÷ (prescaler × counts), or ÷ (2 × prescaler × counts) of a timer that counts up and down; compare = duty × counts, to
@@ -20,7 +21,7 @@ std::vector<Way> pwmWays(const PwmChannel& channel, const DrivesAsk& ask, const 
 
 /// The promise judged by its best way: the rate within its tolerance, steps of the duty (1 ÷ counts) smaller than asked, the duty
 /// no farther off than such a step (half a per cent of the period where none is asked), on and off times of a count at least and
-/// longer than the dead time, and the dead time at least what is asked at the fastest clock.
+/// longer than the dead time, and the dead time at least what is asked at the fastest clock, but for the slack.
 PromiseFigure judgePwm(PromiseFigure figure, const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock,
                        const std::vector<Setting>& pinned = {}, Detail detail = Detail::workings);
 

@@ -259,7 +259,8 @@ void addSpan(PromiseFigure& figure, const Way& way, const WatchdogSpan& span, co
          isOne ? "from one source both move together; must be shorter than the bite" : "must be shorter than the earliest bite",
          time(span.longestEver()) + " < " + time(bite),
          !span.unknown.empty() ? span.unknown : (isShorter ? "yes" : "no"),
-         {origin, clockOrigin(clock, clock.hertz.max)}});
+         {origin, clockOrigin(clock, clock.hertz.max)},
+         false});
 }
 
 void addWorkings(PromiseFigure& figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
