@@ -281,6 +281,33 @@ private slots:
         QVERIFY2(verdicts.kept() > 60 && verdicts.strained() > 10, std::to_string(verdicts.strained()).c_str());
     }
 
+    /// An alarm that matches the calendar again and again: as many of its seconds as the period has.
+    void alarmsFire() {
+        Random random;
+        Verdicts verdicts;
+        for (int i = 0; i < worldCount(500); ++i) {
+            RtcKind rtc;
+            rtc.first = FactorSet::range(1, 8);
+            rtc.second = FactorSet::range(1, 512);
+            rtc.alarm = FactorSet::list({60, 3600});
+            const Clock clock = drawnClock(random, Rational(random.whole(200, 2000)), 3000);
+            FiresAsk ask;
+            ask.isAlarm = true;
+            ask.period = random.coin() ? Rational(60) : Rational(3600);
+            ask.tolerance.within = Rational(random.whole(10, 600), 100000);
+            const PromiseFigure figure = judgeAlarm({}, rtc, ask, clock, {}, Detail::result);
+            if (figure.settings.empty()) {
+                continue;
+            }
+            const std::int64_t edges = edgesToOverflow(Counter(held(figure, "first"), held(figure, "second")));
+            const std::string wrong = verdicts.look(
+                figure, "fires every " + ask.period.toString(), clock.hertz, random, 10,
+                [&](const Rational& hertz) { return isNear(ask.period * edges / hertz, ask.period, ask.tolerance); });
+            QVERIFY2(wrong.empty(), wrong.c_str());
+        }
+        QVERIFY2(verdicts.kept() > 60 && verdicts.strained() > 10, std::to_string(verdicts.strained()).c_str());
+    }
+
     /// A counter that is read: how long until the same number stands there again, and how long a number stands.
     void stampsWrap() {
         Random random;

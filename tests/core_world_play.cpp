@@ -159,6 +159,97 @@ private slots:
                  (std::to_string(kept) + " " + std::to_string(strained) + " " + std::to_string(bitten)).c_str());
     }
 
+    /// Stages one after the other, each as long as chance makes it between typical and longest; then an oscillator starts, and
+    /// what hangs on it waits for that.
+    void wakeUps() {
+        Random random;
+        int kept = 0;
+        int strained = 0;
+        int broken = 0;
+        for (int i = 0; i < worldCount(500); ++i) {
+            struct Piece {
+                std::int64_t typ = 0;
+                std::int64_t max = 0;
+            };
+            std::vector<Piece> pieces;
+            std::string stages;
+            for (std::int64_t count = random.whole(1, 4); count > 0; --count) {
+                const std::int64_t typ = random.whole(1, 400);
+                pieces.push_back({typ, typ + random.whole(0, 200)});
+                stages += (stages.empty() ? "" : ", ") + ("{ say = \"s" + std::to_string(count)) + "\", typ = \"" +
+                          std::to_string(typ) + " us\", max = \"" + std::to_string(pieces.back().max) +
+                          " us\", draws = \"1 mA\" }";
+            }
+            const std::int64_t startTyp = random.whole(1, 300);
+            pieces.push_back({startTyp, startTyp + random.whole(0, 300)});
+            const std::string start = "startup = { typ = \"" + std::to_string(startTyp) + " us\", max = \"" +
+                                      std::to_string(pieces.back().max) + " us\" }\n";
+            const std::string more =
+                "\n[[source]]\nid = \"other\"\nkind = \"rc\"\nrate = \"4 MHz\"\ntolerance = [{ by = \"1 %\" }]\n" + start +
+                "\n[[line]]\nid = \"bus\"\nfrom = \"other\"\n";
+            const std::int64_t limit = random.whole(100, 2200);
+            const Edited edited =
+                readBoth(smallPart("wakes_by = [\"any\"]\nstages = [" + stages + "]\n", more),
+                         smallPlan(said("bus runs at 4 MHz within 2 %") +
+                                       said("wake: wakes from deep in at most " + std::to_string(limit) + " us"),
+                                   {}));
+            const PromiseFigure& judged = *figuresOf(edited).findPromise("wake");
+            const State state = judged.state;
+            kept += state == State::kept ? 1 : 0;
+            strained += state == State::strained ? 1 : 0;
+            bool isLate = false;
+            for (int board = 0; board < 10; ++board) {
+                std::int64_t time = 0;
+                for (const Piece& piece : pieces) {
+                    time += board == 0 ? piece.typ : (board == 1 ? piece.max : random.whole(piece.typ, piece.max));
+                }
+                isLate = isLate || time > limit;
+                QVERIFY2(state != State::kept || time <= limit, (stages + start + std::to_string(limit)).c_str());
+                QVERIFY2(state == State::broken || board != 0 || time <= limit, (stages + start + std::to_string(limit)).c_str());
+            }
+            QVERIFY(state != State::strained || isLate);
+            broken += isLate ? 1 : 0;
+        }
+        QVERIFY2(kept > 60 && strained > 20 && broken > 20, std::to_string(strained).c_str());
+    }
+
+    /// A line behind dividers: of the edges of its source so many become one.
+    void linesRun() {
+        Random random;
+        Verdicts verdicts;
+        for (int i = 0; i < worldCount(500); ++i) {
+            const std::int64_t first = random.whole(1, 16);
+            const std::int64_t second = random.whole(1, 8);
+            const std::int64_t low = random.whole(0, 4000);
+            const std::int64_t high = random.whole(0, 4000);
+            const Rational within(random.whole(1, 300), 10000);
+            const Rational asked = Rational(4000000, first * second) * Rational(random.whole(980, 1020), 1000);
+            const std::string more = "\n[[source]]\nid = \"other\"\nkind = \"rc\"\nrate = \"4 MHz\"\ntolerance = [{ by = [\"-" +
+                                     std::to_string(low) + " ppm\", \"" + std::to_string(high) +
+                                     " ppm\"] }]\n\n[[line]]\nid = \"one\"\nfrom = \"other\"\ndivide = [" +
+                                     std::to_string(first) + "]\nreset = { divide = " + std::to_string(first) +
+                                     " }\n\n[[line]]\nid = \"two\"\nfrom = \"one\"\ndivide = [" + std::to_string(second) +
+                                     "]\nreset = { divide = " + std::to_string(second) + " }\n";
+            Edited edited =
+                readBoth(smallPart("wakes_by = [\"any\"]\n", more), smallPlan(said("two runs at 1 MHz within 1 %"), {}));
+            auto& ask = edited.plan.promises.front().line.ask.change<RunsAsk>();
+            ask.hertz = asked;
+            ask.tolerance.within = within;
+            const Figures figures = figuresOf(edited);
+            const Bounds hertz = *figures.findLine("other")->hertz;
+            const std::string wrong = verdicts.look(figures.promises.front(), "runs at " + asked.toString(), hertz, random, 10,
+                                                    [&](const Rational& rate) {
+                                                        std::int64_t edges = 0; // of a million
+                                                        for (std::int64_t edge = 0; edge < first * second * 100; ++edge) {
+                                                            edges += edge % (first * second) == 0 ? 1 : 0;
+                                                        }
+                                                        return abs(rate * edges / (first * second * 100) / asked - 1) <= within;
+                                                    });
+            QVERIFY2(wrong.empty(), wrong.c_str());
+        }
+        QVERIFY2(verdicts.kept() > 60 && verdicts.strained() > 10, std::to_string(verdicts.strained()).c_str());
+    }
+
 private:
     /// Waking takes 1.002 mA over its time, on top of nothing; waiting 5 mA. A rest must be longer than waking.
     static double leastRestOf(double wakes) {

@@ -16,7 +16,7 @@ std::vector<std::string> readDelayLoop(PartContext&, TableReader& reader, Periph
 }
 
 /// Where the memory's waits slow the loop down, other rates of the core come with other speeds.
-constexpr auto loopRates = [](const auto& met) {
+constexpr auto kLoopRates = [](const auto& met) {
     const std::vector<WaitTable>& waits = met.context().part.waits;
     const bool isSlowed = std::any_of(waits.begin(), waits.end(), [](const WaitTable& table) {
         return std::any_of(table.steps.begin(), table.steps.end(),
@@ -34,7 +34,7 @@ const std::vector<Meeting>& loopMeetings() {
                        return judgeDelayLoop(std::move(figure), met.kind(), met.ask(), met.clock(), met.pinned(), met.detail());
                    },
                    [](const auto& met, std::size_t) { return delayLoopWays(met.kind(), met.ask(), met.clock(), met.pinned()); },
-                   loopRates, [](const WaitsAsk&, const Take&) { return true; }, kToleranceAsAsked>()};
+                   kLoopRates, [](const WaitsAsk&, const Take&) { return true; }, kToleranceAsAsked>()};
     return rows;
 }
 
