@@ -1,3 +1,4 @@
+#include "derive/workings_of.h"
 #include "evaluate/battery_moves.h"
 #include "rhythm/latency.h"
 #include "small_part.h"
@@ -156,6 +157,24 @@ private slots:
         QCOMPARE(figures.rhythm->load, exact("0.5275") + exact("0.01"));
         QVERIFY(lines(figures.findings).find("work") == std::string::npos);
         QVERIFY(latencies[1].workings.back().formula.find("\u2308R \u00f7 T\u2309") != std::string::npos);
+        // the promise opens into it too
+        const Workings workings = promiseWorkings(edited.part, edited.plan, figures, 0);
+        QVERIFY(
+            std::any_of(workings.begin(), workings.end(), [](const Step& step) { return step.what == "done after at most"; }));
+    }
+
+    /// A timer that goes on in a mode from which waking takes up to 2 ms: its handler of 50 µs is done 2.05 ms after its event.
+    void handlersWakeFirst() {
+        const std::string stage =
+            "keeps = { sources = \"all\", lines = \"all\", peripherals = [\"timer1\"] }\nwakes_by = [\"any\"]\n"
+            "stages = [{ say = \"wake\", typ = \"1 ms\", max = \"2 ms\", draws = \"1 mA\" }]\n";
+        const Figures figures = figuresOf(
+            readBoth(smallPart(stage, kTimers), smallPlan(said("timer1 fires every 50 ms exactly, handled in 400 cycles"),
+                                                          jobOf("work", "every = '1 s'; lasts = '1 ms'"))));
+        const LatencyFigure& handler = figures.rhythm->latencies.front();
+        QCOMPARE(*handler.longest, exact("0.00205"));
+        QCOMPARE(handler.workings.back().what, std::string("from deep"));
+        QCOMPARE(handler.workings.back().result, std::string("2.05 ms"));
     }
 
     /// A deadline that waking and another job may pass: 2 ms of waking, 5 ms of the other, 1 ms itself are 8 ms. It is a finding,

@@ -444,6 +444,12 @@ QString WorkingsPanel::jobHtml(const Job& job) {
     QString html = QString("<p style='margin:0 0 8px 0'><b>%1</b></p><p class='small'>%2</p>")
                        .arg(escaped(job.name), escaped(printJobClauses(job)));
     const auto& rhythm = document_.figures().rhythm;
+    Workings latest;
+    for (const LatencyFigure& latency : rhythm ? rhythm->latencies : std::vector<LatencyFigure>()) {
+        if (latency.target == Target::job(job.name)) {
+            latest = latency.workings;
+        }
+    }
     for (const RhythmFigure::Share& share : rhythm ? rhythm->shares : std::vector<RhythmFigure::Share>()) {
         if (share.target != Target::job(job.name)) {
             continue;
@@ -458,6 +464,7 @@ QString WorkingsPanel::jobHtml(const Job& job) {
                              {{piece.name, {}, piece.target, {}}}});
         }
         steps.push_back({"all", "of the average", {}, printQuantity(share.ampere, Unit::ampere), {}});
+        steps.insert(steps.end(), latest.begin(), latest.end());
         html += stepsHtml(steps);
     }
     return html;

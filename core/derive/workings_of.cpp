@@ -164,8 +164,15 @@ Workings promiseWorkings(const Part& part, const Plan& plan, const Figures& figu
     const Controls controls = resolveControls(part, *take, ignored);
     const Demand demand = demandOf(part, plan, *take, controls);
     const RhythmFigure* played = figures.rhythm ? &*figures.rhythm : nullptr;
-    return judgedWorkings({part, plan, *take, controls, demand, figures.lines, played, Detail::workings},
-                          figures.promises[promise], promise);
+    const PromiseFigure& figure = figures.promises[promise];
+    Workings workings =
+        judgedWorkings({part, plan, *take, controls, demand, figures.lines, played, Detail::workings}, figure, promise);
+    for (const LatencyFigure& latency : played == nullptr ? std::vector<LatencyFigure>() : played->latencies) {
+        if (latency.target == Target::promise(figure.name)) { // of its handler
+            workings.insert(workings.end(), latency.workings.begin(), latency.workings.end());
+        }
+    }
+    return workings;
 }
 
 void addWorkings(const Part& part, const Plan& plan, Figures& figures) {

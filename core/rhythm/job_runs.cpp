@@ -26,11 +26,16 @@ std::optional<CoreTask> handlerOf(const PlayedJobs& jobs, std::size_t promise, c
     task.takes = cycles / core.min;
     task.limit = task.interval;
     task.alone = cycles / core.nominal;
-    if (jobs.restsIn) {
-        const auto& alive = jobs.base.modes[*jobs.restsIn].peripherals;
-        const std::string id = peripheralOf(jobs.plan.promises[promise].line.subject);
-        const bool isWaking = std::find(alive.begin(), alive.end(), id) != alive.end();
-        task.wakes = isWaking ? jobs.longestTakes.front().stages : Rational(0);
+    const std::string id = peripheralOf(jobs.plan.promises[promise].line.subject);
+    for (std::size_t i = 0; i < jobs.base.modes.size(); ++i) {
+        const ModeFigure& mode = jobs.base.modes[i];
+        if (!mode.wakeUp || std::find(mode.peripherals.begin(), mode.peripherals.end(), id) == mode.peripherals.end()) {
+            continue; // it runs, or its interrupt can't come
+        }
+        task.wakesFrom.emplace_back(mode.id, mode.wakeUp->firstInstruction.max);
+        if (jobs.restsIn == i) {
+            task.wakes = jobs.longestTakes.front().stages;
+        }
     }
     return task;
 }

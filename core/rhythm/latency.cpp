@@ -148,6 +148,14 @@ void addWorkings(const CoreTask& task, const Before& before, LatencyFigure& figu
     }
     figure.workings.push_back({"done after at most", "R = C + \u03a3 \u2308R \u00f7 T\u2309 C of the more urgent", numbers,
                                time(*figure.longest), std::move(origins)});
+    for (const auto& [mode, stages] : task.wakesFrom) {
+        const Rational awake = *figure.longest - before.wakes;
+        figure.workings.push_back({"from " + mode,
+                                   "longest stages of waking + done after, awake",
+                                   time(stages) + " + " + time(awake),
+                                   time(stages + awake),
+                                   {{mode, time(stages), Target::mode(mode), {}}, {task.name, time(awake), task.target, {}}}});
+    }
 }
 
 } // namespace

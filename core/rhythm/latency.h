@@ -4,6 +4,7 @@
 
 #include <optional>
 #include <string>
+#include <utility>
 #include <vector>
 
 namespace wisetick {
@@ -20,6 +21,8 @@ struct CoreTask {
     Rational wakes;                ///< waking for it: the stages, and of a job the start-ups
     Rational change;               ///< a change of take before it
     std::optional<Rational> limit; ///< until when it must be done; of a handler its own interval
+    /// Of a handler: the modes in which its interrupt can come, and how long waking from each takes at most, s.
+    std::vector<std::pair<std::string, Rational>> wakesFrom = {};
     std::optional<Rational> alone; ///< what it takes typically, alone; where that is over the limit it is broken
 };
 
