@@ -32,12 +32,13 @@ Rational tickAt(std::int64_t number, const Rational& divisor, const Rational& he
     return (divisor * number).ceil() / hertz;
 }
 
-/// Whether a receiver reads a frame whose start bit begins at `begins`, s, after one of its ticks, sent with bits of `bit` s.
+/// Whether a receiver reads a frame whose start bit begins at `begins`, s, after the tick numbered `from`, sent with bits of
+/// `bit` s; the line is `after` the frame what is told: idle, or the start bit of the next frame.
 bool reads(const UartFrame& frame, unsigned data, const Rational& bit, const Rational& begins, std::int64_t oversample,
-           const Rational& divisor, const Rational& hertz) {
+           const Rational& divisor, const Rational& hertz, std::int64_t from = 0, bool after = true) {
     const std::vector<bool> bits = frameBits(frame, data);
     // the first tick that sees the line low
-    std::int64_t tick = 0;
+    std::int64_t tick = from;
     while (tickAt(tick, divisor, hertz) < begins) {
         ++tick;
     }
@@ -45,12 +46,34 @@ bool reads(const UartFrame& frame, unsigned data, const Rational& bit, const Rat
         const std::int64_t middle = tick + static_cast<std::int64_t>(i) * oversample + oversample / 2;
         const Rational when = tickAt(middle, divisor, hertz) - begins;
         const auto at = (when / bit).floor().toInt64().value_or(-1);
-        const bool level = at < 0 || at >= static_cast<std::int64_t>(bits.size()) || bits[static_cast<std::size_t>(at)];
+        const bool isAfter = at >= static_cast<std::int64_t>(bits.size());
+        const bool level = at < 0 || (isAfter ? after : bits[static_cast<std::size_t>(at)]);
         if (level != bits[i]) {
             return false;
         }
     }
     return true;
+}
+
+/// Whether a receiver at `hertz` can be led to misread: a partner off by `share` to the other side, any place of the edge among
+/// the ticks of sixteen that an uneven divisor makes, frames on each other's heels.
+bool canMisread(const UartFrame& frame, const Rational& share, const Rational& rate, std::int64_t oversample,
+                const Rational& divisor, const Rational& hertz) {
+    for (const Rational& off : {-share, share}) {
+        const Rational bit = 1 / (rate * (1 + off));
+        for (std::int64_t tick = 7; tick < 23; ++tick) {
+            const Rational last = tickAt(tick, divisor, hertz);
+            const Rational next = tickAt(tick + 1, divisor, hertz);
+            for (const Rational& begins : {last, last + (next - last) / 1000}) {
+                for (const unsigned data : {0x00U, 0x55U, 0xAAU, 0x7FU, 0xFFU}) {
+                    if (!reads(frame, data, bit, begins, oversample, divisor, hertz, tick, false)) {
+                        return true;
+                    }
+                }
+            }
+        }
+    }
+    return false;
 }
 
 } // namespace
@@ -65,7 +88,6 @@ private slots:
         Random random;
         int kept = 0;
         int strained = 0;
-        int broken = 0;
         for (int i = 0; i < worldCount(250); ++i) {
             UartKind uart;
             const std::int64_t oversample = random.pick(std::vector<std::int64_t>{8, 16});
@@ -74,15 +96,15 @@ private slots:
             ask.bitsPerSecond = random.pick(std::vector<std::int64_t>{9600, 57600, 115200, 250000});
             ask.frame.dataBits = static_cast<int>(random.whole(7, 8));
             ask.frame.parity = random.pick(std::vector<char>{'N', 'E', 'O'});
-            const Clock clock = drawnClock(random, Rational(random.whole(500000, 16000000)), 25000);
+            const Clock clock = drawnClock(random, Rational(random.whole(500000, 16000000)), random.coin() ? 25000 : 45000);
             const PromiseFigure figure = judgeUart({}, uart, ask, clock, {}, Detail::result);
             if (figure.settings.empty() || figure.state == State::broken) {
                 continue;
             }
             const Rational divisor = *pinnedValue(figure.settings, "divisor");
-            const Rational share = defaultUartTolerance(ask.frame, oversample) * Rational(999, 1000);
+            const Rational fair = defaultUartTolerance(ask.frame, oversample);
+            const Rational share = fair * Rational(999, 1000);
             kept += figure.state == State::kept ? 1 : 0;
-            strained += figure.state == State::strained ? 1 : 0;
             bool isRead = true;
             for (int board = 0; board < 20 && isRead; ++board) {
                 const Rational hertz =
@@ -99,14 +121,20 @@ private slots:
                     }
                 }
             }
-            broken += isRead ? 0 : 1;
-            QVERIFY2(isRead || figure.state != State::kept,
-                     ("kept at " + ask.bitsPerSecond.toString() + " from " + clock.hertz.nominal.toString() + ", divisor " +
-                      divisor.toString() + " × " + std::to_string(oversample))
-                         .c_str());
+            const std::string asked = std::to_string(oversample) + " × " + divisor.toString() + " at " +
+                                      ask.bitsPerSecond.toString() + " from " + clock.hertz.nominal.toString();
+            QVERIFY2(isRead || figure.state != State::kept, ("kept and misread: " + asked).c_str());
+            // the window's two sides differ by a tick, its share is that of the smaller: one of both ends must be led astray
+            const Rational perBit = ask.bitsPerSecond * oversample * divisor;
+            const Rational off = std::min(clock.hertz.max / perBit - 1, 1 - clock.hertz.min / perBit);
+            if (figure.state == State::strained && off > fair) {
+                ++strained;
+                QVERIFY2(canMisread(ask.frame, fair, ask.bitsPerSecond, oversample, divisor, clock.hertz.min) ||
+                             canMisread(ask.frame, fair, ask.bitsPerSecond, oversample, divisor, clock.hertz.max),
+                         ("strained (" + figure.why + ") and read by all: " + asked).c_str());
+            }
         }
-        QVERIFY2(kept > 60 && strained > 10 && broken > 5,
-                 (std::to_string(kept) + " " + std::to_string(strained) + " " + std::to_string(broken)).c_str());
+        QVERIFY2(kept > 60 && strained > 20, (std::to_string(kept) + " " + std::to_string(strained)).c_str());
     }
 
     /// Data come `valid` after the edge that lets them out, there and back along the trace, and go `held` after the next such
@@ -248,21 +276,34 @@ private slots:
     void nodesHearOneAnother() {
         Random random;
         int kept = 0;
+        int strained = 0;
         for (int i = 0; i < worldCount(250); ++i) {
             CanKind can;
             can.nominal = {FactorSet::range(1, 64), FactorSet::range(1, 16), FactorSet::range(1, 8), FactorSet::range(1, 4)};
             can.nodeDelay = Rational(random.whole(50, 250), 1000000000);
-            const Clock clock = drawnClock(random, Rational(random.whole(8, 80)) * 1000000, 3000);
+            const Clock clock = drawnClock(random, Rational(random.whole(8, 80)) * 1000000, random.coin() ? 3000 : 20000);
             CanAsk ask;
             ask.bitsPerSecond = random.pick(std::vector<std::int64_t>{125000, 250000, 500000, 1000000});
             ask.cable = random.whole(1, 40);
             const PromiseFigure figure = judgeCan({}, can, ask, clock, {}, Detail::result);
-            if (figure.state != State::kept) {
+            if (figure.settings.empty() || figure.state == State::broken) {
+                continue;
+            }
+            const CanTiming timing = canTimingOf(can, ask, clock, figure.settings);
+            const Rational allowed = canTolerance(timing);
+            if (figure.state == State::strained) {
+                // before and after a sample there is not the same room, and the lesser counts: both ends must be off by more, and
+                // by more than the one quantum of 13 bits that the standard's own words round away
+                const Rational perBit = ask.bitsPerSecond * timing.nominal.prescaler * timing.nominal.quanta();
+                if (std::min(clock.hertz.max / perBit - 1, 1 - clock.hertz.min / perBit) < allowed * Rational(105, 100)) {
+                    continue;
+                }
+                ++strained;
+                const std::string wrong = staysTogether(timing, clock.hertz, ask.bitsPerSecond, allowed);
+                QVERIFY2(wrong.empty(), (wrong + " (" + figure.why + ")").c_str());
                 continue;
             }
             ++kept;
-            const CanTiming timing = canTimingOf(can, ask, clock, figure.settings);
-            const Rational allowed = canTolerance(timing);
             for (int board = 0; board < 20; ++board) {
                 const Rational mine =
                     board == 0 ? clock.hertz.min : (board == 1 ? clock.hertz.max : drawnRate(random, clock.hertz));
@@ -271,7 +312,7 @@ private slots:
                 QVERIFY2(wrong.empty(), wrong.c_str());
             }
         }
-        QVERIFY2(kept > 60, std::to_string(kept).c_str());
+        QVERIFY2(kept > 60 && strained > 20, (std::to_string(kept) + " " + std::to_string(strained)).c_str());
     }
 
     /// In the data phase a sender that can't compensate looks at its own bits when they have come back through its own node.
@@ -308,6 +349,31 @@ private slots:
     }
 
 private:
+    /// What is to be said where a node at either end of `hertz` and one that is off by `allowed` to the other side read one
+    /// another all the same: over edges that are ten bits apart, moved by the jump width each, and over the thirteen bits after
+    /// the last edge that an error flag leaves, the other's signal as late as the propagation quanta say.
+    static std::string staysTogether(const CanTiming& timing, const Bounds& hertz, const Rational& rate,
+                                     const Rational& allowed) {
+        const std::int64_t quanta = timing.nominal.quanta();
+        bool isLost = false;
+        for (const Rational& mine : {hertz.min, hertz.max}) {
+            const bool isSlow = mine == hertz.min;
+            const Rational quantum = timing.nominal.prescaler / mine;
+            const Rational bit = 1 / (rate * (isSlow ? 1 + allowed : 1 - allowed));
+            Rational late; // where the node's bit begins, against the other's
+            for (int edge = 0; edge < 20000 && !isLost; ++edge) {
+                late += 10 * (quanta * quantum - bit);
+                isLost = late + quantum * (1 + timing.nominal.seg1) >= bit || late + quantum * (1 + timing.nominal.seg1) <= 0;
+                const Rational most = timing.jump * quantum;
+                late -= std::max(-most, std::min(most, late));
+            }
+            const Rational looks = quantum * (12 * quanta + 1 + timing.nominal.seg1);
+            const Rational arrives = 12 * bit + quantum * timing.propagation;
+            isLost = isLost || looks > 13 * bit || looks - quantum < arrives;
+        }
+        return isLost ? "" : "strained, and nothing is lost from " + hertz.nominal.toString() + " Hz";
+    }
+
     /// What goes wrong when a node with `hertz` follows a stream of bits of `bit` s, which all come to it as late.
     static std::string follow(Random& random, const CanTiming& timing, const Rational& hertz, const Rational& bit) {
         const Rational quantum = timing.nominal.prescaler / hertz;
