@@ -61,7 +61,8 @@ private slots:
         QVERIFY2(!found.found.empty(), found.cut.c_str());
         QCOMPARE(rateOf(found.found.front(), "core"), Rational(144000000));
         QCOMPARE(rateOf(found.found.front(), "usb"), Rational(48000000));
-        QCOMPARE(found.found.front().score.changes, std::int64_t{4}); // input and factor of a multiplier, a divider, the core's input
+        QCOMPARE(found.found.front().score.changes,
+                 std::int64_t{4}); // input and factor of a multiplier, a divider, the core's input
         // a narrower question finds no more
         const SeekResult narrow =
             seek(edited.part, edited.plan, "A",
