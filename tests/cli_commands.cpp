@@ -4,6 +4,7 @@
 #include <QJsonDocument>
 #include <QJsonObject>
 #include <QProcess>
+#include <QRegularExpression>
 #include <QTemporaryDir>
 
 using namespace wisetick::test;
@@ -294,6 +295,14 @@ private slots:
         QCOMPARE(json["race"].toArray().size(), 97);
         QCOMPARE(json["chance"].toObject()["seeds"].toInt(), 1000);
         QCOMPARE(json["rhythm"].toObject()["wake_ups"].toInt(), 1086);
+    }
+
+    /// The watch crystal clocks the rtc, and that ends the rest that a promise wakes from.
+    void aFailureBreaksWhatNeedsIt() {
+        const Run fails = run({"fails", kOrchard, "xtw"});
+        QCOMPARE(fails.exitCode, 1);
+        QVERIFY2(QRegularExpression("nap +\\S+ broken").match(fails.out).hasMatch(), qPrintable(fails.out));
+        QCOMPARE(run({"fails", kOrchard, "nobody"}).exitCode, 2);
     }
 
     void filtersAreTriedOnIds() {

@@ -127,6 +127,33 @@ private slots:
         QCOMPARE(both.promises[1].why, std::string("timer1 needs timer2 too"));
     }
 
+    /// In a cascade each timer counts for itself: what the fields of both hold, each one less than its count, makes the period.
+    void aCascadeIsAProduct() {
+        const std::string joined = "chained = { with = \"timer2\", bits = 32 }";
+        const std::string cascade = "chained = { with = \"timer2\", counts = { from = 1, to = 65536 } }";
+        const PartFile file = readPart(replaced(marramText(), joined, cascade), "marram");
+        QCOMPARE(lines(file.diagnostics), std::string());
+        Plan plan = freshPlan(*file.part);
+        plan.promises.push_back({"", readPromiseLine("timer1 fires every 60 s exactly, chained", &*file.part).value()});
+        const Figures figures = derive(*file.part, plan, plan.active);
+        QCOMPARE(stateName(figures.promises[0].state), std::string("kept"));
+        Rational cycles = 1;
+        int factors = 0;
+        for (const FieldValue& value : figures.promises[0].fields) {
+            const std::string& control = value.control;
+            if (control == "timer1.prescaler" || control == "timer1.counts" || control == "timer2.counts") {
+                cycles = cycles * Rational(value.held + 1);
+                ++factors;
+            }
+            // the other one takes every period of the first
+            QVERIFY(control != "timer2.prescaler" || value.held == 0);
+        }
+        QCOMPARE(factors, 3);
+        const LineFigure* clock = figures.findLine("timers");
+        QVERIFY(clock != nullptr);
+        QCOMPARE(cycles, clock->hertz->nominal * 60);
+    }
+
     void formsAreNamed() {
         QVERIFY(readEmitForm("c") == EmitForm::source);
         QVERIFY(readEmitForm("csv") == EmitForm::table);
