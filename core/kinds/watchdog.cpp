@@ -96,6 +96,7 @@ std::vector<WatchdogSpan> feedsOf(const MeetingScene& scene) {
         spanOf(scene, "fed by " + ask.fedBy, Target::job(ask.fedBy), runs == played->runs.end() ? JobTiming() : runs->timing);
     if (runs != played->runs.end() && runs->interval) {
         span.longest = runs->interval->max;
+        span.played = runs->interval->nominal;
         span.shortest = runs->interval->min;
         span.grows = runs->every.value_or(Rational(0));
     } else {

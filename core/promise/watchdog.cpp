@@ -53,7 +53,7 @@ Judgement judgeOutlasts(const Bounds& bite, const Rational& early, const Watchdo
         return {isKnown ? State::kept : State::strained, std::nullopt};
     }
     const Rational margin = isKnown ? leastRoom(bite, early, span) : bite.nominal / span.longest - 1;
-    if (bite.nominal <= span.longest) {
+    if (bite.nominal <= span.longestPlayed()) {
         return {State::broken, margin};
     }
     return {margin.sign() <= 0 || !isKnown ? State::strained : State::kept, margin};
@@ -354,7 +354,7 @@ std::string whyOf(const PromiseFigure& figure, const WatchdogKind& watchdog, con
         const bool isOne = span.isOneSource && !isBroken;
         const Rational earliest =
             isBroken ? figure.got->nominal : (isOne ? figure.got->nominal * span.stretch.max : figure.got->min) - sooners;
-        const Rational longest = isBroken ? span.longest : span.longestEver();
+        const Rational longest = isBroken ? span.longestPlayed() : span.longestEver();
         const bool isRest = life.rest && span.about == life.rest->about;
         return "bites after " + printQuantity(earliest, Unit::second) + (isOne ? " at the slowest clock" : when) +
                (isRest ? ", and counts on while the plan rests for " + printQuantity(longest, Unit::second) + " in " + life.mode

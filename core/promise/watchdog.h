@@ -11,13 +11,15 @@ struct WatchdogSpan {
     std::string what;                    ///< "between feeds", "rest in deep"
     Target about;                        ///< the job or mode that it comes from; nothing: the promise itself
     Rational shortest;                   ///< at nominal clocks
-    Rational longest;                    ///< at nominal clocks
+    Rational longest;                    ///< at nominal clocks, whatever else takes its longest
+    std::optional<Rational> played;      ///< the longest where all is as it typically is; nothing: as `longest`
     Rational grows;                      ///< with what times it: by (stretch − 1) × this
     Bounds stretch = Bounds::exactly(1); ///< how slow that can be
     bool isOneSource = false;            ///< it comes from the watchdog's own source: both move together
     std::string unknown;                 ///< what is not known of it
     Rational longestAt(const Rational& share) const { return longest + (share - 1) * grows; }
     Rational shortestAt(const Rational& share) const { return shortest + (share - 1) * grows; }
+    const Rational& longestPlayed() const { return played ? *played : longest; }
     Rational longestEver() const { return longestAt(stretch.max); }
 };
 

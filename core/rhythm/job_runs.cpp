@@ -42,7 +42,7 @@ std::optional<CoreTask> handlerOf(const PlayedJobs& jobs, std::size_t promise, c
 
 /// By how much a run with all that is longest can be later than one with all that is typical.
 Rational spreadOf(const PlayedJobs& jobs) {
-    Rational spread;
+    Rational spread = jobs.gaps ? jobs.gaps->slides : Rational(0);
     for (std::size_t i = 0; i < jobs.lanes.size(); ++i) {
         spread += jobs.longest[i].lasts - jobs.typical[i].lasts;
     }
@@ -85,7 +85,10 @@ std::vector<CoreTask> coreTasks(const PlayedJobs& jobs) {
 }
 
 std::vector<JobRuns> jobRuns(const PlayedJobs& jobs, const RunIntervals& typical, const RunIntervals& longest,
-                             const std::vector<LatencyFigure>& latencies, bool isWhole) {
+                             const std::vector<LatencyFigure>& latencies) {
+    const bool isByChance = std::any_of(jobs.typical.begin(), jobs.typical.end(),
+                                        [](const TimelineJob& job) { return job.isRandom || !job.jitter.isZero(); });
+    const bool isWhole = jobs.gaps && jobs.gaps->isSure();
     const Rational spread = spreadOf(jobs);
     std::vector<JobRuns> list;
     for (std::size_t i = 0; i < jobs.lanes.size(); ++i) {
@@ -96,12 +99,13 @@ std::vector<JobRuns> jobRuns(const PlayedJobs& jobs, const RunIntervals& typical
         }
         const auto latency = std::find_if(latencies.begin(), latencies.end(),
                                           [&](const LatencyFigure& each) { return !each.isHandler && each.name == runs.job; });
+        const Rational played = typical[i] && !isByChance ? std::max(typical[i]->second, root.every) : root.every;
         if (isWhole && typical[i] && longest[i]) {
-            runs.interval = Bounds{std::max(std::min(typical[i]->first, longest[i]->first) - spread, Rational(0)), root.every,
-                                   std::max(typical[i]->second, longest[i]->second) + spread};
+            runs.interval = Bounds{std::max(std::min(typical[i]->first, longest[i]->first) - spread, Rational(0)),
+                                   typical[i]->second, std::max(typical[i]->second, longest[i]->second) + spread};
         } else if (runs.every && latency != latencies.end() && latency->longest) {
             const Rational late = *latency->longest - latency->takes + root.jitter;
-            runs.interval = Bounds{std::max(root.every - late, Rational(0)), root.every, root.every + late};
+            runs.interval = Bounds{std::max(root.every - late, Rational(0)), played, std::max(played, root.every + late)};
         }
         if (!runs.interval) {
             runs.why = root.isRandom ? root.name + " comes by chance" : (latency == latencies.end() ? "" : latency->why);

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "plan/plan.h"
+#include "rhythm/gap_bounds.h"
 #include "rhythm/job_timing.h"
 #include "rhythm/latency.h"
 #include "rhythm/timeline.h"
@@ -23,6 +24,7 @@ struct PlayedJobs {
     const std::vector<TimelineJob>& longest;
     const std::vector<TimelineTake>& typicalTakes;
     const std::vector<TimelineTake>& longestTakes;
+    const std::optional<GapBounds>& gaps; ///< where all was played whole and is timed by the same
 };
 
 /// What the core has to do: the handlers of interrupts that promises want in the take that is meant, then the jobs. What an
@@ -31,10 +33,10 @@ std::vector<CoreTask> coreTasks(const PlayedJobs& jobs);
 
 using RunIntervals = std::vector<std::optional<std::pair<Rational, Rational>>>;
 
-/// How far the runs of each job lie apart: where all was played (`isWhole`) as both corners played it (TimelineTotals::intervals)
-/// and what longer wake-ups and jobs than the typical move; else its period, and what may stand before a run. No bound where that
-/// has none.
+/// How far the runs of each job lie apart: as both corners played it (TimelineTotals::intervals) where it is sure which gaps are
+/// rests, with what longer wake-ups and jobs than the typical move and what slides; else its period, and what may stand before a
+/// run. No bound where that has none.
 std::vector<JobRuns> jobRuns(const PlayedJobs& jobs, const RunIntervals& typical, const RunIntervals& longest,
-                             const std::vector<LatencyFigure>& latencies, bool isWhole);
+                             const std::vector<LatencyFigure>& latencies);
 
 } // namespace wisetick

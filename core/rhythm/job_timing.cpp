@@ -47,6 +47,20 @@ const Job& rootOf(const Plan& plan, const Job& job) {
     return *root;
 }
 
+std::optional<Bounds> commonStretch(const std::vector<const Job*>& jobs, const std::vector<JobTiming>& timings) {
+    const JobTiming* first = nullptr;
+    for (std::size_t i = 0; i < jobs.size(); ++i) {
+        if (jobs[i]->isRandom || !jobs[i]->after.empty()) {
+            continue;
+        }
+        if (first != nullptr && (timings[i].source != first->source || !(timings[i].stretch == first->stretch))) {
+            return std::nullopt;
+        }
+        first = first == nullptr ? &timings[i] : first;
+    }
+    return first == nullptr ? Bounds{1, 1, 1} : first->stretch;
+}
+
 JobTiming jobTiming(const Part& part, const Plan& plan, const Figures& figures, const Job& job) {
     JobTiming timing;
     const Job& root = rootOf(plan, job);

@@ -10,6 +10,10 @@ namespace wisetick {
 /// as the timer's clock is slow.
 JobTiming jobTiming(const Part& part, const Plan& plan, const Figures& figures, const Job& job);
 
+/// How the intervals of all that comes by its period stretch; nothing where not all of it is timed by the same. `timings` of the
+/// jobs, in their order.
+std::optional<Bounds> commonStretch(const std::vector<const Job*>& jobs, const std::vector<JobTiming>& timings);
+
 /// The job at the head of those that follow one another.
 const Job& rootOf(const Plan& plan, const Job& job);
 

@@ -15,15 +15,22 @@ std::string time(const Rational& value) {
 /// What stands before a task: those that come again and again while it waits, and those that come before it once or a few times.
 struct Before {
     std::vector<const CoreTask*> again;
-    Rational once;      ///< itself and other jobs
-    Rational wakes;     ///< s, once
-    Rational load;      ///< of all of them
-    std::string chance; ///< one that has no bound
+    std::vector<const CoreTask*> jobs; ///< of a job the other ones, in the order in which they are due
+    Rational once;                     ///< itself and other jobs
+    Rational since;                    ///< s, how long the core was busy when it was due
+    Rational wakes;                    ///< s, once
+    Rational load;                     ///< of all of them
+    std::string chance;                ///< one that has no bound
 };
 
 /// How often a task comes in a time that begins with it.
 Rational timesIn(const CoreTask& task, const Rational& span) {
     return ((span + task.jitter) / task.interval).ceil();
+}
+
+/// How many runs of a job are due no later than so long after all were due at once.
+Rational dueBy(const CoreTask& task, const Rational& since) {
+    return ((since + task.jitter) / task.interval).floor() + 1;
 }
 
 Before whatStandsBefore(const std::vector<CoreTask>& tasks, std::size_t index) {
@@ -47,11 +54,13 @@ Before whatStandsBefore(const std::vector<CoreTask>& tasks, std::size_t index) {
                 before.chance = other.name;
                 continue;
             }
-            // in order of release: those that were due no later, which is one of each, and one more that was as late as that
-            before.once += (other.takes + other.change) * ((other.jitter / other.interval).floor() + 1);
+            before.jobs.push_back(&other);
             before.load += (other.takes + other.change) / other.interval;
             before.wakes = std::max(before.wakes, other.wakes);
         }
+    }
+    for (const CoreTask* job : before.jobs) {
+        before.once += dueBy(*job, 0) * (job->takes + job->change);
     }
     before.once += before.wakes;
     return before;
@@ -74,12 +83,58 @@ std::optional<Rational> busyFor(const Before& before, const Rational& once) {
     return std::nullopt;
 }
 
-/// From its event until it is done, at most. A handler that is not done when it is due again waits for itself: then its runs are
-/// looked at one after the other until one is done in time.
-std::optional<Rational> response(const CoreTask& task, const Before& before) {
+/// From its event until it is done, at most, of a job that was due `before.since` after a busy time began: then those are before
+/// it that were due no later, itself among them, and the handlers of all that time. Such a time begins at the worst with all at
+/// once, and the worst is when another one has just become due (as of first-come first-served in Spuri 1996); `before` becomes
+/// that.
+std::optional<Rational> jobResponse(const CoreTask& task, Before& before) {
+    constexpr std::size_t kMostDues = 1000;
+    const auto workAt = [&](const Rational& since) {
+        Rational work = before.wakes + (task.takes + task.change) * (task.hasInterval ? dueBy(task, since) : Rational(1));
+        for (const CoreTask* job : before.jobs) {
+            work += dueBy(*job, since) * (job->takes + job->change);
+        }
+        return work;
+    };
+    std::vector<const CoreTask*> jobs = before.jobs;
+    if (task.hasInterval) {
+        jobs.push_back(&task);
+    }
+    std::optional<Rational> longest;
+    Rational since;
+    for (std::size_t due = 0; due < kMostDues; ++due) {
+        const Rational work = workAt(since);
+        const auto busy = busyFor(before, work);
+        if (!busy) {
+            return std::nullopt;
+        }
+        if (!longest || *busy - since > *longest) {
+            longest = *busy - since;
+            before.once = work;
+            before.since = since;
+        }
+        std::optional<Rational> next; // when another one becomes due
+        for (const CoreTask* job : jobs) {
+            const Rational at = dueBy(*job, since) * job->interval - job->jitter;
+            next = next ? std::min(*next, at) : at;
+        }
+        if (!next || *next >= *busy) {
+            return longest; // it is idle before that
+        }
+        since = *next;
+    }
+    return std::nullopt;
+}
+
+/// Of a handler: one that is not done when it is due again waits for itself: then its runs are looked at one after the other
+/// until one is done in time.
+std::optional<Rational> response(const CoreTask& task, Before& before) {
     constexpr int kMostRuns = 1000;
     if (before.load >= 1) {
         return std::nullopt;
+    }
+    if (!task.isHandler) {
+        return jobResponse(task, before);
     }
     Rational longest;
     for (int run = 0; run < kMostRuns; ++run) {
@@ -88,7 +143,7 @@ std::optional<Rational> response(const CoreTask& task, const Before& before) {
             return std::nullopt;
         }
         longest = std::max(longest, *busy - task.interval * run);
-        if (!task.isHandler || *busy <= task.interval * (run + 1)) {
+        if (*busy <= task.interval * (run + 1)) {
             return longest;
         }
     }
@@ -130,7 +185,8 @@ void addWorkings(const CoreTask& task, const Before& before, LatencyFigure& figu
     }
     if (const Rational others = before.once - task.takes - before.wakes; others.sign() > 0) {
         figure.workings.push_back({"behind the other jobs",
-                                   "one run of each, as they were due before, and changes of take",
+                                   before.since.isZero() ? "one run of each, as they were due before, and changes of take"
+                                                         : "those that were due before, with changes of take",
                                    {},
                                    time(others),
                                    {{task.name, {}, Target::rhythm(task.name), {}}}});
@@ -138,16 +194,23 @@ void addWorkings(const CoreTask& task, const Before& before, LatencyFigure& figu
     if (!figure.longest) {
         return;
     }
+    const Rational busy = *figure.longest + before.since;
     std::string numbers = time(before.once);
     std::vector<Origin> origins{{task.name, time(before.once), task.target, {}}};
     for (const CoreTask* other : before.again) {
-        numbers +=
-            " + \u2308" + time(*figure.longest) + " \u00f7 " + time(other->interval) + "\u2309 \u00d7 " + time(other->takes);
+        numbers += " + \u2308" + time(busy) + " \u00f7 " + time(other->interval) + "\u2309 \u00d7 " + time(other->takes);
         origins.push_back({other->name, time(other->interval), other->target, {}});
         origins.push_back({other->name, time(other->takes), other->target, {}});
     }
-    figure.workings.push_back({"done after at most", "R = C + \u03a3 \u2308R \u00f7 T\u2309 C of the more urgent", numbers,
-                               time(*figure.longest), std::move(origins)});
+    if (before.since.sign() > 0) {
+        numbers += " \u2212 " + time(before.since);
+    }
+    figure.workings.push_back(
+        {"done after at most",
+         before.since.sign() > 0
+             ? "R + t = C + \u03a3 \u2308(R + t) \u00f7 T\u2309 C of the more urgent, due t after a busy time began"
+             : "R = C + \u03a3 \u2308R \u00f7 T\u2309 C of the more urgent",
+         numbers, time(*figure.longest), std::move(origins)});
     for (const auto& [mode, stages] : task.wakesFrom) {
         const Rational awake = *figure.longest - before.wakes;
         figure.workings.push_back({"from " + mode,
@@ -171,7 +234,7 @@ std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks) {
         figure.interval = task.interval;
         figure.takes = task.takes;
         figure.limit = task.limit;
-        const Before before = whatStandsBefore(tasks, i);
+        Before before = whatStandsBefore(tasks, i);
         figure.longest = before.chance.empty() ? response(task, before) : std::nullopt;
         judge(task, before, figure);
         addWorkings(task, before, figure);

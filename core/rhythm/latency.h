@@ -29,9 +29,9 @@ struct CoreTask {
 /// How long each takes at most from its event until it is done: fixed-priority response-time analysis (Joseph and Pandya 1986),
 /// R = B + C + Σ ⌈(R + J) ÷ T⌉ C of the more urgent. Handlers come before jobs, of handlers the one with the shorter interval
 /// before the other, of equals the first in the list. Jobs run one after the other in the order in which they are due, so that
-/// one waits for one run of each of the others, and for all handlers: in a busy time that begins when all are due at once none
-/// waits longer, if the load is below 1. B: the longest waking, once. No bound where something comes by chance, or the load is
-/// not below 1.
+/// one waits for all that were due no later in a busy time that begins with all at once, and for all handlers in it; the worst is
+/// looked for among the times at which one becomes due (Spuri 1996). B: the longest waking, once. No bound where something comes
+/// by chance, or the load is not below 1.
 std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks);
 
 } // namespace wisetick

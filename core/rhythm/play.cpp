@@ -1,4 +1,5 @@
 #include "rhythm/play.h"
+#include "rhythm/gap_bounds.h"
 
 #include "derive/line_limits.h"
 #include "quantity/quantity_print.h"
@@ -308,13 +309,21 @@ private:
         rare_.addRare(*typical, typicalTakes, {figure_.span, figure_.wakeUps}, &Slot::timeTyp);
         rare_.addRare(*longest, longestTakes, {figure_.span, figure_.wakeUps}, &Slot::timeMax);
         rare_.boundCut(*longest, longestTakes, figure_.span, !isOneTiming());
+        std::optional<GapBounds> gaps;
+        if (restsIn_ && isOneTiming() && !figure_.isByChance && !rare_.isCut()) {
+            const auto typicalJobs = rare_.withoutRare(*typical);
+            const auto longestJobs = rare_.withoutRare(*longest);
+            gaps = gapBounds({typicalJobs, longestJobs, typicalTakes, longestTakes}, span, *commonStretch(lanes_, timings_));
+            rare_.boundUnsure(*gaps, longestTakes, {span, figure_.span}, base_.grid.nominal);
+        }
         stretchTimes();
-        findLongestRest(std::max(typ.longestRest, max.longestRest), *typical);
+        findLongestRest(std::max(typ.longestRest, max.longestRest), *typical, gaps);
         checkLoad(*longest, max);
-        const PlayedJobs all{part_, plan_, base_, lanes_, timings_, restsIn_, *typical, *longest, typicalTakes, longestTakes};
+        const auto wholly = figure_.isWhole && rare_.runs().empty() ? gaps : std::nullopt;
+        const PlayedJobs all{part_,    plan_,    base_,        lanes_,       timings_, restsIn_,
+                             *typical, *longest, typicalTakes, longestTakes, wholly};
         addLatencies(all);
-        const bool isWhole = figure_.isWhole && !figure_.isByChance && rare_.runs().empty() && isOneTiming();
-        figure_.runs = jobRuns(all, typ.intervals, max.intervals, figure_.latencies, isWhole);
+        figure_.runs = jobRuns(all, typ.intervals, max.intervals, figure_.latencies);
         tellWhatWasCut(typ.isSettled && max.isSettled);
         checkKnown();
         figure_.trace = traceOf(typicalLine.stretches(typ.from, typ.span));
@@ -337,23 +346,11 @@ private:
     }
 
     /// Whether all that comes by periods is timed by the same: else the jobs slide against one another.
-    bool isOneTiming() const {
-        const JobTiming* first = nullptr;
-        for (std::size_t i = 0; i < lanes_.size(); ++i) {
-            if (lanes_[i]->isRandom || !lanes_[i]->after.empty()) {
-                continue;
-            }
-            if (first != nullptr && (timings_[i].source != first->source || !(timings_[i].stretch == first->stretch))) {
-                return false;
-            }
-            first = first == nullptr ? &timings_[i] : first;
-        }
-        return true;
-    }
+    bool isOneTiming() const { return commonStretch(lanes_, timings_).has_value(); }
 
     /// What a rare job holds up runs behind it, so that the rest that follows may be as long as until the next of the others; so
     /// it may be where the jobs slide against one another. It grows with what times the jobs.
-    void findLongestRest(const Rational& played, const std::vector<TimelineJob>& jobs) {
+    void findLongestRest(const Rational& played, const std::vector<TimelineJob>& jobs, const std::optional<GapBounds>& gaps) {
         if (!restsIn_) {
             return;
         }
@@ -371,6 +368,15 @@ private:
         }
         figure_.longestRest = next && isLoose ? std::max(played, *next) : played;
         figure_.restGrows = next.value_or(Rational(0));
+        if (gaps && gaps->longestRest) {
+            const Rational stretch = commonStretch(lanes_, timings_)->max - 1;
+            const Rational told = *figure_.longestRest + stretch * figure_.restGrows;
+            if (*gaps->longestRest > told && stretch.sign() > 0) {
+                figure_.restGrows += (*gaps->longestRest - told) / stretch;
+            } else if (*gaps->longestRest > told && !gaps->isSure()) {
+                figure_.longestRest = *gaps->longestRest;
+            }
+        }
         addUnknownTimings();
     }
 

@@ -182,4 +182,41 @@ void RareJobs::boundCut(const std::vector<TimelineJob>& jobs, const std::vector<
     }
 }
 
+void RareJobs::boundUnsure(const GapBounds& gaps, const std::vector<TimelineTake>& takes,
+                           const std::pair<Rational, Rational>& spanAndPlayed, std::size_t nominal) {
+    const Slot& idle = slots_.front();
+    for (std::size_t take = 0; take < takes.size() && mayRest_; ++take) {
+        if (gaps.unsure[take] == 0) {
+            continue;
+        }
+        const Rational times = spanAndPlayed.second / spanAndPlayed.first * gaps.unsure[take];
+        const std::pair<Doing, Rational> waking[] = {{Doing::stages, takes[take].stages},
+                                                     {Doing::restoring, takes[take].restore}};
+        const auto above = [&](Doing doing, std::size_t point, std::vector<Rational> Slot::*ampere) {
+            return std::max((slotOf(slots_, doing, take).*ampere)[point] - (idle.*ampere)[point], Rational(0));
+        };
+        const auto wakes = [&](std::size_t point, std::vector<Rational> Slot::*ampere) {
+            return waking[0].second * above(Doing::stages, point, ampere) +
+                   waking[1].second * above(Doing::restoring, point, ampere);
+        };
+        const auto waits = [&](std::size_t point, std::vector<Rational> Slot::*ampere) {
+            return takes[take].leastRest * above(Doing::waiting, point, ampere);
+        };
+        for (std::size_t point = 0; point < points_; ++point) {
+            spare(point, times * std::max(wakes(point, &Slot::typ), waits(point, &Slot::typ)) / spanAndPlayed.second);
+        }
+        const auto add = [&](Doing doing, const Rational& lasts) {
+            takeIdle(slots_, times * lasts, &Slot::timeMax);
+            slotOf(slots_, doing, take).timeMax += times * lasts;
+        };
+        if (wakes(nominal, &Slot::max) < waits(nominal, &Slot::max)) {
+            add(Doing::waiting, takes[take].leastRest);
+            continue;
+        }
+        for (const auto& [doing, lasts] : waking) {
+            add(doing, lasts);
+        }
+    }
+}
+
 } // namespace wisetick
