@@ -90,7 +90,8 @@ private slots:
             readBoth(smallPart(kDeep + stage, kSmallTimers),
                      smallPlan(said("wake: wakes from deep in at most 10 ms by rtc every 1 s") + said("wdog bites after 1.5 s"),
                                jobs, "rests_in = 'deep'\n[take.choices.wdog]\nfrom = 'firm'\n"));
-        const RhythmFigure& rhythm = *figuresOf(edited).rhythm;
+        const Figures figures = figuresOf(edited);
+        const RhythmFigure& rhythm = *figures.rhythm;
         QCOMPARE(*rhythm.longestRest + (rhythm.restTiming.stretch.max - 1) * rhythm.restGrows,
                  exact("0.2") / exact("0.82") - exact("0.011"));
         // each second 58 ms of work at 5 mA; woken five times for up to 6 ms at 1 mA more; and before the sixth run a gap that is

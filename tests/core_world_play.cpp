@@ -193,7 +193,8 @@ private slots:
                          smallPlan(said("bus runs at 4 MHz within 2 %") +
                                        said("wake: wakes from deep in at most " + std::to_string(limit) + " us"),
                                    {}));
-            const PromiseFigure& judged = *figuresOf(edited).findPromise("wake");
+            const Figures figures = figuresOf(edited);
+            const PromiseFigure& judged = *figures.findPromise("wake");
             const State state = judged.state;
             kept += state == State::kept ? 1 : 0;
             strained += state == State::strained ? 1 : 0;

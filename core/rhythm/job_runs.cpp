@@ -99,7 +99,8 @@ std::vector<JobRuns> jobRuns(const PlayedJobs& jobs, const RunIntervals& typical
         }
         const auto latency = std::find_if(latencies.begin(), latencies.end(),
                                           [&](const LatencyFigure& each) { return !each.isHandler && each.name == runs.job; });
-        const Rational played = typical[i] && !isByChance ? std::max(typical[i]->second, root.every) : root.every;
+        const bool isPlayed = typical.size() == jobs.lanes.size() && typical[i].has_value(); // none was too rare to be
+        const Rational played = isPlayed && !isByChance ? std::max(typical[i]->second, root.every) : root.every;
         if (isWhole && typical[i] && longest[i]) {
             runs.interval = Bounds{std::max(std::min(typical[i]->first, longest[i]->first) - spread, Rational(0)),
                                    typical[i]->second, std::max(typical[i]->second, longest[i]->second) + spread};
