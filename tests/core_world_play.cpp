@@ -56,7 +56,7 @@ Ran run(const std::vector<WorldJob>& jobs, const WorldBoard& board, double least
     while (now < until) {
         std::size_t next = 0;
         for (std::size_t i = 1; i < due.size(); ++i) {
-            next = due[i] < due[next] - 1e-12 ? i : next;
+            next = due[i] < due[next] - 1e-9 ? i : next; // of equals the first in the list
         }
         if (due[next] > now) {
             const double gap = due[next] - now;
