@@ -78,6 +78,22 @@ private slots:
             std::string("strained: bites after 4.8125 s at the fastest clock, not later than the \u22486.8390 s between feeds"));
     }
 
+    /// Played the feeds lie 4.41 s apart, at the corners no more is known than 6.4: a bite between both is strained, not broken,
+    /// and it is found where nothing later is allowed.
+    void betweenPlayedAndPossible() {
+        const std::string timed = jobOf("feed", "every = '2 s'; lasts = '10 ms'; by = 'rtc'") +
+                                  jobOf("report", "every = '20 s'; lasts = '4.4 s'; by = 'rtc'");
+        const Figures figures = figuresOf(withDog("wdog bites after 7 s, fed by feed, at latest 5 s", timed, "firm"));
+        const PromiseFigure& dog = *figures.findPromise("wdog");
+        QCOMPARE(stateName(dog.state), std::string("strained"));
+        QVERIFY(dog.got->nominal > exact("4.41") && dog.got->max <= 5);
+        QCOMPARE(figures.rhythm->runs[0].interval->nominal, exact("4.41"));
+        QCOMPARE(stateName(figuresOf(withDog("wdog bites after 4 s, fed by feed, at latest 4.4 s", timed, "firm"))
+                               .findPromise("wdog")
+                               ->state),
+                 std::string("broken"));
+    }
+
     /// Woken at 359 ms for 2 ms, or 6, and 3 ms of work; the next is due at 367 ms. A board that wakes fast rests in between,
     /// wakes again and is done at 380; one that wakes slowly goes on at 368 and is done at 379. So the rest that follows may
     /// begin 11 ms after that was due, and with the slow timer lasts 200 ms × 1.2195 − 11 ms = 232.902 ms. (That it begins after

@@ -176,7 +176,7 @@ Range rangeFor(const WatchdogKind& watchdog, const BitesAsk& ask, const Watchdog
     for (const WatchdogSpan& span : spansOf(ask, life)) {
         const Rational early = isWorst ? sooner(watchdog, reach.prescaler.least(), clock.hertz.min) : Rational(0);
         if (!isWorst) {
-            outlast(span.longest * clock.hertz.nominal);
+            outlast(span.longestPlayed() * clock.hertz.nominal);
         } else if (!span.isOneSource) {
             outlast((span.longestEver() + early) * fast);
         } else {
@@ -456,7 +456,7 @@ RateWindows watchdogRates(const WatchdogKind& watchdog, const BitesAsk& ask, con
     std::optional<Rational> latest = ask.atLatest;
     const std::vector<WatchdogSpan> spans = spansOf(ask, life);
     for (const WatchdogSpan& span : spans) {
-        earliest = std::max(earliest, span.longest);
+        earliest = std::max(earliest, span.longestPlayed());
     }
     if (isNearAsked(ask)) {
         const Rational share = ask.tolerance.within.value_or(Rational(0));
