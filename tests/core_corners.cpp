@@ -18,11 +18,6 @@ using namespace wisetick::test;
 
 namespace {
 
-template <class A>
-A asked(const std::string& line) {
-    return readPromiseLine(line).value().ask.get<A>();
-}
-
 std::string settings(const PromiseFigure& figure) {
     std::string text;
     for (const Setting& setting : figure.settings) {

@@ -9,11 +9,6 @@ using namespace wisetick::test;
 
 namespace {
 
-template <class A>
-A asked(const std::string& line) {
-    return readPromiseLine(line).value().ask.get<A>();
-}
-
 /// Rests at 2 µA, wakes in 5 ms at 1 mA above that.
 const char* const kSlowToWake =
     "wakes_by = [\"any\"]\nstages = [{ say = \"wake\", typ = \"5 ms\", max = \"5 ms\", draws = \"1 mA\" }]\n";

@@ -60,4 +60,10 @@ inline Figures figuresOf(const Edited& edited) {
     return evaluate(edited.part, edited.plan, edited.plan.active);
 }
 
+/// What a promise's line asks, of the kind of ask that it must be.
+template <class A>
+A asked(const std::string& line) {
+    return readPromiseLine(line).value().ask.get<A>();
+}
+
 } // namespace wisetick::test

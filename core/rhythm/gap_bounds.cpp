@@ -100,6 +100,7 @@ bool GapBounds::isSure() const {
 
 GapBounds gapBounds(const PlayedCorners& played, const Rational& span, const Bounds& stretch) {
     GapBounds bounds;
+    bounds.span = span;
     bounds.unsure.resize(played.typicalTakes.size());
     const std::vector<Event> events = eventsOf(played.typicalJobs, 2 * span);
     const std::vector<Work> works = worksOf(played);

@@ -7,6 +7,7 @@ namespace wisetick {
 
 /// What the gaps between runs can be on any board. Times in s.
 struct GapBounds {
+    Rational span; ///< of which the gaps are
     /// By take that a run is in: how many gaps of a span one board rests in and another waits in, or does not have at all.
     std::vector<std::int64_t> unsure;
     std::optional<Rational> longestRest; ///< where what times the jobs is slowest

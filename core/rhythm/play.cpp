@@ -314,7 +314,7 @@ private:
             const auto typicalJobs = rare_.withoutRare(*typical);
             const auto longestJobs = rare_.withoutRare(*longest);
             gaps = gapBounds({typicalJobs, longestJobs, typicalTakes, longestTakes}, span, *commonStretch(lanes_, timings_));
-            rare_.boundUnsure(*gaps, longestTakes, {span, figure_.span}, base_.grid.nominal);
+            rare_.boundUnsure(*gaps, longestTakes, figure_.span, base_.grid.nominal);
         }
         stretchTimes();
         findLongestRest(std::max(typ.longestRest, max.longestRest), *typical, gaps);

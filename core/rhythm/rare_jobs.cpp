@@ -182,14 +182,14 @@ void RareJobs::boundCut(const std::vector<TimelineJob>& jobs, const std::vector<
     }
 }
 
-void RareJobs::boundUnsure(const GapBounds& gaps, const std::vector<TimelineTake>& takes,
-                           const std::pair<Rational, Rational>& spanAndPlayed, std::size_t nominal) {
+void RareJobs::boundUnsure(const GapBounds& gaps, const std::vector<TimelineTake>& takes, const Rational& played,
+                           std::size_t nominal) {
     const Slot& idle = slots_.front();
     for (std::size_t take = 0; take < takes.size() && mayRest_; ++take) {
         if (gaps.unsure[take] == 0) {
             continue;
         }
-        const Rational times = spanAndPlayed.second / spanAndPlayed.first * gaps.unsure[take];
+        const Rational times = played / gaps.span * gaps.unsure[take];
         const std::pair<Doing, Rational> waking[] = {{Doing::stages, takes[take].stages},
                                                      {Doing::restoring, takes[take].restore}};
         const auto above = [&](Doing doing, std::size_t point, std::vector<Rational> Slot::*ampere) {
@@ -203,7 +203,7 @@ void RareJobs::boundUnsure(const GapBounds& gaps, const std::vector<TimelineTake
             return takes[take].leastRest * above(Doing::waiting, point, ampere);
         };
         for (std::size_t point = 0; point < points_; ++point) {
-            spare(point, times * std::max(wakes(point, &Slot::typ), waits(point, &Slot::typ)) / spanAndPlayed.second);
+            spare(point, times * std::max(wakes(point, &Slot::typ), waits(point, &Slot::typ)) / played);
         }
         const auto add = [&](Doing doing, const Rational& lasts) {
             takeIdle(slots_, times * lasts, &Slot::timeMax);

@@ -70,10 +70,9 @@ public:
     /// So may jobs that slide against one another.
     void boundCut(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span,
                   bool isSliding);
-    /// A gap that one board rests in and another waits in, or does not have, costs the waking or the waiting more, or less; so
-    /// many a span of gaps, in so many s of what was played. `nominal`: a point of the grid.
-    void boundUnsure(const GapBounds& gaps, const std::vector<TimelineTake>& takes,
-                     const std::pair<Rational, Rational>& spanAndPlayed, std::size_t nominal);
+    /// A gap that one board rests in and another waits in, or does not have, costs the waking or the waiting more, or less.
+    /// `played`: s; `nominal`: a point of the grid.
+    void boundUnsure(const GapBounds& gaps, const std::vector<TimelineTake>& takes, const Rational& played, std::size_t nominal);
     /// The typical average could be less by so many A at a point of the grid.
     void spare(std::size_t point, const Rational& ampere) { spared_[point] += ampere; }
 
