@@ -48,6 +48,9 @@ std::string gotText(const PromiseFigure& promise) {
 std::string linesTable(const Figures& figures, const Style& style) {
     TextTable table({Align::left, Align::left, Align::right, Align::left, Align::left, Align::left});
     for (const LineFigure& line : figures.lines) {
+        if (line.isNone) {
+            continue;
+        }
         const std::string rate = line.hertz ? printQuantity(line.hertz->nominal, Unit::hertz) : "\u2013";
         const std::string remark =
             !line.isOn ? style.muted("off") : (line.state == State::kept ? "" : style.mark(line.state) + ": " + line.stateWhy);
@@ -121,6 +124,9 @@ std::string fieldsTable(const Figures& figures, const Style& style) {
         addFields(table, {*figures.tierField}, style);
     }
     for (const LineFigure& line : figures.lines) {
+        if (line.isNone) {
+            continue;
+        }
         addFields(table, line.fields, style);
     }
     for (const WaitFigure& wait : figures.waits) {
@@ -379,6 +385,13 @@ std::string wayReport(const WritingOrder& way, const std::string& from, const st
         std::string wait;
         if (step.wait) {
             wait = step.wait->max ? "up to " + printQuantity(*step.wait->max, Unit::second) : "unknown wait";
+        }
+        if (step.until) {
+            wait += (wait.empty() ? "" : ", ") + std::string("until ") + fieldText(*step.until) + " = 1";
+        }
+        if (step.shown) {
+            wait += (wait.empty() ? "" : ", ") + std::string("then ") + fieldText(step.shown->field) + " shows " +
+                    hexText(*step.shown);
         }
         table.add({std::to_string(++number), step.say, fields, step.core ? printQuantity(*step.core, Unit::hertz) : "", wait});
     }

@@ -97,16 +97,16 @@ private slots:
         draw.perMegahertzMax = 0;
         draw.bySupply = Draw::BySupply{exact("1e-4"), 3};
         TemperatureGrid grid{{25}, 0, true, Bounds{exact("3.2"), exact("3.3"), exact("3.4")}};
-        const Contribution more = contributionOf("it", {}, draw, Bounds::exactly(0), grid);
+        const Contribution more = contributionOf("it", {}, &draw, Bounds::exactly(0), grid);
         QCOMPARE(more.typ[0], exact("2.03e-3"));
         QCOMPARE(more.max[0], exact("3.04e-3"));
         QCOMPARE(more.formula, std::string("2 mA + 100 \u00b5A/V \u00d7 300 mV"));
         draw.bySupply->slope = -exact("1e-4"); // less at a higher supply: the largest is at the lowest
-        QCOMPARE(contributionOf("it", {}, draw, Bounds::exactly(0), grid).max[0], exact("2.98e-3"));
+        QCOMPARE(contributionOf("it", {}, &draw, Bounds::exactly(0), grid).max[0], exact("2.98e-3"));
         draw.bySupply->slope = -1; // never below nothing
-        QCOMPARE(contributionOf("it", {}, draw, Bounds::exactly(0), grid).typ[0], Rational(0));
+        QCOMPARE(contributionOf("it", {}, &draw, Bounds::exactly(0), grid).typ[0], Rational(0));
         grid.supply.reset();
-        QVERIFY(contributionOf("it", {}, draw, Bounds::exactly(0), grid).typ.empty());
+        QVERIFY(contributionOf("it", {}, &draw, Bounds::exactly(0), grid).typ.empty());
         // the coin cell's part in doze, at 2 V and at 3.2 V
         const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/door-sensor.plan.toml", {sourceDir() + "/parts"});
         QVERIFY2(loaded.plan && loaded.part, lines(loaded.diagnostics).c_str());

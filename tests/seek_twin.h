@@ -312,14 +312,14 @@ private:
                 return; // what is off stays as it stands
             }
         }
-        std::vector<LineFigure> lines = lineRates(part_, plan.board, controls);
+        std::vector<LineFigure> lines = lineRates(part_, plan.board, controls, &demand);
         for (NodeIndex node = 0; node < lines.size(); ++node) {
             lines[node].isOn = demand.nodes[node];
         }
         judgeLimits(part_, plan.board, controls, lines, findings);
         Diagnostics board;
         judgeBoard(part_, plan, controls, lines, board);
-        waitStates(part_, controls, lines, board);
+        waitStates(part_, plan.board, controls, lines, board);
         if (hasErrors(board)) {
             return;
         }

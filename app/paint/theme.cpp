@@ -12,7 +12,8 @@ QColor Theme::of(State state) const {
     case State::kept: return kept;
     case State::strained: return strained;
     case State::broken: return broken;
-    case State::pending: return muted;
+    case State::pending:
+    case State::elsewhere: return muted;
     }
     return muted;
 }
@@ -55,6 +56,10 @@ void drawMark(QPainter& painter, const QRectF& square, State state, const Theme&
         painter.setPen(pen);
         painter.drawArc(disc, 75 * 16, 300 * 16); // open towards the upper right
         painter.drawLine(disc.center(), QPointF(disc.right(), disc.top()));
+        break;
+    case State::elsewhere: // no more than a stroke
+        painter.setPen(pen);
+        painter.drawLine(QPointF(disc.left(), disc.center().y()), QPointF(disc.right(), disc.center().y()));
         break;
     case State::pending:
         painter.setPen(Qt::NoPen);

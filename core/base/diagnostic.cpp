@@ -44,7 +44,13 @@ std::string placeText(const Place& place) {
 }
 
 std::string sayText(const Diagnostic& diagnostic) {
-    return joined(diagnostic.found, diagnostic.expected, diagnostic.mend);
+    std::string text = joined(diagnostic.found, diagnostic.expected, diagnostic.mend);
+    const std::vector<int>& used = diagnostic.place.usedInLines;
+    if (!used.empty()) {
+        text += " (used in line " + std::to_string(used.front());
+        text += used.size() == 1 ? ")" : " and " + std::to_string(used.size() - 1) + " more)";
+    }
+    return text;
 }
 
 std::string diagnosticText(const Diagnostic& diagnostic) {

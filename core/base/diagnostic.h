@@ -18,7 +18,8 @@ struct Place {
     int line = 0;
     int column = 0;
     std::string path;
-    Target about = {}; ///< of a finding about a figure
+    Target about = {};                 ///< of a finding about a figure
+    std::vector<int> usedInLines = {}; ///< of a place in a template: where it is used
 
     bool operator==(const Place&) const = default;
 };

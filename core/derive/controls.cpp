@@ -17,6 +17,11 @@ public:
         Controls controls;
         resolveTier(controls);
         controls.nodeOn.resize(part_.nodeCount());
+        for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
+            if (part_.isNone(node)) { // what is fed from it is off
+                controls.nodeOn[node] = false;
+            }
+        }
         controls.peripheralOn.resize(part_.peripherals.size());
         for (const Choice& choice : take_.choices) {
             if (const auto node = part_.findNode(choice.id)) {
@@ -27,6 +32,7 @@ public:
         }
         for (const Source& source : part_.sources) {
             controls.sourceRates.push_back(resolveRate(source));
+            controls.sourceDrives.push_back(resolveDrive(source));
         }
         for (const Line& line : part_.lines) {
             controls.lines.push_back(resolveLine(line));
@@ -107,6 +113,21 @@ private:
             return source.resetRate;
         }
         return static_cast<std::size_t>(found - source.rates.begin());
+    }
+
+    std::size_t resolveDrive(const Source& source) {
+        const Choice* choice = findChoice(take_, source.id);
+        if (choice == nullptr || !choice->drive) {
+            return source.resetDrive;
+        }
+        const std::vector<std::string> known = idsOf(source.drives);
+        const auto found = std::find(known.begin(), known.end(), *choice->drive);
+        if (found == known.end()) {
+            report(pathOf(source.id, "drive"), "'" + source.id + "' has no drive '" + *choice->drive + "'",
+                   known.empty() ? "no choice of a drive" : listNames(known));
+            return source.resetDrive;
+        }
+        return static_cast<std::size_t>(found - known.begin());
     }
 
     LineControls resolveLine(const Line& line) {

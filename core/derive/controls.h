@@ -23,6 +23,7 @@ struct LineControls {
 struct Controls {
     std::vector<LineControls> lines;               ///< by line index
     std::vector<std::size_t> sourceRates;          ///< by source index: index into its rates
+    std::vector<std::size_t> sourceDrives;         ///< by source index: index into its drives
     std::vector<std::size_t> peripheralFrom;       ///< by peripheral index: index into its clocks
     std::vector<std::optional<bool>> nodeOn;       ///< by NodeIndex: `on` as chosen
     std::vector<std::optional<bool>> peripheralOn; ///< by peripheral index

@@ -25,6 +25,15 @@ bool runsIn(const Job& job, const Plan& plan, const Take& take) {
 
 } // namespace
 
+bool isAskedIn(const Plan& plan, const Promise& promise, const Take& take) {
+    const PromiseLine& line = promise.line;
+    if (!line.whileJob.empty()) {
+        return std::any_of(plan.jobs.begin(), plan.jobs.end(),
+                           [&](const Job& job) { return job.name == line.whileJob && runsIn(job, plan, take); });
+    }
+    return line.inTakes.empty() || std::find(line.inTakes.begin(), line.inTakes.end(), take.name) != line.inTakes.end();
+}
+
 std::string chainedWith(const Part& part, const PromiseLine& line) {
     const auto* fires = line.ask.as<FiresAsk>();
     const auto peripheral = fires != nullptr && fires->isChained ? part.findPeripheral(line.subject) : std::nullopt;
@@ -83,7 +92,10 @@ Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Cont
         }
     };
     for (const Promise& promise : plan.promises) {
-        for (const std::string& id : usedBy(part, promise.line)) {
+        const std::string& job = promise.line.whileJob;
+        const bool isMeant =
+            isAskedIn(plan, promise, take) && (job.empty() || uses.areAll || (uses.one != nullptr && uses.one->name == job));
+        for (const std::string& id : isMeant ? usedBy(part, promise.line) : std::vector<std::string>()) {
             use(id);
         }
     }

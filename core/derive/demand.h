@@ -14,12 +14,16 @@ struct Demand {
     bool operator==(const Demand&) const = default;
 };
 
-/// Of which jobs what they use counts: of all, or of one, or of none.
+/// Of which jobs what they use counts, with the promises that are asked only while they run: of all, or of one, or of none.
 struct JobUses {
     bool areAll = true;
     const Job* one = nullptr;
 };
 Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Controls& controls, const JobUses& uses = {});
+
+/// Whether a promise is asked in that take: everywhere it is looked at where it says nothing, in the takes that it names, or in
+/// the one that its job runs in.
+bool isAskedIn(const Plan& plan, const Promise& promise, const Take& take);
 
 /// The timer that counts on for the one of this promise; empty where none does.
 std::string chainedWith(const Part& part, const PromiseLine& line);

@@ -188,7 +188,8 @@ Vitals vitalsOf(const Part& part, const Figures& figures) {
     }
     const PromiseFigure* worst = nullptr;
     for (const PromiseFigure& promise : figures.promises) {
-        if (promise.state != State::pending && (worst == nullptr || isWorse(promise, *worst))) {
+        if (promise.state != State::pending && promise.state != State::elsewhere &&
+            (worst == nullptr || isWorse(promise, *worst))) {
             worst = &promise;
         }
         if (promise.unit == Unit::second && promise.subject.is(Target::Room::mode) && promise.got &&
@@ -215,7 +216,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     const Controls controls = resolveControls(part, take, figures.findings);
     figures.tier = controls.tier ? part.tiers[*controls.tier].id : "";
     const Demand demand = demandOf(part, plan, take, controls);
-    figures.lines = lineRates(part, plan.board, controls);
+    figures.lines = lineRates(part, plan.board, controls, &demand);
     for (NodeIndex node = 0; node < figures.lines.size(); ++node) {
         figures.lines[node].isOn = demand.nodes[node];
         if (const auto start = startField(part, node, demand.nodes[node])) {
@@ -225,11 +226,13 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     figures.tierField = tierField(part, controls);
     judgeLimits(part, plan.board, controls, figures.lines, figures.findings);
     judgeBoard(part, plan, controls, figures.lines, figures.findings);
-    figures.waits = waitStates(part, controls, figures.lines, figures.findings);
+    figures.waits = waitStates(part, plan.board, controls, figures.lines, figures.findings);
     figures.promises = judgePromises({part, plan, take, controls, demand, figures.lines, played});
     try {
         // what only a job uses is on, and draws, while that goes on alone
-        const bool hasUses = std::any_of(plan.jobs.begin(), plan.jobs.end(), [](const Job& job) { return !job.uses.empty(); });
+        const bool hasUses = std::any_of(plan.jobs.begin(), plan.jobs.end(), [](const Job& job) { return !job.uses.empty(); }) ||
+                             std::any_of(plan.promises.begin(), plan.promises.end(),
+                                         [](const Promise& promise) { return !promise.line.whileJob.empty(); });
         const Demand lasting = hasUses ? demandOf(part, plan, take, controls, {false, nullptr}) : demand;
         figures.modes = modeFigures(part, plan, controls, lasting, figures.lines, figures.grid);
         judgeWakeUps(part, plan, controls, figures.lines, figures.modes, figures.promises);
@@ -241,6 +244,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
                                     "smaller figures in part and plan",
                                     {}});
     }
+    figures.routes = routeFigures(part, plan, figures, demand.peripherals);
     figures.pins = pinFigures(part, plan, figures, demand.peripherals);
     figures.options = optionFigures(part, plan.board, controls.tier ? &part.tiers[*controls.tier] : nullptr);
     figures.crystals = crystalFigures(part, plan.board);
@@ -257,7 +261,7 @@ std::vector<Way> waysOf(const Part& part, const Plan& plan, const std::string& t
     Diagnostics ignored;
     const Controls controls = resolveControls(part, take, ignored);
     const Demand demand = demandOf(part, plan, take, controls);
-    const std::vector<LineFigure> lines = lineRates(part, plan.board, controls);
+    const std::vector<LineFigure> lines = lineRates(part, plan.board, controls, &demand);
     return promiseWays({part, plan, take, controls, demand, lines, played}, promise, most);
 }
 

@@ -14,16 +14,35 @@ public:
     FieldList(const std::string& id, const std::map<std::string, Field>& fields, const std::map<std::string, Holds>& holds)
         : id_(id), fields_(fields), holds_(holds) {}
 
-    /// `key` is a factor, or the id that a mux has chosen.
-    template <class Key>
-    void add(const std::string& control, const std::string& setting, const Key& key) {
-        const auto field = fields_.find(control);
-        const auto form = holds_.find(control);
-        if (field == fields_.end() || form == holds_.end()) {
-            return;
+    /// The input that a mux has chosen.
+    void addInput(const std::string& id) {
+        const auto field = fields_.find("from");
+        const auto form = holds_.find("from");
+        const auto held = field == fields_.end() || form == holds_.end() ? std::nullopt : heldFor(form->second, id);
+        if (held) {
+            addPieces("from", field->second, id, holdsText(form->second), *held);
         }
-        if (const auto held = heldFor(form->second, key)) {
-            values_.push_back({id_ + "." + control, field->second, setting, holdsText(form->second), *held});
+    }
+
+    /// A setting that is a number; `other` gives those of other controls that its field leans on.
+    void add(const std::string& control, const Rational& value, const OtherControl& other = {}) {
+        const std::string setting = printFactor(value);
+        const auto addOne = [&](const std::string& name, const Rational& part) {
+            const auto field = fields_.find(name);
+            const auto form = holds_.find(name);
+            const auto held = field == fields_.end() || form == holds_.end() ? std::nullopt : heldFor(form->second, part, other);
+            if (held) {
+                addPieces(name, field->second, setting, holdsText(form->second), *held);
+            }
+        };
+        addOne(control, value);
+        const Rational whole = value.floor();
+        addOne(control + ".whole", whole);
+        addOne(control + ".fraction", value - whole);
+        addOne(control + ".enable", value == whole ? 0 : 1);
+        if (const auto power = powerIn(control, value)) {
+            addOne(control + ".mantissa", value / *power);
+            addOne(control + ".exponent", *power);
         }
     }
 
@@ -42,6 +61,22 @@ public:
         values_.push_back({highId + "." + control, high, text, holdsText(form->second) + ", high bits", *held >> width});
     }
 
+    /// The number piece by piece, high bits first.
+    void addPieces(const std::string& control, const Field& field, const std::string& setting, const std::string& holdsAs,
+                   std::int64_t held) {
+        const std::vector<Field> pieces = field.pieces();
+        int left = field.width();
+        for (std::size_t i = 0; i < pieces.size(); ++i) {
+            left -= pieces[i].width();
+            const std::int64_t most = (std::int64_t{1} << pieces[i].width()) - 1;
+            // a number that is too large for its field stays so: it is told elsewhere
+            const std::int64_t part = pieces.size() == 1 ? held : (held >> left) & most;
+            const std::string which =
+                pieces.size() == 1 ? "" : (i == 0 ? ", high bits" : (left == 0 ? ", low bits" : ", middle bits"));
+            values_.push_back({id_ + "." + control, pieces[i], setting, holdsAs + which, part});
+        }
+    }
+
     void addBitOf(const std::string& id, const Field& field) {
         values_.push_back({id + ".gate", field, "on", "holds 1 for on", 1});
     }
@@ -52,6 +87,23 @@ public:
     std::vector<FieldValue> take() { return std::move(values_); }
 
 private:
+    /// Of a value laid out as mantissa and exponent: the least power with which the mantissa is a whole number that fits.
+    std::optional<Rational> powerIn(const std::string& control, const Rational& value) const {
+        const auto mantissa = fields_.find(control + ".mantissa");
+        const auto exponent = fields_.find(control + ".exponent");
+        const auto form = holds_.find(control + ".exponent");
+        if (mantissa == fields_.end() || exponent == fields_.end() || form == holds_.end()) {
+            return std::nullopt;
+        }
+        Rational power = 1;
+        for (Rational each; each <= exponent->second.most(); each += 1, power *= form->second.base) {
+            if ((value / power).isWhole() && value / power <= mantissa->second.most()) {
+                return power;
+            }
+        }
+        return std::nullopt;
+    }
+
     const std::string& id_;
     const std::map<std::string, Field>& fields_;
     const std::map<std::string, Holds>& holds_;
@@ -68,19 +120,22 @@ std::vector<FieldValue> peripheralFields(const Part& part, const Controls& contr
         list.addBit("gate", *peripheral.gate);
     }
     if (peripheral.clock.size() > 1) {
-        const std::string& from = part.nodeId(peripheral.clock[controls.peripheralFrom[index]]);
-        list.add("from", from, from);
+        list.addInput(part.nodeId(peripheral.clock[controls.peripheralFrom[index]]));
     }
     const std::string chainedWith = peripheral.kind.row()->chainedWith(peripheral.kind);
     const bool isChained = !chainedWith.empty() && std::any_of(settings.begin(), settings.end(),
                                                                [](const Setting& each) { return each.name == "chain"; });
     const auto otherIndex = isChained ? part.findPeripheral(chainedWith) : std::nullopt;
     const Peripheral* other = otherIndex ? &part.peripherals[*otherIndex] : nullptr;
+    const OtherControl settingOf = [&](const std::string& name) -> std::optional<Rational> {
+        const auto found = std::find_if(settings.begin(), settings.end(), [&](const Setting& each) { return each.name == name; });
+        return found == settings.end() ? std::nullopt : std::optional(found->value);
+    };
     for (const Setting& setting : settings) {
         if (setting.name == "counts" && other != nullptr && other->fields.contains("counts")) {
             list.addSplit("counts", setting.value, other->id, other->fields.at("counts"));
         } else {
-            list.add(setting.name, printFactor(setting.value), setting.value);
+            list.add(setting.name, setting.value, settingOf);
         }
     }
     if (other != nullptr && other->gate) {
@@ -94,14 +149,13 @@ std::vector<FieldValue> lineFields(const Part& part, const Controls& controls, s
     const LineControls& set = controls.lines[index];
     FieldList list(line.id, line.fields, line.holds);
     if (line.from.size() > 1) {
-        const std::string& from = part.nodeId(line.from[set.from]);
-        list.add("from", from, from);
+        list.addInput(part.nodeId(line.from[set.from]));
     }
     if (!line.multiply.empty()) {
-        list.add("multiply", printFactor(set.multiply), set.multiply);
+        list.add("multiply", set.multiply);
     }
     if (!line.divide.empty()) {
-        list.add("divide", printFactor(set.divide), set.divide);
+        list.add("divide", set.divide);
     }
     return list.take();
 }

@@ -4,6 +4,10 @@
 
 namespace wisetick {
 
+std::string WaitFigure::text() const {
+    return (say.empty() ? "wait states of " + line : say) + ": " + std::to_string(waits);
+}
+
 const PromiseFigure* Figures::findPromise(const std::string& name) const {
     const auto found =
         std::find_if(promises.begin(), promises.end(), [&](const PromiseFigure& promise) { return promise.name == name; });

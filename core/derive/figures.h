@@ -34,6 +34,7 @@ struct LineFigure {
     std::string unknown;            ///< whose tolerance is unknown; min and max are the nominal then
     std::optional<Rational> limitMin;
     std::optional<Rational> limitMax;
+    bool isNone = false;       ///< it is no clock at all, only what a mux can be put on
     State state = State::kept; ///< against its limits; only what is on is judged
     std::optional<Rational> margin;
     std::string stateWhy;
@@ -41,13 +42,16 @@ struct LineFigure {
     Workings workings; ///< made on demand: lineWorkings
 };
 
-/// Wait states that follow from a rate.
+/// What follows from a rate: wait states, or a field bound to it.
 struct WaitFigure {
     std::string line;
     std::int64_t waits = 0;
     std::optional<FieldValue> field;
     std::optional<Rational> speed; ///< instructions a second against none waiting, as a share; none: unknown
     Workings workings;
+    std::string say = {}; ///< what it is, in words; empty: memory wait states
+    /// "wait states of core: 4", "input range of f: 2".
+    std::string text() const;
 };
 
 /// Who takes a pin.
@@ -56,6 +60,16 @@ struct PinFigure {
     std::vector<std::string> users; ///< sources that are on, lines that leave the part, peripherals in use, signals
     bool isDebug = false;           ///< the debugger needs it
     std::string why;                ///< the collision; empty where there is none
+};
+
+/// Where a signal with a choice of pins stands.
+struct RouteFigure {
+    std::string signal; ///< "uart1.tx"
+    std::string owner;  ///< the line or peripheral
+    std::vector<std::string> places;
+    std::string pin;       ///< empty where it is not in use
+    bool isChosen = false; ///< by the plan; else the first that is free
+    std::optional<FieldValue> field;
 };
 
 /// A start-up option word as the board has it.
@@ -98,6 +112,7 @@ struct ModeFigure {
     std::vector<Contribution> stageDraws;                     ///< what each stage of its wake-up draws, in order
     std::vector<std::string> memory;                          ///< what keeps its contents, with the options as chosen
     std::vector<std::pair<std::string, std::string>> options; ///< id and value, as chosen or at reset
+    std::optional<NodeIndex> wakesOn;                         ///< the source on which the core comes back
 };
 
 /// What times a job, and how far its intervals stray with it.
@@ -195,6 +210,7 @@ struct Figures {
     std::vector<PromiseFigure> promises; ///< in the plan's order
     std::vector<ModeFigure> modes;       ///< in the part's order
     std::vector<PinFigure> pins;
+    std::vector<RouteFigure> routes;     ///< in the part's order
     std::vector<OptionFigure> options;   ///< in the part's order
     std::vector<CrystalFigure> crystals; ///< in the plan's order
     std::optional<RhythmFigure> rhythm;  ///< none: not played yet

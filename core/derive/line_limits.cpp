@@ -35,42 +35,67 @@ struct Rail {
     bool isMaxTolerance = false;
 };
 
-bool holds(const Limit& limit, const Board& board, const Controls& controls) {
+/// What a control is set to; of a mux the place of its input.
+Rational valueOf(const LineControls& line, const std::string& control) {
+    return control == "from" ? Rational(static_cast<std::int64_t>(line.from))
+                             : (control == "multiply" ? line.multiply : line.divide);
+}
+
+/// Whether another line is on and runs within these rates; without a rate it runs in none.
+bool isMet(const RateCase& rate, const std::vector<LineFigure>& lines) {
+    const auto& hertz = lines[rate.node].hertz;
+    return lines[rate.node].isOn && hertz && (!rate.least || hertz->nominal >= *rate.least) &&
+           (!rate.below || hertz->nominal < *rate.below);
+}
+
+bool holds(const Limit& limit, const Board& board, const Controls& controls, const std::vector<LineFigure>& lines) {
     if (limit.tier && limit.tier != controls.tier) {
         return false;
     }
     if (limit.supplyBelow && board.supply && board.supply->min >= *limit.supplyBelow) {
         return false;
     }
+    if (limit.whileRate && !isMet(*limit.whileRate, lines)) {
+        return false;
+    }
     if (!limit.when) {
         return true;
     }
-    const LineControls& line = controls.lines[limit.when->line];
-    const Rational& value = limit.when->control == "multiply" ? line.multiply : line.divide;
+    const Rational value = valueOf(controls.lines[limit.when->line], limit.when->control);
     return std::find(limit.when->is.begin(), limit.when->is.end(), value) != limit.when->is.end();
 }
 
-/// " in tier fast", " below 2.7 V", " with bus_a \u00f7 4".
+/// " in tier fast", " below 2.7 V", " with bus_a \u00f7 4", " while f_ref is at least 1.8 MHz".
 std::string whereText(const Part& part, const Limit& limit, const Controls& controls) {
     std::string text = limit.tier ? " in tier " + part.tiers[*limit.tier].id : "";
     if (limit.supplyBelow) {
         text += " below " + printQuantity(*limit.supplyBelow, Unit::volt);
     }
-    if (limit.when) {
+    if (limit.when && limit.when->control == "from") {
+        const Line& line = part.lines[limit.when->line];
+        text += " with " + line.id + " from " + part.nodeId(line.from[controls.lines[limit.when->line].from]);
+    } else if (limit.when) {
         const LineControls& line = controls.lines[limit.when->line];
         const bool isMultiplier = limit.when->control == "multiply";
         text += " with " + part.lines[limit.when->line].id + (isMultiplier ? " \u00d7 " : " \u00f7 ") +
                 printFactor(isMultiplier ? line.multiply : line.divide);
+    }
+    if (limit.whileRate) {
+        const RateCase& rate = *limit.whileRate;
+        text += " while " + part.nodeId(rate.node) + " is ";
+        text += rate.least ? "at least " + hertzText(*rate.least) : "";
+        text += rate.least && rate.below ? " and " : "";
+        text += rate.below ? "below " + hertzText(*rate.below) : "";
     }
     return text;
 }
 
 /// The tightest of the limits that hold now.
 Rail applyLimits(const Part& part, const Board& board, const std::vector<Limit>& limits, const Controls& controls,
-                 LimitSpan& span) {
+                 const std::vector<LineFigure>& lines, LimitSpan& span) {
     Rail rail;
     for (const Limit& limit : limits) {
-        if (!holds(limit, board, controls)) {
+        if (!holds(limit, board, controls, lines)) {
             continue;
         }
         const std::string where = whereText(part, limit, controls);
@@ -147,6 +172,10 @@ const Rational& fastestOf(const LineFigure& line) {
     return line.unknown.empty() ? line.hertz->max : line.hertz->nominal;
 }
 
+bool holdsNow(const WaitTable& table, const Board& board, const Controls& controls) {
+    return (!table.tier || table.tier == controls.tier) && holdsAtSupply(table, board);
+}
+
 /// The first step that is not exceeded, at the fastest by more than the slack; the end where there is none.
 /// `factor`: were the line faster by that.
 std::vector<WaitStep>::const_iterator waitStepOf(const Part& part, const WaitTable& table, const LineFigure& line,
@@ -158,11 +187,12 @@ std::vector<WaitStep>::const_iterator waitStepOf(const Part& part, const WaitTab
 
 /// The least speed of the waits that hold, with the lines faster by a factor each.
 template <class FactorOf>
-Rational leastSpeed(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines, FactorOf factorOf) {
+Rational leastSpeed(const Part& part, const Board& board, const Controls& controls, const std::vector<LineFigure>& lines,
+                    FactorOf factorOf) {
     Rational least = 1;
     for (const WaitTable& table : part.waits) {
         const LineFigure& line = lines[table.line];
-        if ((table.tier && table.tier != controls.tier) || !line.hertz || table.steps.empty()) {
+        if (!table.isWait() || !holdsNow(table, board, controls) || !line.hertz || table.steps.empty()) {
             continue;
         }
         const auto step = waitStepOf(part, table, line, factorOf(table.line));
@@ -174,17 +204,19 @@ Rational leastSpeed(const Part& part, const Controls& controls, const std::vecto
 
 } // namespace
 
-LimitSpan limitSpan(const Part& part, const Board& board, const std::vector<Limit>& limits, const Controls& controls) {
+LimitSpan limitSpan(const Part& part, const Board& board, const std::vector<Limit>& limits, const Controls& controls,
+                    const std::vector<LineFigure>& lines) {
     LimitSpan span;
-    applyLimits(part, board, limits, controls, span);
+    applyLimits(part, board, limits, controls, lines, span);
     return span;
 }
 
-Workings limitWorkings(const Part& part, const Board& board, const Line& line, const Controls& controls) {
+Workings limitWorkings(const Part& part, const Board& board, const Line& line, const Controls& controls,
+                       const std::vector<LineFigure>& lines) {
     Workings steps;
     const auto shown = [](const std::optional<Rational>& end) { return end ? hertzText(*end) : std::string("none"); };
     for (const Limit& limit : line.limits) {
-        if (holds(limit, board, controls)) {
+        if (holds(limit, board, controls, lines)) {
             const std::string where = whereText(part, limit, controls);
             steps.push_back({"limit",
                              where.empty() ? "always" : where.substr(1),
@@ -201,7 +233,8 @@ void judgeLimits(const Part& part, const Board& board, const Controls& controls,
     for (NodeIndex node = 0; node < lines.size(); ++node) {
         LineFigure& figure = lines[node];
         LimitSpan span;
-        const Rail rail = part.isSource(node) ? Rail() : applyLimits(part, board, part.lineAt(node).limits, controls, span);
+        const Rail rail =
+            part.isSource(node) ? Rail() : applyLimits(part, board, part.lineAt(node).limits, controls, lines, span);
         figure.limitMin = span.min;
         figure.limitMax = span.max;
         if (!figure.isOn) {
@@ -260,12 +293,25 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
         add(findings, Severity::warning, "board.temperature", "unknown: temperature, 25 \u00b0C alone is taken",
             "[board] temperature");
     }
+    const auto& warmth = plan.board.temperature;
+    if (warmth && ((part.coldest && warmth->min < *part.coldest) || (part.hottest && warmth->max > *part.hottest))) {
+        add(findings, Severity::error, "board.temperature", printRange(warmth->min, warmth->max, Unit::celsius),
+            printRange(part.coldest.value_or(warmth->min), part.hottest.value_or(warmth->max), Unit::celsius) +
+                ", in which the part may be used");
+    }
     for (const Fitted& fitted : plan.board.fitted) {
         const auto node = part.findNode(fitted.source);
         if (!node || !part.isSource(*node)) {
             continue;
         }
         const Source& source = part.sources[*node];
+        if (fitted.isFedIn && source.fedIn) {
+            if (source.fedIn->max && fitted.rate > *source.fedIn->max) {
+                add(findings, Severity::error, "board.fitted." + fitted.source + ".rate",
+                    hertzText(fitted.rate) + " fed in for " + fitted.source, "at most " + hertzText(*source.fedIn->max));
+            }
+            continue;
+        }
         if ((source.rangeMin && fitted.rate < *source.rangeMin) || (source.rangeMax && fitted.rate > *source.rangeMax)) {
             add(findings, Severity::error, "board.fitted." + fitted.source + ".rate",
                 hertzText(fitted.rate) + " fitted for " + fitted.source,
@@ -277,17 +323,17 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
     }
 }
 
-Rational executionSpeed(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines) {
-    return leastSpeed(part, controls, lines, [](NodeIndex) { return Rational(1); });
+Rational executionSpeed(const Part& part, const Board& board, const Controls& controls, const std::vector<LineFigure>& lines) {
+    return leastSpeed(part, board, controls, lines, [](NodeIndex) { return Rational(1); });
 }
 
-Rational executionSpeedAt(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines,
+Rational executionSpeedAt(const Part& part, const Board& board, const Controls& controls, const std::vector<LineFigure>& lines,
                           const Rational& hertz) {
     const auto& core = lines[part.core].hertz;
     if (!core) {
         return 1;
     }
-    return leastSpeed(part, controls, lines, [&](NodeIndex node) {
+    return leastSpeed(part, board, controls, lines, [&](NodeIndex node) {
         const std::vector<NodeIndex> chain = chainOf(part, controls, node);
         const bool hangs = std::find(chain.begin(), chain.end(), part.core) != chain.end();
         return hangs ? hertz / core->nominal : Rational(1);
@@ -302,48 +348,98 @@ Rational executionSpeed(const std::vector<WaitFigure>& waits) {
     return least;
 }
 
-std::vector<WaitFigure> waitStates(const Part& part, const Controls& controls, const std::vector<LineFigure>& lines,
+bool holdsAtSupply(const WaitTable& table, const Board& board) {
+    const bool isKnown = board.supply.has_value(); // else the lowest is taken
+    return (!table.supplyBelow || !isKnown || board.supply->min < *table.supplyBelow) &&
+           (!table.supplyAtLeast || (isKnown && board.supply->min >= *table.supplyAtLeast));
+}
+
+namespace {
+
+/// A table told from below: the last step that is reached.
+WaitFigure boundFromRate(const WaitTable& table, const LineFigure& line, const Rational& slack, Diagnostics& findings) {
+    const Rational& hertz = line.hertz->nominal;
+    auto above = std::find_if(table.steps.begin(), table.steps.end(), [&](const WaitStep& each) { return hertz < each.hertz; });
+    if (above == table.steps.begin()) {
+        add(findings, Severity::error, Target::line(line.id), line.id + " at " + hertzText(hertz) + " has no " + table.say,
+            "at least " + hertzText(table.steps.front().hertz));
+        ++above;
+    }
+    const auto step = std::prev(above);
+    const bool isKnown = line.unknown.empty();
+    const bool isSlower = isKnown && step != table.steps.begin() && line.hertz->min < step->hertz * (1 - slack);
+    const bool isFaster = isKnown && above != table.steps.end() && line.hertz->max >= above->hertz * (1 + slack);
+    if (isSlower || isFaster) {
+        add(findings, Severity::warning, Target::line(line.id),
+            line.id + " at " + hertzText(isSlower ? line.hertz->min : line.hertz->max) + " in the worst case is in another " +
+                table.say,
+            isSlower ? "at least " + hertzText(step->hertz) : "below " + hertzText(above->hertz));
+    }
+    WaitFigure figure{line.id, step->waits, std::nullopt, step->speed, {}, table.say};
+    figure.workings.push_back(
+        {table.say,
+         "the last step that is reached",
+         hertzText(hertz) + " \u2265 " + hertzText(step->hertz),
+         std::to_string(step->waits),
+         {{line.id, hertzText(hertz), Target::line(line.id), {}}, {table.say, {}, Target::part("bound"), table.ref}}});
+    return figure;
+}
+
+/// The first step that is not exceeded; nothing where all are.
+std::optional<WaitFigure> stepUpTo(const Part& part, const Controls& controls, const WaitTable& table, const LineFigure& line,
                                    Diagnostics& findings) {
+    const Rational& hertz = line.hertz->nominal;
+    const Rational& fastest = fastestOf(line);
+    const std::string what = table.isWait() ? "wait states" : table.say;
+    auto step = waitStepOf(part, table, line);
+    if (step == table.steps.end() && !table.steps.empty() && hertz <= table.steps.back().hertz) {
+        step = std::prev(table.steps.end());
+        add(findings, Severity::warning, Target::line(line.id),
+            line.id + " at " + hertzText(fastest) + " in the worst case is beyond the " + what,
+            "at most " + hertzText(step->hertz) + tierText(part, controls));
+    }
+    if (step == table.steps.end()) {
+        add(findings, Severity::error, Target::line(line.id), line.id + " at " + hertzText(hertz) + " is beyond the " + what,
+            "at most " + hertzText(table.steps.back().hertz) + tierText(part, controls));
+        return std::nullopt;
+    }
+    WaitFigure figure{line.id, step->waits, std::nullopt, step->speed, {}, table.say};
+    const Origin place{table.isWait() ? "wait" : table.say, {}, Target::part(table.isWait() ? "wait" : "bound"), table.ref};
+    figure.workings.push_back({what,
+                               "the first step that is not exceeded, by more than the slack at the fastest",
+                               hertzText(hertz) + " \u2264 " + hertzText(step->hertz),
+                               std::to_string(step->waits),
+                               {{line.id, hertzText(hertz), Target::line(line.id), {}}, place}});
+    if (step->speed) {
+        figure.workings.push_back({"speed",
+                                   "rate \u00d7 share of it that the waits leave",
+                                   hertzText(hertz) + " \u00d7 " + printQuantity(*step->speed, Unit::ratio),
+                                   "as fast as " + hertzText(hertz * *step->speed) + " without waiting",
+                                   {{line.id, hertzText(hertz), Target::line(line.id), {}}, place}});
+    }
+    return figure;
+}
+
+} // namespace
+
+std::vector<WaitFigure> waitStates(const Part& part, const Board& board, const Controls& controls,
+                                   const std::vector<LineFigure>& lines, Diagnostics& findings) {
     std::vector<WaitFigure> figures;
     for (const WaitTable& table : part.waits) {
         const LineFigure& line = lines[table.line];
-        if ((table.tier && table.tier != controls.tier) || !line.hertz || !line.isOn) {
+        if (!holdsNow(table, board, controls) || !line.hertz || !line.isOn || table.steps.empty()) {
             continue;
         }
-        const Rational& hertz = line.hertz->nominal;
-        const Rational& fastest = fastestOf(line);
-        auto step = waitStepOf(part, table, line);
-        if (step == table.steps.end() && !table.steps.empty() && hertz <= table.steps.back().hertz) {
-            step = std::prev(table.steps.end());
-            add(findings, Severity::warning, Target::line(line.id),
-                line.id + " at " + hertzText(fastest) + " in the worst case is beyond the wait states",
-                "at most " + hertzText(step->hertz) + tierText(part, controls));
-        }
-        if (step == table.steps.end()) {
-            add(findings, Severity::error, Target::line(line.id),
-                line.id + " at " + hertzText(hertz) + " is beyond the wait states",
-                "at most " + hertzText(table.steps.back().hertz) + tierText(part, controls));
+        auto figure = table.isFromRate ? std::optional(boundFromRate(table, line, part.slack, findings))
+                                       : stepUpTo(part, controls, table, line, findings);
+        if (!figure) {
             continue;
         }
-        WaitFigure figure{line.id, step->waits, std::nullopt, step->speed, {}};
         if (table.field) {
-            figure.field = FieldValue{"wait", *table.field, std::to_string(step->waits), "holds n", step->waits};
+            figure->field = FieldValue{table.isWait() ? "wait" : line.id + "." + table.say, *table.field,
+                                       std::to_string(figure->waits), "holds n", figure->waits};
         }
-        figure.workings.push_back(
-            {"wait states",
-             "the first step that is not exceeded, by more than the slack at the fastest",
-             hertzText(hertz) + " \u2264 " + hertzText(step->hertz),
-             std::to_string(step->waits),
-             {{line.id, hertzText(hertz), Target::line(line.id), {}}, {"wait", {}, Target::part("wait"), table.ref}}});
-        if (step->speed) {
-            figure.workings.push_back(
-                {"speed",
-                 "rate \u00d7 share of it that the waits leave",
-                 hertzText(hertz) + " \u00d7 " + printQuantity(*step->speed, Unit::ratio),
-                 "as fast as " + hertzText(hertz * *step->speed) + " without waiting",
-                 {{line.id, hertzText(hertz), Target::line(line.id), {}}, {"wait", {}, Target::part("wait"), table.ref}}});
-        }
-        figures.push_back(std::move(figure));
+        figures.push_back(std::move(*figure));
     }
     return figures;
 }

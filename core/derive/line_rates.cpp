@@ -21,13 +21,16 @@ Bounds deviating(const Rational& rate, const Deviation& deviation) {
 /// What is known of one source on this board.
 class SourceRate {
 public:
-    SourceRate(const Source& source, std::size_t rate, const Board& board, LineFigure& figure)
-        : source_(source), rate_(rate), board_(board), figure_(figure) {}
+    SourceRate(const Part& part, const Source& source, std::size_t rate, const Board& board, const Demand* demand,
+               LineFigure& figure)
+        : part_(part), source_(source), rate_(rate), board_(board), demand_(demand), figure_(figure) {}
 
     void work() {
         if (const Measured* measured = findMeasured(board_, source_.id)) {
             set(measured->rate,
                 measured->tolerance ? std::optional(Deviation{-*measured->tolerance, *measured->tolerance}) : std::nullopt);
+        } else if (source_.kind == SourceKind::none) {
+            figure_.why = "it is put on no clock";
         } else if (source_.kind == SourceKind::rc) {
             setInternal();
         } else {
@@ -46,7 +49,20 @@ private:
         if (source_.rates.size() > 1) {
             figure_.control = "at " + printQuantity(rate, Unit::hertz);
         }
-        set(rate, deviationOver(source_.tolerance, celsius.min, celsius.max));
+        std::vector<ToleranceStep> steps;
+        std::copy_if(source_.tolerance.begin(), source_.tolerance.end(), std::back_inserter(steps),
+                     [&](const ToleranceStep& step) { return step.with.empty() || isOn(step.with); });
+        set(rate, deviationOver(steps, celsius.min, celsius.max));
+    }
+
+    /// Whether what a tolerance leans on is on.
+    bool isOn(const std::string& id) const {
+        if (demand_ == nullptr) {
+            return false;
+        }
+        const auto peripheral = part_.findPeripheral(id);
+        const auto node = part_.findNode(id);
+        return peripheral ? demand_->peripherals[*peripheral] : (node && demand_->nodes[*node]);
     }
 
     void setFitted() {
@@ -70,9 +86,11 @@ private:
         figure_.unknown = deviation ? "" : "unknown: tolerance of " + source_.id;
     }
 
+    const Part& part_;
     const Source& source_;
     std::size_t rate_; ///< index into its rates
     const Board& board_;
+    const Demand* demand_;
     LineFigure& figure_;
 };
 
@@ -166,18 +184,74 @@ std::optional<Deviation> deviationOver(const std::vector<ToleranceStep>& steps, 
     return widest;
 }
 
-std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Controls& controls) {
+namespace {
+
+/// What is left of an RC's deviation where it is trimmed now and then: the rest of a step, how far the better clock is off
+/// itself, and how far it moves with the temperature until the next time; where that is not told, all that it can be apart.
+void trim(const Part& part, const Board& board, std::vector<LineFigure>& figures) {
+    for (const Trimmed& trimmed : board.trimmed) {
+        const auto node = part.findNode(trimmed.source);
+        const auto by = part.findNode(trimmed.by);
+        if (!node || !by || !part.isSource(*node) || !part.sources[*node].trim || !figures[*node].hertz || !figures[*by].hertz) {
+            continue;
+        }
+        const Trim& steps = *part.sources[*node].trim;
+        LineFigure& figure = figures[*node];
+        const Bounds better = *figures[*by].hertz;
+        const Rational& nominal = figure.hertz->nominal;
+        const Rational apart = (figure.hertz->max - figure.hertz->min) / nominal;
+        const Rational moves =
+            steps.perCelsius && trimmed.drift ? std::min(*steps.perCelsius * *trimmed.drift * trimmed.every, apart) : apart;
+        const Rational off = steps.left + moves;
+        figure.hertz = Bounds{nominal * (better.min / better.nominal) * (1 - std::min(off, Rational(1, 2))), nominal,
+                              nominal * (better.max / better.nominal) * (1 + off)};
+        figure.unknown = !figures[*by].unknown.empty() ? figures[*by].unknown : figure.unknown;
+        figure.control += (figure.control.empty() ? "" : ", ") + std::string("trimmed by ") + trimmed.by;
+    }
+}
+
+/// The fields that a source is set up by, beside the one that starts it.
+std::vector<FieldValue> setUpFields(const Part& part, const Board& board, const Controls& controls, std::size_t index,
+                                    const Demand* demand) {
+    const Source& source = part.sources[index];
+    std::vector<FieldValue> fields;
+    if (source.driveField && source.drives.size() > 1) {
+        const Drive& drive = source.drives[controls.sourceDrives[index]];
+        fields.push_back({source.id + ".drive", *source.driveField, drive.id, "holds a code", drive.code});
+    }
+    const Fitted* fitted = findFitted(board, source.id);
+    if (source.fedIn && source.fedIn->field && fitted != nullptr) {
+        fields.push_back({source.id + ".fed_in", *source.fedIn->field, fitted->isFedIn ? "fed in" : "crystal",
+                          "holds 1 for fed in", fitted->isFedIn ? 1 : 0});
+    }
+    for (const ToleranceStep& step : source.tolerance) {
+        const auto peripheral = part.findPeripheral(step.with);
+        if (step.field && demand != nullptr && peripheral && demand->nodes[index]) {
+            const bool isOn = demand->peripherals[*peripheral];
+            fields.push_back(
+                {source.id + ".with_" + step.with, *step.field, isOn ? "on" : "off", "holds 1 for on", isOn ? 1 : 0});
+        }
+    }
+    return fields;
+}
+
+} // namespace
+
+std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Controls& controls, const Demand* demand) {
     std::vector<LineFigure> figures(part.nodeCount());
     for (std::size_t i = 0; i < part.sources.size(); ++i) {
         LineFigure& figure = figures[i];
         figure.id = part.sources[i].id;
         figure.name = part.sources[i].name;
         figure.isSource = true;
-        SourceRate(part.sources[i], controls.sourceRates[i], board, figure).work();
+        figure.isNone = part.isNone(i);
+        SourceRate(part, part.sources[i], controls.sourceRates[i], board, demand, figure).work();
+        figure.fields = setUpFields(part, board, controls, i, demand);
         if (const auto field = rateField(part, controls, i)) {
             figure.fields.push_back(*field);
         }
     }
+    trim(part, board, figures);
     for (const std::size_t index : part.order) {
         const Line& line = part.lines[index];
         LineFigure& figure = figures[part.nodeOfLine(index)];

@@ -1,13 +1,15 @@
 #pragma once
 
 #include "derive/controls.h"
+#include "derive/demand.h"
 #include "derive/figures.h"
 
 namespace wisetick {
 
 /// The rate of every source and line with its bounds and field values, and why where there is none. Exact
 /// factors keep the relative bounds of the source. Cost: one pass over the lines.
-std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Controls& controls);
+/// `demand`: what is on, for tolerances that hang on it; without, nothing is.
+std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Controls& controls, const Demand* demand = nullptr);
 
 /// A deviation of an oscillator over a range of temperature: for every piece of the range the tightest step that
 /// holds there, and the widest of those. Nothing where a piece has no step.

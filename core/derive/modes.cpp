@@ -29,23 +29,32 @@ public:
     const Contribution& ofNode(NodeIndex node) {
         if (!ofNodes_[node]) {
             const std::string& id = part_.nodeId(node);
-            const auto& draws = part_.isSource(node) ? part_.sources[node].draws : part_.lineAt(node).draws;
-            ofNodes_[node] = contributionOf(id, Target::line(id), draws, rateOf(node), grid_);
+            ofNodes_[node] =
+                contributionOf(id, Target::line(id), nodeDraw(part_, controls_, node), rateOf(node), grid_, rateOfAny_);
         }
         return *ofNodes_[node];
     }
 
     const Contribution& ofPeripheral(std::size_t index) {
         if (!ofPeripherals_[index]) {
-            const Peripheral& peripheral = part_.peripherals[index];
-            const auto clock = clockOf(part_, controls_, index);
-            ofPeripherals_[index] = contributionOf(peripheral.id, Target::peripheral(peripheral.id), peripheral.draws,
-                                                   clock ? rateOf(*clock) : Bounds::exactly(0), grid_);
+            ofPeripherals_[index] = peripheralAt(index, rateOfAny_);
         }
         return *ofPeripherals_[index];
     }
 
+    /// With the rates that other clocks have in some mode.
+    Contribution peripheralAt(std::size_t index, const RateOf& rateOfOthers) const {
+        const Peripheral& peripheral = part_.peripherals[index];
+        const auto clock = clockOf(part_, controls_, index);
+        Contribution draws =
+            contributionOf(peripheral.id, Target::peripheral(peripheral.id), drawIn(peripheral.draws, controls_.tier),
+                           clock ? rateOf(*clock) : Bounds::exactly(0), grid_, rateOfOthers);
+        addWhiles(index, draws);
+        return draws;
+    }
+
     Bounds rateOf(NodeIndex node) const { return lines_[node].hertz.value_or(Bounds::exactly(0)); }
+    const RateOf& rateOfAny() const { return rateOfAny_; }
 
     /// What a promise stands on: its peripheral if it has one, and the clock; no clock where it is held off.
     struct Subject {
@@ -56,13 +65,39 @@ public:
     std::vector<Subject> subjects;
 
 private:
+    /// What it draws while it converts, as soon as a promise makes it do so.
+    void addWhiles(std::size_t index, Contribution& draws) const {
+        const Draw* draw = drawIn(part_.peripherals[index].draws, controls_.tier);
+        const bool isAsked =
+            std::any_of(subjects.begin(), subjects.end(), [&](const Subject& each) { return each.peripheral == index; });
+        for (std::size_t i = 0; draw != nullptr && isAsked && i < draw->whiles.size(); ++i) {
+            const Draw::While& each = draw->whiles[i];
+            for (Rational& ampere : draws.typ) {
+                ampere += each.typ;
+            }
+            for (Rational& ampere : draws.max) {
+                ampere += each.max;
+            }
+            draws.formula += (draws.formula.empty() ? "" : " + ") + printQuantity(each.typ, Unit::ampere) + " " + each.does;
+        }
+    }
+
     const Part& part_;
     const Controls& controls_;
     const std::vector<LineFigure>& lines_;
     const TemperatureGrid& grid_;
+    RateOf rateOfAny_ = [this](NodeIndex node) { return rateOf(node); };
     std::vector<std::optional<Contribution>> ofNodes_;
     std::vector<std::optional<Contribution>> ofPeripherals_;
 };
+
+/// A stage that is told in cycles takes as long as these do on what the core wakes on; without a rate its time is unknown.
+Duration stageTime(const WakeStage& stage, const std::optional<Bounds>& wakeClock) {
+    if (!stage.cycles) {
+        return stage.lasts;
+    }
+    return wakeClock ? Duration{*stage.cycles / wakeClock->nominal, *stage.cycles / wakeClock->min} : Duration{};
+}
 
 /// Builds the figure of one mode.
 class ModeWork {
@@ -75,12 +110,14 @@ public:
         for (std::size_t i = 0; i < mode.options.size(); ++i) {
             options_.push_back(&mode.options[i].values[controls.modeOptions[index][i]]);
         }
+        wakesOn_ = wakeSource(part, controls, index);
     }
 
     ModeFigure work() {
         figure_.id = mode_.id;
         figure_.name = mode_.name;
         figure_.runs = mode_.runs;
+        figure_.wakesOn = wakesOn_;
         walkTree();
         findAlive();
         findPromises();
@@ -96,15 +133,21 @@ private:
     /// What the mode keeps with all that it comes from, and what has something to be started on its way.
     void walkTree() {
         for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
-            lives_[node] = mode_.sources.contains(node);
+            lives_[node] = mode_.sources.contains(node) || isKeptByOption(node);
             starts_[node] = mustStart(node);
         }
         for (const std::size_t line : part_.order) {
             const NodeIndex node = part_.nodeOfLine(line);
             const NodeIndex parent = parentOf(part_, controls_, line);
-            lives_[node] = mode_.lines.contains(line) && lives_[parent];
+            lives_[node] = (mode_.lines.contains(line) || isKeptByOption(node)) && lives_[parent];
             starts_[node] = mustStart(node) || starts_[parent];
         }
+    }
+
+    bool isKeptByOption(NodeIndex node) const {
+        return std::any_of(options_.begin(), options_.end(), [&](const ModeOption::Value* value) {
+            return std::find(value->keeps.begin(), value->keeps.end(), node) != value->keeps.end();
+        });
     }
 
     bool isAlive(NodeIndex node) const { return demand_.nodes[node] && lives_[node]; }
@@ -144,7 +187,7 @@ private:
 
     /// On in run, not kept here, not what it wakes on, and it takes a time to start.
     bool mustStart(NodeIndex node) const {
-        return demand_.nodes[node] && !lives_[node] && mode_.wakesOn != node && takesTimeToStart(part_, node);
+        return demand_.nodes[node] && !lives_[node] && wakesOn_ != node && takesTimeToStart(part_, node);
     }
 
     std::vector<StartUp> startUps() const {
@@ -160,9 +203,11 @@ private:
     }
 
     void findWakeUp() {
-        const bool hasStages =
-            std::any_of(options_.begin(), options_.end(), [](const auto* value) { return value->stage.has_value(); });
-        if (!hasStages) {
+        const bool isAsTold =
+            std::none_of(options_.begin(), options_.end(), [](const auto* value) { return value->stage.has_value(); }) &&
+            std::none_of(mode_.stages.begin(), mode_.stages.end(),
+                         [](const WakeStage& stage) { return stage.tier.has_value() || stage.cycles.has_value(); });
+        if (isAsTold) {
             addStageDraws(mode_);
             figure_.wakeUp = wakeUp(mode_, startUps());
             return;
@@ -173,6 +218,12 @@ private:
                 mode.stages.push_back(*value->stage);
             }
         }
+        std::erase_if(mode.stages, [&](const WakeStage& stage) { return stage.tier && stage.tier != controls_.tier; });
+        const std::optional<NodeIndex> wakeNode = wakesOn_ ? wakesOn_ : std::optional(part_.core);
+        for (WakeStage& stage : mode.stages) {
+            const Bounds rate = shared_.rateOf(*wakeNode);
+            stage.lasts = stageTime(stage, rate.nominal.isZero() ? std::nullopt : std::optional(rate));
+        }
         addStageDraws(mode);
         figure_.wakeUp = wakeUp(mode, startUps());
     }
@@ -180,7 +231,7 @@ private:
     void addStageDraws(const Mode& mode) {
         for (const WakeStage& stage : mode.stages) {
             figure_.stageDraws.push_back(
-                contributionOf(stage.say, Target::mode(mode.id), stage.draws, Bounds::exactly(0), grid_));
+                contributionOf(stage.say, Target::mode(mode.id), drawIn(stage.draws, controls_.tier), Bounds::exactly(0), grid_));
         }
     }
 
@@ -197,24 +248,28 @@ private:
     void findCurrent() {
         const Bounds core = isAlive(part_.core) ? shared_.rateOf(part_.core) : Bounds::exactly(0);
         std::vector<Contribution> list;
-        list.push_back(contributionOf("base of " + mode_.id, Target::mode(mode_.id), mode_.draws, core, grid_));
+        list.push_back(contributionOf("base of " + mode_.id, Target::mode(mode_.id), drawIn(mode_.draws, controls_.tier), core,
+                                      grid_, shared_.rateOfAny()));
+        const RateOf rateHere = [this](NodeIndex node) { return isAlive(node) ? shared_.rateOf(node) : Bounds::exactly(0); };
         for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
-            const bool mayDraw = part_.isSource(node)
-                                     ? part_.sources[node].draws || part_.sources[node].kind != SourceKind::clockIn
-                                     : part_.lineAt(node).draws || !part_.lineAt(node).multiply.empty();
+            const bool mayDraw = part_.isSource(node) ? part_.sources[node].draws || !part_.sources[node].drives.empty() ||
+                                                            part_.sources[node].kind != SourceKind::clockIn
+                                                      : part_.lineAt(node).draws || !part_.lineAt(node).multiply.empty();
             if (isAlive(node) && mayDraw) {
                 list.push_back(shared_.ofNode(node));
             }
         }
         for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
             if (demand_.peripherals[i] && lives(i)) {
-                list.push_back(shared_.ofPeripheral(i));
+                const Draw* draw = drawIn(part_.peripherals[i].draws, controls_.tier);
+                const bool isOnOthers = draw != nullptr && !draw->onClocks.empty(); // which may stand in this mode
+                list.push_back(isOnOthers ? shared_.peripheralAt(i, rateHere) : shared_.ofPeripheral(i));
             }
         }
         for (std::size_t i = 0; i < options_.size(); ++i) {
-            if (!options_[i]->draws.isZero()) {
-                list.push_back(constantContribution(mode_.options[i].id + " " + options_[i]->id, Target::mode(mode_.id),
-                                                    options_[i]->draws, grid_));
+            if (options_[i]->draws) {
+                list.push_back(contributionOf(mode_.options[i].id + " " + options_[i]->id, Target::mode(mode_.id),
+                                              drawIn(options_[i]->draws, controls_.tier), Bounds::exactly(0), grid_));
             }
         }
         if (plan_.board.alwaysDraws) {
@@ -235,6 +290,7 @@ private:
     std::vector<bool> lives_;
     std::vector<bool> starts_;
     std::vector<const ModeOption::Value*> options_; ///< as chosen
+    std::optional<NodeIndex> wakesOn_;
     ModeFigure figure_;
 };
 
@@ -306,7 +362,8 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
         return;
     }
     const Rational& hertz = lines[*node].hertz->nominal;
-    const CounterReach reach{counter->prescaler, counter->counts};
+    const WakeCounter counting = counter->forPeriod(hertz, *ask.every);
+    const CounterReach reach{counting.prescaler, counting.counts};
     const NearestSettings near = nearestSettings(reach, reach.least(), *ask.every * hertz, reach.most());
     const auto distance = [&](const CounterSetting& setting) { return abs(setting.product() / hertz - *ask.every); };
     const CounterSetting best =
@@ -351,6 +408,25 @@ void checkCounterFree(const Part& part, const Plan& plan, const WakesAsk& ask, s
 
 } // namespace
 
+const Draw* nodeDraw(const Part& part, const Controls& controls, NodeIndex node) {
+    if (!part.isSource(node)) {
+        return drawIn(part.lineAt(node).draws, controls.tier);
+    }
+    const Source& source = part.sources[node];
+    const bool isDriven = !source.drives.empty() && source.drives[controls.sourceDrives[node]].draws;
+    return drawIn(isDriven ? source.drives[controls.sourceDrives[node]].draws : source.draws, controls.tier);
+}
+
+std::optional<NodeIndex> wakeSource(const Part& part, const Controls& controls, std::size_t mode) {
+    const Mode& slept = part.modes[mode];
+    for (std::size_t i = 0; i < slept.options.size(); ++i) {
+        if (slept.options[i].isWakeClock) {
+            return part.findNode(slept.options[i].values[controls.modeOptions[mode][i]].id);
+        }
+    }
+    return slept.wakesOn;
+}
+
 std::vector<ModeFigure> modeFigures(const Part& part, const Plan& plan, const Controls& controls, const Demand& demand,
                                     const std::vector<LineFigure>& lines, const TemperatureGrid& grid) {
     SharedWork shared(part, plan, controls, lines, grid);
@@ -365,7 +441,7 @@ void judgeWakeUps(const Part& part, const Plan& plan, const Controls& controls, 
                   const std::vector<ModeFigure>& modes, std::vector<PromiseFigure>& promises) {
     for (std::size_t i = 0; i < promises.size(); ++i) {
         const auto* ask = plan.promises[i].line.ask.as<WakesAsk>();
-        if (ask == nullptr) {
+        if (ask == nullptr || promises[i].state == State::elsewhere) {
             continue;
         }
         PromiseFigure& figure = promises[i];

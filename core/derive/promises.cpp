@@ -62,6 +62,9 @@ public:
         std::map<std::size_t, std::vector<std::size_t>> byPeripheral;
         for (std::size_t i = 0; i < context_.plan.promises.size(); ++i) {
             figures.push_back(judgeAlone(i));
+            if (figures.back().state == State::elsewhere) {
+                continue;
+            }
             if (const auto peripheral = context_.part.findPeripheral(peripheralOf(context_.plan.promises[i].line.subject))) {
                 byPeripheral[*peripheral].push_back(i);
             }
@@ -72,6 +75,9 @@ public:
             }
         }
         for (std::size_t i = 0; i < figures.size(); ++i) {
+            if (figures[i].state == State::elsewhere) {
+                continue;
+            }
             checkAlsoIn(context_.plan.promises[i].line, figures[i]);
             checkTrigger(i, figures);
             checkChain(i, figures);
@@ -143,6 +149,11 @@ public:
 private:
     PromiseFigure judgeAlone(std::size_t index) const {
         const PromiseLine& line = context_.plan.promises[index].line;
+        if (!isAskedIn(context_.plan, context_.plan.promises[index], context_.take)) {
+            PromiseFigure figure = blank(index);
+            figure.state = State::elsewhere;
+            return figure;
+        }
         if (comesFromPlay(line.ask)) {
             PromiseFigure figure = blank(index);
             figure.state = State::pending;
@@ -440,7 +451,7 @@ PromiseClock promiseClock(const PromiseContext& context, NodeIndex node) {
     clock.overLong = line.overLong;
     clock.strayTime = line.strayTime;
     if (node == context.part.core && !context.part.waits.empty()) {
-        clock.speed = executionSpeed(context.part, context.controls, context.lines);
+        clock.speed = executionSpeed(context.part, context.plan.board, context.controls, context.lines);
     }
     return {std::move(clock), {}};
 }

@@ -33,6 +33,9 @@ std::string resultSaidBriefly(const PromiseFigure& promise) {
     if (promise.state == State::pending) {
         return "\u2026";
     }
+    if (promise.state == State::elsewhere) {
+        return "not here";
+    }
     if (!promise.got || !promise.error) {
         return "none";
     }

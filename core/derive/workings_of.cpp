@@ -149,7 +149,8 @@ Workings lineWorkings(const Part& part, const Plan& plan, const Figures& figures
     const Take* take = findTake(plan, figures.take);
     if (take != nullptr && !part.isSource(node) && !part.lineAt(node).limits.empty()) {
         Diagnostics ignored;
-        const Workings limits = limitWorkings(part, plan.board, part.lineAt(node), resolveControls(part, *take, ignored));
+        const Workings limits =
+            limitWorkings(part, plan.board, part.lineAt(node), resolveControls(part, *take, ignored), figures.lines);
         steps.insert(steps.end(), limits.begin(), limits.end());
     }
     return steps;

@@ -159,7 +159,7 @@ private:
         }
         judgeLimits(part_, plan_.board, controls, lines, findings);
         judgeBoard(part_, plan_, controls, lines, findings);
-        judged.waits = waitStates(part_, controls, lines, findings);
+        judged.waits = waitStates(part_, plan_.board, controls, lines, findings);
         if (!lines[part_.core].isOn || !lines[part_.core].hertz) {
             judged.fault = "the core would have no clock";
             return judged;
@@ -251,14 +251,21 @@ private:
             return false;
         }
         const auto field = tierField(part_, goalControls_);
+        const Tier* tier = goalControls_.tier ? &part_.tiers[*goalControls_.tier] : nullptr;
+        const bool isWaited = tier != nullptr && (tier->startup.typ || tier->startup.max);
         const std::string name = goalControls_.tier ? part_.tiers[*goalControls_.tier].id : goal_.tier;
-        write(std::move(next), "tier " + name, field ? std::vector{*field} : std::vector<FieldValue>(), {});
+        write(std::move(next), "tier " + name, field ? std::vector{*field} : std::vector<FieldValue>(),
+              isWaited ? std::optional(tier->startup) : std::nullopt);
+        way_.steps.back().until = isWaited ? tier->ready : std::nullopt;
         return true;
     }
 
     bool isTouched(const Controls& controls, NodeIndex multiplier, const std::vector<Change>& changes) const {
-        return std::any_of(changes.begin(), changes.end(),
-                           [&](const Change& change) { return isAbove(controls, change.node, multiplier); });
+        return std::any_of(changes.begin(), changes.end(), [&](const Change& change) {
+            const bool hangsOnIt = !part_.isSource(change.node) && change.control != "from" &&
+                                   part_.lineAt(change.node).writtenWhileOff == multiplier;
+            return hangsOnIt || isAbove(controls, change.node, multiplier);
+        });
     }
 
     /// Stops a multiplier that nobody needs or that is to be set anew, once the core does not hang on it.
@@ -285,16 +292,73 @@ private:
             for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
                 isHeld = isHeld || (isMultiplier(node) && now_.runs[node] && isAbove(controls, change.node, node));
             }
+            if (!part_.isSource(change.node) && change.control != "from") { // a setting that is taken only while something is off
+                const auto off = part_.lineAt(change.node).writtenWhileOff;
+                isHeld = isHeld || (off && now_.runs[*off]);
+            }
             Moment next = after(change);
             isHeld = isHeld || (inputs == Inputs::alive && change.control == "from" && !runsIn(next, change.node));
             if (!isHeld && !leansOnUnknown(next, change) && faultOf(next).empty()) {
                 const std::vector<FieldValue> fields = fieldsOf(change, next);
-                write(std::move(next), change.say, fields, {});
+                if (mustPassThrough(next)) {
+                    passThrough(change, next, fields);
+                } else {
+                    write(std::move(next), change.say, fields, {});
+                    showInput(change);
+                }
                 unknown_.erase({change.node, change.control});
                 return true;
             }
         }
         return false;
+    }
+
+    /// Whether the core's line gets above a rate that it must not jump to.
+    bool mustPassThrough(const Moment& next) const {
+        if (part_.isSource(part_.core) || !part_.lineAt(part_.core).through) {
+            return false;
+        }
+        const Rational& above = part_.lineAt(part_.core).through->above;
+        const auto was = judge(now_).core;
+        const auto then = judge(next).core;
+        return was && then && *was<above&& * then> above;
+    }
+
+    /// Sets the divider first to where it must stand, makes the change, and lets the core up after a while.
+    void passThrough(const Change& change, const Moment& next, const std::vector<FieldValue>& fields) {
+        const Line& line = part_.lineAt(part_.core);
+        const Rational goal = goalControls_.lines[part_.core - part_.sources.size()].divide;
+        const auto divided = [&](const Rational& by) {
+            return Change{part_.core, "divide", line.id + " \u00f7 " + printFactor(by),
+                          [by](Choice& choice) { choice.divide = by; }};
+        };
+        const Change slow = divided(line.through->divide);
+        Moment first = after(slow);
+        write(first, slow.say + " on the way", fieldsOf(slow, first), {});
+        if (change.control != "divide" || change.node != part_.core) {
+            Moment second = after(change);
+            write(second, change.say, fields, {});
+            showInput(change);
+        }
+        way_.steps.back().wait = Duration{line.through->lasts, line.through->lasts};
+        way_.wait = plus(way_.wait, *way_.steps.back().wait);
+        const Change up = divided(goal);
+        Moment last = after(up);
+        write(last, up.say, fieldsOf(up, last), {});
+        (void)next;
+    }
+
+    /// The input that a mux shows once it has turned.
+    void showInput(const Change& change) {
+        if (change.control != "from" || part_.isSource(change.node) || !part_.lineAt(change.node).shows) {
+            return;
+        }
+        const Line& line = part_.lineAt(change.node);
+        const std::vector<FieldValue>& fields = way_.steps.back().fields;
+        if (!fields.empty()) {
+            way_.steps.back().shown =
+                FieldValue{line.id + ".shows", *line.shows, fields.back().setting, "holds a code", fields.back().held};
+        }
     }
 
     /// Whether what a line would be fed from runs.
@@ -339,6 +403,7 @@ private:
                 if (isMultiplier(node)) {
                     write(std::move(next), "start " + part_.nodeId(node) + " and wait until it is locked",
                           startFields(node, true), part_.lineAt(node).startup);
+                    way_.steps.back().until = part_.lineAt(node).ready;
                 } else {
                     write(std::move(next), "let in " + part_.nodeId(node), startFields(node, true), {});
                 }
@@ -393,7 +458,8 @@ private:
             return field ? std::vector{*field} : fields;
         }
         for (FieldValue& field : lineFields(part_, controls, change.node - part_.sources.size())) {
-            if (field.control == part_.nodeId(change.node) + "." + change.control) {
+            const std::string control = part_.nodeId(change.node) + "." + change.control;
+            if (field.control == control || field.control.rfind(control + ".", 0) == 0) { // all pieces of it
                 fields.push_back(std::move(field));
             }
         }
@@ -405,22 +471,41 @@ private:
         const Judged before = judge(now_);
         const Judged then = judge(next);
         addWaits(before, then, true);
-        way_.steps.push_back({say, fields, wait, then.core});
+        way_.steps.push_back({say, withKeys(fields), wait, then.core, {}, {}});
         way_.wait = wait ? plus(way_.wait, *wait) : way_.wait;
         addWaits(before, then, false);
         now_ = std::move(next);
     }
 
+    /// The fields with the keys that their registers need written before each.
+    std::vector<FieldValue> withKeys(const std::vector<FieldValue>& fields) const {
+        std::vector<FieldValue> all;
+        for (const FieldValue& value : fields) {
+            const Register* held = part_.findRegister(value.field.reg);
+            const auto needed = std::find_if(part_.sequences.begin(), part_.sequences.end(), [&](const Sequence& sequence) {
+                return held != nullptr && sequence.id == held->needs;
+            });
+            for (std::size_t i = 0; needed != part_.sequences.end() && i < needed->writes.size(); ++i) {
+                const RegisterWrite& write = needed->writes[i];
+                all.push_back({needed->id, write.field, "key", "opens " + value.field.reg, write.code});
+            }
+            all.push_back(value);
+        }
+        return all;
+    }
+
     void addWaits(const Judged& before, const Judged& then, bool isRising) {
         for (const WaitFigure& wait : then.waits) {
             const auto old = std::find_if(before.waits.begin(), before.waits.end(),
-                                          [&](const WaitFigure& each) { return each.line == wait.line; });
+                                          [&](const WaitFigure& each) { return each.line == wait.line && each.say == wait.say; });
             const std::int64_t was = old == before.waits.end() ? 0 : old->waits;
             if (isRising ? wait.waits > was : wait.waits < was) {
-                way_.steps.push_back({"wait states of " + wait.line + ": " + std::to_string(wait.waits),
-                                      wait.field ? std::vector{*wait.field} : std::vector<FieldValue>(),
+                way_.steps.push_back({wait.text(),
+                                      withKeys(wait.field ? std::vector{*wait.field} : std::vector<FieldValue>()),
                                       {},
-                                      isRising ? before.core : then.core});
+                                      isRising ? before.core : then.core,
+                                      {},
+                                      {}});
             }
         }
     }
@@ -452,6 +537,7 @@ private:
         const NodeIndex node = first->first;
         ready_.erase(first);
         write(now_, "wait for " + part_.nodeId(node), {}, wait);
+        way_.steps.back().until = part_.sources[node].ready;
         return true;
     }
 

@@ -243,6 +243,10 @@ std::vector<RacePoint> raceAt(const Part& part, const Plan& plan, const Figures&
     // the run current at another core rate: what hangs on the core is worked out anew
     const auto runCurrent = [&](const Rational& hertz) {
         const Rational factor = hertz / core->nominal;
+        const RateOf rateAt = [&](NodeIndex node) {
+            const Bounds rate = figures.lines[node].hertz.value_or(Bounds::exactly(0));
+            return hangs(node) ? rate * factor : rate;
+        };
         Rational sum;
         for (const Contribution& each : run.current.contributions) {
             std::optional<Contribution> scaled;
@@ -251,13 +255,14 @@ std::vector<RacePoint> raceAt(const Part& part, const Plan& plan, const Figures&
             const NodeIndex none = part.nodeCount();
             const NodeIndex clock = peripheral ? clockOf(part, controls, *peripheral).value_or(none) : none;
             if (each.target == Target::mode(run.id)) {
-                scaled = contributionOf(each.name, {}, part.modes[part.runMode()].draws, Bounds::exactly(hertz), figures.grid);
+                scaled = contributionOf(each.name, {}, drawIn(part.modes[part.runMode()].draws, controls.tier),
+                                        Bounds::exactly(hertz), figures.grid, rateAt);
             } else if (node && !part.isSource(*node) && hangs(*node)) {
-                scaled = contributionOf(each.name, {}, part.lineAt(*node).draws,
-                                        Bounds::exactly(figures.lines[*node].hertz->nominal * factor), figures.grid);
+                scaled = contributionOf(each.name, {}, drawIn(part.lineAt(*node).draws, controls.tier),
+                                        Bounds::exactly(figures.lines[*node].hertz->nominal * factor), figures.grid, rateAt);
             } else if (clock != none && hangs(clock) && figures.lines[clock].hertz) {
-                scaled = contributionOf(each.name, {}, part.peripherals[*peripheral].draws,
-                                        Bounds::exactly(figures.lines[clock].hertz->nominal * factor), figures.grid);
+                scaled = contributionOf(each.name, {}, drawIn(part.peripherals[*peripheral].draws, controls.tier),
+                                        Bounds::exactly(figures.lines[clock].hertz->nominal * factor), figures.grid, rateAt);
             }
             const Contribution& taken = scaled ? *scaled : each;
             sum += taken.typ.empty() ? Rational(0) : taken.typ[nominal];
@@ -272,7 +277,7 @@ std::vector<RacePoint> raceAt(const Part& part, const Plan& plan, const Figures&
     const Rational most =
         part.isSource(part.core)
             ? core->nominal
-            : limitSpan(part, plan.board, part.lineAt(part.core).limits, controls).max.value_or(core->nominal * 4);
+            : limitSpan(part, plan.board, part.lineAt(part.core).limits, controls, figures.lines).max.value_or(core->nominal * 4);
     const Rational least = std::max(most / 1000, *job->cycles / job->every);
     constexpr int kSteps = 96;
     const double ratio = std::log(most.toDouble() / least.toDouble());
@@ -283,7 +288,7 @@ std::vector<RacePoint> raceAt(const Part& part, const Plan& plan, const Figures&
         rates.push_back(most);
     }
     for (const Rational& hertz : rates) {
-        const Rational awake = *job->cycles / (hertz * executionSpeedAt(part, controls, figures.lines, hertz));
+        const Rational awake = *job->cycles / (hertz * executionSpeedAt(part, plan.board, controls, figures.lines, hertz));
         const Rational gap = std::max(job->every - awake - cost.length, Rational(0));
         const Rational idle = mayRest ? gap * cost.ampere + cost.charge : gap * runCurrent(hertz);
         points.push_back({hertz, awake * (runCurrent(hertz) + job->draws) + idle});

@@ -31,6 +31,9 @@ void judgePlayed(const Plan& plan, Figures& figures) {
     for (std::size_t i = 0; i < figures.promises.size(); ++i) {
         PromiseFigure& promise = figures.promises[i];
         const Ask& ask = plan.promises[i].line.ask;
+        if (promise.state == State::elsewhere) {
+            continue;
+        }
         if (const auto* average = ask.as<AverageAsk>()) {
             promise = judgeAverage(promise, *average, {rhythm.average, rhythm.unknown, rhythm.averageWorkings});
         } else if (const auto* lasts = ask.as<LastsAsk>()) {

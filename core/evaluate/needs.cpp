@@ -360,7 +360,9 @@ private:
 
     static std::optional<Rational> drawAt25(const Mode& mode) {
         bool ignored = false;
-        return mode.draws && mode.draws->typ ? std::optional(currentAt(*mode.draws->typ, 25, ignored)) : std::nullopt;
+        const Draw* draw =
+            drawIn(mode.draws, mode.draws && !mode.draws->inTiers.empty() ? mode.draws->inTiers.front().tier : std::nullopt);
+        return draw != nullptr && draw->typ ? std::optional(currentAt(*draw->typ, 25, ignored)) : std::nullopt;
     }
 
     const Part& part_;

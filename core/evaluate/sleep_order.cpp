@@ -4,6 +4,7 @@
 #include "derive/demand.h"
 #include "derive/desk.h"
 #include "derive/field_values.h"
+#include "derive/modes.h"
 #include "derive/writing_order.h"
 #include "promise/uart.h"
 #include "quantity/quantity_print.h"
@@ -205,9 +206,9 @@ private:
     }
 
     void addAwake() {
-        if (mode_.wakesOn) {
-            const LineFigure& source = figures_.lines[*mode_.wakesOn];
-            const bool isCore = figures_.lines[part_.core].parent == *mode_.wakesOn || part_.core == *mode_.wakesOn;
+        if (figure_.wakesOn) {
+            const LineFigure& source = figures_.lines[*figure_.wakesOn];
+            const bool isCore = figures_.lines[part_.core].parent == *figure_.wakesOn || part_.core == *figure_.wakesOn;
             order_.after.push_back(
                 {"the core comes back on " + source.id +
                      (source.hertz ? " at " + printQuantity(source.hertz->nominal, Unit::hertz) : std::string()),
@@ -320,15 +321,16 @@ private:
 } // namespace
 
 std::optional<Take> wokenTake(const Part& part, const Take& take, const Mode& mode) {
-    if (!mode.wakesOn) {
-        return std::nullopt;
-    }
     Diagnostics ignored;
     const Controls controls = resolveControls(part, take, ignored);
+    const auto wakesOn = wakeSource(part, controls, static_cast<std::size_t>(&mode - part.modes.data()));
+    if (!wakesOn) {
+        return std::nullopt;
+    }
     // for every node the input through which it is fed from there without anything that must be started; its own one first
     std::vector<std::optional<std::size_t>> from(part.nodeCount());
     std::vector<bool> isFed(part.nodeCount());
-    isFed[*mode.wakesOn] = true;
+    isFed[*wakesOn] = true;
     for (const std::size_t line : part.order) {
         const NodeIndex node = part.nodeOfLine(line);
         if (takesTimeToStart(part, node) && !livesIn(part, controls, mode, node)) {
@@ -360,7 +362,7 @@ std::optional<Take> wokenTake(const Part& part, const Take& take, const Mode& mo
         node = line.from[input];
     }
     for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
-        if (takesTimeToStart(part, node) && !livesIn(part, controls, mode, node) && node != *mode.wakesOn) {
+        if (takesTimeToStart(part, node) && !livesIn(part, controls, mode, node) && node != *wakesOn) {
             choiceOf(woken, part.nodeId(node)).on = false;
         }
     }

@@ -6,6 +6,15 @@
 
 namespace wisetick {
 
+namespace {
+
+std::optional<NodeIndex> findNone(const Part& part) {
+    const bool isThere = !part.sources.empty() && part.sources.back().kind == SourceKind::none;
+    return isThere ? std::optional(part.sources.size() - 1) : std::nullopt;
+}
+
+} // namespace
+
 void checkOrder(TableReader& reader, const std::string& key, const std::optional<Rational>& low,
                 const std::optional<Rational>& high) {
     if (low && high && *high < *low) {
@@ -48,7 +57,7 @@ std::optional<Field> readOneField(PartContext& context, TableReader& reader, con
 std::vector<NodeIndex> readInputs(const PartContext& context, TableReader& reader, const std::string& key) {
     std::vector<NodeIndex> inputs;
     for (const std::string& id : reader.texts(key, Need::required)) {
-        const auto node = resolveNode(context, reader, key, id);
+        const auto node = id == kNoClock ? findNone(context.part) : resolveNode(context, reader, key, id);
         if (node && std::find(inputs.begin(), inputs.end(), *node) != inputs.end()) {
             reader.error(key, "'" + id + "' twice", "each input once");
         } else if (node) {

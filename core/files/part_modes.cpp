@@ -1,5 +1,8 @@
 #include "files/part_modes.h"
 
+#include "files/part_draws.h"
+#include "files/part_registers.h"
+
 #include "base/nearest_name.h"
 
 #include <algorithm>
@@ -28,27 +31,84 @@ public:
         mode.keepsDebug = inner.flag("debug");
         inner.finish();
         mode.wakesBy = reader.texts("wakes_by");
-        if (const auto id = reader.text("wakes_on")) {
-            const std::vector<std::string> known = idsOf(context_.part.sources);
-            const auto found = std::find(known.begin(), known.end(), *id);
-            if (found == known.end()) {
-                reader.error("wakes_on", "no source '" + *id + "'", listNames(known), didYouMean(*id, known));
-            } else {
-                mode.wakesOn = static_cast<std::size_t>(found - known.begin());
-            }
-        }
-        mode.draws = readDraw(reader, "draws");
+        readWakesOn(reader, mode);
+        mode.draws = readDraw(context_, reader, "draws");
         for (const toml::table* stage : reader.tables("stages")) {
             mode.stages.push_back(readStage(*stage, reader.pathOf("stages"), mode.stages));
         }
         mode.before = readOrder(reader, "before");
         mode.after = readOrder(reader, "after");
+        const toml::node* enter = reader.node("enter");
+        const toml::array* writes = enter == nullptr ? nullptr : enter->as_array();
+        if (enter != nullptr && writes == nullptr) {
+            reader.error("enter", nodeText(*enter), "a list of writes such as \"POWER.REST[2:0] = 2\"");
+        }
+        for (std::size_t i = 0; writes != nullptr && i < writes->size(); ++i) {
+            if (auto write = readWrite(context_, reader, *writes->get(i), "enter")) {
+                mode.enter.push_back(std::move(*write));
+            }
+        }
         for (const toml::table* option : reader.tables("options")) {
             mode.options.push_back(readOption(*option, reader.pathOf("options"), mode));
         }
     }
 
 private:
+    std::optional<std::size_t> sourceOf(TableReader& reader, const std::string& id) {
+        const std::vector<std::string> known = idsOf(context_.part.sources);
+        const auto found = std::find(known.begin(), known.end(), id);
+        if (found == known.end() || id == kNoClock) {
+            reader.error("wakes_on", "no source '" + id + "'", listNames(known), didYouMean(id, known));
+            return std::nullopt;
+        }
+        return static_cast<std::size_t>(found - known.begin());
+    }
+
+    /// One source, or { from, field, codes, keeps }: several of which one is chosen.
+    void readWakesOn(TableReader& reader, Mode& mode) {
+        const toml::node* node = reader.node("wakes_on");
+        const toml::table* table = node == nullptr ? nullptr : node->as_table();
+        if (node == nullptr || table == nullptr) {
+            const auto id = node == nullptr ? std::nullopt : reader.text("wakes_on");
+            mode.wakesOn = id ? sourceOf(reader, *id) : std::nullopt;
+            return;
+        }
+        TableReader inner(*table, context_.reporter, reader.pathOf("wakes_on"));
+        ModeOption option;
+        option.id = "wakes_on";
+        option.isWakeClock = true;
+        option.field = readOneField(context_, inner, "field", FieldUse::shared);
+        for (const std::string& id : inner.texts("from", Need::required)) {
+            if (const auto source = sourceOf(reader, id)) {
+                ModeOption::Value value{id, {}, {}, {}, static_cast<std::int64_t>(option.values.size()), {}};
+                value.keeps = option.values.empty() ? std::vector<NodeIndex>() : std::vector<NodeIndex>{*source};
+                option.values.push_back(std::move(value));
+            }
+        }
+        readCodes(inner, option);
+        inner.finish();
+        if (option.values.size() < 2) {
+            inner.error("from", "a choice of one source", "two or more, the first one at reset");
+            return;
+        }
+        mode.wakesOn = context_.part.findNode(option.values.front().id);
+        mode.options.push_back(std::move(option));
+    }
+
+    /// The codes of a field, in the order of the values; 0, 1, 2, … without.
+    void readCodes(TableReader& reader, ModeOption& option) {
+        const toml::node* codes = reader.node("codes");
+        const toml::array* list = codes == nullptr ? nullptr : codes->as_array();
+        if (codes != nullptr && (list == nullptr || list->size() != option.values.size())) {
+            reader.error("codes", nodeText(*codes), "one whole number for each value");
+            return;
+        }
+        for (std::size_t i = 0; i < option.values.size(); ++i) {
+            const auto code = list == nullptr ? std::nullopt : list->get(i)->value_exact<std::int64_t>();
+            option.values[i].code = code.value_or(static_cast<std::int64_t>(i));
+        }
+    }
+
     template <class Things>
     KeptSet readKept(TableReader& reader, const std::string& key, const Things& things, bool all) {
         KeptSet kept;
@@ -73,7 +133,12 @@ private:
         stage.say = reader.text("say", Need::required).value_or("");
         stage.lasts = {reader.quantity("typ", Unit::second, Need::optional, Sign::notNegative),
                        reader.quantity("max", Unit::second, Need::optional, Sign::notNegative)};
-        stage.draws = readDraw(reader, "draws");
+        stage.draws = readDraw(context_, reader, "draws");
+        stage.cycles = reader.factor("cycles");
+        stage.tier = resolveTier(context_, reader);
+        if (stage.cycles && (stage.lasts.typ || stage.lasts.max)) {
+            reader.error("cycles", "'cycles' beside a time", "one of them");
+        }
         stage.beside = reader.text("beside").value_or("");
         stage.ref = reader.text("ref").value_or("");
         reader.finish();
@@ -93,11 +158,13 @@ private:
         option.id = reader.id("id").value_or("?");
         const std::vector<std::string> values = reader.texts("values", Need::required);
         for (const std::string& value : values) {
-            option.values.push_back({value, {}, {}, {}});
+            option.values.push_back({value, {}, {}, {}, 0, {}});
         }
         if (option.values.empty()) {
-            option.values.push_back({"?", {}, {}, {}});
+            option.values.push_back({"?", {}, {}, {}, 0, {}});
         }
+        option.field = readOneField(context_, reader, "field", FieldUse::shared);
+        readCodes(reader, option);
         const std::string reset = reader.text("reset", Need::required).value_or("");
         const auto known = std::find(values.begin(), values.end(), reset);
         if (known == values.end() && !reset.empty()) {
@@ -119,7 +186,12 @@ private:
 
     void readAdded(const toml::table& table, const std::string& path, const Mode& mode, ModeOption::Value& value) {
         TableReader reader(table, context_.reporter, path);
-        value.draws = reader.quantity("draws", Unit::ampere, Need::optional, Sign::any).value_or(Rational(0));
+        value.draws = readAddedDraw(context_, reader, "draws");
+        for (const std::string& id : reader.texts("keeps")) {
+            if (const auto node = resolveNode(context_, reader, "keeps", id)) {
+                value.keeps.push_back(*node);
+            }
+        }
         if (const toml::table* stage = reader.table("stage")) {
             value.stage = readStage(*stage, reader.pathOf("stage"), mode.stages);
         }
@@ -148,7 +220,7 @@ private:
                 steps.push_back({inner.text("say", Need::required).value_or(""), inner.text("when").value_or("")});
                 inner.finish();
             } else {
-                context_.reporter.error(context_.reporter.placeOf(element.source(), reader.at(key)), nodeText(element),
+                context_.reporter.error(context_.reporter.placeOf(element, reader.at(key)), nodeText(element),
                                         "a text, or { say, when }");
             }
         }

@@ -1,5 +1,8 @@
 #include "files/part_peripherals.h"
 
+#include "files/part_draws.h"
+#include "files/part_pins.h"
+
 #include "base/nearest_name.h"
 
 #include <algorithm>
@@ -37,7 +40,9 @@ public:
         peripheral.interrupts = reader.texts("interrupts");
         controls.insert(controls.end(), {"gate", "interrupts"});
         readBringUp(reader, controls, peripheral);
-        peripheral.pins = reader.texts("pins");
+        readPins(context_, reader, peripheral.pins, peripheral.signalPins);
+        peripheral.syncs = reader.factor("syncs").value_or(Rational(0));
+        peripheral.flags = reader.texts("flags");
         if (const toml::table* wakes = reader.table("wakes_from")) {
             TableReader inner(*wakes, context_.reporter, reader.pathOf("wakes_from"));
             for (const std::string& mode : inner.keys()) {
@@ -48,7 +53,7 @@ public:
                 peripheral.wakesFrom[mode] = inner.text(mode).value_or("");
             }
         }
-        peripheral.draws = readDraw(reader, "draws");
+        peripheral.draws = readDraw(context_, reader, "draws");
     }
 
 private:
@@ -94,7 +99,17 @@ private:
                 step.code = inner.whole("code", 0, std::int64_t{1} << 32).value_or(1);
                 step.isForgotten = inner.flag("forgotten").value_or(false);
                 step.verbs = inner.texts("verbs");
+                const bool isIfThere = inner.flag("if_there").value_or(false);
                 inner.finish();
+                const KindRow* row = peripheral.kind.row();
+                const auto channels = row == nullptr ? 0 : static_cast<std::int64_t>(row->channels(peripheral.kind).size());
+                const bool isThere = (step.control.empty() || peripheral.fields.contains(step.control) ||
+                                      peripheral.fields.contains(step.control + ".mantissa") ||
+                                      peripheral.fields.contains(step.control + ".whole")) &&
+                                     step.channel <= channels;
+                if (isIfThere && !isThere) {
+                    continue;
+                }
                 if (step.field && step.code > step.field->most()) {
                     inner.error("code", "code " + std::to_string(step.code), "at most " + step.field->most().toString());
                 }

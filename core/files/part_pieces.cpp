@@ -14,48 +14,6 @@ namespace {
 
 constexpr std::int64_t kMostPowers = 62;
 
-/// One current, or a list of [temperature, current] with rising temperatures.
-std::optional<TemperatureCurve> readCurve(TableReader& reader, const std::string& key, Sign sign) {
-    const toml::node* node = reader.node(key);
-    if (node == nullptr) {
-        return std::nullopt;
-    }
-    const KeyPath path = reader.at(key);
-    TemperatureCurve curve;
-    const toml::array* list = node->as_array();
-    if (list == nullptr) {
-        const auto single = readNodeQuantity(*node, reader.reporter(), path, Unit::ampere, sign);
-        if (!single) {
-            return std::nullopt;
-        }
-        curve.points.push_back({0, *single});
-        return curve;
-    }
-    for (const toml::node& element : *list) {
-        const toml::array* pair = element.as_array();
-        const Place place = reader.reporter().placeOf(element.source(), path);
-        if (pair == nullptr || pair->size() != 2) {
-            reader.reporter().error(place, nodeText(element), "a pair such as [\"25 C\", \"140 uA\"]");
-            return std::nullopt;
-        }
-        const auto celsius = readNodeQuantity(*pair->get(0), reader.reporter(), path, Unit::celsius, Sign::any);
-        const auto ampere = readNodeQuantity(*pair->get(1), reader.reporter(), path, Unit::ampere, sign);
-        if (!celsius || !ampere) {
-            return std::nullopt;
-        }
-        if (!curve.points.empty() && *celsius <= curve.points.back().celsius) {
-            reader.reporter().error(place, "temperatures that do not rise", "each temperature above the one before");
-            return std::nullopt;
-        }
-        curve.points.push_back({*celsius, *ampere});
-    }
-    if (curve.points.empty()) {
-        reader.error(key, "an empty list", "at least one pair such as [\"25 C\", \"140 uA\"]");
-        return std::nullopt;
-    }
-    return curve;
-}
-
 std::vector<Rational> readFactorList(const toml::array& array, TableReader& reader, const std::string& key) {
     std::vector<Rational> values;
     for (const toml::node& element : array) {
@@ -91,9 +49,44 @@ FactorSet readPowers(TableReader& range) {
     return FactorSet::list(values);
 }
 
-FactorSet readRange(TableReader& range) {
+/// { mantissa, times_powers_of, exponent }: every product m × b^e.
+FactorSet readProducts(TableReader& range) {
+    const FactorSet mantissa = readWholeSet(range, "mantissa", Need::required, Zero::allowed);
+    const FactorSet exponent = readWholeSet(range, "exponent", Need::required, Zero::allowed);
+    const auto base = range.whole("times_powers_of", 2, 1000, Need::required);
+    if (mantissa.empty() || exponent.empty() || !base || mantissa.count() * exponent.count() > 65536 ||
+        exponent.most() > kMostPowers) {
+        range.know("mantissa");
+        return {};
+    }
+    std::vector<Rational> values;
+    for (std::int64_t e = 0; e < exponent.count(); ++e) {
+        Rational power = 1;
+        for (Rational i; i < exponent.at(e); i += 1) {
+            power *= *base;
+        }
+        for (std::int64_t m = 0; m < mantissa.count(); ++m) {
+            if (const Rational value = mantissa.at(m) * power; value.sign() > 0) {
+                values.push_back(value);
+            }
+        }
+    }
+    return FactorSet::list(std::move(values));
+}
+
+FactorSet readRange(TableReader& range, Zero zero) {
     if (range.has("powers_of")) {
         return readPowers(range);
+    }
+    if (range.has("mantissa")) {
+        return readProducts(range);
+    }
+    if (zero == Zero::allowed && range.raw()["from"].value_exact<std::int64_t>() == 0) {
+        range.know("from");
+        const auto to = range.factor("to", Need::required);
+        const auto by = range.factor("step");
+        return to && (*to / by.value_or(Rational(1))).isWhole() ? FactorSet::range(0, *to, by.value_or(Rational(1)))
+                                                                : FactorSet();
     }
     const auto from = range.factor("from", Need::required);
     const auto to = range.factor("to", Need::required);
@@ -179,65 +172,7 @@ Duration readDuration(TableReader& reader, const std::string& key) {
     return {both, both};
 }
 
-std::optional<Draw> readDraw(TableReader& reader, const std::string& key) {
-    const toml::node* node = reader.node(key);
-    if (node == nullptr) {
-        return std::nullopt;
-    }
-    Draw draw;
-    const toml::table* table = node->as_table();
-    if (table == nullptr) {
-        const auto single = readNodeQuantity(*node, reader.reporter(), reader.at(key), Unit::ampere, Sign::notNegative);
-        if (!single) {
-            return std::nullopt;
-        }
-        draw.typ = TemperatureCurve{{{0, *single}}};
-        draw.max = draw.typ;
-        draw.perMegahertzTyp = 0;
-        draw.perMegahertzMax = 0;
-        return draw;
-    }
-    TableReader inner(*table, reader.reporter(), reader.pathOf(key));
-    draw.typ = readCurve(inner, "typ", Sign::notNegative);
-    draw.max = readCurve(inner, "max", Sign::notNegative);
-    if (const auto base = readCurve(inner, "base", Sign::notNegative)) {
-        if (draw.typ || draw.max) {
-            inner.error("base", "'base' beside 'typ' or 'max'", "one figure in 'base', or 'typ' and 'max'");
-        }
-        draw.typ = base;
-        draw.max = base;
-    }
-    if (const toml::table* volts = inner.table("per_volt")) {
-        TableReader by(*volts, reader.reporter(), inner.pathOf("per_volt"));
-        draw.bySupply = Draw::BySupply{by.quantity("slope", Unit::ampere, Need::required, Sign::any).value_or(Rational(0)),
-                                       by.quantity("at", Unit::volt, Need::required).value_or(Rational(1))};
-        by.finish();
-    }
-    if (const toml::node* slope = inner.node("per_mhz")) {
-        if (const toml::table* slopes = slope->as_table()) {
-            TableReader both(*slopes, reader.reporter(), inner.pathOf("per_mhz"));
-            draw.perMegahertzTyp = both.quantity("typ", Unit::ampere, Need::optional, Sign::notNegative);
-            draw.perMegahertzMax = both.quantity("max", Unit::ampere, Need::optional, Sign::notNegative);
-            both.finish();
-        } else {
-            draw.perMegahertzTyp =
-                readNodeQuantity(*slope, reader.reporter(), inner.at("per_mhz"), Unit::ampere, Sign::notNegative);
-            draw.perMegahertzMax = draw.perMegahertzTyp;
-        }
-        if (!draw.typ && !draw.max) { // a slope alone says all
-            draw.typ = TemperatureCurve{{{0, 0}}};
-            draw.max = draw.typ;
-        }
-    } else {
-        draw.perMegahertzTyp = 0;
-        draw.perMegahertzMax = 0;
-    }
-    draw.ref = inner.text("ref").value_or("");
-    inner.finish();
-    return draw;
-}
-
-FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need) {
+FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need, Zero zero) {
     const toml::node* node = reader.node(key, need);
     if (node == nullptr) {
         return {};
@@ -248,7 +183,7 @@ FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need) 
     }
     if (const toml::table* table = node->as_table()) {
         TableReader range(*table, reader.reporter(), reader.pathOf(key));
-        FactorSet set = readRange(range);
+        FactorSet set = readRange(range, zero);
         range.finish();
         return set;
     }
@@ -256,8 +191,8 @@ FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need) 
     return single ? FactorSet::one(*single) : FactorSet();
 }
 
-FactorSet readWholeSet(TableReader& reader, const std::string& key, Need need) {
-    const FactorSet set = readFactorSet(reader, key, need);
+FactorSet readWholeSet(TableReader& reader, const std::string& key, Need need, Zero zero) {
+    const FactorSet set = readFactorSet(reader, key, need, zero);
     const bool isBad = !set.empty() && (!set.least().isWhole() || (set.isRange() && !set.step().isWhole()) ||
                                         set.most() > Rational(std::int64_t{1} << 48));
     if (isBad || (!set.isRange() && !set.empty() && set.size() > 4096)) {
@@ -282,8 +217,26 @@ std::optional<Field> readFieldText(const toml::node& node, Reporter& reporter, c
     if (auto field = text != nullptr ? readField(text->get()) : std::nullopt) {
         return field;
     }
-    reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
-                   "a field such as \"CLK.REF[4:0]\" or \"CLK.PLLIN[16]\", bits 63 to 0");
+    if (const toml::array* pieces = node.as_array(); pieces != nullptr && pieces->size() > 1) { // the high bits first
+        std::optional<Field> whole;
+        for (const toml::node& each : *pieces) {
+            const auto piece = each.is_string() ? readFieldText(each, reporter, path) : std::nullopt;
+            if (!piece) {
+                return std::nullopt;
+            }
+            if (whole) {
+                whole->lower.push_back(*piece);
+            } else {
+                whole = piece;
+            }
+        }
+        if (whole->width() <= 63) {
+            return whole;
+        }
+    }
+    reporter.error(
+        reporter.placeOf(node, path), nodeText(node),
+        "a field such as \"CLK.REF[4:0]\" or \"CLK.PLLIN[16]\", bits 63 to 0, or a list of pieces, the high bits first");
     return std::nullopt;
 }
 
@@ -314,18 +267,96 @@ void FieldBook::reportOverlaps(Reporter& reporter) const {
                 break;
             }
             if (early.field.reg == late.field.reg && late.field.lsb <= early.field.msb && early.field.lsb <= late.field.msb) {
-                reporter.error(
-                    reporter.placeOf(late.node->source(), late.path()),
-                    "the field " + fieldText(late.field) + " of " + late.owner() + " overlaps " + fieldText(early.field) +
-                        " of " + early.owner(),
-                    fmt::format("fields that do not share bits (the other stands in line {})", early.node->source().begin.line));
+                reporter.error(reporter.placeOf(*late.node, late.path()),
+                               "the field " + fieldText(late.field) + " of " + late.owner() + " overlaps " +
+                                   fieldText(early.field) + " of " + early.owner(),
+                               fmt::format("fields that do not share bits (the other stands in line {})",
+                                           reporter.placeOf(*early.node, early.path()).line));
             }
         }
     }
 }
 
+void FieldBook::add(const Field& field, const toml::node& node, const std::string& table, const std::string& control,
+                    const char* inner) {
+    const toml::array* texts = node.as_array();
+    const std::vector<Field> pieces = field.pieces();
+    for (std::size_t i = 0; i < pieces.size(); ++i) {
+        const toml::node* text = texts != nullptr && i < texts->size() ? texts->get(i) : &node;
+        entries_.push_back({pieces[i], text, table, control, inner});
+    }
+}
+
+namespace {
+
+/// The fields of one control and what they hold. A table lays the value out over several: its whole part, its fraction, …
+class ControlFields {
+public:
+    ControlFields(std::map<std::string, Field>& fields, std::map<std::string, Holds>& holds, FieldBook& book)
+        : fields_(fields), holds_(holds), book_(book) {}
+
+    void readField(TableReader& inner, const std::string& table, const std::string& control, const toml::node& node) {
+        const toml::table* parts = node.as_table();
+        if (parts == nullptr) {
+            addField(table, control, node, inner);
+            return;
+        }
+        TableReader each(*parts, inner.reporter(), inner.pathOf(control));
+        for (const ValuePart part : kValueParts) {
+            if (const toml::node* text = each.node(valuePartName(part))) {
+                const std::string name = control + "." + valuePartName(part);
+                addField(table, name, *text, inner);
+                if (part != ValuePart::whole && fields_.contains(name)) { // of a fraction all its bits, else the number itself
+                    Holds form;
+                    form.slope = part == ValuePart::fraction ? fields_[name].most() + 1 : Rational(1);
+                    form.form = part == ValuePart::exponent ? Holds::Form::logarithm : Holds::Form::linear;
+                    holds_.emplace(name, form);
+                }
+            }
+        }
+        each.finish();
+    }
+
+    void readHolds(TableReader& inner, const std::string& control, const toml::node& node,
+                   const std::vector<std::string>& inputs) {
+        const toml::table* parts = node.as_table();
+        const bool isLaidOut = std::any_of(std::begin(kValueParts), std::end(kValueParts),
+                                           [&](ValuePart part) { return fields_.contains(control + "." + valuePartName(part)); });
+        if (parts == nullptr || !isLaidOut) {
+            if (const auto form = readHoldsNode(node, inner, control, inputs)) {
+                holds_[isLaidOut ? control + ".whole" : control] = *form;
+            }
+            return;
+        }
+        TableReader each(*parts, inner.reporter(), inner.pathOf(control));
+        for (const ValuePart part : kValueParts) {
+            const toml::node* text = each.node(valuePartName(part));
+            const auto form = text == nullptr ? std::nullopt : readHoldsNode(*text, each, valuePartName(part), inputs);
+            if (form) {
+                holds_[control + "." + valuePartName(part)] = *form;
+            }
+        }
+        each.finish();
+    }
+
+private:
+    void addField(const std::string& table, const std::string& name, const toml::node& node, TableReader& inner) {
+        if (const auto field = readFieldText(node, inner.reporter(), inner.at(name))) {
+            fields_.emplace(name, *field);
+            book_.add(*field, node, table, name, "fields");
+        }
+    }
+
+    std::map<std::string, Field>& fields_;
+    std::map<std::string, Holds>& holds_;
+    FieldBook& book_;
+};
+
+} // namespace
+
 void readFields(TableReader& reader, const std::vector<std::string>& controls, const std::vector<std::string>& inputs,
                 std::map<std::string, Field>& fields, std::map<std::string, Holds>& holds, FieldBook& book) {
+    ControlFields each(fields, holds, book);
     const toml::table* fieldTable = reader.table("fields");
     const toml::table* holdsTable = reader.table("holds");
     std::vector<std::string_view> named;
@@ -338,10 +369,7 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
                 continue;
             }
             named.emplace_back(control);
-            if (const auto field = readFieldText(*node, reader.reporter(), inner.at(control))) {
-                fields.emplace(control, *field);
-                book.add(*field, *node, reader.path(), control, "fields");
-            }
+            each.readField(inner, reader.path(), control, *node);
         }
         inner.finish();
     }
@@ -349,9 +377,8 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
         TableReader inner(*holdsTable, reader.reporter(), reader.pathOf("holds"));
         for (const std::string& control : controls) {
             const toml::node* node = inner.node(control);
-            const auto form = node == nullptr ? std::nullopt : readHoldsNode(*node, inner, control, inputs);
-            if (form) {
-                holds[control] = *form;
+            if (node != nullptr) {
+                each.readHolds(inner, control, *node, inputs);
             }
         }
         inner.finish();
@@ -360,7 +387,8 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
         const std::string control(name);
         if (control == "on") {
             holds.try_emplace(control, Holds{});
-        } else if (!holds.contains(control) && (holdsTable == nullptr || !holdsTable->contains(control))) {
+        } else if (!holds.contains(control) && !holds.contains(control + ".whole") && !holds.contains(control + ".mantissa") &&
+                   (holdsTable == nullptr || !holdsTable->contains(control))) {
             reader.error("fields", "no word of what the field of '" + control + "' holds",
                          "holds." + control + ", such as \"n\", \"n-1\" or a table of codes");
         }
@@ -368,8 +396,14 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
 }
 
 void checkCodes(TableReader& reader, const std::string& control, const std::vector<std::string>& values,
-                const std::map<std::string, Holds>& holds) {
+                std::map<std::string, Holds>& holds) {
     const auto found = holds.find(control);
+    if (found != holds.end() && found->second.form == Holds::Form::inOrder) {
+        found->second.form = Holds::Form::table;
+        for (const std::string& value : values) {
+            found->second.codes.emplace_back(value, static_cast<std::int64_t>(found->second.codes.size()));
+        }
+    }
     if (found == holds.end() || found->second.form != Holds::Form::table) {
         return;
     }
@@ -394,24 +428,44 @@ void checkCodes(TableReader& reader, const std::string& control, const std::vect
     }
 }
 
-void checkCodes(TableReader& reader, const std::string& control, const FactorSet& set,
-                const std::map<std::string, Holds>& holds) {
+void checkCodes(TableReader& reader, const std::string& control, const FactorSet& set, std::map<std::string, Holds>& holds) {
     constexpr std::int64_t kMostLooked = 4096;
     const auto found = holds.find(control);
     const auto size = set.empty() ? std::nullopt : set.size().toInt64();
-    if (found == holds.end() || !size || *size > kMostLooked) {
+    if (found == holds.end() || !size) {
         return;
     }
+    Holds& form = found->second;
+    const auto end = [&](const char* name, const Rational& value) { // the ends of the set are numbers now
+        for (const auto& [other, times] : form.others) {
+            form.offset += other == name ? value * times : Rational(0);
+        }
+        std::erase_if(form.others, [&](const auto& each) { return each.first == name; });
+    };
+    end("least", set.least());
+    end("most", set.most());
+    if (form.form == Holds::Form::inOrder && *size > kMostLooked) {
+        reader.error("holds", "codes in order of " + set.size().toString() + " settings", "a form such as \"n-1\"");
+        form.form = Holds::Form::linear;
+    }
+    if (*size > kMostLooked || (!form.others.empty() && form.form != Holds::Form::table)) {
+        return;
+    }
+    const bool isNamed = form.form == Holds::Form::table || form.form == Holds::Form::inOrder;
     std::vector<std::string> values;
     for (std::int64_t i = 0; i < *size; ++i) {
-        if (found->second.form != Holds::Form::table && !heldFor(found->second, set.at(i))) {
+        const bool isBetween = form.form == Holds::Form::linear && set.isRange() && i > 1 && i + 1 < *size; // as its neighbours
+        if (isNamed) {
+            values.push_back(printFactor(set.at(i)));
+        } else if (!isBetween && !heldFor(form, set.at(i))) {
             reader.error("holds", control + " can be " + printFactor(set.at(i)) + ", and has no code for it",
                          "a code for each value");
             return;
         }
-        values.push_back(printFactor(set.at(i)));
     }
-    checkCodes(reader, control, values, holds);
+    if (isNamed) {
+        checkCodes(reader, control, values, holds);
+    }
 }
 
 } // namespace wisetick

@@ -13,14 +13,13 @@ namespace wisetick {
 /// "12 us", or { typ = "…", max = "…" }.
 Duration readDuration(TableReader& reader, const std::string& key);
 
-/// "450 uA", or { typ, max, base, per_mhz, ref }; typ and max may be lists of [temperature, current].
-std::optional<Draw> readDraw(TableReader& reader, const std::string& key);
-
-/// 3, "2.5", [1, 2, 4], { from, to, step }, or { powers_of, from, to }. Empty where the key is absent or faulty.
-FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need = Need::optional);
+/// 3, "2.5", [1, 2, 4], { from, to, step }, { powers_of, from, to }, or { mantissa, times_powers_of, exponent }. Empty where the
+/// key is absent or faulty. Whether a set may have 0 in it: a delay of no cycles.
+enum class Zero { refused, allowed };
+FactorSet readFactorSet(TableReader& reader, const std::string& key, Need need = Need::optional, Zero zero = Zero::refused);
 
 /// The same of whole numbers up to 2^48.
-FactorSet readWholeSet(TableReader& reader, const std::string& key, Need need = Need::optional);
+FactorSet readWholeSet(TableReader& reader, const std::string& key, Need need = Need::optional, Zero zero = Zero::refused);
 
 /// The prescaler of a counter; one where the part has none.
 FactorSet readPrescaler(TableReader& reader);
@@ -34,9 +33,7 @@ public:
     /// The field of a control of that table, which stands in the table or in one of it that `inner` names. The node is the
     /// field's text; it must outlive the book.
     void add(const Field& field, const toml::node& node, const std::string& table, const std::string& control,
-             const char* inner = "") {
-        entries_.push_back({field, &node, table, control, inner});
-    }
+             const char* inner = "");
     void reportOverlaps(Reporter& reporter) const;
 
 private:
@@ -63,9 +60,10 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
 /// Reports what the code of a control lacks: each value that it can be set to has one, none stands for a value that it can't, and
 /// no two are the same. `values` are its values as a table names them.
 void checkCodes(TableReader& reader, const std::string& control, const std::vector<std::string>& values,
-                const std::map<std::string, Holds>& holds);
+                std::map<std::string, Holds>& holds);
 
-/// The same for the factors of a set; of more than 4096 only what a table says is looked at.
-void checkCodes(TableReader& reader, const std::string& control, const FactorSet& set, const std::map<std::string, Holds>& holds);
+/// The same for the factors of a set; of more than 4096 nothing is looked at. Codes in order, and forms that name the ends of the
+/// set, are worked out here.
+void checkCodes(TableReader& reader, const std::string& control, const FactorSet& set, std::map<std::string, Holds>& holds);
 
 } // namespace wisetick

@@ -4,6 +4,10 @@
 #include "files/part_clocks.h"
 #include "files/part_modes.h"
 #include "files/part_peripherals.h"
+#include "files/part_registers.h"
+#include "files/part_rules.h"
+#include "files/part_sources.h"
+#include "files/part_templates.h"
 
 #include <fmt/format.h>
 
@@ -16,7 +20,7 @@ namespace {
 
 /// Ids that promise lines and takes use as words of their own.
 const std::set<std::string>& reservedWords() {
-    static const std::set<std::string> words{"battery", "wakes", "average", "tier", "all"};
+    static const std::set<std::string> words{"battery", "wakes", "average", "tier", "all", "none"};
     return words;
 }
 
@@ -32,6 +36,7 @@ public:
         }
         readHead();
         collectIds();
+        readRegisters(context_, root_);
         eachOf("tier", tiers_, [&](TableReader& reader, std::size_t index) { readTier(context_, reader, part_.tiers[index]); });
         eachOf("source", sources_,
                [&](TableReader& reader, std::size_t index) { readSource(context_, reader, part_.sources[index]); });
@@ -44,6 +49,9 @@ public:
         }
         for (const toml::table* table : root_.tables("wait")) {
             readWait(context_, *table);
+        }
+        for (const toml::table* table : root_.tables("bound")) {
+            readBound(context_, *table);
         }
         readCore();
         readPins();
@@ -99,6 +107,14 @@ private:
             reader.finish();
             checkOrder(reader, "max", part_.supplyMin, part_.supplyMax);
         }
+        if (const toml::table* temperature = root_.table("temperature")) {
+            TableReader reader(*temperature, reporter_, "temperature");
+            part_.coldest = reader.quantity("min", Unit::celsius, Need::required, Sign::any);
+            part_.hottest = reader.quantity("max", Unit::celsius, Need::required, Sign::any);
+            reader.text("ref");
+            reader.finish();
+            checkOrder(reader, "max", part_.coldest, part_.hottest);
+        }
     }
 
     template <class Thing>
@@ -129,15 +145,86 @@ private:
         std::map<std::string, Place> tierIds;
         tiers_ = collect("tier", part_.tiers, tierIds);
         sources_ = collect("source", part_.sources, clockIds);
+        addNoClock();
         lines_ = collect("line", part_.lines, clockIds);
         peripherals_ = collect("peripheral", part_.peripherals, clockIds);
         modes_ = collect("mode", part_.modes, clockIds);
+        for (std::size_t i = 0; i < lines_.size(); ++i) {
+            part_.lines[i].from = inputsOf(*lines_[i]);
+        }
+    }
+
+    /// The inputs of a line as far as they are ids, so that what stands before it can name them.
+    std::vector<NodeIndex> inputsOf(const toml::table& line) const {
+        std::vector<NodeIndex> inputs;
+        const auto add = [&](const toml::node& node) {
+            if (const auto input = part_.findNode(node.value_or(std::string()))) {
+                inputs.push_back(*input);
+            }
+        };
+        if (const toml::node* from = line.get("from")) {
+            if (from->is_array()) {
+                std::for_each(from->as_array()->begin(), from->as_array()->end(), add);
+            } else {
+                add(*from);
+            }
+        }
+        return inputs;
+    }
+
+    /// The source that is none, where a mux can be put on it.
+    void addNoClock() {
+        bool isNamed = false;
+        const auto look = [&](const char* kind, const char* key) {
+            const toml::array* list = root_.raw()[kind].as_array();
+            for (std::size_t i = 0; list != nullptr && i < list->size(); ++i) {
+                const toml::array* inputs = list->get(i)->is_table() ? (*list->get(i)->as_table())[key].as_array() : nullptr;
+                isNamed =
+                    isNamed || (inputs != nullptr && std::any_of(inputs->begin(), inputs->end(), [](const toml::node& each) {
+                                    return each.value_or(std::string()) == kNoClock;
+                                }));
+            }
+        };
+        look("line", "from");
+        look("peripheral", "clock");
+        if (isNamed) {
+            Source none;
+            none.id = kNoClock;
+            none.name = "no clock";
+            none.kind = SourceKind::none;
+            part_.sources.push_back(std::move(none));
+        }
+    }
+
+    /// "A{1..16}" stands for all of them.
+    static std::vector<std::string> pinNames(const std::vector<std::string>& texts) {
+        std::vector<std::string> pins;
+        for (const std::string& text : texts) {
+            const std::size_t open = text.find('{');
+            const std::size_t dots = text.find("..", open);
+            const std::size_t close = text.find('}', dots);
+            const auto number = [&](std::size_t from, std::size_t to) {
+                const std::string digits = text.substr(from, to - from);
+                const bool isNumber =
+                    !digits.empty() && digits.size() < 5 && digits.find_first_not_of("0123456789") == std::string::npos;
+                return isNumber ? std::stoi(digits) : -1;
+            };
+            if (open == std::string::npos || dots == std::string::npos || close == std::string::npos ||
+                number(open + 1, dots) < 0 || number(dots + 2, close) < number(open + 1, dots)) {
+                pins.push_back(text);
+                continue;
+            }
+            for (int n = number(open + 1, dots); n <= number(dots + 2, close); ++n) {
+                pins.push_back(text.substr(0, open) + std::to_string(n) + text.substr(close + 1));
+            }
+        }
+        return pins;
     }
 
     void readPins() {
         if (const toml::table* table = root_.table("pins")) {
             TableReader reader(*table, reporter_, "pins");
-            part_.pins = reader.texts("all");
+            part_.pins = pinNames(reader.texts("all"));
             part_.debugPins = reader.texts("debug");
             reader.text("ref");
             reader.finish();
@@ -150,7 +237,7 @@ private:
             checkPins(reader, "debug", part_.debugPins);
         }
         const auto check = [&](const char* kind, const auto& things, const Tables& tables) {
-            for (std::size_t i = 0; i < things.size(); ++i) {
+            for (std::size_t i = 0; i < tables.size(); ++i) {
                 const TableReader reader(*tables[i], reporter_, std::string(kind) + "." + things[i].id);
                 checkPins(reader, "pins", things[i].pins);
             }
@@ -207,7 +294,16 @@ private:
     }
 
     void checkFailures() {
-        for (std::size_t i = 0; i < part_.sources.size(); ++i) {
+        for (std::size_t i = 0; i < sources_.size(); ++i) {
+            const std::string& other = part_.sources[i].failsToSource;
+            if (!other.empty()) {
+                TableReader reader(*sources_[i], reporter_, "source." + part_.sources[i].id);
+                const std::vector<std::string> known = idsOf(part_.sources);
+                if (std::find(known.begin(), known.end(), other) == known.end()) {
+                    reporter_.error(reader.place("fails_to"), "no source '" + other + "'", listNames(known),
+                                    didYouMean(other, known));
+                }
+            }
             if (!part_.sources[i].failsTo) {
                 continue;
             }
@@ -261,7 +357,8 @@ private:
 PartFile readPart(std::string_view text, const std::string& file) {
     Reporter reporter(file);
     PartFile result;
-    if (const auto root = parseToml(text, reporter)) {
+    if (auto root = parseToml(text, reporter)) {
+        expandTemplates(*root, reporter);
         Part part = PartReader(*root, reporter).read();
         if (!hasErrors(reporter.diagnostics())) {
             result.part = std::move(part);

@@ -76,6 +76,13 @@ private:
                 readMeasured(inner, source);
             }
         }
+        if (const toml::table* trimmed = reader.table("trimmed")) {
+            TableReader inner(*trimmed, reporter_, "board.trimmed");
+            for (const std::string& source : inner.keys()) {
+                readTrimmed(inner, source);
+            }
+        }
+        readRoutes(reader);
         readWords(reader, "options", board.options);
         readWords(reader, "signals", board.wiring);
         if (const toml::table* battery = reader.table("battery")) {
@@ -85,6 +92,61 @@ private:
         if (const toml::table* regulator = reader.table("regulator")) {
             TableReader inner(*regulator, reporter_, "board.regulator");
             plan_.board.regulator = readRegulator(inner);
+        }
+        reader.finish();
+    }
+
+    void readTrimmed(TableReader& outer, const std::string& source) {
+        const toml::table* table = outer.table(source);
+        if (table == nullptr) {
+            return;
+        }
+        TableReader reader(*table, reporter_, outer.pathOf(source));
+        Trimmed trimmed;
+        trimmed.source = source;
+        trimmed.by = reader.text("by", Need::required).value_or("");
+        trimmed.every = reader.quantity("every", Unit::second, Need::required).value_or(Rational(1));
+        if (const toml::node* drift = reader.node("drift")) { // a temperature in a time
+            const auto text = drift->value<std::string>().value_or("");
+            const std::size_t slash = text.find('/');
+            const auto warmth = readQuantity(text.substr(0, slash), Unit::celsius);
+            const auto time = slash == std::string::npos
+                                  ? std::nullopt
+                                  : std::optional(readQuantity("1 " + text.substr(slash + 1), Unit::second));
+            if (warmth && time && *time) {
+                trimmed.drift = *warmth / **time;
+            } else {
+                reader.error("drift", nodeText(*drift), "a temperature in a time, such as \"0.5 C/min\"");
+            }
+        }
+        reader.text("note");
+        reader.finish();
+        plan_.board.trimmed.push_back(std::move(trimmed));
+    }
+
+    /// uart1.tx = "B6", as a dotted key or in quotes.
+    void readRoutes(TableReader& outer) {
+        const toml::table* table = outer.table("routes");
+        if (table == nullptr) {
+            return;
+        }
+        TableReader reader(*table, reporter_, outer.pathOf("routes"));
+        for (const std::string& key : reader.keys()) {
+            const toml::node* node = reader.node(key);
+            const toml::table* inner = node == nullptr ? nullptr : node->as_table();
+            if (inner == nullptr) {
+                if (const auto pin = reader.text(key)) {
+                    plan_.board.routes.emplace_back(key, *pin);
+                }
+                continue;
+            }
+            TableReader each(*inner, reporter_, reader.pathOf(key));
+            for (const std::string& signal : each.keys()) {
+                if (const auto pin = each.text(signal)) {
+                    plan_.board.routes.emplace_back(key + "." + signal, *pin);
+                }
+            }
+            each.finish();
         }
         reader.finish();
     }
@@ -131,6 +193,7 @@ private:
         Fitted fitted;
         fitted.source = source;
         fitted.rate = reader.quantity("rate", Unit::hertz, Need::required).value_or(Rational(1));
+        fitted.isFedIn = reader.flag("fed_in").value_or(false);
         const toml::node* tolerance = reader.node("tolerance");
         if (tolerance != nullptr && tolerance->is_table()) {
             TableReader budget(*tolerance->as_table(), reporter_, reader.pathOf("tolerance"));
@@ -260,6 +323,7 @@ private:
         choice.divide = reader.factor("divide");
         choice.multiply = reader.factor("multiply");
         choice.rate = reader.quantity("rate", Unit::hertz);
+        choice.drive = reader.text("drive");
         choice.on = reader.flag("on");
         reader.text("note");
         reader.finish();

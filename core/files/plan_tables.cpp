@@ -111,6 +111,9 @@ private:
         for (const Fitted& fitted : board.fitted) {
             begin("board.fitted." + fitted.source, "[board.fitted." + keyLiteral(fitted.source) + "]");
             addQuantity("rate", fitted.rate, Unit::hertz);
+            if (fitted.isFedIn) {
+                add("fed_in", "true");
+            }
             addTolerance(fitted);
             addQuantity("load", fitted.load, Unit::farad);
             addQuantity("esr", fitted.esr, Unit::ohm);
@@ -133,6 +136,14 @@ private:
             addQuantity("rate", measured.rate, Unit::hertz);
             addQuantity("tolerance", measured.tolerance, Unit::ratio);
         }
+        for (const Trimmed& trimmed : board.trimmed) {
+            begin("board.trimmed." + trimmed.source, "[board.trimmed." + keyLiteral(trimmed.source) + "]");
+            addText("by", trimmed.by);
+            addQuantity("every", trimmed.every, Unit::second);
+            if (trimmed.drift) {
+                add("drift", stringLiteral(printReadable(*trimmed.drift * 60, Unit::celsius) + "/min"));
+            }
+        }
         if (board.battery) {
             addBattery(*board.battery);
         }
@@ -141,6 +152,7 @@ private:
         }
         addWords("options", board.options);
         addWords("signals", board.wiring);
+        addWords("routes", board.routes);
     }
 
     void addWords(const std::string& key, const std::vector<std::pair<std::string, std::string>>& words) {
@@ -254,6 +266,9 @@ private:
                 add("multiply", factorLiteral(*choice.multiply));
             }
             addQuantity("rate", choice.rate, Unit::hertz);
+            if (choice.drive) {
+                add("drive", stringLiteral(*choice.drive));
+            }
             if (choice.on) {
                 add("on", *choice.on ? "true" : "false");
             }

@@ -37,10 +37,31 @@ Place Reporter::placeOf(const toml::source_region& region, const KeyPath& path) 
     return {file_, static_cast<int>(region.begin.line), static_cast<int>(region.begin.column), path.text()};
 }
 
-void Reporter::remember(const toml::source_region& region, const KeyPath& path) {
-    if (keyPlaces_ == KeyPlaces::kept) {
-        places_.insert_or_assign(path.text(), placeOf(region, path)); // of what stands there twice, the second is at fault
+Place Reporter::placeOf(const toml::node& node, const KeyPath& path) const {
+    const auto made = node.source().begin ? made_.end() : made_.find(&node);
+    if (made == made_.end()) {
+        return placeOf(node.source(), path);
     }
+    Place place = placeOf(made->second.region, path);
+    if (made->second.usedInLine != place.line) {
+        place.usedInLines.push_back(made->second.usedInLine);
+    }
+    return place;
+}
+
+void Reporter::remember(const toml::node& node, const KeyPath& path) {
+    if (keyPlaces_ == KeyPlaces::kept) {
+        places_.insert_or_assign(path.text(), placeOf(node, path)); // of what stands there twice, the second is at fault
+    }
+}
+
+toml::source_region Reporter::regionOf(const toml::node& node) const {
+    const auto made = node.source().begin ? made_.end() : made_.find(&node);
+    return made == made_.end() ? node.source() : made->second.region;
+}
+
+void Reporter::noteMade(const toml::node& node, const toml::source_region& region, int usedInLine) {
+    made_.insert_or_assign(&node, Made{region, usedInLine});
 }
 
 Place Reporter::placeAt(std::string path) const {
@@ -55,13 +76,26 @@ Place Reporter::placeAt(std::string path) const {
 }
 
 void Reporter::error(const Place& place, std::string found, std::string expected, std::string mend) {
+    if (!place.usedInLines.empty()) { // one fault of a template, however many are made from it
+        const auto same = std::find_if(diagnostics_.begin(), diagnostics_.end(), [&](const Diagnostic& each) {
+            return each.place.line == place.line && each.place.column == place.column && each.found == found &&
+                   each.expected == expected;
+        });
+        if (same != diagnostics_.end()) {
+            auto& lines = same->place.usedInLines;
+            if (std::find(lines.begin(), lines.end(), place.usedInLines.front()) == lines.end()) {
+                lines.push_back(place.usedInLines.front());
+            }
+            return;
+        }
+    }
     diagnostics_.push_back({Severity::error, place, std::move(found), std::move(expected), std::move(mend)});
 }
 
 void Reporter::errorInText(const toml::node& node, const KeyPath& path, const TextError& textError) {
-    Place place = placeOf(node.source(), path);
-    const bool isOneLine = node.source().begin.line == node.source().end.line;
-    if (isOneLine) {
+    Place place = placeOf(node, path);
+    const bool isOneLine = node.source().begin && node.source().begin.line == node.source().end.line;
+    if (isOneLine) { // and as it stands there: what a template gave may be another text
         place.column += 1 + static_cast<int>(textError.position); // behind the opening quote
     }
     error(place, textError.found, textError.expected, textError.mend);
@@ -69,7 +103,7 @@ void Reporter::errorInText(const toml::node& node, const KeyPath& path, const Te
 
 TableReader::TableReader(const toml::table& table, Reporter& reporter, std::string path)
     : table_(table), reporter_(reporter), path_(std::move(path)) {
-    reporter_.remember(table_.source(), path_);
+    reporter_.remember(table_, path_);
     entries_.reserve(table_.size());
     for (const auto& [key, value] : table_) {
         entries_.push_back({&key, &value, key.str(), false});
@@ -77,12 +111,12 @@ TableReader::TableReader(const toml::table& table, Reporter& reporter, std::stri
 }
 
 Place TableReader::place() const {
-    return reporter_.placeOf(table_.source(), path_);
+    return reporter_.placeOf(table_, path_);
 }
 
 Place TableReader::place(std::string_view key) const {
     const toml::node* found = table_.get(key);
-    return found != nullptr ? reporter_.placeOf(found->source(), at(key)) : place();
+    return found != nullptr ? reporter_.placeOf(*found, at(key)) : place();
 }
 
 const toml::node* TableReader::lookUp(std::string_view key) {
@@ -100,7 +134,7 @@ const toml::node* TableReader::lookUp(std::string_view key) {
 const toml::node* TableReader::node(std::string_view key, Need need) {
     const toml::node* found = lookUp(key);
     if (found != nullptr) {
-        reporter_.remember(found->source(), at(key));
+        reporter_.remember(*found, at(key));
     } else if (need == Need::required) {
         reporter_.error(place(), fmt::format("no '{}'{}", key, path_.empty() ? "" : " in " + path_),
                         fmt::format("'{} = \u2026'", key));
@@ -175,7 +209,7 @@ std::vector<std::string> TableReader::texts(std::string_view key, Need need) {
         if (const auto* value = element.as_string()) {
             list.push_back(value->get());
         } else {
-            reporter_.error(reporter_.placeOf(element.source(), at(key)), nodeText(element), "a text in quotes");
+            reporter_.error(reporter_.placeOf(element, at(key)), nodeText(element), "a text in quotes");
         }
     }
     return list;
@@ -210,7 +244,7 @@ std::vector<const toml::table*> TableReader::tables(std::string_view key) {
         if (const toml::table* each = element.as_table()) {
             list.push_back(each);
         } else {
-            reporter_.error(reporter_.placeOf(element.source(), at(key)), nodeText(element), "a table");
+            reporter_.error(reporter_.placeOf(element, at(key)), nodeText(element), "a table");
         }
     }
     return list;
@@ -278,7 +312,7 @@ std::string nodeText(const toml::node& node) {
 std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& reporter, const KeyPath& path, Unit unit, Sign sign) {
     const auto* text = node.as_string();
     if (text == nullptr) {
-        reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
+        reporter.error(reporter.placeOf(node, path), nodeText(node),
                        unitNoun(unit) + " in quotes such as \"" + unitExample(unit) + "\"");
         return std::nullopt;
     }
@@ -288,7 +322,7 @@ std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& repor
         return std::nullopt;
     }
     if ((sign == Sign::positive && value->sign() <= 0) || (sign == Sign::notNegative && value->sign() < 0)) {
-        reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
+        reporter.error(reporter.placeOf(node, path), nodeText(node),
                        unitNoun(unit) + (sign == Sign::positive ? " above 0" : " of 0 or more"));
         return std::nullopt;
     }
@@ -308,13 +342,12 @@ std::optional<Rational> readNodeFactor(const toml::node& node, Reporter& reporte
         value = *factor;
     }
     if (!value || value->sign() <= 0) {
-        reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
+        reporter.error(reporter.placeOf(node, path), nodeText(node),
                        "a factor above 0: a whole number, or a text such as \"2.5\", \"1/2\" or \"98 + 1234/4096\"");
         return std::nullopt;
     }
     if (!isWritableFactor(*value)) {
-        reporter.error(reporter.placeOf(node.source(), path), nodeText(node),
-                       "a factor of at most 2^48, in steps of at least 2^-48");
+        reporter.error(reporter.placeOf(node, path), nodeText(node), "a factor of at most 2^48, in steps of at least 2^-48");
         return std::nullopt;
     }
     return value;

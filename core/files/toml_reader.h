@@ -10,6 +10,7 @@
 #include <optional>
 #include <string>
 #include <string_view>
+#include <unordered_map>
 #include <vector>
 
 namespace wisetick {
@@ -37,10 +38,15 @@ public:
     explicit Reporter(std::string file, KeyPlaces keyPlaces = KeyPlaces::left) : file_(std::move(file)), keyPlaces_(keyPlaces) {}
 
     Place placeOf(const toml::source_region& region, const KeyPath& path) const;
+    Place placeOf(const toml::node& node, const KeyPath& path) const;
     void error(const Place& place, std::string found, std::string expected, std::string mend = {});
     /// An error inside a string value, at the byte that the text error points to.
     void errorInText(const toml::node& node, const KeyPath& path, const TextError& error);
-    void remember(const toml::source_region& region, const KeyPath& path);
+    void remember(const toml::node& node, const KeyPath& path);
+    /// A node that no text stands for as it is: what it was made from, and the line that asked for it.
+    void noteMade(const toml::node& node, const toml::source_region& region, int usedInLine);
+    /// Where a node stands, or what it was made from.
+    toml::source_region regionOf(const toml::node& node) const;
 
     const Diagnostics& diagnostics() const { return diagnostics_; }
     const std::map<std::string, Place>& places() const { return places_; }
@@ -52,6 +58,11 @@ private:
     KeyPlaces keyPlaces_;
     Diagnostics diagnostics_;
     std::map<std::string, Place> places_;
+    struct Made {
+        toml::source_region region;
+        int usedInLine = 0;
+    };
+    std::unordered_map<const toml::node*, Made> made_;
 };
 
 enum class Need { optional, required };

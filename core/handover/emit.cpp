@@ -374,7 +374,7 @@ std::vector<EmittedField> emittedFields(const Part& part, const Plan& plan, cons
     }
     for (const WaitFigure& wait : figures.waits) {
         if (wait.field) {
-            gatherer.add(*wait.field, "waits of " + wait.line);
+            gatherer.add(*wait.field, wait.text());
         }
     }
     for (const LineFigure& line : figures.lines) {

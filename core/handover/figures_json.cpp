@@ -270,6 +270,9 @@ Json figuresJson(const Figures& figures) {
     json["tier_fields"] = figures.tierField ? fieldsJson({*figures.tierField}) : Json::array();
     json["lines"] = Json::object();
     for (const LineFigure& line : figures.lines) {
+        if (line.isNone) {
+            continue;
+        }
         json["lines"][line.id] = lineJson(line);
     }
     json["pins"] = Json::object();
@@ -290,10 +293,19 @@ Json figuresJson(const Figures& figures) {
                                             {"shift", exact(crystal.shift)},
                                             {"start_margin", crystal.margin ? Json(*crystal.margin) : Json(nullptr)}};
     }
+    json["routes"] = Json::object();
+    for (const RouteFigure& route : figures.routes) {
+        json["routes"][route.signal] = {{"pin", textOrNull(route.pin)},
+                                        {"places", route.places},
+                                        {"chosen", route.isChosen},
+                                        {"fields", route.field ? fieldsJson({*route.field}) : Json::array()}};
+    }
     json["waits"] = Json::array();
     for (const WaitFigure& wait : figures.waits) {
-        json["waits"].push_back(
-            {{"line", wait.line}, {"waits", wait.waits}, {"fields", wait.field ? fieldsJson({*wait.field}) : Json::array()}});
+        json["waits"].push_back({{"line", wait.line},
+                                 {"say", textOrNull(wait.say)},
+                                 {"waits", wait.waits},
+                                 {"fields", wait.field ? fieldsJson({*wait.field}) : Json::array()}});
     }
     json["promises"] = Json::object();
     for (const PromiseFigure& promise : figures.promises) {
@@ -329,6 +341,8 @@ Json writingOrderJson(const WritingOrder& way) {
             entry["wait_typ"] = exact(step.wait->typ);
             entry["wait_max"] = exact(step.wait->max);
         }
+        entry["until"] = step.until ? Json(fieldText(*step.until)) : Json(nullptr);
+        entry["shows"] = step.shown ? fieldsJson({*step.shown}) : Json::array();
         entry["core_hz"] = exact(step.core);
         json["steps"].push_back(std::move(entry));
     }

@@ -81,7 +81,7 @@ void adcWidths(const PeripheralKind& kind, const OnWidth& width) {
 }
 
 AdcClockSpan clockSpan(const PromiseContext& context, const AdcKind& adc) {
-    const LimitSpan span = limitSpan(context.part, context.plan.board, adc.limits, context.controls);
+    const LimitSpan span = limitSpan(context.part, context.plan.board, adc.limits, context.controls, context.lines);
     return {span.min, span.max, context.part.slack};
 }
 

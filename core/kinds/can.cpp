@@ -75,7 +75,7 @@ std::vector<std::string> readCan(PartContext& context, TableReader& reader, Peri
     std::vector<std::string> controls;
     can.nominal = readPhase(context, reader, "nominal", Need::required, controls).value_or(CanPhase{});
     can.data = readPhase(context, reader, "data", Need::optional, controls);
-    can.delay = readWholeSet(reader, "delay");
+    can.delay = readWholeSet(reader, "delay", Need::optional, Zero::allowed);
     if (reader.has("delay_prescaler")) {
         can.delayPrescaler = readWholeSet(reader, "delay_prescaler");
     }

@@ -27,8 +27,8 @@ std::vector<std::string> readI2c(PartContext& context, TableReader& reader, Peri
     bus.low = readWholeSet(reader, "low", Need::required);
     bus.high = readWholeSet(reader, "high", Need::required);
     bus.fastest = reader.quantity("fastest", Unit::hertz);
-    bus.setup = readWholeSet(reader, "setup");
-    bus.hold = readWholeSet(reader, "hold");
+    bus.setup = readWholeSet(reader, "setup", Need::optional, Zero::allowed);
+    bus.hold = readWholeSet(reader, "hold", Need::optional, Zero::allowed);
     if (const toml::table* fixed = reader.table("fixed")) {
         TableReader inner(*fixed, context.reporter, reader.pathOf("fixed"));
         bus.fixedLow = inner.factor("low").value_or(Rational(0));

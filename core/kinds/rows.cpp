@@ -11,9 +11,9 @@ namespace wisetick {
 namespace {
 
 std::vector<const KindRow*>& kinds() {
-    static std::vector<const KindRow*> rows{&UartKind::row(), &TimerKind::row(), &WatchdogKind::row(),
-                                            &RtcKind::row(),  &AdcKind::row(),   &SpiKind::row(),
-                                            &I2cKind::row(),  &CanKind::row(),   &DelayLoopKind::row()};
+    static std::vector<const KindRow*> rows{&UartKind::row(),      &TimerKind::row(), &WatchdogKind::row(), &RtcKind::row(),
+                                            &AdcKind::row(),       &SpiKind::row(),   &I2cKind::row(),      &CanKind::row(),
+                                            &DelayLoopKind::row(), &OtherKind::row(), &SoundKind::row()};
     return rows;
 }
 

@@ -49,6 +49,11 @@ std::vector<std::string> readRtc(PartContext& context, TableReader& reader, Peri
         inner.finish();
         controls.emplace_back("calibration");
     }
+    rtc.secondCounts = readWholeSet(reader, "second_counts");
+    if (!rtc.secondCounts.empty() && rtc.first.empty()) {
+        reader.error("second_counts", "counts of seconds without a calendar", "a calendar that makes them");
+    }
+    rtc.alarms = reader.whole("alarms", 1, 16).value_or(1);
     const std::vector<std::string> alarms = reader.texts("alarm");
     if (!alarms.empty()) {
         rtc.alarm = readAlarms(reader, alarms);
@@ -67,6 +72,21 @@ void rtcWidths(const PeripheralKind& kind, const OnWidth& width) {
     width("counts", rtc.counts);
 }
 
+WakeCounter wakeCounterOf(const RtcKind& rtc) {
+    return {rtc.prescaler, rtc.counts, true, rtc.secondCounts, rtc.first, rtc.second};
+}
+
+/// Its wake-up counter as a timer for what is asked.
+template <class Met>
+TimerKind counterFor(const Met& met) {
+    const auto& ask = met.ask();
+    TimerKind timer = wakeUpTimer(met.kind());
+    const WakeCounter counter = wakeCounterOf(met.kind()).forPeriod(met.clock().hertz.nominal, ask.period);
+    timer.prescaler = counter.prescaler;
+    timer.counts = counter.counts;
+    return timer;
+}
+
 Meeting rtcFires() {
     return meetingRow<
         FiresAsk, RtcKind,
@@ -75,15 +95,24 @@ Meeting rtcFires() {
                 return judgeAlarm(std::move(figure), met.kind(), met.ask(), met.clock(), met.pinned(), met.detail());
             }
             const TimerGoal goal = TimerGoal(met.ask()).with(met.context().part.interruptCycles());
-            return judgeTimer(std::move(figure), wakeUpTimer(met.kind()), goal, met.clock(), met.pinned(), met.detail(),
-                              met.core());
+            return judgeTimer(std::move(figure), counterFor(met), goal, met.clock(), met.pinned(), met.detail(), met.core());
         },
         [](const auto& met, std::size_t most) {
             return met.ask().isAlarm ? alarmWays(met.kind(), met.ask(), met.clock(), met.pinned(), most)
-                                     : timerWays(wakeUpTimer(met.kind()), met.ask(), met.clock(), met.pinned(), most, met.core());
+                                     : timerWays(counterFor(met), met.ask(), met.clock(), met.pinned(), most, met.core());
         },
         [](const auto& met) {
-            return met.ask().isAlarm ? alarmRates(met.kind(), met.ask()) : timerRates(wakeUpTimer(met.kind()), met.ask());
+            if (met.ask().isAlarm) {
+                return alarmRates(met.kind(), met.ask());
+            }
+            RateWindows windows = timerRates(wakeUpTimer(met.kind()), met.ask());
+            if (!met.kind().secondCounts.empty()) { // or any rate of which its calendar makes seconds
+                const RtcKind& rtc = met.kind();
+                windows.combs.push_back(
+                    {rtc.first.least() * rtc.second.least(), rtc.first.most() * rtc.second.most(), FactorSet::one(1)});
+                windows.isTight = false;
+            }
+            return windows;
         },
         [](const FiresAsk& ask, const Take&) { return ask.isChained || ask.late || ask.handled; }, kToleranceAsAsked>();
 }
@@ -122,7 +151,9 @@ const KindRow& RtcKind::row() {
         "calibration": {"type": "object",
             "properties": {"step": {"type": "string"}, "from": {"type": "integer"}, "to": {"type": "integer"}},
             "additionalProperties": false, "required": ["step", "from", "to"]},
-        "alarm": {"type": "array", "items": {"type": "string"}}
+        "alarm": {"type": "array", "items": {"type": "string"}},
+        "alarms": {"type": "integer", "minimum": 1},
+        "second_counts": {"$ref": "#/$defs/factors"}
     })",
                              .settings = {"prescaler", "counts", "repeats", "first", "second", "calibration", "alarm"},
                              .alsoCounted = {},
@@ -134,7 +165,7 @@ const KindRow& RtcKind::row() {
                              .wakeCounter =
                                  [](const PeripheralKind& kind) {
                                      const auto& rtc = kind.get<RtcKind>();
-                                     return std::optional(WakeCounter{rtc.prescaler, rtc.counts, true});
+                                     return std::optional(wakeCounterOf(rtc));
                                  },
                              .meetings = rtcMeetings};
     return row;

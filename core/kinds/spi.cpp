@@ -47,7 +47,7 @@ void spiWidths(const PeripheralKind& kind, const OnWidth& width) {
 }
 
 SpiReach reachOf(const PromiseContext& context, const SpiKind& spi) {
-    return {limitSpan(context.part, context.plan.board, spi.limits, context.controls).max, context.part.slack};
+    return {limitSpan(context.part, context.plan.board, spi.limits, context.controls, context.lines).max, context.part.slack};
 }
 
 const std::vector<Meeting>& spiMeetings() {

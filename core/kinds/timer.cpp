@@ -104,7 +104,19 @@ std::vector<std::string> readTimer(PartContext& context, TableReader& reader, Pe
     timer.counts =
         reader.has("counts") ? readWholeSet(reader, "counts") : (isFree ? FactorSet::one(most) : FactorSet::range(1, most));
     timer.channels = reader.texts("channels");
-    timer.isCentred = reader.flag("centred").value_or(false);
+    if (const toml::node* centred = reader.node("centred"); centred != nullptr && centred->is_string()) {
+        timer.canBeCentred = centred->value_or(std::string()) == "choice";
+        if (!timer.canBeCentred) {
+            reader.error("centred", nodeText(*centred), "true, false, or \"choice\" where it is a setting");
+        }
+    } else {
+        timer.isCentred = reader.flag("centred").value_or(false);
+    }
+    timer.complements = reader.whole("complements", 0, 64).value_or(0);
+    if (timer.complements > static_cast<std::int64_t>(timer.channels.size())) {
+        reader.error("complements", fmt::format("{} complements of {} channels", timer.complements, timer.channels.size()),
+                     "no more than there are channels");
+    }
     timer.dead = readWholeSet(reader, "dead");
     timer.post = readWholeSet(reader, "post");
     if (const toml::table* chained = reader.table("chained")) {
@@ -125,7 +137,7 @@ std::vector<std::string> readTimer(PartContext& context, TableReader& reader, Pe
     }
     std::vector<std::string> controls{"prescaler", "counts"};
     for (const auto& [name, has] : {std::pair("post", !timer.post.empty()), std::pair("dead", !timer.dead.empty()),
-                                    std::pair("chain", timer.chain.has_value()),
+                                    std::pair("centred", timer.canBeCentred), std::pair("chain", timer.chain.has_value()),
                                     std::pair("chained_counts", timer.chain && !timer.chain->counts.empty())}) {
         if (has) {
             controls.emplace_back(name);
@@ -142,6 +154,10 @@ void timerWidths(const PeripheralKind& kind, const OnWidth& width) {
     const auto& timer = kind.get<TimerKind>();
     width("prescaler", timer.prescaler);
     width("counts", timer.counts);
+    width("dead", timer.dead);
+    if (timer.canBeCentred) {
+        width("centred", FactorSet::range(0, 1));
+    }
 }
 
 std::vector<std::string> timerSettings() {
@@ -250,7 +266,8 @@ const KindRow& TimerKind::row() {
         "counts": {"$ref": "#/$defs/factors"},
         "style": {"enum": ["reload", "preload", "free-running"]},
         "channels": {"$ref": "#/$defs/texts"},
-        "centred": {"type": "boolean"},
+        "centred": {"anyOf": [{"type": "boolean"}, {"const": "choice"}]},
+        "complements": {"type": "integer"},
         "dead": {"$ref": "#/$defs/factors"},
         "post": {"$ref": "#/$defs/factors"},
         "chained": {"type": "object",

@@ -42,14 +42,21 @@ std::vector<std::string> readUart(PartContext& context, TableReader& reader, Per
     for (const toml::table* table : reader.tables("modes")) {
         TableReader inner(*table, context.reporter, reader.pathOf("modes"));
         UartMode mode;
-        mode.oversample = inner.whole("oversample", 1, 1024, Need::required).value_or(16);
+        mode.times = inner.whole("times", 1, 1 << 20).value_or(1);
+        mode.oversample = inner.whole("oversample", 1, 1024, inner.has("times") ? Need::optional : Need::required).value_or(1);
         mode.divisor = readFactorSet(inner, "divisor", Need::required);
         inner.finish();
         uart.modes.push_back(std::move(mode));
     }
+    uart.prescaler = readWholeSet(reader, "prescaler");
+    const bool hasPrescaler = !uart.prescaler.empty();
     uart.hasOneWire = reader.flag("one_wire").value_or(false);
     peripheral.kind = std::move(uart);
-    return {"oversample", "divisor", "one_wire"};
+    std::vector<std::string> controls{"oversample", "divisor", "one_wire"};
+    if (hasPrescaler) {
+        controls.emplace_back("prescaler");
+    }
+    return controls;
 }
 
 void uartWidths(const PeripheralKind& kind, const OnWidth& width) {
@@ -59,6 +66,7 @@ void uartWidths(const PeripheralKind& kind, const OnWidth& width) {
         width("divisor", mode.divisor);
     }
     width("oversample", FactorSet::list(std::move(oversamples)));
+    width("prescaler", kind.get<UartKind>().prescaler);
 }
 
 /// An ask that gives none leaves it to what the frame needs in the mode that is taken: the widest of them.
@@ -102,11 +110,13 @@ const KindRow& UartKind::row() {
     static const KindRow row{.name = "uart",
                              .schema = R"({
         "modes": {"type": "array", "items": {"type": "object",
-            "properties": {"oversample": {"type": "integer", "minimum": 1}, "divisor": {"$ref": "#/$defs/factors"}},
-            "additionalProperties": false, "required": ["oversample", "divisor"]}},
+            "properties": {"oversample": {"type": "integer", "minimum": 1}, "times": {"type": "integer", "minimum": 1},
+                           "divisor": {"$ref": "#/$defs/factors"}},
+            "additionalProperties": false, "required": ["divisor"]}},
+        "prescaler": {"$ref": "#/$defs/factors"},
         "one_wire": {"type": "boolean"}
     })",
-                             .settings = {"oversample", "divisor", "one_wire"},
+                             .settings = {"oversample", "divisor", "prescaler", "one_wire"},
                              .alsoCounted = {},
                              .movesData = true,
                              .read = readUart,

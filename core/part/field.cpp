@@ -5,7 +5,6 @@
 #include <fmt/format.h>
 
 #include <algorithm>
-#include <bit>
 
 namespace wisetick {
 
@@ -18,37 +17,68 @@ std::optional<Rational> wholeNumber(std::string_view digits) {
                                                                : std::nullopt;
 }
 
-/// One term of a linear form: "16*n", "n", "n/2" or "65536".
+/// One term of a linear form: "16*n", "n", "n/2", "65536" or "counts".
 bool addTerm(std::string_view term, int sign, Holds& holds, bool& hasFactor) {
-    const std::size_t at = term.find('n');
-    if (at == std::string_view::npos) {
-        const auto number = wholeNumber(term);
-        holds.offset += number.value_or(Rational(0)) * sign;
-        return number.has_value();
+    if (const auto number = wholeNumber(term)) {
+        holds.offset += *number * sign;
+        return true;
     }
-    std::string_view before = term.substr(0, at);
-    const std::string_view after = term.substr(at + 1);
-    if (before == "*" || hasFactor) {
+    const std::size_t star = term.find('*');
+    const std::size_t slash = term.find('/');
+    const auto times = star == std::string_view::npos ? Rational(1) : wholeNumber(term.substr(0, star));
+    const auto by = slash == std::string_view::npos ? Rational(1) : wholeNumber(term.substr(slash + 1));
+    if (!times || !by || by->isZero() || (slash != std::string_view::npos && star != std::string_view::npos && slash < star)) {
         return false;
     }
-    if (!before.empty() && before.back() == '*') {
-        before.remove_suffix(1);
+    std::string_view name = term.substr(0, slash);
+    if (star != std::string_view::npos) {
+        name.remove_prefix(star + 1);
+    } else { // "16n" is read as well
+        const auto letter = std::find_if(name.begin(), name.end(), [](char c) { return c < '0' || c > '9'; });
+        if (letter != name.begin()) {
+            const auto count = static_cast<std::size_t>(letter - name.begin());
+            const auto before = wholeNumber(name.substr(0, count));
+            name.remove_prefix(count);
+            return before && name == "n" && !hasFactor && (hasFactor = true, holds.slope = *before / *by * sign, true);
+        }
     }
-    const auto times = before.empty() ? Rational(1) : wholeNumber(before);
-    const auto by = after.empty() ? Rational(1) : (after.front() == '/' ? wholeNumber(after.substr(1)) : std::nullopt);
-    if (!times || !by || by->isZero()) {
-        return false;
+    const Rational factor = *times / *by * sign;
+    if (name == "n") {
+        holds.slope = factor;
+        return !std::exchange(hasFactor, true);
     }
-    holds.slope = *times / *by * sign;
-    hasFactor = true;
-    return true;
+    const bool isName = !name.empty() && name.front() >= 'a' && name.front() <= 'z' &&
+                        std::all_of(name.begin(), name.end(),
+                                    [](char c) { return (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '_'; });
+    holds.others.emplace_back(std::string(name), factor);
+    return isName && name.size() > 1;
 }
 
 } // namespace
 
+int Field::width() const {
+    int width = ownWidth();
+    for (const Field& each : lower) {
+        width += each.width();
+    }
+    return width;
+}
+
+std::vector<Field> Field::pieces() const {
+    std::vector<Field> list{{reg, msb, lsb}};
+    for (const Field& each : lower) {
+        list.push_back(each);
+    }
+    return list;
+}
+
 std::string fieldText(const Field& field) {
-    return field.msb == field.lsb ? fmt::format("{}[{}]", field.reg, field.msb)
-                                  : fmt::format("{}[{}:{}]", field.reg, field.msb, field.lsb);
+    std::string text = field.msb == field.lsb ? fmt::format("{}[{}]", field.reg, field.msb)
+                                              : fmt::format("{}[{}:{}]", field.reg, field.msb, field.lsb);
+    for (const Field& each : field.lower) {
+        text += " and " + fieldText(each);
+    }
+    return text;
 }
 
 std::optional<Field> readField(std::string_view text) {
@@ -74,14 +104,35 @@ std::optional<Holds> readHolds(std::string_view text) {
     std::string plain;
     std::copy_if(text.begin(), text.end(), std::back_inserter(plain), [](char c) { return c != ' '; });
     Holds holds;
-    if (plain == "log2n") {
-        holds.form = Holds::Form::logarithm;
+    if (plain == "inorder") {
+        holds.form = Holds::Form::inOrder;
         return holds;
     }
     bool hasFactor = false;
-    int sign = 1;
     std::size_t start = 0;
-    for (std::size_t i = 0; i <= plain.size(); ++i) {
+    if (plain.rfind("log", 0) == 0) {
+        const std::size_t at = plain.find('n');
+        const auto base = at == std::string::npos ? std::nullopt : wholeNumber(std::string_view(plain).substr(3, at - 3));
+        if (!base || *base < 2 || *base > 1000) {
+            return std::nullopt;
+        }
+        holds.form = Holds::Form::logarithm;
+        holds.base = *base->toInt64();
+        hasFactor = true;
+        start = at + 1;
+        if (start == plain.size()) {
+            return holds;
+        }
+    }
+    int sign = 1;
+    if (start > 0 || (!plain.empty() && plain.front() == '-')) {
+        sign = plain[start] == '-' ? -1 : 1;
+        if (plain[start] != '-' && plain[start] != '+') {
+            return std::nullopt;
+        }
+        ++start;
+    }
+    for (std::size_t i = start; i <= plain.size(); ++i) {
         if (i == plain.size() || plain[i] == '+' || plain[i] == '-') {
             if (!addTerm(std::string_view(plain).substr(start, i - start), sign, holds, hasFactor)) {
                 return std::nullopt;
@@ -94,21 +145,36 @@ std::optional<Holds> readHolds(std::string_view text) {
 }
 
 std::string holdsText(const Holds& holds) {
-    if (holds.form == Holds::Form::table) {
+    if (holds.form == Holds::Form::table || holds.form == Holds::Form::inOrder) {
         return "holds a code";
     }
+    const auto times = [](const Rational& factor, const std::string& name) {
+        return factor == 1 ? name : factor.toString() + " \u00d7 " + name;
+    };
+    std::string text;
+    const auto add = [&](const Rational& factor, const std::string& term) {
+        if (!factor.isZero()) {
+            text += factor.sign() < 0 ? (text.empty() ? "\u2212" : " \u2212 ") : (text.empty() ? "" : " + ");
+            text += term;
+        }
+    };
     if (holds.form == Holds::Form::logarithm) {
-        return "holds log2 n";
+        text = "log" + std::to_string(holds.base) + " n";
+        add(holds.offset, abs(holds.offset).toString());
+        return "holds " + text;
     }
-    if (holds.slope.sign() < 0) {
-        return "holds " + holds.offset.toString() + " \u2212 " +
-               (holds.slope == -1 ? "" : (-holds.slope).toString() + " \u00d7 ") + "n";
+    const bool isDown = holds.slope.sign() < 0; // what it is taken from comes first
+    if (!isDown) {
+        add(holds.slope, times(holds.slope, "n"));
     }
-    const std::string factor = holds.slope == 1 ? "n" : holds.slope.toString() + " \u00d7 n";
-    if (holds.offset.isZero()) {
-        return "holds " + factor;
+    for (const auto& [name, factor] : holds.others) {
+        add(factor, times(abs(factor), name));
     }
-    return "holds " + factor + (holds.offset.sign() < 0 ? " \u2212 " : " + ") + abs(holds.offset).toString();
+    add(holds.offset, abs(holds.offset).toString());
+    if (isDown) {
+        add(holds.slope, times(abs(holds.slope), "n"));
+    }
+    return "holds " + text;
 }
 
 std::optional<std::int64_t> heldFor(const Holds& holds, const std::string& key) {
@@ -116,19 +182,45 @@ std::optional<std::int64_t> heldFor(const Holds& holds, const std::string& key) 
     return found == holds.codes.end() ? std::nullopt : std::optional(found->second);
 }
 
-std::optional<std::int64_t> heldFor(const Holds& holds, const Rational& factor) {
+std::optional<std::int64_t> heldFor(const Holds& holds, const Rational& factor, const OtherControl& other) {
     if (holds.form == Holds::Form::table) {
         return heldFor(holds, printFactor(factor));
     }
+    Rational held = holds.offset;
     if (holds.form == Holds::Form::logarithm) {
-        const auto whole = factor.toInt64();
-        if (!whole || *whole <= 0 || !std::has_single_bit(static_cast<std::uint64_t>(*whole))) {
+        if (factor.sign() <= 0) {
             return std::nullopt;
         }
-        return std::countr_zero(static_cast<std::uint64_t>(*whole));
+        Rational power = 1;
+        for (; power < factor; power *= holds.base) {
+            held += 1;
+        }
+        if (power != factor) {
+            return std::nullopt;
+        }
+    } else {
+        held += factor * holds.slope;
     }
-    const auto held = (factor * holds.slope + holds.offset).toInt64();
-    return held && *held >= 0 ? held : std::nullopt;
+    for (const auto& [name, times] : holds.others) {
+        const auto value = other ? other(name) : std::nullopt;
+        if (!value) {
+            return std::nullopt;
+        }
+        held += *value * times;
+    }
+    const auto whole = held.toInt64();
+    return whole && *whole >= 0 ? whole : std::nullopt;
+}
+
+std::string valuePartName(ValuePart part) {
+    switch (part) {
+    case ValuePart::whole: return "whole";
+    case ValuePart::fraction: return "fraction";
+    case ValuePart::enable: return "enable";
+    case ValuePart::mantissa: return "mantissa";
+    case ValuePart::exponent: return "exponent";
+    }
+    return {};
 }
 
 std::string hexText(const FieldValue& value) {

@@ -25,6 +25,13 @@ struct WakeCounter {
     FactorSet prescaler;
     FactorSet counts;
     bool isForWaking = false; ///< it does nothing else
+    /// Of one that can also count the seconds of a calendar: its counts then, and the calendar's two dividers.
+    FactorSet secondCounts = {};
+    FactorSet first = {};
+    FactorSet second = {};
+
+    /// As it counts a period, s, of a clock of `hertz`: seconds only where the clock itself is too fast for its counts.
+    WakeCounter forPeriod(const Rational& hertz, const Rational& period) const;
 };
 
 /// A name under which those of a kind are counted that have something more.

@@ -38,6 +38,9 @@ private:
 
     void lintSource(const Source& source) {
         const std::string path = "source." + source.id;
+        if (source.kind == SourceKind::none) {
+            return;
+        }
         if (source.kind == SourceKind::rc && source.tolerance.empty()) {
             warn(path, "the RC '" + source.id + "' has no tolerance, so nothing can be said of its corners",
                  "tolerance = [{ temp, by }]");
@@ -45,7 +48,7 @@ private:
         if (source.kind != SourceKind::clockIn && !source.startup.max) {
             warn(path, "the source '" + source.id + "' has no longest start-up time", "startup = { typ, max }");
         }
-        if (source.kind != SourceKind::clockIn && !source.draws) {
+        if (source.kind != SourceKind::clockIn && !source.draws && source.drives.empty()) {
             warn(path, "the source '" + source.id + "' does not say what it draws", "draws = { typ, max }");
         }
     }
@@ -54,8 +57,8 @@ private:
                    const std::map<std::string, Field>& fields, const std::map<std::string, Holds>& holds) {
         const auto field = fields.find(control);
         const auto form = holds.find(control);
-        if (set.empty() || field == fields.end() || form == holds.end()) {
-            return;
+        if (set.empty() || field == fields.end() || form == holds.end() || !form->second.others.empty()) {
+            return; // what leans on other controls is known only with these
         }
         std::vector<Rational> ends{set.least()};
         if (set.most() != set.least()) {
@@ -99,7 +102,8 @@ private:
         }
         // a line about which promises can be made needs no reader of its own, but a bare copy does
         const bool isCopy = line.divide.empty() && line.multiply.empty() && line.from.size() == 1 && !line.follows &&
-                            line.limits.empty() && line.pins.empty() && !line.fields.contains("on");
+                            line.limits.empty() && line.pins.empty() && line.signalPins.empty() && !line.draws &&
+                            !line.fields.contains("on");
         if (isCopy && !feedsSomething(part_.nodeOfLine(index))) {
             warn(path, "the line '" + line.id + "' changes nothing and feeds nothing", "a control, a limit, or a reader");
         }
@@ -117,13 +121,13 @@ private:
 
     /// Rates that the limit allows but no step of the waits covers.
     void lintWait(const WaitTable& table) {
-        if (part_.isSource(table.line) || table.steps.empty()) {
+        if (part_.isSource(table.line) || table.steps.empty() || table.isFromRate) {
             return;
         }
         for (const Limit& limit : part_.lineAt(table.line).limits) {
             if (limit.max && limit.tier == table.tier && *limit.max > table.steps.back().hertz) {
                 warn("line." + part_.nodeId(table.line),
-                     "the waits of '" + part_.nodeId(table.line) + "' end at " +
+                     (table.isWait() ? "the waits of '" : "the " + table.say + " of '") + part_.nodeId(table.line) + "' end at " +
                          printQuantity(table.steps.back().hertz, Unit::hertz) + ", its limit is " +
                          printQuantity(*limit.max, Unit::hertz),
                      "a step for every rate that is allowed");
@@ -146,7 +150,7 @@ private:
             }
         }
         for (const WakeStage& stage : mode.stages) {
-            if (!stage.lasts.max || !stage.draws) {
+            if ((!stage.lasts.max && !stage.cycles) || !stage.draws) {
                 warn(path, "the stage '" + stage.say + "' of '" + mode.id + "' lacks its longest time or its draw",
                      "typ, max and draws");
             }

@@ -47,8 +47,29 @@ struct Draw {
     };
     std::optional<BySupply> bySupply = {};
     std::string ref = {};
+    /// A slope on another clock than its own.
+    struct OnClock {
+        std::size_t node = 0; ///< NodeIndex of the clock
+        std::optional<Rational> perMegahertzTyp;
+        std::optional<Rational> perMegahertzMax;
+        bool operator==(const OnClock&) const = default;
+    };
+    std::vector<OnClock> onClocks = {};
+    /// What is drawn on top while it does something: "converting".
+    struct While {
+        std::string does;
+        Rational typ; ///< A
+        Rational max; ///< A
+        bool operator==(const While&) const = default;
+    };
+    std::vector<While> whiles = {};
+    std::optional<std::size_t> tier = {}; ///< the tier for which it is told; none: for all
+    std::vector<Draw> inTiers = {};       ///< what is drawn in each tier, where that differs; the rest of this is empty then
     bool operator==(const Draw&) const = default;
 };
+
+/// What is drawn in a tier; nothing where it is not told for that one.
+const Draw* drawIn(const std::optional<Draw>& draw, std::optional<std::size_t> tier);
 
 /// Which limits hold; a control of the take.
 struct Tier {
@@ -58,9 +79,12 @@ struct Tier {
     std::optional<Field> field;
     std::int64_t code = 0;
     std::string ref;
+    std::optional<Field> ready = {}; ///< 1 once it is reached
+    Duration startup = {};           ///< until it is
 };
 
-enum class SourceKind { crystal, rc, clockIn };
+/// `none`: what a mux is put on so that the line has no clock.
+enum class SourceKind { crystal, rc, clockIn, none };
 
 /// An oscillator's tolerance within a range of temperature (°C), as relative deviations: {−1/5, 1/4}.
 struct ToleranceStep {
@@ -68,6 +92,34 @@ struct ToleranceStep {
     std::optional<Rational> toCelsius;
     Rational low;
     Rational high;
+    std::string with = {};           ///< the line or peripheral that must be on; empty: always
+    std::optional<Field> field = {}; ///< and the bit that is set for it
+};
+
+/// What an RC can be trimmed by.
+struct Trim {
+    std::optional<Field> field;
+    std::int64_t from = 0; ///< codes
+    std::int64_t to = 0;
+    std::int64_t reset = 0;
+    Rational step;                           ///< share of the rate that one code more makes it faster
+    Rational left;                           ///< share by which it can still be off after trimming, to both sides
+    std::optional<Rational> perCelsius = {}; ///< share by which it moves for each °C at most; none: not told
+};
+
+/// How hard a crystal is driven: a control of its source.
+struct Drive {
+    std::string id;
+    std::int64_t code = 0;
+    std::optional<Rational> gm; ///< A/V
+    std::optional<Draw> draws;
+};
+
+/// A clock that can be fed in where a crystal would stand.
+struct FedIn {
+    std::optional<Field> field;    ///< set to 1 for it
+    std::optional<Rational> max;   ///< Hz
+    std::vector<std::string> pins; ///< that it takes; the others are free
 };
 
 struct Source {
@@ -89,7 +141,19 @@ struct Source {
     std::string ref;
     /// Which line the hardware puts on which of its inputs by itself when this source fails: two ids.
     std::optional<std::pair<std::string, std::string>> failsTo = {};
+    /// Or: the source on which it puts all that this one feeds.
+    std::string failsToSource = {};
+    std::optional<Field> failsField = {}; ///< the bit that must be set for it
+    std::optional<Field> ready = {};      ///< 1 once it runs
+    std::optional<Trim> trim = {};
+    std::vector<Drive> drives = {}; ///< weakest first; empty: there is no choice
+    std::optional<Field> driveField = {};
+    std::size_t resetDrive = 0;
+    std::optional<FedIn> fedIn = {};
 };
+
+/// The id of the source that is none.
+inline const std::string kNoClock = "none";
 
 /// A source or a line, by its place: sources first, then lines, each in file order.
 using NodeIndex = std::size_t;
@@ -100,6 +164,14 @@ struct Follows {
     std::string control;                             ///< "divide" or "multiply"
     std::vector<std::pair<Rational, Rational>> when; ///< control value → factor
     Rational otherwise = 1;
+};
+
+/// A signal of a peripheral and the pins on which it can stand.
+struct Signal {
+    std::string name;
+    std::vector<std::string> places;
+    std::optional<Field> field = {};      ///< that chooses among them
+    std::vector<std::int64_t> codes = {}; ///< of each place
 };
 
 struct Line {
@@ -123,6 +195,17 @@ struct Line {
     std::vector<std::string> pins; ///< where it leaves the part
     std::optional<Draw> draws;
     std::string ref;
+    std::optional<Field> ready = {};     ///< of a multiplier: 1 once it is locked
+    std::optional<Field> shows = {};     ///< of a mux: the input that is in use, in the codes of "from"
+    std::vector<Signal> signalPins = {}; ///< of one that can leave the part at several pins
+    /// What must be passed through on the way to a fast rate.
+    struct Through {
+        Rational above;  ///< Hz
+        Rational divide; ///< what its divider must stand at first
+        Rational lasts;  ///< s
+    };
+    std::optional<Through> through = {};
+    std::optional<NodeIndex> writtenWhileOff = {}; ///< its settings may be written only while this one, or itself, is off
 };
 
 /// left ≤, ≥ or = times × right, on nominal rates.
@@ -137,19 +220,59 @@ struct Rule {
     std::string ref;
 };
 
-/// Memory wait states by rate, Hz: the first step whose rate is not exceeded. Results, never choices.
+/// A step of a table by rate, Hz: memory wait states, or the code of a field that follows a rate.
 struct WaitStep {
-    Rational hertz; ///< up to here
+    Rational hertz; ///< up to here, or of a table `fromRate` from here on
     std::int64_t waits = 0;
     std::optional<Rational> speed; ///< instructions a second against none waiting, as a share; none: unknown
 };
 
+/// What follows from a line's rate and is never chosen. The first step whose rate is not exceeded holds; of a table told from
+/// below, the last whose rate is reached.
 struct WaitTable {
     NodeIndex line = 0;
     std::optional<std::size_t> tier;
     std::vector<WaitStep> steps;
     std::optional<Field> field;
     std::string ref;
+    std::string say = {};                       ///< what the field is, in words; empty: memory wait states
+    bool isFromRate = false;                    ///< each step holds from its rate on, not up to it
+    std::optional<Rational> supplyBelow = {};   ///< V: holds while the lowest supply is below
+    std::optional<Rational> supplyAtLeast = {}; ///< V: holds while it is not below
+    bool isWait() const { return say.empty(); }
+};
+
+/// How a register may be used.
+enum class Access { readWrite, readOnly, writeOnly, writeOneToClear, writeZeroToClear, readToClear, setOnly };
+
+/// A register, as far as the part tells it.
+struct Register {
+    std::string name; ///< "OSC.MAIN"
+    std::optional<std::uint64_t> address;
+    int width = 32; ///< bits
+    std::optional<std::uint64_t> reset;
+    Access access = Access::readWrite;
+    std::string needs; ///< the sequence that goes before each write; empty: none
+    std::string ref;
+};
+
+/// One write of a sequence, or of the way into a mode.
+struct RegisterWrite {
+    Field field; ///< of a whole register: all its bits
+    std::int64_t code = 0;
+    std::string wait = {}; ///< what is waited for instead: "interrupt"
+};
+
+/// Writes that must go before others: a key.
+struct Sequence {
+    std::string id;
+    std::vector<RegisterWrite> writes;
+};
+
+/// A block of registers: where it begins.
+struct Block {
+    std::string name; ///< what stands before the dot of its registers
+    std::uint64_t address = 0;
 };
 
 /// One step of bringing a peripheral up, as the part tells it.
@@ -178,6 +301,9 @@ struct Peripheral {
     std::vector<std::string> pins;
     std::optional<Draw> draws;
     std::string ref;
+    std::vector<Signal> signalPins = {}; ///< where a signal has several places; one with a single place stands in `pins` too
+    Rational syncs = {};                 ///< periods of its clock until a setting is taken
+    std::vector<std::string> flags = {}; ///< fields of its flags, cleared as their register says
 };
 
 /// What a mode keeps: everything, or those named.
@@ -194,6 +320,8 @@ struct WakeStage {
     std::optional<Draw> draws;
     std::string beside;
     std::string ref;
+    std::optional<Rational> cycles = {};  ///< of the clock that the core wakes on, instead of a time
+    std::optional<std::size_t> tier = {}; ///< in which it is gone through; none: in all
 };
 
 /// A step to be taken before sleeping or after waking, with its condition in words.
@@ -206,14 +334,18 @@ struct OrderStep {
 struct ModeOption {
     struct Value {
         std::string id;
-        Rational draws;                 ///< A, that this value adds; less than 0 where it saves
-        std::optional<WakeStage> stage; ///< that it adds to the wake-up
-        std::vector<std::string> loses; ///< ids of the mode's memory that this value does not keep
+        std::optional<Draw> draws;         ///< that this value adds; below 0 where it saves; none: nothing
+        std::optional<WakeStage> stage;    ///< that it adds to the wake-up
+        std::vector<std::string> loses;    ///< ids of the mode's memory that this value does not keep
+        std::int64_t code = 0;             ///< of its field
+        std::vector<NodeIndex> keeps = {}; ///< sources and lines that it keeps on top of the mode's
     };
 
     std::string id;
     std::vector<Value> values;
     std::size_t reset = 0;
+    std::optional<Field> field = {};
+    bool isWakeClock = false; ///< its values are the sources on which the core comes back
 };
 
 struct Mode {
@@ -234,6 +366,7 @@ struct Mode {
     std::vector<ModeOption> options;
     std::optional<bool> keepsDebug; ///< the debugger stays connected; none: it is not told
     std::string ref;
+    std::vector<RegisterWrite> enter = {}; ///< what the firmware writes to get into it
 };
 
 /// A setting fixed when the part is programmed, and what each of its values does.
@@ -261,6 +394,8 @@ struct Part {
     std::string note;
     std::optional<Rational> supplyMin; ///< V
     std::optional<Rational> supplyMax;
+    std::optional<Rational> coldest; ///< °C, at which it may be used
+    std::optional<Rational> hottest;
     Rational slack = Rational(1, 1000);
     std::optional<Rational> interruptEntry; ///< cycles of the core from an interrupt to its handler's first instruction
     std::optional<Rational> interruptExit;  ///< and from its last one back
@@ -272,6 +407,9 @@ struct Part {
     std::vector<Peripheral> peripherals;
     std::vector<Mode> modes;
     std::vector<OptionWord> options;
+    std::vector<Register> registers;
+    std::vector<Block> blocks;
+    std::vector<Sequence> sequences;
     std::vector<std::string> pins;      ///< all that there are; empty: not told
     std::vector<std::string> debugPins; ///< for the debugger
     NodeIndex core = 0;                 ///< the node whose rate the core runs at
@@ -286,11 +424,26 @@ struct Part {
     std::optional<std::size_t> findPeripheral(const std::string& peripheralId) const;
     std::optional<std::size_t> findMode(const std::string& modeId) const;
     std::optional<std::size_t> findTier(const std::string& tierId) const;
+    const Register* findRegister(const std::string& registerName) const;
+    /// Where the register stands, if that is told.
+    std::optional<std::uint64_t> addressOf(const std::string& registerName) const;
+    bool isNone(NodeIndex node) const { return isSource(node) && sources[node].kind == SourceKind::none; }
     /// The mode in which the core executes.
     std::size_t runMode() const;
     /// Cycles that an interrupt takes beside its handler, as far as they are told.
     Rational interruptCycles() const { return interruptEntry.value_or(Rational(0)) + interruptExit.value_or(Rational(0)); }
 };
+
+/// A signal that has a choice of pins, and what it belongs to.
+struct PartSignal {
+    std::string owner; ///< id of the line or peripheral
+    const Signal* signal = nullptr;
+    bool isOfLine = false;
+    std::size_t index = 0;                                          ///< NodeIndex or place among the peripherals
+    std::string name() const { return owner + "." + signal->name; } ///< "uart1.tx"
+};
+/// In the part's order, those of lines first.
+std::vector<PartSignal> signalsOf(const Part& part);
 
 /// The ids of a list of things that have one.
 template <class Things>

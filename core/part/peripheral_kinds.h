@@ -13,13 +13,15 @@ namespace wisetick {
 struct UartMode {
     std::int64_t oversample = 16;
     FactorSet divisor;
+    std::int64_t times = 1; ///< the rate is so many times the clock ÷ the divisor
 };
 
 struct UartKind {
     static const KindRow& row();
 
     std::vector<UartMode> modes;
-    bool hasOneWire = false; ///< it can send and receive on its first pin
+    bool hasOneWire = false;  ///< it can send and receive on its first pin
+    FactorSet prescaler = {}; ///< before all modes; empty: none
 };
 
 /// reload: counts to the top and starts again. preload: counts up from 2^bits − counts to the overflow. freeRunning: always
@@ -43,6 +45,8 @@ struct TimerKind {
     TimerStyle style = TimerStyle::reload;
     std::vector<std::string> channels = {}; ///< the pin of each; empty text: it reaches none
     bool isCentred = false;                 ///< with channels it counts up and down: a period is 2 × counts
+    bool canBeCentred = false;              ///< whether it does is a setting, "centred"
+    std::int64_t complements = 0;           ///< how many of its channels have a second, opposite output
     FactorSet dead = {};                    ///< counts of its clock that both outputs of a channel can be off; empty: none
     FactorSet post = {};                    ///< it fires on every so manieth overflow; empty: on each
     std::optional<TimerChain> chain = {};
@@ -75,7 +79,22 @@ struct RtcKind {
     FactorSet first = {};  ///< empty: it has no calendar
     FactorSet second = {}; ///< behind the first
     std::optional<Calibration> calibration = {};
-    FactorSet alarm = {}; ///< s, the periods at which its alarm can match the calendar again and again; empty: it has none
+    FactorSet alarm = {};        ///< s, the periods at which its alarm can match the calendar again and again; empty: it has none
+    std::int64_t alarms = 1;     ///< how many of them there are
+    FactorSet secondCounts = {}; ///< of its wake-up counter where that counts the calendar's seconds; empty: it can't
+};
+
+/// A peripheral of which nothing but its gate, draws, pins and what it wakes from is known: a mover, a checksum, random numbers.
+struct OtherKind {
+    static const KindRow& row();
+};
+
+/// A sound port: its frames are its clock ÷ (`times` × divide).
+struct SoundKind {
+    static const KindRow& row();
+
+    FactorSet divide;
+    std::int64_t times = 256; ///< master clocks a frame
 };
 
 /// An analogue-to-digital converter: its clock is divided, then a sample and a conversion take cycles of it.

@@ -87,6 +87,10 @@ std::string replaceJob(Plan& plan, const std::string& name, Job job) {
         each.after = each.after == name ? renamed : each.after;
     }
     for (Promise& promise : changed.promises) {
+        if (renamed != name && promise.line.whileJob == name) {
+            promise.line.whileJob = renamed;
+            promise.text = printPromiseLine(promise.line);
+        }
         if (renamed != name && isFedBy(promise, name)) {
             promise.line.ask.change<BitesAsk>().fedBy = renamed;
             promise.text = printPromiseLine(promise.line);
@@ -110,6 +114,11 @@ std::string removeJob(Plan& plan, const std::string& name) {
     }
     const auto fed =
         std::find_if(plan.promises.begin(), plan.promises.end(), [&](const Promise& promise) { return isFedBy(promise, name); });
+    const auto asked = std::find_if(plan.promises.begin(), plan.promises.end(),
+                                    [&](const Promise& promise) { return promise.line.whileJob == name; });
+    if (asked != plan.promises.end()) {
+        return "'" + asked->text + "' is asked while the job '" + name + "' runs; change that promise first";
+    }
     if (fed != plan.promises.end()) {
         return "the job '" + name + "' feeds " + fed->line.subject + "; change that promise first";
     }

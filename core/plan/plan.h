@@ -42,7 +42,17 @@ struct Fitted {
     std::optional<Rational> shunt = {};       ///< F, the crystal's C0
     std::optional<Rational> motional = {};    ///< F, the crystal's C1
     std::optional<Parabola> parabola = {};
+    bool isFedIn = false; ///< a clock that comes from outside, where a crystal would stand
     bool operator==(const Fitted&) const = default;
+};
+
+/// An RC that the firmware trims against a better clock from time to time.
+struct Trimmed {
+    std::string source;
+    std::string by;                ///< the source that it is measured against
+    Rational every;                ///< s
+    std::optional<Rational> drift; ///< °C/s, by which the temperature moves at most; none: unknown
+    bool operator==(const Trimmed&) const = default;
 };
 
 /// This very board's oscillator, measured: an internal one, or what is fitted.
@@ -84,6 +94,8 @@ struct Board {
     std::optional<Regulator> regulator = {};                       ///< none: the battery feeds the part itself
     std::vector<std::pair<std::string, std::string>> options = {}; ///< option word → value
     std::vector<std::pair<std::string, std::string>> wiring = {};  ///< what the user wires → pin
+    std::vector<std::pair<std::string, std::string>> routes = {};  ///< signal "uart1.tx" → pin
+    std::vector<Trimmed> trimmed = {};
     bool operator==(const Board&) const = default;
 };
 
@@ -122,7 +134,8 @@ struct Choice {
     std::optional<Rational> divide;
     std::optional<Rational> multiply;
     std::optional<bool> on;
-    std::optional<Rational> rate = {}; ///< Hz, of a source that has several
+    std::optional<Rational> rate = {};     ///< Hz, of a source that has several
+    std::optional<std::string> drive = {}; ///< of a crystal that can be driven harder
     bool operator==(const Choice&) const = default;
 };
 

@@ -46,6 +46,9 @@ public:
         for (const Measured& measured : plan_.board.measured) {
             checkMeasured(measured);
         }
+        for (const Trimmed& trimmed : plan_.board.trimmed) {
+            checkTrimmed(trimmed);
+        }
         checkWords();
         if (plan_.board.battery) {
             checkBattery(*plan_.board.battery);
@@ -111,7 +114,7 @@ private:
     std::vector<std::string> sourceIds(bool isRc) const {
         std::vector<std::string> ids;
         for (const Source& source : part_->sources) {
-            if ((source.kind == SourceKind::rc) == isRc) {
+            if ((source.kind == SourceKind::rc) == isRc && source.kind != SourceKind::none) {
                 ids.push_back(source.id);
             }
         }
@@ -132,6 +135,13 @@ private:
             }
             checkTolerance(path + ".tolerance", budget.total());
         }
+        if (fitted.isFedIn && part_ != nullptr) {
+            const auto source = part_->findNode(fitted.source);
+            if (source && part_->isSource(*source) && part_->sources[*source].kind == SourceKind::crystal &&
+                !part_->sources[*source].fedIn) {
+                fault(path + ".fed_in", "a clock fed in for '" + fitted.source + "'", "a source that takes one");
+            }
+        }
         positive(path + ".load", fitted.load);
         positive(path + ".esr", fitted.esr);
         for (const auto& [key, value] :
@@ -149,6 +159,46 @@ private:
         }
         positive(path + ".rate", measured.rate);
         checkTolerance(path + ".tolerance", measured.tolerance);
+    }
+
+    void checkTrimmed(const Trimmed& trimmed) {
+        const std::string path = "board.trimmed." + trimmed.source;
+        once(path, trimmed.source, trimmed_);
+        positive(path + ".every", trimmed.every);
+        notNegative(path + ".drift", trimmed.drift);
+        if (part_ == nullptr) {
+            return;
+        }
+        std::vector<std::string> trimmable;
+        for (const Source& source : part_->sources) {
+            if (source.trim) {
+                trimmable.push_back(source.id);
+            }
+        }
+        checkName(path, "source with a trim", trimmed.source, trimmable);
+        checkName(path + ".by", "source", trimmed.by, idsOf(part_->sources));
+        if (trimmed.by == trimmed.source) {
+            fault(path + ".by", "'" + trimmed.by + "' trimmed by itself", "a better clock");
+        }
+    }
+
+    /// A signal stands on a pin of its own choice.
+    void checkRoute(const std::string& signal, const std::string& pin) {
+        const std::string path = "board.routes." + signal;
+        if (part_ == nullptr) {
+            return;
+        }
+        const std::vector<PartSignal> all = signalsOf(*part_);
+        std::vector<std::string> names;
+        for (const PartSignal& each : all) {
+            names.push_back(each.name());
+        }
+        checkName(path, "signal with a choice of pins", signal, names);
+        for (const PartSignal& each : all) {
+            if (each.name() == signal) {
+                checkName(path, "pin for '" + signal + "'", pin, each.signal->places);
+            }
+        }
     }
 
     /// A table has a key once.
@@ -172,6 +222,11 @@ private:
                     checkName(path, "value of '" + id + "'", value, idsOf(option.values));
                 }
             }
+        }
+        std::set<std::string> routed;
+        for (const auto& [signal, pin] : plan_.board.routes) {
+            once("board.routes." + signal, signal, routed);
+            checkRoute(signal, pin);
         }
         std::set<std::string> signalNames;
         for (const auto& [name, pin] : plan_.board.wiring) {
@@ -227,6 +282,16 @@ private:
             const std::string& name = plan_.promises[i].line.name;
             if (!name.empty() && !seen.insert(name).second) {
                 fault("promise." + std::to_string(i + 1) + ".say", "the promise '" + name + "' again", "a name of its own");
+            }
+            const std::string say = "promise." + std::to_string(i + 1) + ".say";
+            for (const std::string& take : plan_.promises[i].line.inTakes) {
+                checkName(say, "take", take, takes_);
+            }
+            if (const std::string& job = plan_.promises[i].line.whileJob; !job.empty()) {
+                checkName(say, "job", job, jobs_);
+                if (!plan_.promises[i].line.inTakes.empty()) {
+                    fault(say, "both 'in take' and 'while'", "one of them: a job runs in a take of its own");
+                }
             }
             const auto* bites = plan_.promises[i].line.ask.as<BitesAsk>();
             if (bites != nullptr && !bites->fedBy.empty()) {
@@ -285,6 +350,17 @@ private:
         factor(path + ".divide", choice.divide);
         factor(path + ".multiply", choice.multiply);
         positive(path + ".rate", choice.rate);
+        if (choice.drive && part_ != nullptr) {
+            const auto source = part_->findNode(choice.id);
+            const std::vector<std::string> drives =
+                source && part_->isSource(*source) ? idsOf(part_->sources[*source].drives) : std::vector<std::string>();
+            if (drives.empty()) {
+                fault(path + ".drive", "'drive' for '" + choice.id + "', which has no choice of it",
+                      "a crystal with levels of drive");
+            } else {
+                checkName(path + ".drive", "drive of '" + choice.id + "'", *choice.drive, drives);
+            }
+        }
         if (part_ == nullptr) {
             return;
         }
@@ -423,6 +499,7 @@ private:
     std::vector<std::string> choosable_;
     std::set<std::string> fitted_;
     std::set<std::string> measured_;
+    std::set<std::string> trimmed_;
     Diagnostics faults_;
 };
 

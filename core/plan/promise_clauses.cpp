@@ -199,6 +199,16 @@ std::vector<Clause> clausesOf(const AskRow& ask, const std::string& verb, Promis
     if (ask.leansOnClock) {
         list.mode("also in", "also in idle", [&line](const Word& word) { line.alsoIn.emplace_back(word.text); }).mayRepeat = true;
     }
+    list.word("in take", "in take van",
+              [&line](const Word& word) -> std::optional<TextError> {
+                  line.inTakes.emplace_back(word.text);
+                  return std::nullopt;
+              })
+        .mayRepeat = true;
+    list.word("while", "while report", [&line](const Word& word) -> std::optional<TextError> {
+        line.whileJob = word.text;
+        return std::nullopt;
+    });
     return list.take();
 }
 

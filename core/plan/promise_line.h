@@ -235,6 +235,8 @@ struct PromiseLine {
     std::string subject;
     Ask ask;
     std::vector<std::string> alsoIn;
+    std::vector<std::string> inTakes = {}; ///< where it is asked; empty: in the active take
+    std::string whileJob = {};             ///< it is asked only while this job runs, in its take; empty: always
     bool operator==(const PromiseLine&) const = default;
 };
 

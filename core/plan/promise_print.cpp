@@ -36,7 +36,10 @@ std::string printPromiseLine(const PromiseLine& line) {
     for (const std::string& mode : line.alsoIn) {
         text += ", also in " + mode;
     }
-    return text;
+    for (const std::string& take : line.inTakes) {
+        text += ", in take " + take;
+    }
+    return text + (line.whileJob.empty() ? "" : ", while " + line.whileJob);
 }
 
 std::string peripheralOf(const std::string& subject) {

@@ -78,6 +78,13 @@ std::string renameTake(Plan& plan, const std::string& name, const std::string& b
     for (Job& job : plan.jobs) {
         job.take = job.take == name ? by : job.take;
     }
+    for (Promise& promise : plan.promises) {
+        auto& takes = promise.line.inTakes;
+        if (std::find(takes.begin(), takes.end(), name) != takes.end()) {
+            std::replace(takes.begin(), takes.end(), name, by);
+            promise.text = printPromiseLine(promise.line);
+        }
+    }
     return {};
 }
 
@@ -92,6 +99,12 @@ std::string deleteTake(Plan& plan, const std::string& name) {
     const auto job = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.take == name; });
     if (job != plan.jobs.end()) {
         return "the job '" + job->name + "' runs in take '" + name + "'; give it another one first";
+    }
+    const auto promise = std::find_if(plan.promises.begin(), plan.promises.end(), [&](const Promise& each) {
+        return std::find(each.line.inTakes.begin(), each.line.inTakes.end(), name) != each.line.inTakes.end();
+    });
+    if (promise != plan.promises.end()) {
+        return "'" + promise->text + "' is asked in take '" + name + "'; change that promise first";
     }
     const auto next = plan.takes.erase(take);
     if (plan.active == name) {

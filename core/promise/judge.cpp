@@ -17,7 +17,8 @@ std::optional<Rational> lesser(const std::optional<Rational>& a, const std::opti
 
 int rank(State state) {
     switch (state) {
-    case State::pending: return 0;
+    case State::pending:
+    case State::elsewhere: return 0;
     case State::kept: return 1;
     case State::strained: return 2;
     case State::broken: return 3;
@@ -37,6 +38,7 @@ std::string stateName(State state) {
     case State::strained: return "strained";
     case State::broken: return "broken";
     case State::pending: return "pending";
+    case State::elsewhere: return "elsewhere";
     }
     return {};
 }

@@ -12,13 +12,13 @@
 namespace wisetick {
 
 /// kept: holds at every corner. strained: the nominal holds, a worst case does not, or is unknown. broken: the
-/// nominal does not hold, is unknown, or nothing is possible. pending: not played yet.
-enum class State { kept, strained, broken, pending };
+/// nominal does not hold, is unknown, or nothing is possible. pending: not played yet. elsewhere: asked in another take.
+enum class State { kept, strained, broken, pending, elsewhere };
 
-/// "kept", "strained", "broken" or "pending".
+/// "kept", "strained", "broken", "pending" or "elsewhere".
 std::string stateName(State state);
 
-/// The worse of the two; pending is the least of all.
+/// The worse of the two; pending and elsewhere are the least of all.
 State worseState(State a, State b);
 
 /// How much of a figure is made. verdict: state, rates, errors and settings alone, for searches; result: all that is shown in a

@@ -18,18 +18,39 @@ Rational toleranceOf(const TalksAsk& ask, std::int64_t oversample) {
     return ask.tolerance.within ? *ask.tolerance.within : defaultUartTolerance(ask.frame, oversample);
 }
 
+/// A mode behind a setting of the port's prescaler.
+struct Gear {
+    const UartMode* mode = nullptr;
+    Rational prescaler = 1;
+    /// Ticks of the port's clock in a bit, for each of the divisor.
+    Rational slow() const { return Rational(mode->oversample, mode->times) * prescaler; }
+};
+
+std::vector<Gear> gearsOf(const UartKind& uart) {
+    std::vector<Gear> gears;
+    for (const UartMode& mode : uart.modes) {
+        if (uart.prescaler.empty()) {
+            gears.push_back({&mode, 1});
+        }
+        for (std::int64_t i = 0; !uart.prescaler.empty() && i < uart.prescaler.count(); ++i) {
+            gears.push_back({&mode, uart.prescaler.at(i)});
+        }
+    }
+    return gears;
+}
+
 /// By how much of a bit an edge can be off its place: a tick of the clock where a bit is no whole number of them.
-Rational edgeShare(std::int64_t oversample, const Rational& divisor) {
-    const Rational ticks = divisor * oversample;
+Rational edgeShare(const Rational& slow, const Rational& divisor) {
+    const Rational ticks = divisor * slow;
     return ticks.isWhole() ? Rational(0) : 1 / ticks;
 }
 
 /// The smaller side of what the receiver stands with this divisor; where the port does not say how it samples, that of a sample
 /// in the very middle of the bit.
-Rational standsWith(const UartFrame& frame, std::int64_t oversample, const Rational& divisor) {
+Rational standsWith(const UartFrame& frame, std::int64_t oversample, const Rational& slow, const Rational& divisor) {
     const FrameWindow window = frameWindow(frame, oversample);
     const Rational smaller = oversample > 1 ? std::min(-window.low, window.high) : -window.low;
-    return std::max(smaller - edgeShare(oversample, divisor) / (bitsOf(frame) - Rational(1, 2)), Rational(0));
+    return std::max(smaller - edgeShare(slow, divisor) / (bitsOf(frame) - Rational(1, 2)), Rational(0));
 }
 
 /// Half of a window in such a way that both ends off by it, each to its side, just fill it: (1 + t) ÷ (1 − t) − 1 = w.
@@ -38,16 +59,17 @@ Rational fairShare(const Rational& window) {
 }
 
 /// The divisors on either side of a point that make a bit of whole ticks.
-void addWholeTicks(const UartMode& mode, const Rational& point, std::vector<Rational>& divisors) {
+void addWholeTicks(const Gear& gear, const Rational& point, std::vector<Rational>& divisors) {
     constexpr std::int64_t kMostSteps = 64;
-    const FactorSet& set = mode.divisor;
+    const FactorSet& set = gear.mode->divisor;
+    const Rational slow = gear.slow();
     const Rational beyond = set.isRange() ? set.step() : Rational(1, 1'000'000'000);
     auto below = set.atMost(point);
     auto above = set.atLeast(point);
-    for (std::int64_t i = 0; i < kMostSteps && below && !(*below * mode.oversample).isWhole(); ++i) {
+    for (std::int64_t i = 0; i < kMostSteps && below && !(*below * slow).isWhole(); ++i) {
         below = set.atMost(*below - beyond);
     }
-    for (std::int64_t i = 0; i < kMostSteps && above && !(*above * mode.oversample).isWhole(); ++i) {
+    for (std::int64_t i = 0; i < kMostSteps && above && !(*above * slow).isWhole(); ++i) {
         above = set.atLeast(*above + beyond);
     }
     for (const auto& divisor : {below, above}) {
@@ -59,8 +81,9 @@ void addWholeTicks(const UartMode& mode, const Rational& point, std::vector<Rati
 
 /// Divisors next to every point at which the best one can lie: the error is monotonic in the divisor, so the best
 /// of each state is a neighbour of the least worst case or of an end of that state's range.
-std::vector<Rational> candidateDivisors(const UartMode& mode, const TalksAsk& ask, const Bounds& hertz) {
-    const Rational perDivisor = ask.bitsPerSecond * mode.oversample;
+std::vector<Rational> candidateDivisors(const Gear& gear, const TalksAsk& ask, const Bounds& hertz) {
+    const UartMode& mode = *gear.mode;
+    const Rational perDivisor = ask.bitsPerSecond * gear.slow();
     const Rational tolerance = toleranceOf(ask, mode.oversample);
     std::vector<Rational> points{hertz.nominal / perDivisor, (hertz.min + hertz.max) / (2 * perDivisor)};
     if (!ask.tolerance.exactly && tolerance.sign() > 0) {
@@ -78,24 +101,28 @@ std::vector<Rational> candidateDivisors(const UartMode& mode, const TalksAsk& as
         for (const Rational& divisor : mode.divisor.nearest(point)) {
             divisors.push_back(divisor);
         }
-        addWholeTicks(mode, point, divisors); // whose edges all stand where they should
+        addWholeTicks(gear, point, divisors); // whose edges all stand where they should
     }
     std::sort(divisors.begin(), divisors.end());
     divisors.erase(std::unique(divisors.begin(), divisors.end()), divisors.end());
     return divisors;
 }
 
-Way judgedWay(const UartMode& mode, const Rational& divisor, const TalksAsk& ask, const Clock& clock) {
+Way judgedWay(const UartKind& uart, const Gear& gear, const Rational& divisor, const TalksAsk& ask, const Clock& clock) {
+    const UartMode& mode = *gear.mode;
     std::vector<Setting> settings{{"oversample", mode.oversample}, {"divisor", divisor}};
+    if (!uart.prescaler.empty()) {
+        settings.push_back({"prescaler", gear.prescaler});
+    }
     if (ask.isOneWire) {
         settings.push_back({"one_wire", 1});
     }
-    Way way = wayThatGives(std::move(settings), clock.hertz * (1 / (divisor * mode.oversample)), ask.bitsPerSecond);
+    Way way = wayThatGives(std::move(settings), clock.hertz * (1 / (divisor * gear.slow())), ask.bitsPerSecond);
     if (ask.tolerance.exactly) {
         const Judgement exact = judgeExactly(way.error);
         return judgedAs(std::move(way), exact);
     }
-    const Rational stands = standsWith(ask.frame, mode.oversample, divisor);
+    const Rational stands = standsWith(ask.frame, mode.oversample, gear.slow(), divisor);
     Judgement judgement = judgeWithin(way.error, ask.tolerance.within.value_or(fairShare(stands)), clock.unknown.empty());
     const bool isWiderThanItStands = ask.tolerance.within && *ask.tolerance.within > stands;
     const bool isSamplingUnknown = !ask.tolerance.within && mode.oversample == 1;
@@ -112,16 +139,21 @@ bool isBetter(const Way& a, const Way& b) {
     }
     const Rational oversampleA = settingOf(a, "oversample");
     const Rational oversampleB = settingOf(b, "oversample");
-    return oversampleA != oversampleB ? oversampleA > oversampleB : settingOf(a, "divisor") < settingOf(b, "divisor");
+    if (oversampleA != oversampleB) {
+        return oversampleA > oversampleB;
+    }
+    const Rational prescalerA = settingOf(a, "prescaler"); // less of it, the finer the divisor
+    const Rational prescalerB = settingOf(b, "prescaler");
+    return prescalerA != prescalerB ? prescalerA < prescalerB : settingOf(a, "divisor") < settingOf(b, "divisor");
 }
 
 /// The best way from the divisors next to the least worst case alone, where it is kept: there no other can be better.
 std::optional<Way> keptAtOnce(const UartKind& uart, const TalksAsk& ask, const Clock& clock) {
     std::optional<Way> best;
-    for (const UartMode& mode : uart.modes) {
-        const Rational balanced = (clock.hertz.min + clock.hertz.max) / (2 * ask.bitsPerSecond * mode.oversample);
-        for (const Rational& divisor : mode.divisor.nearest(balanced)) {
-            Way way = judgedWay(mode, divisor, ask, clock);
+    for (const Gear& gear : gearsOf(uart)) {
+        const Rational balanced = (clock.hertz.min + clock.hertz.max) / (2 * ask.bitsPerSecond * gear.slow());
+        for (const Rational& divisor : gear.mode->divisor.nearest(balanced)) {
+            Way way = judgedWay(uart, gear, divisor, ask, clock);
             if (!best || isBetter(way, *best)) {
                 best = std::move(way);
             }
@@ -130,17 +162,39 @@ std::optional<Way> keptAtOnce(const UartKind& uart, const TalksAsk& ask, const C
     return best && best->state == State::kept && !ask.tolerance.exactly ? best : std::nullopt;
 }
 
-std::string divisionText(const Clock& clock, const Way& way) {
-    return printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + settingOf(way, "oversample").toString() + " \u00d7 " +
+/// The gear of a way of this port.
+Gear gearOf(const UartKind& uart, const Way& way) {
+    const std::vector<Gear> gears = gearsOf(uart);
+    const auto found = std::find_if(gears.begin(), gears.end(), [&](const Gear& gear) {
+        return gear.mode->oversample == settingOf(way, "oversample") &&
+               (uart.prescaler.empty() || gear.prescaler == settingOf(way, "prescaler"));
+    });
+    return found == gears.end() ? gears.front() : *found;
+}
+
+/// "128 \u00d7 ", where the port's rate is a multiple of its clock.
+std::string timesText(const Gear& gear) {
+    return gear.mode->times == 1 ? "" : std::to_string(gear.mode->times) + " \u00d7 ";
+}
+
+/// "16 \u00d7 4 \u00d7 ": what the divisor is multiplied by.
+std::string slowText(const Gear& gear) {
+    return (gear.mode->oversample == 1 ? "" : std::to_string(gear.mode->oversample) + " \u00d7 ") +
+           (gear.prescaler == 1 ? "" : gear.prescaler.toString() + " \u00d7 ");
+}
+
+std::string divisionText(const UartKind& uart, const Clock& clock, const Way& way) {
+    const Gear gear = gearOf(uart, way);
+    return timesText(gear) + printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + slowText(gear) +
            printFactor(settingOf(way, "divisor")) + ")";
 }
 
-std::string whyOf(const PromiseFigure& figure, const TalksAsk& ask, const Clock& clock, const Way& way) {
+std::string whyOf(const PromiseFigure& figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock, const Way& way) {
     if (ask.tolerance.exactly) {
         return toleranceWhy(figure, "exactly", clock);
     }
     const std::int64_t oversample = *settingOf(way, "oversample").toInt64();
-    const Rational stands = standsWith(ask.frame, oversample, settingOf(way, "divisor"));
+    const Rational stands = standsWith(ask.frame, oversample, gearOf(uart, way).slow(), settingOf(way, "divisor"));
     const Rational tolerance = ask.tolerance.within.value_or(fairShare(stands));
     const bool isWithin = judgeWithin(way.error, tolerance, clock.unknown.empty()).state == State::kept;
     if (isWithin && ask.tolerance.within) {
@@ -153,32 +207,35 @@ std::string whyOf(const PromiseFigure& figure, const TalksAsk& ask, const Clock&
     return toleranceWhy(figure, "within " + printTolerance(tolerance), clock);
 }
 
-void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock, const std::vector<Way>& ways,
-                 const std::string& subject) {
+void addWorkings(PromiseFigure& figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock,
+                 const std::vector<Way>& ways, const std::string& subject) {
     const Way& best = ways.front();
     const Rational oversample = settingOf(best, "oversample");
+    const Gear gear = gearOf(uart, best);
+    const std::string form = std::string(gear.mode->times == 1 ? "f" : "k \u00d7 f") + " \u00f7 (oversample" +
+                             (uart.prescaler.empty() ? "" : " \u00d7 prescaler");
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
     figure.workings.push_back({"exact divisor",
-                               "f \u00f7 (oversample \u00d7 rate)",
-                               printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + oversample.toString() +
-                                   " \u00d7 " + ask.bitsPerSecond.toString() + ")",
-                               roundedDecimal(clock.hertz.nominal / (oversample * ask.bitsPerSecond)),
+                               form + " \u00d7 rate)",
+                               timesText(gear) + printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + slowText(gear) +
+                                   ask.bitsPerSecond.toString() + ")",
+                               roundedDecimal(clock.hertz.nominal / (gear.slow() * ask.bitsPerSecond)),
                                {clockOrigin(clock, clock.hertz.nominal),
                                 {"asked", ask.bitsPerSecond.toString(), Target::promise(figure.name), {}},
                                 partOrigin(figure)}});
     figure.workings.push_back(
         {"divisor taken", "of those that the port allows", {}, printFactor(settingOf(best, "divisor")), {partOrigin(figure)}});
     figure.workings.push_back({"rate",
-                               "f \u00f7 (oversample \u00d7 divisor)",
-                               divisionText(clock, best),
+                               form + " \u00d7 divisor)",
+                               divisionText(uart, clock, best),
                                printQuantity(best.got.nominal, Unit::bitsPerSecond),
                                {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
     addErrorSteps(figure, clock);
     if (!ask.tolerance.within && !ask.tolerance.exactly) {
         const FrameWindow window = frameWindow(ask.frame, *oversample.toInt64());
         const Rational divisor = settingOf(best, "divisor");
-        const Rational stands = standsWith(ask.frame, *oversample.toInt64(), divisor);
-        const Rational edge = edgeShare(*oversample.toInt64(), divisor);
+        const Rational stands = standsWith(ask.frame, *oversample.toInt64(), gear.slow(), divisor);
+        const Rational edge = edgeShare(gear.slow(), divisor);
         const std::string edges =
             edge.isZero() ? "" : ", less an edge off by " + printQuantity(edge, Unit::ratio, 4) + " of a bit";
         figure.workings.push_back({"tolerance",
@@ -191,8 +248,8 @@ void addWorkings(PromiseFigure& figure, const TalksAsk& ask, const Clock& clock,
     for (const Way& way : ways) {
         if (settingOf(way, "oversample") != oversample) {
             figure.workings.push_back({"over " + settingOf(way, "oversample").toString() + " instead",
-                                       "f \u00f7 (oversample \u00d7 divisor)",
-                                       divisionText(clock, way),
+                                       form + " \u00d7 divisor)",
+                                       divisionText(uart, clock, way),
                                        printQuantity(way.got.nominal, Unit::bitsPerSecond) + ", " + printError(way.error.nominal),
                                        {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
             break;
@@ -215,25 +272,27 @@ Rational latestStart(const UartFrame& frame, std::int64_t oversample, const Rati
 }
 
 Rational defaultUartTolerance(const UartFrame& frame, std::int64_t oversample) {
-    return fairShare(standsWith(frame, oversample, 1));
+    return fairShare(standsWith(frame, oversample, oversample, 1));
 }
 
 std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock& clock, const std::vector<Setting>& pinned) {
     std::vector<Way> ways;
     const Rational* pinnedOversample = pinnedValue(pinned, "oversample");
     const Rational* pinnedDivisor = pinnedValue(pinned, "divisor");
-    for (const UartMode& mode : uart.modes) {
-        if (pinnedOversample != nullptr && *pinnedOversample != mode.oversample) {
+    const Rational* pinnedPrescaler = pinnedValue(pinned, "prescaler");
+    for (const Gear& gear : gearsOf(uart)) {
+        if ((pinnedOversample != nullptr && *pinnedOversample != gear.mode->oversample) ||
+            (pinnedPrescaler != nullptr && *pinnedPrescaler != gear.prescaler)) {
             continue;
         }
         if (pinnedDivisor != nullptr) {
-            if (mode.divisor.contains(*pinnedDivisor)) {
-                ways.push_back(judgedWay(mode, *pinnedDivisor, ask, clock));
+            if (gear.mode->divisor.contains(*pinnedDivisor)) {
+                ways.push_back(judgedWay(uart, gear, *pinnedDivisor, ask, clock));
             }
             continue;
         }
-        for (const Rational& divisor : candidateDivisors(mode, ask, clock.hertz)) {
-            ways.push_back(judgedWay(mode, divisor, ask, clock));
+        for (const Rational& divisor : candidateDivisors(gear, ask, clock.hertz)) {
+            ways.push_back(judgedWay(uart, gear, divisor, ask, clock));
         }
     }
     std::sort(ways.begin(), ways.end(), isBetter);
@@ -283,24 +342,25 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     }
     takeWay(figure, ways.front());
     if (figure.state != State::kept) {
-        figure.why = whyOf(figure, ask, clock, ways.front());
+        figure.why = whyOf(figure, uart, ask, clock, ways.front());
     }
     if (detail == Detail::workings) {
-        addWorkings(figure, ask, clock, ways, figure.subject.name);
+        addWorkings(figure, uart, ask, clock, ways, figure.subject.name);
     }
     return figure;
 }
 
 RateWindows uartRates(const UartKind& uart, const TalksAsk& ask) {
     RateWindows windows;
-    for (const UartMode& mode : uart.modes) {
+    for (const Gear& gear : gearsOf(uart)) {
+        const UartMode& mode = *gear.mode;
         Tolerance tolerance = ask.tolerance;
         if (!tolerance.exactly) {
             tolerance.within = std::max(toleranceOf(ask, mode.oversample), Rational(0));
         }
         const bool hasParts = !mode.divisor.isRange() || !mode.divisor.step().isWhole();
         windows.isTight = windows.isTight && (!hasParts || ask.tolerance.within || ask.tolerance.exactly);
-        windows.combs.push_back(combOfRates(scaled(mode.divisor, mode.oversample), ask.bitsPerSecond, tolerance));
+        windows.combs.push_back(combOfRates(scaled(mode.divisor, gear.slow()), ask.bitsPerSecond, tolerance));
     }
     return windows;
 }

@@ -25,7 +25,9 @@ JobVariants::JobVariants(const Part& part, const Plan& plan, const std::string& 
     for (const Job& job : plan.jobs) {
         const std::string& name = job.take.empty() ? plan.active : job.take;
         const std::size_t usual = derived.contains(name) ? addPlain(name) : 0;
-        const Figures* own = job.uses.empty() ? nullptr : made(part, plan, *figures_[usual], &job);
+        const bool isAskedFor = std::any_of(plan.promises.begin(), plan.promises.end(),
+                                            [&](const Promise& promise) { return promise.line.whileJob == job.name; });
+        const Figures* own = job.uses.empty() && !isAskedFor ? nullptr : made(part, plan, *figures_[usual], &job);
         if (own == nullptr || own == figures_[usual]) {
             byJob_[job.name] = usual;
             continue;

@@ -38,16 +38,24 @@ StageCharge stageCharge(const TemperatureGrid& grid, const ModeFigure& rest, con
     return charge;
 }
 
+namespace {
+
+RateOf rateOfLines(const Figures& figures) {
+    return [&figures](NodeIndex node) { return figures.lines[node].hertz.value_or(Bounds::exactly(0)); };
+}
+
+} // namespace
+
 CurrentFigure startUpCurrent(const Part& part, const Figures& woken, std::size_t mode) {
     const ModeFigure& run = woken.modes[part.runMode()];
-    const auto& source = part.modes[mode].wakesOn;
+    const auto source = woken.modes[mode].wakesOn;
     if (!source || !woken.lines[*source].hertz || run.current.contributions.empty()) {
         return run.current;
     }
     std::vector<Contribution> list = run.current.contributions;
     const Contribution& base = list.front(); // the mode's own draw
-    list.front() =
-        contributionOf(base.name, base.target, part.modes[part.runMode()].draws, *woken.lines[*source].hertz, woken.grid);
+    list.front() = contributionOf(base.name, base.target, drawIn(part.modes[part.runMode()].draws, part.findTier(woken.tier)),
+                                  *woken.lines[*source].hertz, woken.grid, rateOfLines(woken));
     const std::vector<Contribution>& resting = woken.modes[mode].current.contributions;
     for (Contribution& each : list) {
         const bool goesOn =

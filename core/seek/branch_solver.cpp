@@ -105,7 +105,8 @@ BranchSolver::BranchSolver(const Space& space, const InForce& inForce, std::size
             highest_[node] = powerOfTen(30);
         }
         for (const SpaceLimit& limit : space.limits[node]) {
-            if (inForce.limits[node] && limit.max && !limit.own && !limit.dependence && (!limit.tier || *limit.tier == tier)) {
+            if (inForce.limits[node] && limit.max && !limit.own && !limit.dependence && !limit.whileRate &&
+                (!limit.tier || *limit.tier == tier)) {
                 highest_[node] = std::min(highest_[node], *limit.max);
             }
         }
@@ -179,9 +180,22 @@ bool BranchSolver::isStrained(const Branch& branch, const Bounds& hertz, const E
 BranchSolver::Ends BranchSolver::endsFor(const Shape& shape, const Candidate& candidate) {
     Ends ends{shape.min, shape.max, shape.isMinTolerance, shape.isMaxTolerance};
     for (const SpaceLimit* limit : shape.ownLimits) {
-        const Rational& value = limit->own->control == "multiply" ? candidate.multiply : candidate.divide;
-        if (std::find(limit->own->is.begin(), limit->own->is.end(), value) == limit->own->is.end()) {
-            continue;
+        if (limit->own != nullptr) {
+            const Rational value = limit->own->control == "from"       ? Rational(static_cast<std::int64_t>(candidate.from))
+                                   : limit->own->control == "multiply" ? candidate.multiply
+                                                                       : candidate.divide;
+            if (std::find(limit->own->is.begin(), limit->own->is.end(), value) == limit->own->is.end()) {
+                continue;
+            }
+        }
+        if (limit->whileRate != nullptr) {
+            const Rational parent = candidate.hertz * candidate.divide / (candidate.multiply * shape.factor);
+            const RateCase& rate = *limit->whileRate;
+            const bool isMet =
+                !candidate.hertz.isZero() && (!rate.least || parent >= *rate.least) && (!rate.below || parent < *rate.below);
+            if (!isMet) { // where the rate is still to come, nothing is held against it
+                continue;
+            }
         }
         if (limit->min && (!ends.min || *limit->min > *ends.min)) {
             ends.min = limit->min;
@@ -235,7 +249,7 @@ void BranchSolver::addCosts(std::size_t at, const Candidate& candidate, Score& s
         score.changes += candidate.multiply != node.multiplyNow ? 1 : 0;
     }
     if (wantsCurrent_ && draws_[at]) {
-        score.picoampere += drawInRun(space_, at, candidate.hertz);
+        score.picoampere += drawInRun(space_, at, candidate.hertz, tier_);
     }
     if (at == space_.core) {
         score.core -= candidate.hertz;
@@ -259,7 +273,15 @@ bool BranchSolver::keepsRules(const RatesAt& open) const {
             return false;
         }
     }
-    return true;
+    return std::all_of(space_.whileLimits.begin(), space_.whileLimits.end(), [&](const WhileLimit& each) {
+        const Limit& limit = *each.limit;
+        const bool isMeant = inForce_.limits[each.node] && (!limit.tier || *limit.tier == tier_);
+        const Rational* own = isMeant ? rateIn(open, each.node) : nullptr;
+        const Rational* other = own == nullptr ? nullptr : rateIn(open, each.other);
+        const RateCase& rate = *limit.whileRate;
+        const bool isMet = other != nullptr && (!rate.least || *other >= *rate.least) && (!rate.below || *other < *rate.below);
+        return !isMet || ((!limit.min || *own >= *limit.min) && (!limit.max || *own <= *limit.max));
+    });
 }
 
 void BranchSolver::settle(std::vector<Piece>& pieces) const {

@@ -160,6 +160,7 @@ private:
     void gather(Branch& branch, const Rational& parent, std::size_t level, const std::optional<Rational>& enough,
                 std::vector<Piece>& gathered);
     const RateSpans& nodeWindow(std::size_t node, std::size_t level);
+    static RateSpans allowedWhile(const Shape& shape, RateSpans spans, const Rational& factor);
     RateSpans parentWindow(const Shape& shape, const RateSpans& own, std::size_t level);
     const Window& windowOf(Shape& shape, std::size_t level);
     template <class Visit>

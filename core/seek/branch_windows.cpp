@@ -53,6 +53,13 @@ void BranchSolver::setLimits(Shape& shape, const std::vector<std::optional<std::
         if (limit.dependence && !limit.inClass[classes[*limit.dependence].value_or(0)]) {
             continue;
         }
+        if (limit.whileRate != nullptr) {
+            const std::vector<std::size_t>& inputs = space_.nodes[shape.node].inputs;
+            if (!inputs.empty() && inputs[shape.from] == limit.whileRate->node) { // else it is looked at like a rule
+                shape.ownLimits.push_back(&limit);
+            }
+            continue;
+        }
         if (limit.own != nullptr) {
             shape.ownLimits.push_back(&limit);
             continue;
@@ -160,6 +167,10 @@ std::vector<std::size_t> BranchSolver::pendingOf(const std::vector<std::size_t>&
             isPending = isPending || (inForce_.rules[i] &&
                                       ((rule.left == node && !isIn(rule.right)) || (rule.right == node && !isIn(rule.left))));
         }
+        for (const WhileLimit& each : space_.whileLimits) {
+            isPending = isPending || (inForce_.limits[each.node] &&
+                                      ((each.node == node && !isIn(each.other)) || (each.other == node && !isIn(each.node))));
+        }
         if (isPending) {
             pending.push_back(node);
         }
@@ -186,7 +197,8 @@ const RateSpans& BranchSolver::nodeWindow(std::size_t node, std::size_t level) {
     RateSpans window = {{Rational(0), highest_[node]}};
     if (inForce_.limits[node]) {
         for (const SpaceLimit& limit : space_.limits[node]) {
-            if ((!limit.tier || *limit.tier == tier_) && limit.own == nullptr && !limit.dependence) {
+            if ((!limit.tier || *limit.tier == tier_) && limit.own == nullptr && !limit.dependence &&
+                limit.whileRate == nullptr) {
                 window = intersect(window, {{limit.min.value_or(Rational(0)), limit.max}});
             }
         }
@@ -214,6 +226,24 @@ const RateSpans& BranchSolver::nodeWindow(std::size_t node, std::size_t level) {
     }
     window = intersect(window, judges_.windowAt(node, highest_[node], now.share));
     return nodeWindows_.emplace(std::pair(node, level), std::move(window)).first->second;
+}
+
+/// What of the spans the limits leave that hold only while the parent, `factor` × the rate, runs within some rates.
+RateSpans BranchSolver::allowedWhile(const Shape& shape, RateSpans spans, const Rational& factor) {
+    for (const SpaceLimit* limit : shape.ownLimits) {
+        if (limit->whileRate == nullptr) {
+            continue;
+        }
+        RateSpans allowed{{limit->min.value_or(Rational(0)), limit->max}};
+        if (limit->whileRate->least) {
+            allowed.push_back({Rational(0), *limit->whileRate->least / factor});
+        }
+        if (limit->whileRate->below) {
+            allowed.push_back({*limit->whileRate->below / factor, std::nullopt});
+        }
+        spans = intersect(spans, united(std::move(allowed), policy::kMostSpans));
+    }
+    return spans;
 }
 
 RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, std::size_t level) {
@@ -256,7 +286,8 @@ RateSpans BranchSolver::parentWindow(const Shape& shape, const RateSpans& own, s
                     appendScaled(window, scaled, factor, within);
                 } else {
                     const Ends ends = endsFor(shape, candidate);
-                    appendScaled(window, intersect(scaled, {{ends.min.value_or(Rational(0)), ends.max}}), factor, within);
+                    const RateSpans held = intersect(scaled, {{ends.min.value_or(Rational(0)), ends.max}});
+                    appendScaled(window, allowedWhile(shape, held, factor), factor, within);
                 }
                 return true;
             });
@@ -306,7 +337,7 @@ const Window& BranchSolver::windowOf(Shape& shape, std::size_t level) {
 bool BranchSolver::isAllowed(const Shape& shape, const Candidate& candidate) const {
     for (const auto& [dependence, wanted] : shape.classes) {
         const Dependence& on = space_.dependences[dependence];
-        if (on.classOf(on.isMultiply ? candidate.multiply : candidate.divide) != wanted) {
+        if (on.classOf(on.valueOf(candidate.divide, candidate.multiply, candidate.from)) != wanted) {
             return false;
         }
     }

@@ -1,5 +1,6 @@
 #include "seek/draw.h"
 
+#include "derive/modes.h"
 #include "sleep/wake_up.h"
 
 #include <algorithm>
@@ -10,8 +11,8 @@ namespace {
 
 const Rational kPicoampere = powerOfTen(12);
 
-Rational picoampereOf(const std::optional<Draw>& draw, const Rational& hertz, const TemperatureGrid& grid) {
-    const auto ampere = draw ? typicalDraw(*draw, hertz, grid) : std::nullopt;
+Rational picoampereOf(const Draw* draw, const Rational& hertz, const TemperatureGrid& grid) {
+    const auto ampere = draw != nullptr ? typicalDraw(*draw, hertz, grid) : std::nullopt;
     return ampere ? *ampere * kPicoampere : Rational(0);
 }
 
@@ -29,17 +30,20 @@ Mode withOptions(const Space& space, std::size_t index) {
 
 } // namespace
 
-Rational drawInRun(const Space& space, std::size_t node, const Rational& hertz) {
+Rational drawInRun(const Space& space, std::size_t node, const Rational& hertz, std::size_t tier) {
     const Part& part = *space.part;
     const SpaceNode& each = space.nodes[node];
     const Mode* run = nullptr;
     for (const Mode& mode : part.modes) {
         run = mode.runs ? &mode : run;
     }
-    const Rational ofMode = node == space.core && run != nullptr ? picoampereOf(run->draws, hertz, space.grid) : Rational(0);
-    const auto& own =
-        each.source != nullptr ? each.source->draws : (each.line != nullptr ? each.line->draws : each.peripheral->draws);
-    return ofMode + picoampereOf(own, hertz, space.grid);
+    const Rational ofMode =
+        node == space.core && run != nullptr ? picoampereOf(drawIn(run->draws, tier), hertz, space.grid) : Rational(0);
+    const bool isDriven = each.source != nullptr && !each.source->drives.empty();
+    const auto& own = isDriven                 ? each.source->drives[space.present.sourceDrives[node]].draws
+                      : each.source != nullptr ? each.source->draws
+                                               : (each.line != nullptr ? each.line->draws : each.peripheral->draws);
+    return ofMode + picoampereOf(drawIn(own, tier), hertz, space.grid);
 }
 
 namespace {
@@ -59,7 +63,8 @@ Bounds restoredAfter(const Space& space, std::size_t index, const std::vector<st
         lives[node] = mode.lines.contains(line) && lives[*parents[node]];
     }
     for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
-        needed[node] = isOn[node] && !lives[node] && mode.wakesOn != node && takesTimeToStart(part, node);
+        needed[node] =
+            isOn[node] && !lives[node] && wakeSource(part, space.present, index) != node && takesTimeToStart(part, node);
     }
     const std::vector<StartUp> startUps = startUpsOf(part, parents, needed);
     return wakeUp(mode.options.empty() ? mode : withOptions(space, index), startUps).restored;

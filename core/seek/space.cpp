@@ -1,5 +1,7 @@
 #include "seek/space.h"
 
+#include "derive/line_limits.h"
+
 #include "derive/demand.h"
 #include "derive/derive.h"
 #include "derive/line_rates.h"
@@ -153,7 +155,8 @@ private:
     }
 
     void addSources() {
-        const std::vector<LineFigure> rates = lineRates(part_, space_.plan.board, space_.present);
+        const Demand demand = demandOf(part_, space_.plan, *findTake(space_.plan, space_.take), space_.present);
+        const std::vector<LineFigure> rates = lineRates(part_, space_.plan.board, space_.present, &demand);
         for (std::size_t i = 0; i < part_.sources.size(); ++i) {
             SpaceNode node;
             node.source = &part_.sources[i];
@@ -251,14 +254,14 @@ private:
 
     std::size_t dependenceOn(std::size_t line, const std::string& control) {
         const std::size_t node = part_.nodeOfLine(line);
-        const bool isMultiply = control == "multiply";
+        const ControlKind kind = controlKind(control);
         auto& all = space_.dependences;
         for (std::size_t i = 0; i < all.size(); ++i) {
-            if (all[i].node == node && all[i].isMultiply == isMultiply) {
+            if (all[i].node == node && all[i].control == kind) {
                 return i;
             }
         }
-        all.push_back({node, isMultiply, {}, {}, 0, 0, {}});
+        all.push_back({node, kind, {}, {}, 0, 0, {}});
         return all.size() - 1;
     }
 
@@ -313,7 +316,7 @@ private:
             for (const std::size_t user : dependence.users) {
                 const Line& line = part_.lineAt(user);
                 const std::size_t on = dependence.node - part_.sources.size();
-                const std::string control = dependence.isMultiply ? "multiply" : "divide";
+                const std::string control = dependence.controlName();
                 if (line.follows && line.follows->line == on && line.follows->control == control) {
                     effect.push_back(factorFor(*line.follows, value));
                 }
@@ -354,7 +357,11 @@ private:
                 if (limit.supplyBelow && supply && supply->min >= *limit.supplyBelow) {
                     continue;
                 }
-                SpaceLimit held{limit.tier, limit.min, limit.max, limit.isTolerance, false, nullptr, std::nullopt, {}};
+                SpaceLimit held{limit.tier, limit.min, limit.max, limit.isTolerance, false, nullptr, std::nullopt, {}, nullptr};
+                if (limit.whileRate) {
+                    held.whileRate = &*limit.whileRate;
+                    space_.whileLimits.push_back({node, limit.whileRate->node, &limit});
+                }
                 if (limit.when && limit.when->line == i) {
                     held.own = &*limit.when;
                 } else if (limit.when) {
@@ -364,9 +371,10 @@ private:
             }
         }
         for (const WaitTable& table : part_.waits) {
-            if (!table.steps.empty()) { // a rate beyond the table has no wait states
+            if (!table.steps.empty() && !table.isFromRate &&
+                holdsAtSupply(table, space_.plan.board)) { // a rate beyond the table has no wait states
                 space_.limits[table.line].push_back(
-                    {table.tier, std::nullopt, table.steps.back().hertz, false, true, nullptr, std::nullopt, {}});
+                    {table.tier, std::nullopt, table.steps.back().hertz, false, true, nullptr, std::nullopt, {}, nullptr});
             }
         }
     }
@@ -455,6 +463,19 @@ private:
 
 const std::string& SpaceNode::id() const {
     return source != nullptr ? source->id : (line != nullptr ? line->id : peripheral->id);
+}
+
+ControlKind controlKind(const std::string& control) {
+    return control == "multiply" ? ControlKind::multiply : (control == "from" ? ControlKind::from : ControlKind::divide);
+}
+
+std::string Dependence::controlName() const {
+    return control == ControlKind::multiply ? "multiply" : (control == ControlKind::from ? "from" : "divide");
+}
+
+Rational Dependence::valueOf(const Rational& divide, const Rational& multiply, std::size_t from) const {
+    return control == ControlKind::multiply ? multiply
+                                            : (control == ControlKind::from ? Rational(static_cast<std::int64_t>(from)) : divide);
 }
 
 std::size_t Dependence::classOf(const Rational& value) const {

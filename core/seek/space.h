@@ -39,17 +39,25 @@ struct SpaceNode {
     bool isMaker() const { return source != nullptr || (line != nullptr && !line->multiply.empty()); }
 };
 
+/// What others can lean on.
+enum class ControlKind { divide, multiply, from };
+ControlKind controlKind(const std::string& control);
+
 /// A control that other lines' factors or limits lean on. Its values fall into classes within which they do the same.
 struct Dependence {
     std::size_t node = 0; ///< whose control it is
-    bool isMultiply = false;
-    std::vector<Rational> values;     ///< that are told apart, ascending
+    ControlKind control = ControlKind::divide;
+    std::vector<Rational> values;     ///< that are told apart, ascending; of a mux the places of its inputs
     std::vector<std::size_t> classes; ///< of each
     std::size_t otherClass = 0;       ///< of all other values
     std::size_t count = 0;            ///< of classes
     std::vector<std::size_t> users;   ///< nodes that lean on it
 
     std::size_t classOf(const Rational& value) const;
+    /// Of the control's own values the one that counts.
+    Rational valueOf(const Rational& divide, const Rational& multiply, std::size_t from) const;
+    /// "divide", "multiply" or "from".
+    std::string controlName() const;
 };
 
 /// A line's factor by the class of what it follows.
@@ -68,6 +76,14 @@ struct SpaceLimit {
     const ControlCase* own = nullptr;      ///< holds only with the line's own control set so
     std::optional<std::size_t> dependence; ///< holds only in some classes of that
     std::vector<bool> inClass;
+    const RateCase* whileRate = nullptr; ///< holds only while another node runs within these rates
+};
+
+/// A limit that holds only while another node runs within some rates.
+struct WhileLimit {
+    std::size_t node = 0;
+    std::size_t other = 0;
+    const Limit* limit = nullptr;
 };
 
 /// One lock of the take, and what it holds.
@@ -91,6 +107,7 @@ struct Space {
     std::vector<Dependence> dependences;
     std::vector<std::optional<Followed>> followed; ///< by node
     std::vector<std::vector<SpaceLimit>> limits;   ///< by node
+    std::vector<WhileLimit> whileLimits;           ///< of those on this board
     std::vector<SpaceLock> locks;
     std::vector<std::size_t> tiers; ///< that the supply allows; one that stands for none where the part has no tiers
     bool mayChangeTier = false;

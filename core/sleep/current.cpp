@@ -24,6 +24,10 @@ void addPoints(std::vector<Rational>& list, const std::optional<Draw>& draw) {
     if (draw) {
         addPoints(list, draw->typ);
         addPoints(list, draw->max);
+        for (const Draw& each : draw->inTiers) {
+            addPoints(list, each.typ);
+            addPoints(list, each.max);
+        }
     }
 }
 
@@ -31,6 +35,9 @@ std::vector<Rational> breakpoints(const Part& part, const Board& board) {
     std::vector<Rational> list;
     for (const Source& source : part.sources) {
         addPoints(list, source.draws);
+        for (const Drive& drive : source.drives) {
+            addPoints(list, drive.draws);
+        }
     }
     for (const Line& line : part.lines) {
         addPoints(list, line.draws);
@@ -42,6 +49,11 @@ std::vector<Rational> breakpoints(const Part& part, const Board& board) {
         addPoints(list, mode.draws);
         for (const WakeStage& stage : mode.stages) {
             addPoints(list, stage.draws);
+        }
+        for (const ModeOption& option : mode.options) {
+            for (const ModeOption::Value& value : option.values) {
+                addPoints(list, value.draws);
+            }
         }
     }
     if (board.battery) {
@@ -83,6 +95,18 @@ void addBySupply(const Draw::BySupply& bySupply, const TemperatureGrid& grid, Co
     const Rational over = grid.supply->nominal - bySupply.at;
     if (!over.isZero()) {
         result.formula += " + " + printQuantity(bySupply.slope, Unit::ampere) + "/V \u00d7 " + printQuantity(over, Unit::volt);
+    }
+}
+
+/// A slope on another clock, on top of currents that are known; without it they are not.
+void addOnTop(std::vector<Rational>& currents, const std::optional<Rational>& slope, const Rational& hertz) {
+    if (!slope) {
+        currents.clear();
+        return;
+    }
+    const Rational more = (*slope * hertz / kMegahertz / kPicoampere).rounded() * kPicoampere;
+    for (Rational& current : currents) {
+        current += more;
     }
 }
 
@@ -140,10 +164,10 @@ Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool&
     return quantised(std::exp(low + share.toDouble() * (high - low)), kPicoampere);
 }
 
-Contribution contributionOf(const std::string& name, const Target& target, const std::optional<Draw>& draw, const Bounds& hertz,
-                            const TemperatureGrid& grid) {
+Contribution contributionOf(const std::string& name, const Target& target, const Draw* draw, const Bounds& hertz,
+                            const TemperatureGrid& grid, const RateOf& rateOf) {
     Contribution result{name, target, {}, {}, false, {}};
-    if (!draw) {
+    if (draw == nullptr) {
         return result;
     }
     result.typ = overGrid(draw->typ, draw->perMegahertzTyp, hertz.nominal, grid, result.isExtrapolated);
@@ -156,24 +180,41 @@ Contribution contributionOf(const std::string& name, const Target& target, const
     if (draw->bySupply) {
         addBySupply(*draw->bySupply, grid, result);
     }
-    if (draw->perMegahertzTyp && draw->perMegahertzTyp->sign() > 0) {
-        result.formula += (result.formula.empty() ? "" : " + ") + printQuantity(*draw->perMegahertzTyp, Unit::ampere) +
-                          "/MHz \u00d7 " + printQuantity(hertz.nominal, Unit::hertz);
+    const auto addSlope = [&](const std::optional<Rational>& slope, const Rational& rate) {
+        if (slope && slope->sign() > 0) {
+            result.formula += (result.formula.empty() ? "" : " + ") + printQuantity(*slope, Unit::ampere) + "/MHz \u00d7 " +
+                              printQuantity(rate, Unit::hertz);
+        }
+    };
+    addSlope(draw->perMegahertzTyp, hertz.nominal);
+    for (const Draw::OnClock& each : draw->onClocks) {
+        const Bounds rate = rateOf ? rateOf(each.node) : Bounds::exactly(0);
+        addOnTop(result.typ, each.perMegahertzTyp, rate.nominal);
+        addOnTop(result.max, each.perMegahertzMax, rate.max);
+        addSlope(each.perMegahertzTyp, rate.nominal);
     }
     return result;
 }
 
-std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, const TemperatureGrid& grid) {
+std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, const TemperatureGrid& grid,
+                                    const std::function<Rational(NodeIndex)>& rateOf) {
     if (!draw.typ || !draw.perMegahertzTyp || (draw.bySupply && !grid.supply)) {
         return std::nullopt;
     }
     bool ignored = false;
     const auto rounded = [](const Rational& ampere) { return (ampere / kPicoampere).rounded() * kPicoampere; };
-    const Rational current =
+    Rational current =
         currentAt(*draw.typ, grid.celsius[grid.nominal], ignored) + rounded(*draw.perMegahertzTyp * hertz / kMegahertz);
-    return draw.bySupply
-               ? std::max(rounded(current + draw.bySupply->slope * (grid.supply->nominal - draw.bySupply->at)), Rational(0))
-               : current;
+    if (draw.bySupply) {
+        current = std::max(rounded(current + draw.bySupply->slope * (grid.supply->nominal - draw.bySupply->at)), Rational(0));
+    }
+    for (const Draw::OnClock& each : draw.onClocks) {
+        if (!each.perMegahertzTyp) {
+            return std::nullopt;
+        }
+        current += rounded(*each.perMegahertzTyp * (rateOf ? rateOf(each.node) : Rational(0)) / kMegahertz);
+    }
+    return current;
 }
 
 Contribution constantContribution(const std::string& name, const Target& target, const Rational& ampere,

@@ -4,6 +4,7 @@
 #include "part/part.h"
 #include "plan/plan.h"
 
+#include <functional>
 #include <optional>
 #include <string>
 #include <vector>
@@ -36,14 +37,19 @@ struct Contribution {
     std::string formula; ///< "110 µA/MHz × 160 MHz"
 };
 
+/// Gives the rate of a node, Hz; 0 where it stands.
+using RateOf = std::function<Bounds(NodeIndex)>;
+
 /// A draw worked out for a clock of `hertz` (typical at its nominal, largest at its max), and where it depends on it for the
 /// board's supply likewise: + slope × (supply − the one it was measured at), never below 0; unknown where the board tells none.
-Contribution contributionOf(const std::string& name, const Target& target, const std::optional<Draw>& draw, const Bounds& hertz,
-                            const TemperatureGrid& grid);
+/// `draw`: as it is in the take's tier (drawIn); nullptr: unknown. Slopes on other clocks need `rateOf`.
+Contribution contributionOf(const std::string& name, const Target& target, const Draw* draw, const Bounds& hertz,
+                            const TemperatureGrid& grid, const RateOf& rateOf = {});
 
 /// The typical current of a draw at the grid's nominal temperature and supply, in A, as contributionOf gives it; nothing where it
 /// is unknown.
-std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, const TemperatureGrid& grid);
+std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, const TemperatureGrid& grid,
+                                    const std::function<Rational(NodeIndex)>& rateOf = {});
 
 /// A constant current.
 Contribution constantContribution(const std::string& name, const Target& target, const Rational& ampere,

@@ -1,0 +1,222 @@
+#include "files/part_registers.h"
+
+#include "base/nearest_name.h"
+
+#include <fmt/format.h>
+
+#include <algorithm>
+#include <charconv>
+
+namespace wisetick {
+
+namespace {
+
+/// 4096, "0x5000_0000" or "4096".
+std::optional<std::uint64_t> readNumber(std::string_view text) {
+    std::string digits;
+    std::copy_if(text.begin(), text.end(), std::back_inserter(digits), [](char c) { return c != '_' && c != ' '; });
+    const bool isHex = digits.rfind("0x", 0) == 0 || digits.rfind("0X", 0) == 0;
+    const char* begin = digits.data() + (isHex ? 2 : 0);
+    const char* end = digits.data() + digits.size();
+    std::uint64_t number = 0;
+    const auto [stop, error] = std::from_chars(begin, end, number, isHex ? 16 : 10);
+    return error == std::errc() && stop == end ? std::optional(number) : std::nullopt;
+}
+
+std::optional<std::uint64_t> readNumber(TableReader& reader, const std::string& key, Need need = Need::optional) {
+    const toml::node* node = reader.node(key, need);
+    if (node == nullptr) {
+        return std::nullopt;
+    }
+    const auto whole = node->value_exact<std::int64_t>();
+    const auto text = node->value_exact<std::string>();
+    const auto number =
+        whole && *whole >= 0 ? std::optional(static_cast<std::uint64_t>(*whole)) : (text ? readNumber(*text) : std::nullopt);
+    if (!number) {
+        reader.error(key, nodeText(*node), "a whole number, such as 64 or \"0x4000_1000\"");
+    }
+    return number;
+}
+
+const std::vector<std::pair<std::string, Access>>& accessNames() {
+    static const std::vector<std::pair<std::string, Access>> names{
+        {"rw", Access::readWrite},        {"ro", Access::readOnly},          {"wo", Access::writeOnly},
+        {"w1c", Access::writeOneToClear}, {"w0c", Access::writeZeroToClear}, {"rc", Access::readToClear},
+        {"set", Access::setOnly}};
+    return names;
+}
+
+Access readAccess(TableReader& reader) {
+    const auto text = reader.text("access");
+    const auto& names = accessNames();
+    const auto found = std::find_if(names.begin(), names.end(), [&](const auto& each) { return each.first == text; });
+    if (text && found == names.end()) {
+        std::vector<std::string> known;
+        for (const auto& each : names) {
+            known.push_back(each.first);
+        }
+        reader.error("access", "'" + *text + "'", listNames(known));
+    }
+    return found == names.end() ? Access::readWrite : found->second;
+}
+
+class RegisterReader {
+public:
+    RegisterReader(PartContext& context, TableReader& root) : context_(context), root_(root) {}
+
+    void read() {
+        for (const toml::table* table : root_.tables("block")) {
+            readBlock(*table);
+        }
+        for (const toml::table* table : root_.tables("register")) {
+            readRegister(*table);
+        }
+        for (const toml::table* table : root_.tables("sequence")) {
+            readSequence(*table);
+        }
+        const std::vector<std::string> known = idsOf(context_.part.sequences);
+        for (const auto& [needs, place] : needs_) {
+            if (std::find(known.begin(), known.end(), needs) == known.end()) {
+                context_.reporter.error(place, "no sequence '" + needs + "'",
+                                        known.empty() ? "a [[sequence]] with that id" : listNames(known),
+                                        didYouMean(needs, known));
+            }
+        }
+    }
+
+private:
+    /// Names that stand one after the other in memory, each `apart` from the one before.
+    void readBlock(const toml::table& table) {
+        TableReader reader(table, context_.reporter, "block");
+        const std::vector<std::string> names = reader.texts("name", Need::required);
+        const auto address = readNumber(reader, "address", Need::required);
+        const auto apart = readNumber(reader, "apart", names.size() > 1 ? Need::required : Need::optional);
+        reader.text("ref");
+        reader.text("note");
+        reader.finish();
+        for (std::size_t i = 0; address && i < names.size(); ++i) {
+            context_.part.blocks.push_back({names[i], *address + apart.value_or(0) * i});
+        }
+    }
+
+    void readRegister(const toml::table& table) {
+        TableReader reader(table, context_.reporter, "register");
+        const std::vector<std::string> names = reader.texts("name", Need::required);
+        Register common;
+        const auto address = readNumber(reader, "address");
+        const auto offset = readNumber(reader, "offset");
+        common.width = static_cast<int>(reader.whole("width", 8, 64).value_or(32));
+        common.reset = readNumber(reader, "reset");
+        common.access = readAccess(reader);
+        common.needs = reader.text("needs").value_or("");
+        common.ref = reader.text("ref").value_or("");
+        reader.text("note");
+        reader.finish();
+        if (!common.needs.empty()) {
+            needs_.emplace_back(common.needs, reader.place("needs"));
+        }
+        for (std::size_t i = 0; i < names.size(); ++i) {
+            Register each = common;
+            each.name = names[i];
+            const std::uint64_t step = static_cast<std::uint64_t>(common.width) / 8 * i;
+            if (address) {
+                each.address = *address + step;
+            } else if (offset) {
+                const auto block = blockOf(names[i]);
+                if (!block) {
+                    reader.error("offset", "an offset of '" + names[i] + "', which stands in no block",
+                                 "a [[block]] named as what stands before the dot");
+                } else {
+                    each.address = *block + *offset + step;
+                }
+            }
+            if (context_.part.findRegister(each.name) != nullptr) {
+                reader.error("name", "the register '" + each.name + "' again", "each register once");
+            }
+            context_.part.registers.push_back(std::move(each));
+        }
+    }
+
+    std::optional<std::uint64_t> blockOf(const std::string& registerName) const {
+        const std::string block = registerName.substr(0, registerName.find('.'));
+        for (const Block& each : context_.part.blocks) {
+            if (each.name == block) {
+                return each.address;
+            }
+        }
+        return std::nullopt;
+    }
+
+    void readSequence(const toml::table& table) {
+        TableReader reader(table, context_.reporter, "sequence");
+        Sequence sequence;
+        sequence.id = reader.id("id").value_or("?");
+        const toml::node* writes = reader.node("writes", Need::required);
+        const toml::array* list = writes == nullptr ? nullptr : writes->as_array();
+        if (writes != nullptr && list == nullptr) {
+            reader.error("writes", nodeText(*writes), "a list such as [\"POWER.KEY = 0x6B39\"]");
+        }
+        for (std::size_t i = 0; list != nullptr && i < list->size(); ++i) {
+            if (auto write = readWrite(context_, reader, *list->get(i), "writes")) {
+                sequence.writes.push_back(std::move(*write));
+            }
+        }
+        reader.text("ref");
+        reader.text("note");
+        reader.finish();
+        context_.part.sequences.push_back(std::move(sequence));
+    }
+
+    PartContext& context_;
+    TableReader& root_;
+    std::vector<std::pair<std::string, Place>> needs_;
+};
+
+} // namespace
+
+std::optional<RegisterWrite> readWrite(const PartContext& context, TableReader& reader, const toml::node& node,
+                                       const std::string& key) {
+    const auto fault = [&] {
+        context.reporter.error(context.reporter.placeOf(node, reader.at(key)), nodeText(node),
+                               "a write such as \"POWER.REST[2:0] = 2\" or \"KEY.ALL = 0x3B\", or { wait = \"interrupt\" }");
+        return std::nullopt;
+    };
+    if (const toml::table* table = node.as_table()) {
+        TableReader inner(*table, reader.reporter(), reader.pathOf(key));
+        RegisterWrite write;
+        write.wait = inner.text("wait", Need::required).value_or("?");
+        inner.finish();
+        return write;
+    }
+    const auto text = node.value_exact<std::string>();
+    const std::size_t equals = text ? text->find('=') : std::string::npos;
+    if (equals == std::string::npos) {
+        return fault();
+    }
+    std::string name = text->substr(0, equals);
+    name.erase(std::find_if(name.rbegin(), name.rend(), [](char c) { return c != ' '; }).base(), name.end());
+    const auto number = readNumber(std::string_view(*text).substr(equals + 1));
+    RegisterWrite write;
+    if (name.find('[') != std::string::npos) {
+        const auto field = readField(name);
+        if (!field) {
+            return fault();
+        }
+        write.field = *field;
+    } else {
+        const Register* known = context.part.findRegister(name);
+        write.field = {name, (known == nullptr ? 32 : known->width) - 1, 0};
+    }
+    if (name.empty() || !number ||
+        (write.field.width() < 63 && Rational(static_cast<std::int64_t>(*number)) > write.field.most())) {
+        return fault();
+    }
+    write.code = static_cast<std::int64_t>(*number);
+    return write;
+}
+
+void readRegisters(PartContext& context, TableReader& root) {
+    RegisterReader(context, root).read();
+}
+
+} // namespace wisetick
