@@ -46,7 +46,9 @@ Run derive(CLI::App& app) {
 Run check(CLI::App& app) {
     const auto plan = addPlanOptions(app);
     const auto isStrict = addFlag(app, "--strict", "exit 1 for strained ones too: the nominal holds, a worst case does not");
-    return [=](const Console& console) { return runCheck(console, *plan, *isStrict); };
+    const auto areAllTakes =
+        addFlag(app, "--all-takes", "the takes that nothing names too, each with all that can be asked there");
+    return [=](const Console& console) { return runCheck(console, *plan, *isStrict, *areAllTakes); };
 }
 
 Run promise(CLI::App& app) {
@@ -59,7 +61,8 @@ Run promise(CLI::App& app) {
 
 Run board(CLI::App& app) {
     const auto plan = addPlanOptions(app);
-    return [=](const Console& console) { return runBoard(console, *plan); };
+    const auto isRouted = addFlag(app, "--route-all", "finds pins for all signals at once, or says which can't stand together");
+    return [=](const Console& console) { return runBoard(console, *plan, *isRouted); };
 }
 
 Run fails(CLI::App& app) {
@@ -117,6 +120,7 @@ Run seek(CLI::App& app) {
                    "possible up to 32 MHz, if possible\"");
     const auto wanted = std::make_shared<std::vector<std::string>>();
     app.add_option("--want", *wanted, "the same")->allow_extra_args(false);
+    app.add_option("--keep-promises-but", sought->keptBut, "all promises but these, by name between commas");
     const CLI::Option* keep =
         app.add_option("--keep-promises", sought->kept, "promises to be kept, by name between commas; else all")->expected(0, 1);
     app.add_option("--lift", sought->lifted, "what shall not hold: \"limits of LINE\", \"lock on LOCK\", \"rule SAY\"")

@@ -5,11 +5,13 @@
 #include "derive/derive.h"
 #include "derive/desk.h"
 #include "derive/lint_reset.h"
+#include "derive/pins.h"
 #include "derive/workings_of.h"
 #include "derive/writing_order.h"
 #include "evaluate/compare.h"
 #include "evaluate/evaluate.h"
 #include "evaluate/ripple.h"
+#include "evaluate/takes_that_count.h"
 #include "evaluate/what_if.h"
 #include "files/part_skeleton.h"
 #include "files/toml_reader.h"
@@ -62,18 +64,44 @@ int runDerive(const Console& console, const PlanOptions& options) {
     return kHolds;
 }
 
-int runCheck(const Console& console, const PlanOptions& options, bool isStrict) {
-    const auto loaded = load(console, options);
+int runCheck(const Console& console, const PlanOptions& options, bool isStrict, bool areAllTakes) {
+    auto loaded = load(console, options);
     if (!loaded) {
         return kBadInput;
     }
-    const Figures figures = evaluated(*loaded);
-    console.out << (options.isJson ? figuresJson(figures).dump(2) + "\n" : checkReport(figures, loaded->places, console.style));
+    std::vector<Figures> takes{evaluated(*loaded)};
+    std::vector<std::string> others = options.take.empty() ? takesThatCount(loaded->plan) : std::vector<std::string>();
+    for (const Take& take : loaded->plan.takes) {
+        if (areAllTakes && std::find(others.begin(), others.end(), take.name) == others.end()) {
+            others.push_back(take.name);
+        }
+    }
+    for (const std::string& other : others) {
+        if (other != takes.front().take) {
+            loaded->take = other;
+            takes.push_back(ownOf(loaded->plan, evaluated(*loaded), takes.front(), areAllTakes));
+        }
+    }
+    if (options.isJson) {
+        nlohmann::ordered_json json = figuresJson(takes.front());
+        json["takes"] = nlohmann::ordered_json::object();
+        for (std::size_t i = 1; i < takes.size(); ++i) {
+            const nlohmann::ordered_json all = figuresJson(takes[i]);
+            json["takes"][takes[i].take] = {{"promises", all["promises"]}, {"findings", all["findings"]}};
+        }
+        console.out << json.dump(2) << "\n";
+    } else {
+        console.out << checkReport(takes, loaded->places, console.style);
+    }
     const auto isOfState = [](State state) { return [state](const auto& figure) { return figure.state == state; }; };
-    const bool isBroken =
-        hasErrors(figures.findings) || std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::broken));
-    const bool isStrained = std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::strained)) ||
-                            std::any_of(figures.lines.begin(), figures.lines.end(), isOfState(State::strained));
+    bool isBroken = false;
+    bool isStrained = false;
+    for (const Figures& figures : takes) {
+        isBroken = isBroken || hasErrors(figures.findings) ||
+                   std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::broken));
+        isStrained = isStrained || std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::strained)) ||
+                     std::any_of(figures.lines.begin(), figures.lines.end(), isOfState(State::strained));
+    }
     return isBroken || (isStrict && isStrained) ? kBroken : kHolds;
 }
 
@@ -87,8 +115,14 @@ int runLint(const Console& console, const std::vector<std::string>& parts, bool 
         const PartFile file = readPart(*text, path);
         all.insert(all.end(), file.diagnostics.begin(), file.diagnostics.end());
         if (file.part) {
-            for (Diagnostics findings : {lintPart(*file.part), lintReset(*file.part)}) {
+            for (Diagnostics findings : {lintPart(*file.part, file.accepted), lintReset(*file.part)}) {
                 for (Diagnostic& finding : findings) {
+                    const auto place = file.places.find(finding.place.path);
+                    if (place != file.places.end()) {
+                        finding.place.line = place->second.line;
+                        finding.place.column = place->second.column;
+                        finding.place.usedInLines = place->second.usedInLines;
+                    }
                     finding.place.file = path;
                     all.push_back(std::move(finding));
                 }
@@ -196,7 +230,7 @@ int runRhythm(const Console& console, const PlanOptions& options, bool hasChance
     return kHolds;
 }
 
-int runBoard(const Console& console, const PlanOptions& options) {
+int runBoard(const Console& console, const PlanOptions& options, bool isRouted) {
     const auto loaded = load(console, options);
     if (!loaded) {
         return kBadInput;
@@ -204,11 +238,18 @@ int runBoard(const Console& console, const PlanOptions& options) {
     const Figures figures = evaluated(*loaded);
     if (options.isJson) {
         const nlohmann::ordered_json all = figuresJson(figures);
-        console.out
-            << nlohmann::ordered_json{{"pins", all["pins"]}, {"options", all["options"]}, {"crystals", all["crystals"]}}.dump(2)
-            << "\n";
+        nlohmann::ordered_json json{
+            {"pins", all["pins"]}, {"routes", all["routes"]}, {"options", all["options"]}, {"crystals", all["crystals"]}};
+        if (isRouted) {
+            json["routing"] = routingJson(routeAll(loaded->part, loaded->plan));
+        }
+        console.out << json.dump(2) << "\n";
     } else {
         console.out << boardReport(figures, console.style);
+        console.out << (isRouted ? routingReport(routeAll(loaded->part, loaded->plan), figures, console.style) : "");
+    }
+    if (isRouted) {
+        return routeAll(loaded->part, loaded->plan).isPossible() ? kHolds : kBroken;
     }
     const bool collides =
         std::any_of(figures.pins.begin(), figures.pins.end(), [](const PinFigure& pin) { return !pin.why.empty(); });

@@ -30,7 +30,7 @@ struct PlanOptions {
 int runDerive(const Console& console, const PlanOptions& options);
 
 /// kBroken on a broken promise or a limit overstepped; with `isStrict` on a strained one too.
-int runCheck(const Console& console, const PlanOptions& options, bool isStrict);
+int runCheck(const Console& console, const PlanOptions& options, bool isStrict, bool areAllTakes);
 
 /// The parts of the shelf against needs such as "core >= 100 MHz, 2 uart". kBroken where none fits.
 int runShelf(const Console& console, const std::string& needs, bool isJson);
@@ -52,7 +52,7 @@ int runRhythm(const Console& console, const PlanOptions& options, bool hasChance
 int runPromise(const Console& console, const PlanOptions& options, const std::string& line, bool wantsRates);
 
 /// What the board has: crystals, pins, option words.
-int runBoard(const Console& console, const PlanOptions& options);
+int runBoard(const Console& console, const PlanOptions& options, bool isRouted);
 
 /// What still holds when a source fails. kBroken where something that held does not.
 int runFails(const Console& console, const PlanOptions& options, const std::string& source);

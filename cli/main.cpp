@@ -1,5 +1,7 @@
 #include "command_options.h"
 
+#include "base/nearest_name.h"
+
 #include <CLI/CLI.hpp>
 
 #include <algorithm>
@@ -73,6 +75,24 @@ std::vector<const cli::Command*> namedCommands(int argc, char** argv) {
     return named.empty() || isThere("-h") || isThere("--help") ? all : named;
 }
 
+/// What a word that is no command may be meant as; empty where nothing is near.
+std::string commandMeant(const std::string& word) {
+    std::vector<std::string> names;
+    for (const cli::Command& command : cli::commands()) {
+        names.emplace_back(command.name);
+    }
+    return didYouMean(word, names);
+}
+
+/// Says what a command line lacks that names no command, or gives an option of the program to a command.
+std::string hintFor(int argc, char** argv) {
+    const std::vector<std::string> words(argv + 1, argv + argc);
+    if (std::find(words.begin() + (words.empty() ? 0 : 1), words.end(), "--parts") != words.end() && words.front() != "--parts") {
+        return "--parts stands before the command: wisetick-cli --parts FOLDER " + words.front() + " \u2026";
+    }
+    return words.empty() || words.front().rfind('-', 0) == 0 ? std::string() : commandMeant(words.front());
+}
+
 int run(int argc, char** argv) {
     CLI::App app{kHelp, "wisetick-cli"};
     app.set_version_flag("--version", "wisetick-cli " WISETICK_VERSION);
@@ -88,7 +108,10 @@ int run(int argc, char** argv) {
     try {
         app.parse(argc, argv);
     } catch (const CLI::ParseError& error) {
-        return app.exit(error) == 0 ? cli::kHolds : cli::kBadInput;
+        const bool isBad = app.exit(error) != 0;
+        const std::string hint = isBad ? hintFor(argc, argv) : std::string();
+        std::cerr << (hint.empty() ? "" : "\n" + hint + "\n");
+        return isBad ? cli::kBadInput : cli::kHolds;
     }
     const cli::Console console{shelfFor(partFolders), {wantsColour()}, std::cout, std::cerr};
     const auto chosen = std::find_if(runs.begin(), runs.end(), [](const auto& each) { return each.first->parsed(); });

@@ -82,10 +82,16 @@ private:
         const std::vector<std::string> known = promiseNames(loaded_.plan);
         const auto kept = readPromiseNames(seek_.kept, known);
         const auto ifPossible = readPromiseNames(seek_.ifPossible, known);
-        if (!kept || !ifPossible) {
-            return fail(kept ? ifPossible.error() : kept.error());
+        const auto but = readPromiseNames(seek_.keptBut, known);
+        if (!kept || !ifPossible || !but) {
+            return fail(!kept ? kept.error() : (!but ? but.error() : ifPossible.error()));
         }
-        if (seek_.keepsPromises) {
+        if (!but->empty()) {
+            std::vector<std::string> others = known;
+            std::erase_if(others,
+                          [&](const std::string& name) { return std::find(but->begin(), but->end(), name) != but->end(); });
+            addPromises(others, false);
+        } else if (seek_.keepsPromises) {
             addPromises(kept->empty() ? known : *kept, false);
         }
         addPromises(*ifPossible, true);

@@ -8,6 +8,7 @@ namespace wisetick::cli {
 struct SeekOptions {
     std::vector<std::string> wishes;
     bool keepsPromises = false;
+    std::string keptBut;             ///< promises that need not be kept, by name between commas; the others must
     std::string kept;                ///< names between commas; empty: all
     std::vector<std::string> lifted; ///< "limits of bus_a", "lock on ref.divide", "rule …"
     std::string ifPossible;          ///< promises that shall be kept if possible

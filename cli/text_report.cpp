@@ -1,5 +1,7 @@
 #include "text_report.h"
 
+#include "base/nearest_name.h"
+
 #include "derive/said.h"
 #include "quantity/quantity_print.h"
 #include "text_table.h"
@@ -212,34 +214,76 @@ std::string deriveReport(const Figures& figures, const Style& style) {
     return text;
 }
 
-std::string checkReport(const Figures& figures, const std::map<std::string, Place>& places, const Style& style) {
-    std::string text = style.heading(headLine(figures)) + "\n\n" + promisesTable(figures, style);
-    std::string reasons;
-    for (std::size_t i = 0; i < figures.promises.size(); ++i) {
-        const PromiseFigure& promise = figures.promises[i];
-        if (promise.state == State::kept) {
-            continue;
-        }
-        const Severity severity = promise.state == State::broken ? Severity::error : Severity::warning;
-        const Diagnostic reason{severity,
-                                {{}, 0, 0, "promise." + std::to_string(i + 1) + ".say"},
-                                promise.name + " is " + stateName(promise.state) + ": " + promise.why,
-                                {},
-                                {}};
-        reasons += diagnosticText(located(reason, places, figures.take)) + "\n";
+namespace {
+
+bool isAskedAnything(const Figures& figures) {
+    return std::any_of(figures.promises.begin(), figures.promises.end(),
+                       [](const PromiseFigure& promise) { return promise.state != State::elsewhere; });
+}
+
+/// The promises of all takes, each where it is asked.
+std::string promisesOfTakes(const std::vector<Figures>& takes, const Style& style) {
+    if (std::none_of(takes.begin() + 1, takes.end(), isAskedAnything)) {
+        return promisesTable(takes.front(), style);
     }
-    for (const Diagnostic& finding : figures.findings) {
-        reasons += diagnosticText(located(finding, places, figures.take)) + "\n";
+    TextTable table({Align::left, Align::left, Align::left, Align::left, Align::right, Align::right, Align::left});
+    for (std::size_t i = 0; i < takes.front().promises.size(); ++i) {
+        for (const Figures& figures : takes) {
+            const PromiseFigure& promise = figures.promises[i];
+            if (promise.state != State::elsewhere) {
+                const std::string error = promise.error ? printError(promise.error->nominal) : "";
+                table.add({style.mark(promise.state), promise.name, figures.take, promise.asks, gotText(promise), error,
+                           cornersSaid(promise)});
+            }
+        }
+    }
+    return table.text();
+}
+
+/// "slow holds 6, fast holds 5": which takes hold what.
+std::string holdersLine(const std::vector<Figures>& takes) {
+    std::string text;
+    for (const Figures& figures : takes) {
+        const auto asked = std::count_if(figures.promises.begin(), figures.promises.end(),
+                                         [](const PromiseFigure& promise) { return promise.state != State::elsewhere; });
+        text += (text.empty() ? "  asked in take " : ", ") + figures.take + ": " + std::to_string(asked);
+    }
+    return std::none_of(takes.begin() + 1, takes.end(), isAskedAnything) ? std::string() : text + "\n";
+}
+
+} // namespace
+
+std::string checkReport(const std::vector<Figures>& takes, const std::map<std::string, Place>& places, const Style& style) {
+    std::string text = style.heading(headLine(takes.front())) + "\n" + holdersLine(takes) + "\n" + promisesOfTakes(takes, style);
+    std::string reasons;
+    std::map<State, std::ptrdiff_t> counts;
+    std::ptrdiff_t errors = 0;
+    for (const Figures& figures : takes) {
+        const std::string where = &figures == &takes.front() ? "" : "in take " + figures.take + ": ";
+        for (std::size_t i = 0; i < figures.promises.size(); ++i) {
+            const PromiseFigure& promise = figures.promises[i];
+            ++counts[promise.state];
+            if (promise.state == State::kept || promise.state == State::elsewhere) {
+                continue;
+            }
+            const Severity severity = promise.state == State::broken ? Severity::error : Severity::warning;
+            const Diagnostic reason{severity,
+                                    {{}, 0, 0, "promise." + std::to_string(i + 1) + ".say"},
+                                    where + promise.name + " is " + stateName(promise.state) + ": " + promise.why,
+                                    {},
+                                    {}};
+            reasons += diagnosticText(located(reason, places, figures.take)) + "\n";
+        }
+        for (Diagnostic finding : figures.findings) {
+            errors += finding.severity == Severity::error ? 1 : 0;
+            finding = located(finding, places, figures.take);
+            finding.found = where + finding.found;
+            reasons += diagnosticText(finding) + "\n";
+        }
     }
     text += reasons.empty() ? "" : "\n" + reasons;
-    const auto count = [&](State state) {
-        return std::count_if(figures.promises.begin(), figures.promises.end(),
-                             [&](const PromiseFigure& promise) { return promise.state == state; });
-    };
-    const auto errors = std::count_if(figures.findings.begin(), figures.findings.end(),
-                                      [](const Diagnostic& finding) { return finding.severity == Severity::error; });
-    return text + "\n" + counted(count(State::broken), "broken") + ", " + counted(count(State::strained), "strained") + ", " +
-           counted(count(State::kept), "kept") + "; " + counted(errors, errors == 1 ? "fault" : "faults") +
+    return text + "\n" + counted(counts[State::broken], "broken") + ", " + counted(counts[State::strained], "strained") + ", " +
+           counted(counts[State::kept], "kept") + "; " + counted(errors, errors == 1 ? "fault" : "faults") +
            " in lines and board\n";
 }
 
@@ -301,6 +345,24 @@ std::string ratesReport(const Desk& desk, const Style& style) {
            (desk.rates.isTight ? "" : "\n  outside of these none can, inside of them most can") + "\n";
 }
 
+std::string routingReport(const Routing& routing, const Figures& figures, const Style& style) {
+    if (!routing.isPossible()) {
+        std::string names;
+        for (const std::string& signal : routing.conflict) {
+            names += (names.empty() ? "" : ", ") + signal;
+        }
+        return style.section("no routing", "  " + names + " can't stand together on " + listNames(routing.pins) +
+                                               "; without any one of them the others can\n");
+    }
+    TextTable table({Align::left, Align::left, Align::left});
+    for (const auto& [signal, pin] : routing.places) {
+        const auto now = std::find_if(figures.routes.begin(), figures.routes.end(),
+                                      [&](const RouteFigure& route) { return route.signal == signal; });
+        table.add({signal, pin, now->pin == pin ? "as it is" : "instead of " + now->pin});
+    }
+    return style.section("a routing of all signals", table.text());
+}
+
 std::string boardReport(const Figures& figures, const Style& style) {
     const auto farad = [](const std::optional<Rational>& value) {
         return value ? printQuantity(*value, Unit::farad) : std::string("unknown");
@@ -329,6 +391,16 @@ std::string boardReport(const Figures& figures, const Style& style) {
                 {pin.pin, users.empty() ? "debugger" : users, pin.why.empty() ? "" : style.mark(State::broken) + " " + pin.why});
         }
     }
+    TextTable routes({Align::left, Align::left, Align::left, Align::left});
+    for (const RouteFigure& route : figures.routes) {
+        std::string places;
+        for (const std::string& pin : route.places) {
+            places += (places.empty() ? "" : ", ") + pin;
+        }
+        routes.add({route.signal, route.pin.empty() ? "not in use" : route.pin,
+                    route.pin.empty() ? "" : (route.isChosen ? "chosen" : "the first that is free"),
+                    style.muted("of " + places)});
+    }
     TextTable options({Align::left, Align::left, Align::left});
     for (const OptionFigure& option : figures.options) {
         options.add({option.id, option.value + (option.isGiven ? "" : ", as unprogrammed"),
@@ -337,6 +409,7 @@ std::string boardReport(const Figures& figures, const Style& style) {
     }
     std::string text = crystals.empty() ? "" : style.section("crystals", crystals.text());
     text += pins.empty() ? "" : style.section("pins", pins.text());
+    text += routes.empty() ? "" : style.section("routes", routes.text());
     text += options.empty() ? "" : style.section("option words", options.text());
     return text.empty() ? "  the part and the plan say nothing of crystals, pins or option words\n" : text;
 }

@@ -2,6 +2,7 @@
 
 #include "derive/bring_up.h"
 #include "derive/desk.h"
+#include "derive/pins.h"
 #include "derive/writing_order.h"
 #include "evaluate/compare.h"
 #include "evaluate/needs.h"
@@ -28,7 +29,8 @@ struct Style {
 std::string deriveReport(const Figures& figures, const Style& style);
 
 /// The promises with what is wrong with them, the findings, and a line that sums up.
-std::string checkReport(const Figures& figures, const std::map<std::string, Place>& places, const Style& style);
+/// The first figures are the active take's; those of other takes that count follow.
+std::string checkReport(const std::vector<Figures>& takes, const std::map<std::string, Place>& places, const Style& style);
 
 /// The rates of the desk's clock with which its promise could be kept, from half to twice what it is.
 std::string ratesReport(const Desk& desk, const Style& style);
@@ -39,6 +41,9 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
 
 /// Crystals, pins in use, option words.
 std::string boardReport(const Figures& figures, const Style& style);
+
+/// Where every signal could stand, or which can't stand together.
+std::string routingReport(const Routing& routing, const Figures& figures, const Style& style);
 
 /// What moves when a source fails.
 std::string failsReport(const std::string& source, const std::vector<Moved>& moved, const Style& style);

@@ -3,6 +3,7 @@
 #include "board/board_view.h"
 #include "board/shelf_view.h"
 #include "clocks/control_text.h"
+#include "plan/board_edits.h"
 #include "promises/promises_column.h"
 #include "shell/ripple_panel.h"
 #include "takes/takes_window.h"
@@ -209,11 +210,11 @@ private slots:
         QVERIFY(shelf != nullptr && shelf->needs()->hasFocus());
         QCOMPARE(shelf->list()->rows().front().name, QString("Cordgrass 60"));
         QVERIFY(!shelf->list()->rows().front().mark.has_value()); // nothing is needed yet
-        QTest::keyClicks(shelf->needs(), "sleep <= 400 nA, supply 1.8 V");
+        QTest::keyClicks(shelf->needs(), "deep <= 400 nA, supply 1.8 V");
         const auto& rows = shelf->list()->rows();
         QCOMPARE(rows[0].name, QString("Samphire 5"));
         QCOMPARE(rows[0].mark, std::optional(State::kept));
-        QCOMPARE(rows[2].name, QString("sleep <= 400 nA"));
+        QCOMPARE(rows[2].name, QString("deep <= 400 nA"));
         QCOMPARE(rows[2].detail, QString("deep draws 340 nA"));
         const auto other = std::find_if(rows.begin(), rows.end(), [](const ShelfRow& row) { return row.name == "Marram 20"; });
         QCOMPARE(other->mark, std::optional(State::broken));
@@ -221,6 +222,69 @@ private slots:
         QCOMPARE(document().part().id, std::string("samphire-5"));
         QCOMPARE(document().plan().name, std::string("New plan"));
         QVERIFY(window_->find<BoardView>() != nullptr && window_->find<BoardView>()->hasFocus()); // first comes what is fitted
+    }
+
+    /// A signal with a choice of pins moves by arrow keys and by dragging it to a pin, is left to the first free one by clearing,
+    /// and all are routed at once.
+    void signalsMoveFromPinToPin() {
+        openExample("lagoon-buoy");
+        window_->showView("board");
+        BoardView* board = window_->find<BoardView>();
+        const auto rowOf = [&](const QString& name, bool isPin) {
+            const auto& rows = board->rows();
+            for (std::size_t i = 0; i < rows.size(); ++i) {
+                if (rows[i].name == name && rows[i].pin.isEmpty() != isPin) {
+                    return i;
+                }
+            }
+            return rows.size();
+        };
+        const auto pinOf = [&](const std::string& signal) {
+            for (const RouteFigure& route : document().figures().routes) {
+                if (route.signal == signal) {
+                    return route.pin;
+                }
+            }
+            return std::string();
+        };
+        QCOMPARE(pinOf("uart1.tx"), std::string("A9"));
+        board->select(rowOf("uart1.tx", false));
+        QTest::keyClick(board, Qt::Key_Right);
+        QCOMPARE(pinOf("uart1.tx"), std::string("B6"));
+        QVERIFY(document().plan().board.routes ==
+                (std::vector<std::pair<std::string, std::string>>{{"uart1.rx", "B7"}, {"uart1.tx", "B6"}}));
+        QTest::keyClick(window_.get(), Qt::Key_S, Qt::ControlModifier); // and it is in the file
+        const std::string saved = fileText(folder_->filePath("lagoon-buoy.plan.toml").toStdString());
+        QVERIFY2(saved.find("uart1.tx = \"B6\"") != std::string::npos, saved.c_str());
+        QTest::keyClick(board, Qt::Key_Left);
+        QCOMPARE(pinOf("uart1.tx"), std::string("A9"));
+        QTest::keyClick(board, Qt::Key_Left); // there is none before
+        QCOMPARE(pinOf("uart1.tx"), std::string("A9"));
+        // by mouse, to a pin row; where it may not stand nothing happens
+        window_->resize(1280, 1600);
+        const auto drag = [&](std::size_t from, std::size_t to) {
+            const QPoint begin = board->rowRect(from).center().toPoint() + QPoint(200, 0);
+            const QPoint end = board->rowRect(to).center().toPoint();
+            QTest::mousePress(board->viewport(), Qt::LeftButton, Qt::NoModifier, begin);
+            QTest::mouseMove(board->viewport(), end);
+            QMouseEvent move(QEvent::MouseMove, end, board->viewport()->mapToGlobal(end), Qt::NoButton, Qt::LeftButton,
+                             Qt::NoModifier);
+            QApplication::sendEvent(board->viewport(), &move);
+            QTest::mouseRelease(board->viewport(), Qt::LeftButton, Qt::NoModifier, end);
+        };
+        drag(rowOf("uart1.tx", false), rowOf("C4", true));
+        QCOMPARE(pinOf("uart1.tx"), std::string("C4"));
+        drag(rowOf("uart1.tx", false), rowOf("D5", true));
+        QCOMPARE(pinOf("uart1.tx"), std::string("C4"));
+        // two signals on one pin collide; routing all of them parts them
+        QVERIFY(document().edit("collide", [](Plan& plan) { return route(plan, "out.out", "B7"); }).isEmpty());
+        const auto collides = [&] {
+            const auto& pins = document().figures().pins;
+            return std::any_of(pins.begin(), pins.end(), [](const PinFigure& pin) { return !pin.why.empty(); });
+        };
+        QVERIFY(collides());
+        QTest::keyClick(window_.get(), Qt::Key_U, Qt::ControlModifier | Qt::ShiftModifier);
+        QVERIFY(!collides());
     }
 
     void anExampleIsOpenedFromTheShelf() {

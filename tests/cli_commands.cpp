@@ -155,7 +155,8 @@ private slots:
         const Run wrong = run({"promise", kOrchard, "uart1 talks 9600 witin 3 %"});
         QCOMPARE(wrong.exitCode, 2);
         QCOMPARE(wrong.err, QString("  uart1 talks 9600 witin 3 %\n                   ^^^^^\nerror: 'witin'; expected 'within "
-                                    "1.5 %', 'exactly', 'as 8N1', 'on one wire' or 'also in idle'; did you mean 'within'?\n"));
+                                    "1.5 %', 'exactly', 'as 8N1', 'on one wire', 'also in idle', 'in take van' or 'while "
+                                    "report'; did you mean 'within'?\n"));
         const Run json = run({"promise", kOrchard, "timer2 fires every 250 us", "--json"});
         QCOMPARE(json.json()["ways"].toArray()[0].toObject()["settings"].toObject()["counts"].toString(), QString("20000"));
         QCOMPARE(json.json()["name"].toString(), QString("timer2"));

@@ -336,11 +336,12 @@ private slots:
         QVERIFY(read("256,0x200").lets(256) && read("256,0x200").lets(512) && !read("256,0x200").lets(300));
         QVERIFY(read("0x200&0x7f0").lets(0x20f) && !read("0x200&0x7f0").lets(0x210));
         QVERIFY(read("0x10000..0x1fffffff").lets(0x1fffffff));
+        QVERIFY(read("0x123").lets(0x123) && !read("0x123").lets(0x122)); // one alone
         QCOMPARE(*idsLetIn({read("0x100..0x17f"), read("0x200&0x7f0"), read("0x100,0x201")}), 144U);
         QCOMPARE(*idsLetIn({read("0..0x7ff")}), 2048U);
         QVERIFY(!idsLetIn({read("0x10000..0x1fffffff")}));
         for (const auto& [text, position, length] :
-             {std::tuple("0x100", 0U, 5U), std::tuple("0x1g..0x20", 0U, 4U), std::tuple("0x100..0x20000000", 7U, 10U),
+             {std::tuple("0x1g", 0U, 4U), std::tuple("0x1g..0x20", 0U, 4U), std::tuple("0x100..0x20000000", 7U, 10U),
               std::tuple("0x20..0x10", 0U, 10U), std::tuple("..5", 0U, 0U), std::tuple("-1,5", 0U, 2U), std::tuple("", 0U, 0U)}) {
             const auto filter = readCanFilter(text);
             QVERIFY2(!filter && filter.error().position == position && filter.error().length == length, text);

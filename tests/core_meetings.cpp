@@ -30,7 +30,7 @@ private slots:
             QVERIFY(!kind->name.empty() && !kind->schema.empty() && kind->read != nullptr && kind->widths != nullptr);
             QVERIFY(kind->limits != nullptr && kind->channels != nullptr && kind->chainedWith != nullptr);
             QVERIFY(kind->wakeCounter != nullptr);
-            QVERIFY(!kind->meetings().empty());
+            QVERIFY(!kind->meetings().empty() || kind->name == "other" || kind->name == "sound"); // which are asked nothing
             std::set<const AskRow*> own;
             for (const Meeting& meeting : kind->meetings()) {
                 QVERIFY(meeting.judge != nullptr && meeting.ways != nullptr && meeting.rates != nullptr);
@@ -39,7 +39,7 @@ private slots:
             }
             asks.insert(own.begin(), own.end());
         }
-        QCOMPARE(kindRows().size(), std::size_t(9));
+        QCOMPARE(kindRows().size(), std::size_t(11));
         // all but those on a line, a mode and the rhythm: runs, wakes, average, lasts
         QCOMPARE(asks.size(), askRows().size() - 4);
         QCOMPARE(askRows().size(), std::size_t(16));

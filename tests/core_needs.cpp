@@ -113,7 +113,7 @@ private slots:
         };
         row("2 uatr", 2,
             "'uatr', which is nothing that a part has; expected 'uart', 'timer', 'watchdog', 'rtc', 'adc', 'spi', 'i2c', 'can', "
-            "'delay-loop', 'can fd', 'clock input', 'clock output' or one of 13 more; did you mean 'uart'?");
+            "'delay-loop', 'other', 'sound', 'can fd' or one of 15 more; did you mean 'uart'?");
         row("2 uart, core >= 3 V", 18, "'V' makes it a voltage; expected a rate such as '16 MHz'");
         row("core >=", 7, "'>=' with nothing after it; expected a condition such as 'core >= 100 MHz' or 'sleep <= 2 uA'");
         row("<= 2 uA", 3, "'<=' with nothing before it; expected a condition such as 'core >= 100 MHz' or 'sleep <= 2 uA'");

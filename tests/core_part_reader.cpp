@@ -163,9 +163,10 @@ private slots:
             QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say);
         };
         row("a key mistyped", "divide = [1, 3, 12]", "dividr = [1, 3, 12]",
-            "p:25:1: error: unknown key 'dividr'; expected 'divide', 'draws', 'factor', 'fields', 'follows', 'from', 'holds', "
-            "'id', 'limit', 'multiply', 'name', 'note', 'pins', 'ref', "
-            "'reset', 'ripple', 'ripple_over' or 'startup'; did you mean 'divide'?\n");
+            "p:25:1: error: unknown key 'dividr'; expected 'accept', 'divide', 'draws', 'factor', 'fields', 'follows', 'from', "
+            "'holds', "
+            "'id', 'limit', 'multiply', 'name', 'note', 'pins', 'ready', 'ref', 'reset', 'ripple', 'ripple_over', 'shows', "
+            "'startup', 'through' or 'written_while'; did you mean 'divide'?\n");
         row("a unit of another kind", "rate = \"7.5 MHz\"", "rate = \"7.5 ms\"",
             "p:8:13: error: 'ms' makes it a time; expected a rate such as '16 MHz'\n");
         row("an input that is not there", "from = [\"pick\", \"hum\"]", "from = [\"pikc\", \"hum\"]",
@@ -182,7 +183,7 @@ private slots:
             "p:11:9: error: the number 80; expected a current in quotes such as \"2.2 uA\"\n");
         row("an unknown kind", "kind = \"timer\"", "kind = \"tiner\"",
             "p:35:8: error: no kind of peripheral 'tiner'; expected 'uart', 'timer', 'watchdog', 'rtc', 'adc', 'spi', 'i2c', "
-            "'can' or 'delay-loop'; did you mean 'timer'?\n");
+            "'can', 'delay-loop', 'other' or 'sound'; did you mean 'timer'?\n");
         row("a newer format", "wisetick-part/1", "wisetick-part/7",
             "p:1:10: error: the format 'wisetick-part/7' is newer than this program knows; expected \"wisetick-part/1\"; open it "
             "with a newer Wise Tick\n");
@@ -367,6 +368,21 @@ private slots:
         QCOMPARE(file.part->order.size(), std::size_t{1003});
     }
 
+    /// What is suspicious on purpose is said beside it, and then nothing is; what is said in vain is.
+    void whatIsMeantSoIsAccepted() {
+        const std::string bare = replaced(kSedge, "draws = \"1 uA\"\n", "");
+        const PartFile file =
+            readPart(replaced(bare, "id = \"beat\"", "id = \"beat\"\naccept = { \"no draw\" = \"not told\" }"), "p");
+        QVERIFY2(file.part.has_value(), lines(file.diagnostics).c_str());
+        QCOMPARE(lines(lintPart(*file.part, file.accepted)), std::string());
+        QCOMPARE(file.accepted.front().why, std::string("not told"));
+        QVERIFY(file.places.at("peripheral.beat").line > 1);
+        const PartFile vain =
+            readPart(replaced(kSedge, "id = \"beat\"", "id = \"beat\"\naccept = { \"no draw\" = \"not told\" }"), "p");
+        const std::string said = lines(lintPart(*vain.part, vain.accepted));
+        QVERIFY2(said.find("'no draw' is accepted, and there is no such thing") != std::string::npos, said.c_str());
+    }
+
     void lintFindsWhatIsSuspicious_data() {
         QTest::addColumn<std::string>("what");
         QTest::addColumn<std::string>("by");
@@ -378,12 +394,14 @@ private slots:
         row("a narrow field", "divide = [1, 3, 12]",
             "divide = [1, 3, 12]\nfields = { divide = \"C.D[2:0]\" }\nholds = { divide = \"n-1\" }",
             "line.cpu: warning: the field C.D[2:0] holds up to 7, but divide = 12 needs 11; expected a wider field or a smaller "
-            "range\n");
+            "range; or accept = { \"narrow field\" = \"why\" }\n");
         row("an rc without tolerance", "tolerance = { by = [\"-3 %\", \"5 %\"] }\n", "",
             "source.hum: warning: the RC 'hum' has no tolerance, so nothing can be said of its corners; expected tolerance = [{ "
-            "temp, by }]\n");
+            "temp, by }]; or accept = { \"no tolerance\" = \"why\" }\n");
         row("a draw not given", "draws = \"1 uA\"\n", "",
-            "peripheral.beat: warning: the peripheral 'beat' does not say what it draws; expected draws = { per_mhz }\n");
+            "peripheral.beat: warning: the peripheral 'beat' does not say what it draws; expected draws = { per_mhz }; or accept "
+            "= { \"no draw\" "
+            "= \"why\" }\n");
     }
     void lintFindsWhatIsSuspicious() {
         QFETCH(std::string, what);

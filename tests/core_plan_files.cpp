@@ -100,8 +100,8 @@ private slots:
             QTest::newRow(name) << std::string(what) << std::string(by) << std::string(say);
         };
         row("a word of a promise", "uart1 talks 921600 within", "uart1 talks 921600 witin",
-            "f:44:34: error: 'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1', 'on one wire' or 'also in idle'; did you "
-            "mean 'within'?\n");
+            "f:44:34: error: 'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1', 'on one wire', 'also in idle', 'in take "
+            "van' or 'while report'; did you mean 'within'?\n");
         row("a line that the part lacks", "[take.choices.bus_a]", "[take.choices.bus_c]",
             "f:113:1: error: no line, source or peripheral 'bus_c'; expected 'xtm', 'rcf', 'xtw', 'rcs', 'ref', 'vco', 'pll_a', "
             "'pll_b', 'core', 'bus_a', 'bus_b', 'timers' or one of 21 more; did you mean 'bus_a'?\n"

@@ -35,15 +35,16 @@ private slots:
         row("usb ", 4, {"runs"});
         row("battery l", 8, {"lasts"});
         row("uart1 talks 11", 12, {"115200"});
-        row("uart1 talks 9600 w", 17, {"within 1.5 %"});
+        row("uart1 talks 9600 w", 17, {"within 1.5 %", "while report"});
         row("uart1 talks 9600 within 2 % ", 28,
             {"as 8N1", "as 8E1", "as 8O1", "as 7E1", "as 7O1", "as 8N2", "as 9N1", "on one wire", "also in idle",
-             "also in snooze", "also in deep", "also in off"});
+             "also in snooze", "also in deep", "also in off", "in take van", "while report"});
         row("uart1 talks 9600 as 8", 20, {"8N1", "8E1", "8O1", "8N2"});
         row("bus_b runs at ", 14, {"160 MHz"});
         row("bus_b runs at l", 11, {"at least 60 MHz"});
         row("bus_b runs at least 60 MHz ", 27,
-            {"also in idle", "also in snooze", "also in deep", "also in off"}); // a bound has no tolerance
+            {"also in idle", "also in snooze", "also in deep", "also in off", "in take van",
+             "while report"}); // a bound has no tolerance
         row("wdog bites after 2 s, fed", 22, {"fed every 1.8 s", "fed by blink"});
         row("wakes from ", 11, {"idle", "snooze", "deep", "off"});
         row("nap: wakes from deep in at most 4 ms by r", 40, {"rtc"});
@@ -73,7 +74,7 @@ private slots:
         Random random;
         for (int round = 0; round < 300; ++round) {
             std::string line;
-            for (int word = 0; word < 12; ++word) {
+            for (int word = 0; word < 16; ++word) {
                 const Completion completion = completePromiseLine(line, *loaded.part);
                 if (completion.texts.empty()) {
                     break;
@@ -168,14 +169,15 @@ private slots:
         row("adc0 takes 50 k samples/s at 12 |Hz|", "'Hz' makes it a rate; expected a number of bits such as '12 bit'");
         row("adc0 takes at 12 bit||", "the line ends; expected '50 k samples/s'");
         row("qspi0 clocks||", "the line ends; expected 'at most 100 MHz'");
-        row("i2c1 talks 400 kHz |with| 120 ns raise", "'with'; expected 'with 120 ns rise', 'with 20 ns fall', 'pulled by 2.2 "
-                                                      "kohm', 'into 100 pF', 'as smbus' or 'also in idle'");
+        row("i2c1 talks 400 kHz |with| 120 ns raise",
+            "'with'; expected 'with 120 ns rise', 'with 20 ns fall', 'pulled by 2.2 "
+            "kohm', 'into 100 pF', 'as smbus', 'also in idle', 'in take van' or 'while report'");
         row("pause waits 100 us at least 20 us||", "more than one time; expected one of them");
         row("uart1||", "no verb; expected 'runs', 'talks', 'fires', 'drives', 'waits', 'wraps', 'resolves', 'bites', 'drifts', "
                        "'takes', 'clocks', 'holds' or 'lasts'");
         row("uart1 talks||", "the line ends; expected '115200'");
-        row("uart1 talks 9600 |witin| 3 %",
-            "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1', 'on one wire' or 'also in idle'; did you mean 'within'?");
+        row("uart1 talks 9600 |witin| 3 %", "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1', 'on one wire', 'also in "
+                                            "idle', 'in take van' or 'while report'; did you mean 'within'?");
         row("uart1 talks 9600 within 3 |ms|", "'ms' makes it a time; expected a ratio such as '1.5 % or 30 ppm'");
         row("uart1 talks 9600 within |3|", "'3' has no unit; expected a ratio such as '1.5 % or 30 ppm'");
         row("uart1 talks 9600 within 3 % exactly||", "both 'within' and 'exactly'; expected one of them");

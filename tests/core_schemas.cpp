@@ -183,8 +183,10 @@ private slots:
             }
         }
         QCOMPARE(table["kind"]["enum"], Json(names));
-        QCOMPARE(left, (std::set<std::string>{"bring_up", "clock", "draws", "fields", "gate", "holds", "id", "interrupts", "kind",
-                                              "name", "note", "pins", "ref", "reset", "wakes_from"}));
+        QCOMPARE(left,
+                 (std::set<std::string>{"accept", "bring_up", "clock", "draws",      "each",       "fields", "flags",  "gate",
+                                        "holds",  "id",       "ids",   "interrupts", "kind",       "like",   "name",   "note",
+                                        "pins",   "ref",      "reset", "syncs",      "wakes_from", "with",   "without"}));
     }
 
     void faultsAreSeen() {

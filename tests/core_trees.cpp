@@ -39,6 +39,10 @@ struct TreeLimit {
     std::optional<std::string> tier;
     bool isBelowSupply = true; ///< false: its supply_below does not hold on this board
     std::optional<std::pair<std::size_t, std::vector<Fraction>>> whenDivide;
+    std::optional<std::pair<std::size_t, std::size_t>> whenFrom; ///< a line, and the place of the input that it must be on
+    std::optional<std::size_t> whileNode;                        ///< a node that must be on and run from `least`, below `below`
+    std::optional<Fraction> least;
+    std::optional<Fraction> below;
 };
 
 /// A source or line of a random tree, with what the take has chosen.
@@ -295,7 +299,33 @@ private:
                 body += (body.empty() ? "" : ", ") + ("max = \"" + text(*limit.max) + " Hz\"");
             }
         }
-        switch (random_.whole(0, 5)) {
+        switch (random_.whole(0, 7)) {
+        case 6:
+            if (const std::size_t first = firstLineIndex(); first < nodes.size()) {
+                const auto line = static_cast<std::size_t>(
+                    random_.whole(static_cast<std::int64_t>(first), static_cast<std::int64_t>(nodes.size()) - 1));
+                const auto place =
+                    static_cast<std::size_t>(random_.whole(0, static_cast<std::int64_t>(nodes[line].inputs.size()) - 1));
+                limit.whenFrom = {line, place};
+                body += ", when = { control = \"" + nodes[line].id + ".from\", is = \"" + nodes[nodes[line].inputs[place]].id +
+                        "\" }";
+            }
+            break;
+        case 7: {
+            limit.whileNode = static_cast<std::size_t>(random_.whole(0, static_cast<std::int64_t>(nodes.size()) - 1));
+            body += ", when = { line = \"" + nodes[*limit.whileNode].id + "\"";
+            const std::int64_t kind = random_.whole(0, 2);
+            if (kind != 1) {
+                limit.least = random_.whole(1, 40000000);
+                body += ", least = \"" + text(*limit.least) + " Hz\"";
+            }
+            if (kind != 0) {
+                limit.below = limit.least.value_or(Fraction(0)) + random_.whole(1, 100000000);
+                body += ", below = \"" + text(*limit.below) + " Hz\"";
+            }
+            body += " }";
+            break;
+        }
         case 0:
             limit.tier = random_.coin() ? "fast" : "slow";
             body += ", tier = \"" + *limit.tier + "\"";
@@ -395,6 +425,13 @@ private:
     }
 
     bool holds(const TreeLimit& limit) const {
+        if (limit.whenFrom) {
+            return nodes_[limit.whenFrom->first].chosen == limit.whenFrom->second;
+        }
+        if (limit.whileNode) {
+            const Fraction& rate = corners(*limit.whileNode).nominal;
+            return on()[*limit.whileNode] && (!limit.least || rate >= *limit.least) && (!limit.below || rate < *limit.below);
+        }
         if (!limit.whenDivide) {
             return true;
         }

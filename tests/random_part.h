@@ -23,6 +23,7 @@ public:
                 "slack = \"0.5 %\"\ncore = \"core\"\n";
         nodes_.clear();
         dividers_.clear();
+        muxes_.clear();
         multiplier_ = random_.coin();
         makeTiers();
         makeSources();
@@ -97,6 +98,9 @@ private:
                 inputs.push_back(other);
             }
         }
+        if (inputs.size() > 1) {
+            muxes_.emplace_back(id, inputs);
+        }
         part_ += inputs.size() == 1 ? fmt::format("from = \"{}\"\n", inputs[0])
                                     : fmt::format("from = [\"{}\"]\n", fmt::join(inputs, "\", \""));
         std::string reset = inputs.size() > 1 ? fmt::format("from = \"{}\"", random_.pick(inputs)) : "";
@@ -152,6 +156,16 @@ private:
         } else if (!dividers_.empty() && random_.whole(0, 4) == 0) {
             limits += fmt::format("  {{ when = {{ control = \"{}\", is = [1, 2] }}, max = \"{} MHz\" }},\n",
                                   random_.pick(dividers_), random_.whole(3, 12));
+        }
+        if (!muxes_.empty() && random_.whole(0, 3) == 0) {
+            const auto& [mux, inputs] = random_.pick(muxes_);
+            limits += fmt::format("  {{ when = {{ control = \"{}.from\", is = \"{}\" }}, max = \"{} MHz\" }},\n", mux,
+                                  random_.pick(inputs), random_.whole(3, 12));
+        }
+        if (random_.whole(0, 3) == 0) {
+            limits += fmt::format("  {{ when = {{ line = \"{}\", {} = \"{} MHz\" }}, {} = \"{} MHz\" }},\n", random_.pick(nodes_),
+                                  random_.coin() ? "least" : "below", random_.whole(2, 10), random_.coin() ? "max" : "min",
+                                  random_.whole(2, 14));
         }
         if (!limits.empty()) {
             part_ += "limit = [\n" + limits + "]\n";
@@ -245,6 +259,7 @@ private:
     std::string part_;
     std::vector<std::string> nodes_;
     std::vector<std::string> dividers_;
+    std::vector<std::pair<std::string, std::vector<std::string>>> muxes_; ///< with their inputs
     std::int64_t tiers_ = 0;
     bool multiplier_ = false;
 };

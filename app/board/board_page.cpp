@@ -1,6 +1,9 @@
 #include "board/board_page.h"
 
 #include "board/board_view.h"
+#include "derive/pins.h"
+#include "paint/text.h"
+#include "plan/board_edits.h"
 
 namespace wisetick::app {
 
@@ -12,13 +15,44 @@ public:
 
     QWidget* widget() override { return view_; }
     void setTheme(const Theme& theme) override { view_->setTheme(theme); }
-    QString hint() const override { return tr("what stands there, and what follows; Enter edits a row"); }
+    QString hint() const override {
+        return message_.isEmpty() ? tr("what stands there, and what follows; Enter edits a row, ← and → move a signal")
+                                  : message_;
+    }
+
+    /// Finds pins for all signals at once, or says which can't stand together.
+    void routeAllSignals() {
+        if (!document_.isOpen()) {
+            return;
+        }
+        const Routing routing = routeAll(document_.part(), document_.plan());
+        if (!routing.isPossible()) {
+            QStringList names;
+            for (const std::string& signal : routing.conflict) {
+                names << text(signal);
+            }
+            message_ = tr("%1 can't stand together; without any one of them the others can").arg(names.join(", "));
+        } else if (routing.places.empty()) {
+            message_ = tr("no signal in use has a choice of pins");
+        } else {
+            document_.edit(tr("all signals routed"),
+                           [places = routing.places](Plan& plan) { return routeSignals(plan, places); });
+            message_ = tr("all %n signals stand on pins of their own", nullptr, static_cast<int>(routing.places.size()));
+        }
+        emit hintChanged();
+    }
+
+    void entered() override {
+        message_.clear();
+        emit hintChanged();
+    }
     QString helpPage(const QWidget* focus) const override {
         return focus != nullptr && (focus == view_ || view_->isAncestorOf(focus)) ? "plan-files.md" : QString();
     }
 
 private:
     BoardView* view_;
+    QString message_; ///< what came of routing; empty: nothing to say
 };
 
 State worstPin(const Document& document) {
@@ -38,6 +72,8 @@ ViewKind boardKind() {
     kind.key = 1;
     kind.state = worstPin;
     kind.opens = [](const Document&, const Target&) { return false; };
+    kind.commands = {{QObject::tr("Route all signals"), QKeySequence("Ctrl+Shift+U"),
+                      [](View& view) { static_cast<BoardPage&>(view).routeAllSignals(); }, true}};
     kind.make = [](Document& document, ViewHost& host) -> View* { return new BoardPage(document, host); };
     return kind;
 }

@@ -29,7 +29,7 @@ public:
     std::vector<BoardRow> rows() {
         addSupply();
         for (const Source& source : part_.sources) {
-            if (source.kind != SourceKind::rc) {
+            if (source.kind != SourceKind::rc && source.kind != SourceKind::none) {
                 addFitted(source);
                 if (findFitted(plan_.board, source.id) != nullptr) {
                     addMeasured(source);
@@ -43,6 +43,7 @@ public:
         }
         addBattery();
         addOptions();
+        addRoutes();
         addPins();
         return std::move(rows_);
     }
@@ -315,6 +316,39 @@ private:
         }
     }
 
+    /// Where signals stand that have a choice.
+    void addRoutes() {
+        group_ = tr("Signals with a choice of pins");
+        for (const RouteFigure& route : figures_.routes) {
+            BoardRow& row = add(text(route.signal), route.isChosen ? text(route.pin) : QString());
+            for (const std::string& pin : route.places) {
+                row.choices << text(pin);
+            }
+            row.signal = row.name;
+            row.place = text(route.pin);
+            const auto taken = std::find_if(figures_.pins.begin(), figures_.pins.end(),
+                                            [&](const PinFigure& pin) { return pin.pin == route.pin && !pin.why.empty(); });
+            if (route.pin.empty()) {
+                row.result = tr("not in use; of %1").arg(row.choices.join(", "));
+            } else if (taken != figures_.pins.end()) {
+                row.result = text(taken->why);
+                row.state = State::broken;
+            } else {
+                row.result = (route.isChosen ? tr("chosen of %1") : tr("%2, the first that is free of %1"))
+                                 .arg(row.choices.join(", "))
+                                 .arg(row.place);
+                row.state = State::kept;
+            }
+            row.read = [id = route.signal, choices = row.choices](const QString& typed) -> tl::expected<PlanEdit, QString> {
+                const QString pin = typed.trimmed();
+                if (!pin.isEmpty() && !choices.contains(pin)) {
+                    return tl::unexpected(tr("it stands on one of %1").arg(choices.join(", ")));
+                }
+                return [id, place = pin.toStdString()](Plan& plan) { return wisetick::route(plan, id, place); };
+            };
+        }
+    }
+
     void addPins() {
         group_ = tr("Pins");
         for (const PinFigure& pin : figures_.pins) {
@@ -327,6 +361,7 @@ private:
                 users << text(user);
             }
             BoardRow& row = add(text(pin.pin), own);
+            row.pin = row.name;
             row.result = !pin.why.empty()
                              ? text(pin.why)
                              : (users.isEmpty() ? (pin.isDebug ? tr("the debugger's") : tr("free")) : users.join(", "));

@@ -26,6 +26,9 @@ struct BoardRow {
     std::function<tl::expected<PlanEdit, QString>(const QString&)> read;
     /// What is drawn instead of words: a deviation over the board's temperatures.
     std::vector<DeviationPoint> curve = {};
+    QString signal = {}; ///< of a signal that has a choice of pins: its name; `choices` are its pins
+    QString place = {};  ///< of a signal the pin where it stands, chosen or not
+    QString pin = {};    ///< of a pin
 };
 
 /// All facts of the board: supply and temperature, crystals and clock inputs, this board's RC, battery, option words,

@@ -152,6 +152,16 @@ void BoardView::keyPressEvent(QKeyEvent* event) {
         return;
     }
     switch (event->key()) {
+    case Qt::Key_Left:
+    case Qt::Key_Right: {
+        const BoardRow& row = rows_[selected_];
+        const auto now = row.choices.indexOf(row.place);
+        const auto next = now + (event->key() == Qt::Key_Right ? 1 : -1);
+        if (row.signal.isEmpty() || now < 0 || next < 0 || next >= row.choices.size() || !moveSignal(row.choices[next])) {
+            PaintedView::keyPressEvent(event);
+        }
+        break;
+    }
     case Qt::Key_Up: select(selected_ == 0 ? 0 : selected_ - 1); break;
     case Qt::Key_Down: select(std::min(selected_ + 1, rows_.size() - 1)); break;
     case Qt::Key_Home: select(0); break;
@@ -181,16 +191,61 @@ bool BoardView::eventFilter(QObject* watched, QEvent* event) {
     return PaintedView::eventFilter(watched, event);
 }
 
-void BoardView::mousePressEvent(QMouseEvent* event) {
+bool BoardView::moveSignal(const QString& pin) {
+    const BoardRow row = rows_[selected_];
+    const auto read = row.signal.isEmpty() ? tl::expected<PlanEdit, QString>(tl::unexpected(QString())) : row.read(pin);
+    if (!read) {
+        return false;
+    }
+    document_.edit(tr("%1 on %2").arg(row.signal, pin), *read);
+    select(selected_);
+    return true;
+}
+
+std::optional<std::size_t> BoardView::rowAt(const QPointF& point) const {
     for (std::size_t i = 0; i < rows_.size(); ++i) {
-        if (rowRect(i).contains(event->position())) {
-            select(i);
-            if (valueRect(i).contains(event->position())) {
-                beginEdit();
-            }
-            return;
+        if (rowRect(i).contains(point)) {
+            return i;
         }
     }
+    return std::nullopt;
+}
+
+bool BoardView::takes(std::size_t row) const {
+    return dragged_ && !rows_[row].pin.isEmpty() && rows_[*dragged_].choices.contains(rows_[row].pin);
+}
+
+void BoardView::mousePressEvent(QMouseEvent* event) {
+    const auto row = rowAt(event->position());
+    if (!row) {
+        return;
+    }
+    select(*row);
+    if (valueRect(*row).contains(event->position())) {
+        beginEdit();
+    } else if (!rows_[*row].signal.isEmpty()) {
+        dragged_ = row;
+    }
+}
+
+void BoardView::mouseMoveEvent(QMouseEvent* event) {
+    if (dragged_) {
+        over_ = rowAt(event->position());
+        viewport()->setCursor(over_ && takes(*over_) ? Qt::DragMoveCursor : Qt::ForbiddenCursor);
+        viewport()->update();
+    }
+}
+
+void BoardView::mouseReleaseEvent(QMouseEvent*) {
+    const bool isMoved = dragged_ && over_ && takes(*over_);
+    const QString pin = isMoved ? rows_[*over_].pin : QString();
+    dragged_.reset();
+    over_.reset();
+    viewport()->unsetCursor();
+    if (isMoved) {
+        moveSignal(pin);
+    }
+    viewport()->update();
 }
 
 void BoardView::resizeEvent(QResizeEvent*) {
@@ -216,6 +271,11 @@ void BoardView::paintEvent(QPaintEvent* event) {
         const BoardRow& row = rows_[i];
         if (i == 0 || row.group != rows_[i - 1].group) {
             drawText(painter, rect.translated(kLeft, -rowHeight()), Qt::AlignLeft, row.group, Face::bold, theme_.ink);
+        }
+        if (takes(i)) { // where the signal that is dragged may stand
+            painter.setPen(over_ == i ? theme_.kept : theme_.line);
+            painter.setBrush(Qt::NoBrush);
+            painter.drawRoundedRect(rect.adjusted(4, 1, -4, -1), 4, 4);
         }
         if (i == selected_) {
             painter.fillRect(rect, theme_.selected);

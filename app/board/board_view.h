@@ -31,12 +31,20 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
     void layOut() override;
     void beginEdit(const QString& typed = {});
     void endEdit(bool isApplied);
+    /// Puts the selected signal on a pin; an empty one frees it. True if it is a signal.
+    bool moveSignal(const QString& pin);
+    /// The row under a point.
+    std::optional<std::size_t> rowAt(const QPointF& point) const;
+    /// Whether the signal that is dragged may stand on the pin of that row.
+    bool takes(std::size_t row) const;
     qreal rowHeight() const;
     qreal heightOf(const BoardRow& row) const;
     QRectF valueRect(std::size_t row) const;
@@ -48,6 +56,8 @@ private:
     qreal nameWidth_ = 0; ///< of the column of names, from the longest
     qreal valueWidth_ = 0;
     std::size_t selected_ = 0;
+    std::optional<std::size_t> dragged_; ///< the signal's row, while the mouse holds it
+    std::optional<std::size_t> over_;    ///< the row that it is over
     QLineEdit* editor_;
     QLabel* trouble_;
 };

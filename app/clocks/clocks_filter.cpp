@@ -37,8 +37,8 @@ std::vector<bool> shownNodes(const Figures& figures, const ClocksFilter& filter)
     }
     std::vector<bool> shown(count);
     for (NodeIndex node = 0; node < count; ++node) {
-        shown[node] = found[node] && feeding[node] && (figures.lines[node].isOn || !filter.hidesOff) &&
-                      !isBelowFold(figures, filter.folded, node);
+        shown[node] = !figures.lines[node].isNone && found[node] && feeding[node] &&
+                      (figures.lines[node].isOn || !filter.hidesOff) && !isBelowFold(figures, filter.folded, node);
     }
     return shown;
 }

@@ -269,7 +269,7 @@ ChipGroup AskedColumn::groupOf(Group group) const {
     case Group::crystals:
         made = {tr("which crystal?"), {}, {}, false};
         for (const Source& source : document_.part().sources) {
-            if (source.kind == SourceKind::rc) {
+            if (source.kind == SourceKind::rc || source.kind == SourceKind::none) {
                 continue;
             }
             const bool isAsked = asked_.crystal() && asked_.crystal()->source == source.id;

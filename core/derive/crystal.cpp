@@ -64,8 +64,11 @@ std::vector<DeviationPoint> deviationCurve(const Fitted& fitted, const Board& bo
 
 std::vector<DeviationPoint> deviationCurve(const Source& source, const Board& board) {
     const Bounds celsius = board.temperature.value_or(Bounds::exactly(25));
+    std::vector<ToleranceStep> steps; // those that hold whatever else is on
+    std::copy_if(source.tolerance.begin(), source.tolerance.end(), std::back_inserter(steps),
+                 [](const ToleranceStep& step) { return step.with.empty(); });
     std::vector<Rational> cuts{celsius.min, celsius.max};
-    for (const ToleranceStep& step : source.tolerance) {
+    for (const ToleranceStep& step : steps) {
         for (const auto& cut : {step.fromCelsius, step.toCelsius}) {
             if (cut && *cut > celsius.min && *cut < celsius.max) {
                 cuts.push_back(*cut);
@@ -75,7 +78,7 @@ std::vector<DeviationPoint> deviationCurve(const Source& source, const Board& bo
     std::sort(cuts.begin(), cuts.end());
     std::vector<DeviationPoint> curve;
     for (std::size_t i = 0; i + 1 < cuts.size(); ++i) {
-        const auto deviation = deviationOver(source.tolerance, cuts[i], cuts[i + 1]);
+        const auto deviation = deviationOver(steps, cuts[i], cuts[i + 1]);
         if (!deviation) {
             return {};
         }

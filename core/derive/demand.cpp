@@ -64,7 +64,11 @@ std::optional<NodeIndex> heldOff(const Part& part, const Controls& controls, Nod
 bool livesIn(const Part& part, const Controls& controls, const Mode& mode, NodeIndex node) {
     const std::vector<NodeIndex> chain = chainOf(part, controls, node);
     return std::all_of(chain.begin(), chain.end(), [&](NodeIndex each) {
-        return part.isSource(each) ? mode.sources.contains(each) : mode.lines.contains(each - part.sources.size());
+        if (!part.isSource(each)) {
+            return mode.lines.contains(each - part.sources.size());
+        }
+        return mode.sources.contains(each) ||
+               std::find(mode.requested.begin(), mode.requested.end(), each) != mode.requested.end();
     });
 }
 
@@ -113,6 +117,10 @@ Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Cont
         demand.peripherals[i] = controls.peripheralOn[i].value_or(demand.peripherals[i]);
         if (const auto clock = clockOf(part, controls, i); clock && demand.peripherals[i]) {
             want(*clock);
+        }
+        const Draw* draw = demand.peripherals[i] ? drawIn(part.peripherals[i].draws, controls.tier) : nullptr;
+        for (std::size_t k = 0; draw != nullptr && k < draw->onClocks.size(); ++k) {
+            want(draw->onClocks[k].node); // through which the core reaches it
         }
     }
     return demand;

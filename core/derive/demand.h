@@ -6,8 +6,8 @@
 namespace wisetick {
 
 /// What a take switches on: peripherals that a promise or one of its jobs uses or that a choice enables, and the
-/// sources and lines that the core, those peripherals, a promise about a line or `on = true` demand, through the
-/// muxes as chosen. `on = false` holds a line and what it alone feeds off.
+/// sources and lines that the core, those peripherals (with the clocks on which they draw), a promise about a line or `on = true`
+/// demand, through the muxes as chosen. `on = false` holds a line and what it alone feeds off.
 struct Demand {
     std::vector<bool> nodes;       ///< by NodeIndex
     std::vector<bool> peripherals; ///< by peripheral index

@@ -97,7 +97,16 @@ std::vector<OptionFigure> optionFigures(const Part& part, const Board& board, co
     return figures;
 }
 
-std::vector<CrystalFigure> crystalFigures(const Part& part, const Board& board) {
+/// The source with the transconductance of the drive that the take chooses.
+Source drivenAs(const Part& part, const Controls& controls, NodeIndex node) {
+    Source source = part.sources[node];
+    if (!source.drives.empty()) {
+        source.gm = source.drives[controls.sourceDrives[node]].gm;
+    }
+    return source;
+}
+
+std::vector<CrystalFigure> crystalFigures(const Part& part, const Board& board, const Controls& controls) {
     std::vector<CrystalFigure> figures;
     for (const Fitted& fitted : board.fitted) {
         const auto node = part.findNode(fitted.source);
@@ -110,7 +119,7 @@ std::vector<CrystalFigure> crystalFigures(const Part& part, const Board& board) 
                              {},
                              actualLoad(fitted),
                              loadShift(fitted),
-                             startMargin(part.sources[*node], fitted)};
+                             startMargin(drivenAs(part, controls, *node), fitted)};
         if (figure.wanted) {
             figure.e12 = nearestOfSeries(*figure.wanted, 12);
             figure.e24 = nearestOfSeries(*figure.wanted, 24);
@@ -244,10 +253,10 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
                                     "smaller figures in part and plan",
                                     {}});
     }
-    figures.routes = routeFigures(part, plan, figures, demand.peripherals);
+    figures.routes = routeFigures(part, plan);
     figures.pins = pinFigures(part, plan, figures, demand.peripherals);
     figures.options = optionFigures(part, plan.board, controls.tier ? &part.tiers[*controls.tier] : nullptr);
-    figures.crystals = crystalFigures(part, plan.board);
+    figures.crystals = crystalFigures(part, plan.board, controls);
     addBoardFindings(figures);
     addCurrentFindings(figures);
     addFieldFindings(figures);

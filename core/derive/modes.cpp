@@ -133,7 +133,7 @@ private:
     /// What the mode keeps with all that it comes from, and what has something to be started on its way.
     void walkTree() {
         for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
-            lives_[node] = mode_.sources.contains(node) || isKeptByOption(node);
+            lives_[node] = mode_.sources.contains(node) || isKeptByOption(node) || isRequested(node);
             starts_[node] = mustStart(node);
         }
         for (const std::size_t line : part_.order) {
@@ -142,6 +142,21 @@ private:
             lives_[node] = (mode_.lines.contains(line) || isKeptByOption(node)) && lives_[parent];
             starts_[node] = mustStart(node) || starts_[parent];
         }
+    }
+
+    /// Whether a peripheral that goes on here is clocked from a source that stays on only for such.
+    bool isRequested(NodeIndex node) const {
+        if (std::find(mode_.requested.begin(), mode_.requested.end(), node) == mode_.requested.end()) {
+            return false;
+        }
+        for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
+            const auto clock = clockOf(part_, controls_, i);
+            if (clock && demand_.peripherals[i] && peripheralLivesIn(part_, controls_, mode_, i) &&
+                chainOf(part_, controls_, *clock).back() == node) {
+                return true;
+            }
+        }
+        return false;
     }
 
     bool isKeptByOption(NodeIndex node) const {

@@ -1,5 +1,7 @@
 #include "derive/pins.h"
 
+#include "derive/demand.h"
+
 #include <algorithm>
 #include <unordered_map>
 
@@ -15,6 +17,11 @@ public:
         }
         for (const std::string& pin : part.debugPins) {
             at(pin).isDebug = true;
+        }
+        for (const PartSignal& each : signalsOf(part)) {
+            for (const std::string& pin : each.signal->places) {
+                at(pin);
+            }
         }
     }
 
@@ -57,7 +64,7 @@ private:
 namespace {
 
 /// Everything that stands on a pin that it can't leave, in the order in which it is told.
-std::vector<std::pair<std::string, std::string>> fixedUsers(const Part& part, const Plan& plan, const Figures& figures,
+std::vector<std::pair<std::string, std::string>> fixedUsers(const Part& part, const Plan& plan, const std::vector<bool>& nodes,
                                                             const std::vector<bool>& peripherals) {
     std::vector<std::pair<std::string, std::string>> users; // pin, user
     const auto use = [&](const std::vector<std::string>& pins, const std::string& user) {
@@ -66,7 +73,7 @@ std::vector<std::pair<std::string, std::string>> fixedUsers(const Part& part, co
         }
     };
     for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
-        if (!figures.lines[node].isOn) {
+        if (!nodes[node]) {
             continue;
         }
         if (!part.isSource(node)) {
@@ -106,8 +113,24 @@ std::vector<std::pair<std::string, std::string>> fixedUsers(const Part& part, co
     return users;
 }
 
-bool isInUse(const PartSignal& signal, const Figures& figures, const std::vector<bool>& peripherals) {
-    return signal.isOfLine ? figures.lines[signal.index].isOn : peripherals[signal.index];
+bool isInUse(const PartSignal& signal, const Demand& demand) {
+    return signal.isOfLine ? demand.nodes[signal.index] : demand.peripherals[signal.index];
+}
+
+/// What any take of the plan switches on.
+Demand demandOfAll(const Part& part, const Plan& plan) {
+    Demand all{std::vector<bool>(part.nodeCount()), std::vector<bool>(part.peripherals.size())};
+    for (const Take& take : plan.takes) {
+        Diagnostics ignored;
+        const Demand demand = demandOf(part, plan, take, resolveControls(part, take, ignored));
+        for (NodeIndex node = 0; node < all.nodes.size(); ++node) {
+            all.nodes[node] = all.nodes[node] || demand.nodes[node];
+        }
+        for (std::size_t i = 0; i < all.peripherals.size(); ++i) {
+            all.peripherals[i] = all.peripherals[i] || demand.peripherals[i];
+        }
+    }
+    return all;
 }
 
 /// Bipartite matching of signals to pins by augmenting paths.
@@ -157,17 +180,17 @@ bool allFit(const std::vector<std::vector<std::size_t>>& places, std::size_t pin
 
 } // namespace
 
-std::vector<RouteFigure> routeFigures(const Part& part, const Plan& plan, const Figures& figures,
-                                      const std::vector<bool>& peripherals) {
+std::vector<RouteFigure> routeFigures(const Part& part, const Plan& plan) {
     const std::vector<PartSignal> all = signalsOf(part);
     if (all.empty()) {
         return {};
     }
+    const Demand demand = demandOfAll(part, plan);
     std::unordered_map<std::string, int> taken;
     for (const std::string& pin : part.debugPins) {
         ++taken[pin];
     }
-    for (const auto& [pin, user] : fixedUsers(part, plan, figures, peripherals)) {
+    for (const auto& [pin, user] : fixedUsers(part, plan, demand.nodes, demand.peripherals)) {
         ++taken[pin];
     }
     std::vector<RouteFigure> routes;
@@ -176,7 +199,7 @@ std::vector<RouteFigure> routeFigures(const Part& part, const Plan& plan, const 
         const auto& chosen = plan.board.routes;
         const auto found =
             std::find_if(chosen.begin(), chosen.end(), [&](const auto& pair) { return pair.first == route.signal; });
-        if (isInUse(each, figures, peripherals) && found != chosen.end()) {
+        if (isInUse(each, demand) && found != chosen.end()) {
             route.pin = found->second;
             route.isChosen = true;
             ++taken[route.pin];
@@ -185,7 +208,7 @@ std::vector<RouteFigure> routeFigures(const Part& part, const Plan& plan, const 
     }
     for (std::size_t i = 0; i < all.size(); ++i) {
         RouteFigure& route = routes[i];
-        if (!isInUse(all[i], figures, peripherals)) {
+        if (!isInUse(all[i], demand)) {
             continue;
         }
         if (!route.isChosen) {
@@ -205,8 +228,12 @@ std::vector<RouteFigure> routeFigures(const Part& part, const Plan& plan, const 
 
 std::vector<PinFigure> pinFigures(const Part& part, const Plan& plan, const Figures& figures,
                                   const std::vector<bool>& peripherals) {
+    std::vector<bool> nodes;
+    for (const LineFigure& line : figures.lines) {
+        nodes.push_back(line.isOn);
+    }
     PinTable table(part);
-    for (const auto& [pin, user] : fixedUsers(part, plan, figures, peripherals)) {
+    for (const auto& [pin, user] : fixedUsers(part, plan, nodes, peripherals)) {
         table.use({pin}, user);
     }
     for (const RouteFigure& route : figures.routes) {
@@ -217,7 +244,8 @@ std::vector<PinFigure> pinFigures(const Part& part, const Plan& plan, const Figu
     return table.take();
 }
 
-Routing routeAll(const Part& part, const Figures& figures) {
+Routing routeAll(const Part& part, const Plan& plan) {
+    const std::vector<RouteFigure> routes = routeFigures(part, plan);
     std::unordered_map<std::string, std::size_t> numbers;
     std::vector<std::string> pins;
     const auto numberOf = [&](const std::string& pin) {
@@ -228,18 +256,13 @@ Routing routeAll(const Part& part, const Figures& figures) {
         return found->second;
     };
     std::vector<std::string> fixed = part.debugPins;
-    for (const PinFigure& pin : figures.pins) {
-        const bool isFixed = std::any_of(pin.users.begin(), pin.users.end(), [&](const std::string& user) {
-            return std::none_of(figures.routes.begin(), figures.routes.end(),
-                                [&](const RouteFigure& route) { return route.signal == user; });
-        });
-        if (isFixed) {
-            fixed.push_back(pin.pin);
-        }
+    const Demand demand = demandOfAll(part, plan);
+    for (const auto& [pin, user] : fixedUsers(part, plan, demand.nodes, demand.peripherals)) {
+        fixed.push_back(pin);
     }
     std::vector<const RouteFigure*> used;
     std::vector<std::vector<std::size_t>> places;
-    for (const RouteFigure& route : figures.routes) {
+    for (const RouteFigure& route : routes) {
         if (route.pin.empty()) {
             continue;
         }

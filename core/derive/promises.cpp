@@ -52,6 +52,20 @@ bool comesFromPlay(const Ask& ask) {
 }
 
 /// Judges the promises of one plan; those on one peripheral together.
+/// The takes in which a promise is asked that names some, or its job: "fast, bus".
+std::string whereAsked(const Plan& plan, const PromiseLine& line) {
+    std::string text;
+    for (const std::string& take : line.inTakes) {
+        text += (text.empty() ? "" : ", ") + take;
+    }
+    for (const Job& job : plan.jobs) {
+        if (job.name == line.whileJob) {
+            text = job.take.empty() ? plan.active : job.take;
+        }
+    }
+    return text;
+}
+
 class PromiseJudge {
 public:
     explicit PromiseJudge(const PromiseContext& context)
@@ -152,6 +166,7 @@ private:
         if (!isAskedIn(context_.plan, context_.plan.promises[index], context_.take)) {
             PromiseFigure figure = blank(index);
             figure.state = State::elsewhere;
+            figure.note = "in " + whereAsked(context_.plan, line);
             return figure;
         }
         if (comesFromPlay(line.ask)) {

@@ -34,7 +34,7 @@ std::string resultSaidBriefly(const PromiseFigure& promise) {
         return "\u2026";
     }
     if (promise.state == State::elsewhere) {
-        return "not here";
+        return promise.note;
     }
     if (!promise.got || !promise.error) {
         return "none";

@@ -31,6 +31,7 @@ public:
             addRate(source_.rates.size() > 1 ? "one of " + std::to_string(source_.rates.size()) + " that it can be set to"
                                              : "internal",
                     Target::part("source." + source_.id));
+            addTrim();
         } else if (const Fitted* fitted = findFitted(board_, source_.id)) {
             const std::string path = "board.fitted." + source_.id;
             addRate("fitted", Target::plan(path + ".rate"));
@@ -41,6 +42,26 @@ public:
     }
 
 private:
+    /// How what is left of its deviation adds up, where it is trimmed now and then.
+    void addTrim() {
+        const auto found = std::find_if(board_.trimmed.begin(), board_.trimmed.end(),
+                                        [&](const Trimmed& each) { return each.source == source_.id; });
+        if (found == board_.trimmed.end() || !source_.trim) {
+            return;
+        }
+        const Trim& trim = *source_.trim;
+        const bool isKnown = trim.perCelsius && found->drift;
+        const std::string moves =
+            isKnown ? share(*trim.perCelsius) + "/\u00b0C \u00d7 " + printQuantity(*found->drift * found->every, Unit::celsius)
+                    : std::string("all that it can be apart, as what it moves with the temperature is not told");
+        steps_.push_back({"trimmed",
+                          "what a step leaves + what it moves until the next time, and the error of " + found->by,
+                          share(trim.left) + " + " + moves + ", every " + printQuantity(found->every, Unit::second),
+                          printRange(figure_.hertz->min, figure_.hertz->max, Unit::hertz),
+                          {{"trimmed", {}, Target::plan("board.trimmed." + source_.id), source_.ref}}});
+        steps_.back().isEquation = false;
+    }
+
     void addRate(const std::string& how, const Target& target) {
         const std::string rate = printQuantity(figure_.hertz->nominal, Unit::hertz);
         steps_.push_back({"rate", how, rate, figure_.unknown, {{source_.id, rate, target, source_.ref}}});

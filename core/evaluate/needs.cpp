@@ -138,8 +138,9 @@ public:
     NeedReader(std::string_view piece, std::size_t at) : piece_(piece), at_(at) {}
 
     tl::expected<PartNeed, TextError> read() const {
-        for (const auto& [sign, isLeast] : {std::pair{">=", true}, std::pair{"\u2265", true}, std::pair{"at least", true},
-                                            std::pair{"<=", false}, std::pair{"\u2264", false}, std::pair{"at most", false}}) {
+        for (const auto& [sign, isLeast] :
+             {std::pair{">=", true}, std::pair{"\u2265", true}, std::pair{"at least", true}, std::pair{"<=", false},
+              std::pair{"\u2264", false}, std::pair{"at most", false}, std::pair{">", true}, std::pair{"<", false}}) {
             const std::size_t found = piece_.find(sign);
             if (found != std::string_view::npos) {
                 const std::string_view left = trimmed(piece_.substr(0, found));

@@ -24,6 +24,11 @@ public:
         const toml::table* keeps = reader.table("keeps");
         TableReader inner(keeps == nullptr ? none : *keeps, context_.reporter, reader.pathOf("keeps"));
         mode.sources = readKept(inner, "sources", context_.part.sources, mode.runs);
+        for (const std::string& id : inner.texts("on_request")) {
+            if (const auto source = sourceOf(inner, "on_request", id)) {
+                mode.requested.push_back(*source);
+            }
+        }
         mode.lines = readKept(inner, "lines", context_.part.lines, mode.runs);
         mode.peripherals = readKept(inner, "peripherals", context_.part.peripherals, mode.runs);
         mode.memory = inner.texts("memory");
@@ -54,11 +59,11 @@ public:
     }
 
 private:
-    std::optional<std::size_t> sourceOf(TableReader& reader, const std::string& id) {
+    std::optional<std::size_t> sourceOf(TableReader& reader, const std::string& key, const std::string& id) {
         const std::vector<std::string> known = idsOf(context_.part.sources);
         const auto found = std::find(known.begin(), known.end(), id);
         if (found == known.end() || id == kNoClock) {
-            reader.error("wakes_on", "no source '" + id + "'", listNames(known), didYouMean(id, known));
+            reader.error(key, "no source '" + id + "'", listNames(known), didYouMean(id, known));
             return std::nullopt;
         }
         return static_cast<std::size_t>(found - known.begin());
@@ -70,7 +75,7 @@ private:
         const toml::table* table = node == nullptr ? nullptr : node->as_table();
         if (node == nullptr || table == nullptr) {
             const auto id = node == nullptr ? std::nullopt : reader.text("wakes_on");
-            mode.wakesOn = id ? sourceOf(reader, *id) : std::nullopt;
+            mode.wakesOn = id ? sourceOf(reader, "wakes_on", *id) : std::nullopt;
             return;
         }
         TableReader inner(*table, context_.reporter, reader.pathOf("wakes_on"));
@@ -79,7 +84,7 @@ private:
         option.isWakeClock = true;
         option.field = readOneField(context_, inner, "field", FieldUse::shared);
         for (const std::string& id : inner.texts("from", Need::required)) {
-            if (const auto source = sourceOf(reader, id)) {
+            if (const auto source = sourceOf(reader, "wakes_on", id)) {
                 ModeOption::Value value{id, {}, {}, {}, static_cast<std::int64_t>(option.values.size()), {}};
                 value.keeps = option.values.empty() ? std::vector<NodeIndex>() : std::vector<NodeIndex>{*source};
                 option.values.push_back(std::move(value));

@@ -77,9 +77,26 @@ private:
             TableReader reader(*tables[i], reporter_, kind + "." + idAt(*tables[i]));
             reader.know("id");
             reader.text("note");
+            readAccepted(reader);
             read(reader, i);
             reader.finish();
         }
+    }
+
+    /// accept = { "no draw" = "the datasheet tells none" }: what is suspicious here on purpose, and why.
+    void readAccepted(TableReader& reader) {
+        places_.emplace(reader.path(), reader.place());
+        const toml::table* table = reader.table("accept");
+        if (table == nullptr) {
+            return;
+        }
+        TableReader inner(*table, reporter_, reader.pathOf("accept"));
+        for (const std::string& what : inner.keys()) {
+            if (const auto why = inner.text(what)) {
+                accepted_.push_back({reader.path(), what, *why, inner.place(what)});
+            }
+        }
+        inner.finish();
     }
 
     static std::string idAt(const toml::table& table) { return table["id"].value_or(std::string("?")); }
@@ -341,6 +358,13 @@ private:
         }
     }
 
+public:
+    std::vector<Accepted> takeAccepted() { return std::move(accepted_); }
+    std::map<std::string, Place> takePlaces() { return std::move(places_); }
+
+private:
+    std::vector<Accepted> accepted_;
+    std::map<std::string, Place> places_;
     TableReader root_;
     Reporter& reporter_;
     Part part_;
@@ -359,7 +383,10 @@ PartFile readPart(std::string_view text, const std::string& file) {
     PartFile result;
     if (auto root = parseToml(text, reporter)) {
         expandTemplates(*root, reporter);
-        Part part = PartReader(*root, reporter).read();
+        PartReader reader(*root, reporter);
+        Part part = reader.read();
+        result.accepted = reader.takeAccepted();
+        result.places = reader.takePlaces();
         if (!hasErrors(reporter.diagnostics())) {
             result.part = std::move(part);
         }

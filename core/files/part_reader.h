@@ -3,6 +3,9 @@
 #include "base/diagnostic.h"
 #include "part/part.h"
 
+#include "part/lint.h"
+
+#include <map>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -13,6 +16,8 @@ namespace wisetick {
 struct PartFile {
     std::optional<Part> part;
     Diagnostics diagnostics;
+    std::vector<Accepted> accepted = {};      ///< suspicions that are meant so
+    std::map<std::string, Place> places = {}; ///< where each table stands, by its path "line.ref"
 };
 
 /// Reads the text of a *.part.toml file; `file` is its name for messages. The format: docs/part-files.md.

@@ -14,8 +14,8 @@ namespace wisetick {
 namespace {
 
 /// What may be made from templates.
-constexpr std::array<const char*, 10> kKinds{"tier",  "source",     "line", "rule",   "wait",
-                                             "bound", "peripheral", "mode", "option", "register"};
+constexpr std::array<const char*, 12> kKinds{"block", "sequence", "tier",       "source", "line",   "rule",
+                                             "wait",  "bound",    "peripheral", "mode",   "option", "register"};
 /// Tables of which single keys can be overridden.
 constexpr std::array<std::string_view, 8> kMerged{"fields", "holds", "reset", "keeps", "pins", "wakes_from", "ready", "with"};
 /// Keys that say how a thing is made and are none of its own.

@@ -148,6 +148,7 @@ private:
             }
             each.finish();
         }
+        std::sort(plan_.board.routes.begin(), plan_.board.routes.end());
         reader.finish();
     }
 

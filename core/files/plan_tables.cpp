@@ -152,7 +152,13 @@ private:
         }
         addWords("options", board.options);
         addWords("signals", board.wiring);
-        addWords("routes", board.routes);
+        if (!board.routes.empty()) {
+            begin("board.routes", "[board.routes]");
+            for (const auto& [signal, pin] : board.routes) {
+                const std::size_t dot = signal.find('.');
+                add(keyLiteral(signal.substr(0, dot)) + "." + keyLiteral(signal.substr(dot + 1)), stringLiteral(pin));
+            }
+        }
     }
 
     void addWords(const std::string& key, const std::vector<std::pair<std::string, std::string>>& words) {

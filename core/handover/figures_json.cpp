@@ -333,6 +333,15 @@ Json rippleJson(const std::vector<Moved>& moved) {
     return Json{{"moved", std::move(list)}};
 }
 
+Json routingJson(const Routing& routing) {
+    Json json{
+        {"possible", routing.isPossible()}, {"places", Json::object()}, {"conflict", routing.conflict}, {"pins", routing.pins}};
+    for (const auto& [signal, pin] : routing.places) {
+        json["places"][signal] = pin;
+    }
+    return json;
+}
+
 Json writingOrderJson(const WritingOrder& way) {
     Json json{{"steps", Json::array()}};
     for (const ClockWrite& step : way.steps) {

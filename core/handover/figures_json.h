@@ -1,6 +1,7 @@
 #pragma once
 
 #include "derive/bring_up.h"
+#include "derive/pins.h"
 #include "derive/writing_order.h"
 #include "evaluate/compare.h"
 #include "evaluate/needs.h"
@@ -31,6 +32,9 @@ nlohmann::ordered_json rippleJson(const std::vector<Moved>& moved);
 
 /// The order of writing: {"steps": [{"say", "fields", "wait_typ", "wait_max", "core_hz"}], "wait_typ", "wait_max", "trouble"}.
 nlohmann::ordered_json writingOrderJson(const WritingOrder& way);
+
+/// A routing: {"possible", "places": {signal: pin}, "conflict", "pins"}.
+nlohmann::ordered_json routingJson(const Routing& routing);
 
 /// Takes beside one another: {"takes", "rows": [{"kind", "name", "values", "states", "differs"}]}.
 nlohmann::ordered_json comparisonJson(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows);

@@ -10,7 +10,8 @@ namespace {
 
 class Linter {
 public:
-    explicit Linter(const Part& part) : part_(part) {}
+    Linter(const Part& part, const std::vector<Accepted>& accepted)
+        : part_(part), accepted_(accepted), isUsed_(accepted.size()) {}
 
     Diagnostics lint() {
         for (const Source& source : part_.sources) {
@@ -28,12 +29,32 @@ public:
         for (const Mode& mode : part_.modes) {
             lintMode(mode);
         }
+        for (std::size_t i = 0; i < accepted_.size(); ++i) {
+            if (!isUsed_[i]) {
+                Diagnostic finding{Severity::warning, accepted_[i].place,
+                                   "'" + accepted_[i].what + "' is accepted, and there is no such thing",
+                                   "what is said in the suspicion", "take it out"};
+                finding.place.path = accepted_[i].path;
+                findings_.push_back(std::move(finding));
+            }
+        }
         return std::move(findings_);
     }
 
 private:
-    void warn(const std::string& path, const std::string& found, const std::string& expected) {
-        findings_.push_back({Severity::warning, {{}, 0, 0, path}, found, expected, {}});
+    /// `what`: the word by which the part file can accept it.
+    void warn(const std::string& what, const std::string& path, const std::string& found, const std::string& expected) {
+        bool isMeantSo = false;
+        for (std::size_t i = 0; i < accepted_.size(); ++i) {
+            if (accepted_[i].path == path && accepted_[i].what == what) {
+                isUsed_[i] = true;
+                isMeantSo = true;
+            }
+        }
+        if (!isMeantSo) {
+            findings_.push_back(
+                {Severity::warning, {{}, 0, 0, path}, found, expected, "or accept = { \"" + what + "\" = \"why\" }"});
+        }
     }
 
     void lintSource(const Source& source) {
@@ -42,14 +63,14 @@ private:
             return;
         }
         if (source.kind == SourceKind::rc && source.tolerance.empty()) {
-            warn(path, "the RC '" + source.id + "' has no tolerance, so nothing can be said of its corners",
+            warn("no tolerance", path, "the RC '" + source.id + "' has no tolerance, so nothing can be said of its corners",
                  "tolerance = [{ temp, by }]");
         }
         if (source.kind != SourceKind::clockIn && !source.startup.max) {
-            warn(path, "the source '" + source.id + "' has no longest start-up time", "startup = { typ, max }");
+            warn("no start-up", path, "the source '" + source.id + "' has no longest start-up time", "startup = { typ, max }");
         }
         if (source.kind != SourceKind::clockIn && !source.draws && source.drives.empty()) {
-            warn(path, "the source '" + source.id + "' does not say what it draws", "draws = { typ, max }");
+            warn("no draw", path, "the source '" + source.id + "' does not say what it draws", "draws = { typ, max }");
         }
     }
 
@@ -67,10 +88,11 @@ private:
         for (const Rational& value : ends) {
             const auto held = heldFor(form->second, value);
             if (!held) {
-                warn(path, control + " = " + printFactor(value) + " has no code for its field " + fieldText(field->second),
+                warn("no code", path,
+                     control + " = " + printFactor(value) + " has no code for its field " + fieldText(field->second),
                      "a code for each value");
             } else if (Rational(*held) > field->second.most()) {
-                warn(path,
+                warn("narrow field", path,
                      "the field " + fieldText(field->second) + " holds up to " + field->second.most().toString() + ", but " +
                          control + " = " + printFactor(value) + " needs " + std::to_string(*held),
                      "a wider field or a smaller range");
@@ -95,24 +117,25 @@ private:
         lintWidth(path, "divide", line.divide, line.fields, line.holds);
         lintWidth(path, "multiply", line.multiply, line.fields, line.holds);
         if (!line.multiply.empty() && !line.startup.max) {
-            warn(path, "the multiplier '" + line.id + "' has no longest lock time", "startup = { typ, max }");
+            warn("no start-up", path, "the multiplier '" + line.id + "' has no longest lock time", "startup = { typ, max }");
         }
         if (!line.multiply.empty() && !line.draws) {
-            warn(path, "the multiplier '" + line.id + "' does not say what it draws", "draws = { base, per_mhz }");
+            warn("no draw", path, "the multiplier '" + line.id + "' does not say what it draws", "draws = { base, per_mhz }");
         }
         // a line about which promises can be made needs no reader of its own, but a bare copy does
         const bool isCopy = line.divide.empty() && line.multiply.empty() && line.from.size() == 1 && !line.follows &&
                             line.limits.empty() && line.pins.empty() && line.signalPins.empty() && !line.draws &&
                             !line.fields.contains("on");
         if (isCopy && !feedsSomething(part_.nodeOfLine(index))) {
-            warn(path, "the line '" + line.id + "' changes nothing and feeds nothing", "a control, a limit, or a reader");
+            warn("idle line", path, "the line '" + line.id + "' changes nothing and feeds nothing",
+                 "a control, a limit, or a reader");
         }
     }
 
     void lintPeripheral(const Peripheral& peripheral) {
         const std::string path = "peripheral." + peripheral.id;
         if (!peripheral.draws) {
-            warn(path, "the peripheral '" + peripheral.id + "' does not say what it draws", "draws = { per_mhz }");
+            warn("no draw", path, "the peripheral '" + peripheral.id + "' does not say what it draws", "draws = { per_mhz }");
         }
         peripheral.kind.row()->widths(peripheral.kind, [&](const std::string& control, const FactorSet& set) {
             lintWidth(path, control, set, peripheral.fields, peripheral.holds);
@@ -126,7 +149,7 @@ private:
         }
         for (const Limit& limit : part_.lineAt(table.line).limits) {
             if (limit.max && limit.tier == table.tier && *limit.max > table.steps.back().hertz) {
-                warn("line." + part_.nodeId(table.line),
+                warn("short table", "line." + part_.nodeId(table.line),
                      (table.isWait() ? "the waits of '" : "the " + table.say + " of '") + part_.nodeId(table.line) + "' end at " +
                          printQuantity(table.steps.back().hertz, Unit::hertz) + ", its limit is " +
                          printQuantity(*limit.max, Unit::hertz),
@@ -138,20 +161,21 @@ private:
     void lintMode(const Mode& mode) {
         const std::string path = "mode." + mode.id;
         if (!mode.draws) {
-            warn(path, "the mode '" + mode.id + "' does not say what it draws", "draws = { typ, max }");
+            warn("no draw", path, "the mode '" + mode.id + "' does not say what it draws", "draws = { typ, max }");
         }
         for (std::size_t i = 0; !mode.runs && i < part_.peripherals.size(); ++i) {
             const Peripheral& peripheral = part_.peripherals[i];
             if (mode.peripherals.contains(i) && !peripheral.clock.empty() &&
                 std::none_of(peripheral.clock.begin(), peripheral.clock.end(),
                              [&](NodeIndex clock) { return isKept(mode, clock); })) {
-                warn(path, "'" + mode.id + "' keeps '" + peripheral.id + "' but none of its clocks",
+                warn("no clock", path, "'" + mode.id + "' keeps '" + peripheral.id + "' but none of its clocks",
                      "keeps.sources or keeps.lines with one of them");
             }
         }
         for (const WakeStage& stage : mode.stages) {
             if ((!stage.lasts.max && !stage.cycles) || !stage.draws) {
-                warn(path, "the stage '" + stage.say + "' of '" + mode.id + "' lacks its longest time or its draw",
+                warn("unknown stage", path,
+                     "the stage '" + stage.say + "' of '" + mode.id + "' lacks its longest time or its draw",
                      "typ, max and draws");
             }
         }
@@ -160,7 +184,8 @@ private:
     /// Whether a mode can keep this clock alive: it is kept, and for a line also one of its inputs.
     bool isKept(const Mode& mode, NodeIndex node) const {
         if (part_.isSource(node)) {
-            return mode.sources.contains(node);
+            return mode.sources.contains(node) ||
+                   std::find(mode.requested.begin(), mode.requested.end(), node) != mode.requested.end();
         }
         const Line& line = part_.lineAt(node);
         return mode.lines.contains(node - part_.sources.size()) &&
@@ -168,13 +193,15 @@ private:
     }
 
     const Part& part_;
+    const std::vector<Accepted>& accepted_;
+    std::vector<bool> isUsed_;
     Diagnostics findings_;
 };
 
 } // namespace
 
-Diagnostics lintPart(const Part& part) {
-    return Linter(part).lint();
+Diagnostics lintPart(const Part& part, const std::vector<Accepted>& accepted) {
+    return Linter(part, accepted).lint();
 }
 
 } // namespace wisetick

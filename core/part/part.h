@@ -353,6 +353,7 @@ struct Mode {
     std::string name;
     bool runs = false; ///< the core executes: the run mode
     KeptSet sources;
+    std::vector<NodeIndex> requested = {}; ///< sources that stay on only for a kept peripheral that is clocked from them
     KeptSet lines;
     KeptSet peripherals;
     std::vector<std::string> memory;

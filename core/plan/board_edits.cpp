@@ -156,6 +156,20 @@ std::string setOption(Plan& plan, const std::string& option, const std::string& 
     return {};
 }
 
+std::string route(Plan& plan, const std::string& signal, const std::string& pin) {
+    setWord(plan.board.routes, signal, pin);
+    std::sort(plan.board.routes.begin(), plan.board.routes.end());
+    return {};
+}
+
+std::string routeSignals(Plan& plan, const std::vector<std::pair<std::string, std::string>>& places) {
+    for (const auto& [signal, pin] : places) {
+        setWord(plan.board.routes, signal, pin);
+    }
+    std::sort(plan.board.routes.begin(), plan.board.routes.end());
+    return {};
+}
+
 std::string wire(Plan& plan, const std::string& pin, const std::string& name) {
     std::erase_if(plan.board.wiring, [&](const auto& each) { return each.second == pin; });
     if (!name.empty()) {

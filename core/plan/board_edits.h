@@ -33,6 +33,12 @@ std::string setRegulator(Plan& plan, std::optional<Regulator> regulator);
 /// Of an option word; an empty value leaves it unprogrammed.
 std::string setOption(Plan& plan, const std::string& option, const std::string& value);
 
+/// Puts a signal that has a choice, "uart1.tx", on a pin; an empty pin leaves it to the first that is free.
+std::string route(Plan& plan, const std::string& signal, const std::string& pin);
+
+/// Puts several signals at once.
+std::string routeSignals(Plan& plan, const std::vector<std::pair<std::string, std::string>>& places);
+
 /// What the user wires to a pin, by name; an empty name frees the pin. A name that stands at another pin moves here.
 std::string wire(Plan& plan, const std::string& pin, const std::string& name);
 

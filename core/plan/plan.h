@@ -94,7 +94,7 @@ struct Board {
     std::optional<Regulator> regulator = {};                       ///< none: the battery feeds the part itself
     std::vector<std::pair<std::string, std::string>> options = {}; ///< option word → value
     std::vector<std::pair<std::string, std::string>> wiring = {};  ///< what the user wires → pin
-    std::vector<std::pair<std::string, std::string>> routes = {};  ///< signal "uart1.tx" → pin
+    std::vector<std::pair<std::string, std::string>> routes = {};  ///< signal "uart1.tx" → pin, by signal
     std::vector<Trimmed> trimmed = {};
     bool operator==(const Board&) const = default;
 };

@@ -59,7 +59,11 @@ tl::expected<CanFilter, TextError> readCanFilter(std::string_view text) {
         }
         return CanFilter{form, *first, *second};
     }
-    return tl::unexpected(errorAt(text, 0, text.size(), "a range '0x100..0x17f', a pair '0x100,0x200' or a mask '0x100&0x7f0'"));
+    if (const auto alone = readCanId(text)) {
+        return CanFilter{CanFilter::Form::range, *alone, *alone};
+    }
+    return tl::unexpected(
+        errorAt(text, 0, text.size(), "an id '0x123', a range '0x100..0x17f', a pair '0x100,0x200' or a mask '0x100&0x7f0'"));
 }
 
 std::optional<std::uint32_t> idsLetIn(const std::vector<CanFilter>& filters) {

@@ -3,6 +3,7 @@
 #include "base/nearest_name.h"
 
 #include <algorithm>
+#include <cctype>
 
 namespace wisetick {
 
@@ -135,20 +136,61 @@ const UnitSuffix* findSuffix(Unit unit, std::string_view text) {
     return found == suffixes.end() ? nullptr : &*found;
 }
 
-TextError unitError(std::string_view suffix, std::size_t position, Unit unit) {
-    TextError error{position, suffix.size(), {}, unitNoun(unit) + " such as '" + unitExample(unit) + "'", {}};
-    for (const Unit other : allUnits()) {
-        if (other != unit && findSuffix(other, suffix) != nullptr) {
-            error.found = quoted(suffix) + " makes it " + unitNoun(other);
-            return error;
+/// What is written for units of other names or in other ways, and how it is said here; empty where that is not known.
+std::string saidHere(std::string_view suffix, Unit unit, const std::vector<std::string>& known) {
+    if (suffix.size() > 1 && suffix.front() == ',' && isDigit(suffix[1])) {
+        return "a point before the fraction, not a comma";
+    }
+    static const std::vector<std::pair<std::string_view, std::string_view>> others{
+        {"bps", "bit/s"},  {"kbps", "kbit/s"}, {"Mbps", "Mbit/s"}, {"baud", "bit/s"},  {"Bd", "bit/s"}, {"Ohm", "ohm"},
+        {"sec", "s"},      {"secs", "s"},      {"seconds", "s"},   {"minutes", "min"}, {"hours", "h"},  {"hrs", "h"},
+        {"month", "days"}, {"months", "days"}, {"weeks", "days"},  {"years", "days"},  {"year", "days"}};
+    const auto other = std::find_if(others.begin(), others.end(), [&](const auto& each) { return each.first == suffix; });
+    if (other != others.end() &&
+        (other->second == "days" || std::find(known.begin(), known.end(), other->second) != known.end())) {
+        return other->second == "days" ? "say it in days, such as '730 days'" : "say " + quoted(other->second);
+    }
+    if (unit == Unit::perYear && suffix == "%") {
+        return "a share in a time: '%/year'";
+    }
+    const auto small = [](std::string_view text) {
+        std::string lower(text);
+        std::transform(lower.begin(), lower.end(), lower.begin(),
+                       [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+        return lower;
+    };
+    // in other capitals: that with the fewest that differ, MHz rather than mHz for Mhz
+    std::string alike;
+    std::size_t least = suffix.size() + 1;
+    for (const std::string& each : known) {
+        std::size_t differs = 0;
+        for (std::size_t i = 0; each.size() == suffix.size() && i < each.size(); ++i) {
+            differs += each[i] == suffix[i] ? 0U : 1U;
+        }
+        if (small(each) == small(suffix) && differs < least) {
+            least = differs;
+            alike = each;
         }
     }
+    return alike.empty() ? std::string() : "did you mean " + quoted(alike) + "?";
+}
+
+TextError unitError(std::string_view suffix, std::size_t position, Unit unit) {
+    TextError error{position, suffix.size(), {}, unitNoun(unit) + " such as '" + unitExample(unit) + "'", {}};
     std::vector<std::string> known;
     for (const UnitSuffix& each : unitSuffixes(unit)) {
         known.push_back(each.text);
     }
+    for (const Unit other : allUnits()) {
+        if (other != unit && findSuffix(other, suffix) != nullptr) {
+            error.found = quoted(suffix) + " makes it " + unitNoun(other);
+            error.mend = unit == Unit::perYear ? saidHere(suffix, unit, known) : std::string();
+            return error;
+        }
+    }
     error.found = "unknown unit " + quoted(suffix);
-    error.mend = didYouMean(suffix, known);
+    error.mend = saidHere(suffix, unit, known);
+    error.mend = error.mend.empty() ? didYouMean(suffix, known) : error.mend;
     return error;
 }
 

@@ -68,7 +68,8 @@ void BranchSolver::eachCandidate(const Shape& shape, const Window& window, const
         for (std::size_t i = 0; i < node.rates.size(); ++i) {
             candidate.from = i;
             candidate.hertz = node.rates[i];
-            const bool isPossible = (i == node.rateNow || (mayTurn && !isStill)) && spansContain(window.own, candidate.hertz);
+            const bool isPossible = (i == node.rateNow || (mayTurn && !isStill)) && spansContain(window.own, candidate.hertz) &&
+                                    isAllowed(shape, candidate);
             if (isPossible && (!effort_.step() || !visit(candidate))) {
                 return;
             }

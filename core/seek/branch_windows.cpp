@@ -167,10 +167,6 @@ std::vector<std::size_t> BranchSolver::pendingOf(const std::vector<std::size_t>&
             isPending = isPending || (inForce_.rules[i] &&
                                       ((rule.left == node && !isIn(rule.right)) || (rule.right == node && !isIn(rule.left))));
         }
-        for (const WhileLimit& each : space_.whileLimits) {
-            isPending = isPending || (inForce_.limits[each.node] &&
-                                      ((each.node == node && !isIn(each.other)) || (each.other == node && !isIn(each.node))));
-        }
         if (isPending) {
             pending.push_back(node);
         }
@@ -316,6 +312,11 @@ const Window& BranchSolver::windowOf(Shape& shape, std::size_t level) {
         if (shape.min || shape.max) {
             window.own = intersect(window.own, {{shape.min.value_or(Rational(0)), shape.max}});
         }
+        for (const auto& [dependence, wanted] : shape.classes) {
+            if (const RateCase* rate = space_.dependences[dependence].rate; rate != nullptr && wanted == 1) {
+                window.own = intersect(window.own, {{rate->least.value_or(Rational(0)), rate->below}});
+            }
+        }
         for (const RateSpans* list : lists) {
             window.own = intersect(window.own, *list);
         }
@@ -337,7 +338,8 @@ const Window& BranchSolver::windowOf(Shape& shape, std::size_t level) {
 bool BranchSolver::isAllowed(const Shape& shape, const Candidate& candidate) const {
     for (const auto& [dependence, wanted] : shape.classes) {
         const Dependence& on = space_.dependences[dependence];
-        if (on.classOf(on.valueOf(candidate.divide, candidate.multiply, candidate.from)) != wanted) {
+        if ((on.rate == nullptr || !candidate.hertz.isZero()) && // a rate that is still to come may be any
+            on.classOf(on.valueOf(candidate.divide, candidate.multiply, candidate.from, candidate.hertz)) != wanted) {
             return false;
         }
     }

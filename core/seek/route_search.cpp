@@ -163,8 +163,11 @@ void RouteSearch::run() {
         }
         const Dependence& dependence = space_.dependences[meant[at]];
         const SpaceNode& node = space_.nodes[dependence.node];
-        const std::size_t present = dependence.classOf(dependence.valueOf(node.divideNow, node.multiplyNow, node.from));
-        const bool mayTurn = mayChange(space_, inForce_, dependence.node, dependence.controlName());
+        // a rate within which nothing runs as long as it is off
+        const bool isRate = dependence.rate != nullptr;
+        const std::size_t present =
+            isRate ? 0 : dependence.classOf(dependence.valueOf(node.divideNow, node.multiplyNow, node.from, Rational(0)));
+        const bool mayTurn = isRate || mayChange(space_, inForce_, dependence.node, dependence.controlName());
         for (std::size_t i = 0; i < dependence.count; ++i) {
             const std::size_t each = (present + i) % dependence.count; // as it stands first
             if (each == present || (mayTurn && mayBeOn_[dependence.node])) {
@@ -340,17 +343,6 @@ std::vector<Branch*> RouteSearch::treesOf(const Route& route) {
             places[rule.left].isOpen = places[rule.right].isOpen = true;
         }
     }
-    for (const WhileLimit& each : space_.whileLimits) {
-        if (!inForce_.limits[each.node] || !route.isOn[each.node] || !route.isOn[each.other]) {
-            continue;
-        }
-        const SpaceNode& node = space_.nodes[each.node];
-        const std::size_t position = route.from[each.node].valueOr(node.from);
-        const bool isOfParent = position < node.inputs.size() && node.inputs[position] == each.other;
-        if (!isOfParent) { // that is looked at where its rate is made
-            places[each.node].isOpen = places[each.other].isOpen = true;
-        }
-    }
     const std::vector<std::size_t> order = inOrder(route.nodes);
     for (const std::size_t node : order) {
         BranchSolver::Place& here = places[node];
@@ -392,8 +384,11 @@ bool RouteSearch::classesHold(const Route& route) const {
     for (std::size_t i = 0; i < space_.dependences.size(); ++i) {
         const Dependence& dependence = space_.dependences[i];
         const SpaceNode& node = space_.nodes[dependence.node];
-        if (classes_[i] && !route.isOn[dependence.node] &&
-            dependence.classOf(dependence.valueOf(node.divideNow, node.multiplyNow, node.from)) != *classes_[i]) {
+        const std::size_t present =
+            dependence.rate != nullptr
+                ? 0
+                : dependence.classOf(dependence.valueOf(node.divideNow, node.multiplyNow, node.from, Rational(0)));
+        if (classes_[i] && !route.isOn[dependence.node] && present != *classes_[i]) {
             return false;
         }
     }

@@ -252,6 +252,23 @@ private:
         }
     }
 
+    /// Then the rate that it leans on is known wherever its own is made.
+    static bool isOfOnlyInput(const Line& line, const RateCase& rate) {
+        return line.from.size() == 1 && line.from.front() == rate.node;
+    }
+
+    std::size_t dependenceOn(const RateCase& rate) {
+        auto& all = space_.dependences;
+        for (std::size_t i = 0; i < all.size(); ++i) {
+            const RateCase* other = all[i].rate;
+            if (other != nullptr && all[i].node == rate.node && other->least == rate.least && other->below == rate.below) {
+                return i;
+            }
+        }
+        all.push_back({rate.node, ControlKind::rate, {}, {}, 0, 0, {}, &rate});
+        return all.size() - 1;
+    }
+
     std::size_t dependenceOn(std::size_t line, const std::string& control) {
         const std::size_t node = part_.nodeOfLine(line);
         const ControlKind kind = controlKind(control);
@@ -261,7 +278,7 @@ private:
                 return i;
             }
         }
-        all.push_back({node, kind, {}, {}, 0, 0, {}});
+        all.push_back({node, kind, {}, {}, 0, 0, {}, nullptr});
         return all.size() - 1;
     }
 
@@ -280,6 +297,9 @@ private:
                 space_.dependences[index].users.push_back(node);
             }
             for (const Limit& limit : line.limits) {
+                if (limit.whileRate && !isOfOnlyInput(line, *limit.whileRate)) {
+                    space_.dependences[dependenceOn(*limit.whileRate)].users.push_back(node);
+                }
                 if (limit.when && limit.when->line != i) {
                     Dependence& on = space_.dependences[dependenceOn(limit.when->line, limit.when->control)];
                     on.values.insert(on.values.end(), limit.when->is.begin(), limit.when->is.end());
@@ -288,6 +308,10 @@ private:
             }
         }
         for (Dependence& dependence : space_.dependences) {
+            if (dependence.rate != nullptr) {
+                dependence.count = 2;
+                continue;
+            }
             auto& values = dependence.values;
             std::sort(values.begin(), values.end());
             values.erase(std::unique(values.begin(), values.end()), values.end());
@@ -359,8 +383,12 @@ private:
                 }
                 SpaceLimit held{limit.tier, limit.min, limit.max, limit.isTolerance, false, nullptr, std::nullopt, {}, nullptr};
                 if (limit.whileRate) {
-                    held.whileRate = &*limit.whileRate;
-                    space_.whileLimits.push_back({node, limit.whileRate->node, &limit});
+                    if (isOfOnlyInput(part_.lines[i], *limit.whileRate)) {
+                        held.whileRate = &*limit.whileRate;
+                    } else {
+                        held.dependence = dependenceOn(*limit.whileRate);
+                        held.inClass = {false, true};
+                    }
                 }
                 if (limit.when && limit.when->line == i) {
                     held.own = &*limit.when;
@@ -463,24 +491,6 @@ private:
 
 const std::string& SpaceNode::id() const {
     return source != nullptr ? source->id : (line != nullptr ? line->id : peripheral->id);
-}
-
-ControlKind controlKind(const std::string& control) {
-    return control == "multiply" ? ControlKind::multiply : (control == "from" ? ControlKind::from : ControlKind::divide);
-}
-
-std::string Dependence::controlName() const {
-    return control == ControlKind::multiply ? "multiply" : (control == ControlKind::from ? "from" : "divide");
-}
-
-Rational Dependence::valueOf(const Rational& divide, const Rational& multiply, std::size_t from) const {
-    return control == ControlKind::multiply ? multiply
-                                            : (control == ControlKind::from ? Rational(static_cast<std::int64_t>(from)) : divide);
-}
-
-std::size_t Dependence::classOf(const Rational& value) const {
-    const auto found = std::lower_bound(values.begin(), values.end(), value);
-    return found != values.end() && *found == value ? classes[static_cast<std::size_t>(found - values.begin())] : otherClass;
 }
 
 Space spaceOf(const Part& part, const Plan& plan, const std::string& take, const Question& question) {

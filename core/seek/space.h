@@ -39,8 +39,8 @@ struct SpaceNode {
     bool isMaker() const { return source != nullptr || (line != nullptr && !line->multiply.empty()); }
 };
 
-/// What others can lean on.
-enum class ControlKind { divide, multiply, from };
+/// What others can lean on; `rate`: whether the node runs within some rates.
+enum class ControlKind { divide, multiply, from, rate };
 ControlKind controlKind(const std::string& control);
 
 /// A control that other lines' factors or limits lean on. Its values fall into classes within which they do the same.
@@ -52,10 +52,11 @@ struct Dependence {
     std::size_t otherClass = 0;       ///< of all other values
     std::size_t count = 0;            ///< of classes
     std::vector<std::size_t> users;   ///< nodes that lean on it
+    const RateCase* rate = nullptr;   ///< of a rate: within which it is of class 1, else of 0
 
     std::size_t classOf(const Rational& value) const;
-    /// Of the control's own values the one that counts.
-    Rational valueOf(const Rational& divide, const Rational& multiply, std::size_t from) const;
+    /// Of what a node is set to the one that counts.
+    Rational valueOf(const Rational& divide, const Rational& multiply, std::size_t from, const Rational& hertz) const;
     /// "divide", "multiply" or "from".
     std::string controlName() const;
 };
@@ -79,13 +80,6 @@ struct SpaceLimit {
     const RateCase* whileRate = nullptr; ///< holds only while another node runs within these rates
 };
 
-/// A limit that holds only while another node runs within some rates.
-struct WhileLimit {
-    std::size_t node = 0;
-    std::size_t other = 0;
-    const Limit* limit = nullptr;
-};
-
 /// One lock of the take, and what it holds.
 struct SpaceLock {
     std::string text; ///< "ref", "ref.divide", "tier"
@@ -107,7 +101,6 @@ struct Space {
     std::vector<Dependence> dependences;
     std::vector<std::optional<Followed>> followed; ///< by node
     std::vector<std::vector<SpaceLimit>> limits;   ///< by node
-    std::vector<WhileLimit> whileLimits;           ///< of those on this board
     std::vector<SpaceLock> locks;
     std::vector<std::size_t> tiers; ///< that the supply allows; one that stands for none where the part has no tiers
     bool mayChangeTier = false;
