@@ -304,7 +304,7 @@ int runShelf(const Console& console, const std::string& text, bool isJson) {
     }
     const std::vector<ShelvedPart> all = readShelf(console.shelf);
     if (needs->empty() && !isJson) {
-        console.out << shelfReport(all);
+        console.out << shelfReport(all, console.style);
         return kHolds;
     }
     std::vector<std::pair<std::string, std::vector<NeedFigure>>> parts;

@@ -84,12 +84,9 @@ std::string commandMeant(const std::string& word) {
     return didYouMean(word, names);
 }
 
-/// Says what a command line lacks that names no command, or gives an option of the program to a command.
+/// Says what a command line lacks that names no command.
 std::string hintFor(int argc, char** argv) {
     const std::vector<std::string> words(argv + 1, argv + argc);
-    if (std::find(words.begin() + (words.empty() ? 0 : 1), words.end(), "--parts") != words.end() && words.front() != "--parts") {
-        return "--parts stands before the command: wisetick-cli --parts FOLDER " + words.front() + " \u2026";
-    }
     return words.empty() || words.front().rfind('-', 0) == 0 ? std::string() : commandMeant(words.front());
 }
 
@@ -100,9 +97,12 @@ int run(int argc, char** argv) {
     std::vector<std::string> partFolders;
     app.add_option("--parts", partFolders, "a folder in which parts are looked for first (also: WISETICK_PARTS)")
         ->allow_extra_args(false);
+    bool isWide = false;
+    app.add_flag("--wide", isWide, "tables as wide as they are, for a program to read; else within 120 columns");
     std::vector<std::pair<const CLI::App*, cli::Run>> runs;
     for (const cli::Command* command : namedCommands(argc, argv)) {
         CLI::App* options = app.add_subcommand(command->name, command->say);
+        options->fallthrough(); // the options of the program are taken behind the command too
         runs.emplace_back(options, command->addOptions(*options));
     }
     try {
@@ -113,7 +113,7 @@ int run(int argc, char** argv) {
         std::cerr << (hint.empty() ? "" : "\n" + hint + "\n");
         return isBad ? cli::kBadInput : cli::kHolds;
     }
-    const cli::Console console{shelfFor(partFolders), {wantsColour()}, std::cout, std::cerr};
+    const cli::Console console{shelfFor(partFolders), {wantsColour(), isWide ? 0U : 120U}, std::cout, std::cerr};
     const auto chosen = std::find_if(runs.begin(), runs.end(), [](const auto& each) { return each.first->parsed(); });
     return chosen->second(console);
 }

@@ -1,5 +1,6 @@
 #include "seek_report.h"
 
+#include "derive/said.h"
 #include "handover/figures_json.h"
 #include "quantity/quantity_print.h"
 #include "seek/conflict_words.h"
@@ -16,12 +17,12 @@ std::string hertz(const Rational& rate) {
     return printQuantity(rate, Unit::hertz);
 }
 
-std::string changesText(const FoundTake& found) {
+std::string changesText(const FoundTake& found, const Style& style) {
     TextTable table({Align::left, Align::left});
     for (const auto& [id, control] : found.changes) {
         table.add({id, control});
     }
-    return found.changes.empty() ? "  nothing: the take as it is\n" : table.text();
+    return found.changes.empty() ? "  nothing: the take as it is\n" : table.text(style.columns);
 }
 
 std::string wishesText(const Part& part, const Question& question, const Figures& figures, const Style& style) {
@@ -33,16 +34,15 @@ std::string wishesText(const Part& part, const Question& question, const Figures
         table.add({style.mark(standing.state), printWish(wish), line.hertz && line.isOn ? hertz(line.hertz->nominal) : "off",
                    hasError ? printError(line.hertz->nominal / wish.hertz - 1) : ""});
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
 std::string promisesText(const Figures& figures, const Style& style) {
     TextTable table({Align::left, Align::left, Align::right, Align::right});
     for (const PromiseFigure& promise : figures.promises) {
-        table.add({style.mark(promise.state), promise.name, promise.got ? printQuantity(promise.got->nominal, promise.unit) : "",
-                   promise.error ? printError(promise.error->nominal) : ""});
+        table.add({style.mark(promise.state), promise.name, gotSaid(promise), errorSaid(promise)});
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
 } // namespace
@@ -75,7 +75,7 @@ std::string foundReport(const Part& part, const Plan& plan, const Question& ques
             shown = std::move(each);
         }
     }
-    std::string text = style.heading("found takes, best first") + "\n" + table.text();
+    std::string text = style.heading("found takes, best first") + "\n" + table.text(style.columns);
     if (shown) {
         const FoundTake& found = result.found[chosen - 1];
         const std::string rank = "take " + std::to_string(chosen);
@@ -85,7 +85,7 @@ std::string foundReport(const Part& part, const Plan& plan, const Question& ques
             text +=
                 style.section(rank + ": to be fitted", "  " + found.crystal->source + " of " + hertz(found.crystal->rate) + "\n");
         }
-        text += style.section(rank + ": what it changes", changesText(found));
+        text += style.section(rank + ": what it changes", changesText(found, style));
     }
     return text + "\n" + sayEnd(result) + "\n";
 }
@@ -126,7 +126,7 @@ std::string refusalReport(const Space& space, const Refusal& refusal, const Styl
         nearest.add({printWish(space.question.wishes[each.wish]), each.hertz ? hertz(*each.hertz) : "not at all",
                      each.error ? printError(*each.error) : "", each.isAlone ? "alone" : ""});
     }
-    text += style.section("the nearest of each wish if all others stay", nearest.text());
+    text += style.section("the nearest of each wish if all others stay", nearest.text(style.columns));
     std::string lifts;
     for (const Demanded& each : refusal.lifts) {
         lifts += "  " + sayDemanded(space, each) + "\n";

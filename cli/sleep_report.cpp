@@ -35,15 +35,17 @@ std::string stepsText(const std::vector<SleepStep>& steps, const Style& style) {
         }
         table.add({std::to_string(i + 1), (steps[i].isTrouble ? "! " : "") + steps[i].say, fields, style.muted(steps[i].why)});
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
-std::string bestText(const std::vector<BestRest>& best) {
+std::string bestText(const std::vector<BestRest>& best, const Style& style) {
     std::string text;
     for (const BestRest& each : best) {
-        text += (text.empty() ? "  " : ", ") + each.mode + (each.from.isZero() ? "" : " from " + time(each.from) + " on");
+        text += (text.empty() ? "" : ", ") + each.mode + (each.from.isZero() ? "" : " from " + time(each.from) + " on");
     }
-    return text + "\n";
+    TextTable line({Align::left});
+    line.add({text});
+    return line.text(style.columns);
 }
 
 } // namespace
@@ -62,9 +64,9 @@ std::string modesReport(const Part& part, const Plan& plan, const Figures& figur
     for (const JobRest& rest : jobRests(part, plan, figures, best)) {
         jobs.add({rest.job, time(rest.rest), rest.mode});
     }
-    return style.heading("Modes") + "\n" + table.text() +
-           style.section("Which mode takes the least, by the length of a rest", bestText(best)) +
-           style.section("Between two runs of a job, if it were alone", jobs.text());
+    return style.heading("Modes") + "\n" + table.text(style.columns) +
+           style.section("Which mode takes the least, by the length of a rest", bestText(best, style)) +
+           style.section("Between two runs of a job, if it were alone", jobs.text(style.columns));
 }
 
 std::string sleepReport(const Part& part, const Plan& plan, const Figures& figures, const std::string& id, const Style& style) {
@@ -83,7 +85,7 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
         keeps.add({option, value});
     }
     keeps.add({"without a clock", listOr(figure.withoutClock, "none")});
-    std::string text = style.heading(id) + "\n" + keeps.text();
+    std::string text = style.heading(id) + "\n" + keeps.text(style.columns);
     if (figure.wakeUp) {
         TextTable wake({Align::left, Align::right, Align::right, Align::right});
         wake.add({"", "begins", "typically over", "at the latest"});
@@ -93,13 +95,13 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
         wake.add(
             {"first instruction", "", time(figure.wakeUp->firstInstruction.nominal), time(figure.wakeUp->firstInstruction.max)});
         wake.add({"all promises hold", "", time(figure.wakeUp->restored.nominal), time(figure.wakeUp->restored.max)});
-        text += style.section("Waking", wake.text());
+        text += style.section("Waking", wake.text(style.columns));
     }
     TextTable sooner({Align::left, Align::left, Align::left});
     for (const WayOut& way : waysToWakeSooner(part, plan, figures.take, index)) {
         sooner.add({way.say, way.got, style.muted(way.breaks.empty() ? "breaks nothing" : "breaks " + listOr(way.breaks, ""))});
     }
-    text += style.section("Waking sooner", sooner.text());
+    text += style.section("Waking sooner", sooner.text(style.columns));
     TextTable draws({Align::left, Align::right, Align::right, Align::left});
     for (const Contribution& each : figure.current.contributions) {
         draws.add({each.name, each.typ.empty() ? "unknown" : ampere(each.typ[figures.grid.nominal]),
@@ -107,7 +109,7 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
                    style.muted(each.formula)});
     }
     draws.add({"all", ampere(figure.ampere.nominal), "up to " + ampere(figure.ampere.max)});
-    text += style.section("Draws", draws.text());
+    text += style.section("Draws", draws.text(style.columns));
     const SleepOrder order = sleepOrder(part, plan, figures, id);
     text += style.section("Before it rests", stepsText(order.before, style));
     text += style.section("After it wakes", stepsText(order.after, style));
@@ -125,7 +127,7 @@ std::string sleepReport(const Part& part, const Plan& plan, const Figures& figur
             timers.add({timer.peripheral, "on " + timer.clock, settings, time(timer.got.nominal), printError(timer.error.nominal),
                         printError(timer.error.min) + " \u2026 " + printError(timer.error.max), style.muted(timer.why)});
         }
-        text += style.section("Woken every " + time(*wakes->every), timers.text());
+        text += style.section("Woken every " + time(*wakes->every), timers.text(style.columns));
     }
     return text;
 }
@@ -149,7 +151,7 @@ std::string latenciesText(const RhythmFigure& rhythm, const Style& style) {
                    latency.longest ? time(*latency.longest) : "no bound", latency.limit ? time(*latency.limit) : "",
                    style.muted(latency.why)});
     }
-    return rhythm.latencies.empty() ? std::string() : style.section("Done at the latest", table.text());
+    return rhythm.latencies.empty() ? std::string() : style.section("Done at the latest", table.text(style.columns));
 }
 
 } // namespace
@@ -181,7 +183,7 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
     if (!rhythm.unknown.empty()) {
         table.add({"unknown", "", rhythm.unknown});
     }
-    std::string text = style.heading("Rhythm") + "\n" + table.text();
+    std::string text = style.heading("Rhythm") + "\n" + table.text(style.columns);
     TextTable shares({Align::left, Align::right, Align::right, Align::left});
     for (const RhythmFigure::Share& share : rhythm.shares) {
         std::string pieces;
@@ -190,7 +192,7 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
         }
         shares.add({share.name, printQuantity(share.chargeShare, Unit::ratio, 4), ampere(share.ampere), style.muted(pieces)});
     }
-    text += style.section("Where the charge goes", shares.text());
+    text += style.section("Where the charge goes", shares.text(style.columns));
     text += latenciesText(rhythm, style);
     TextTable far({Align::left, Align::right, Align::left, Align::right});
     for (std::size_t i = 0; i < std::min<std::size_t>(moves.size(), 12); ++i) {
@@ -200,7 +202,7 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
         far.add({move.say, print(ends.min), "\u2026", print(ends.max)});
     }
     text += style.section(std::string("A tenth worse \u2026 a tenth better: ") + (rhythm.life ? "the life" : "the average"),
-                          far.text());
+                          far.text(style.columns));
     if (chance) {
         const auto picoampere = [](double value) { return ampere(quantised(value, powerOfTen(-12))); };
         TextTable band({Align::left, Align::right, Align::right, Align::right});
@@ -211,10 +213,11 @@ std::string rhythmReport(const Part& part, const Figures& figures, const std::ve
             const auto seconds = [](double value) { return time(quantised(value, powerOfTen(-3))); };
             band.add({"life", seconds(chance->life->low), seconds(chance->life->middle), seconds(chance->life->high)});
         }
-        text += style.section(std::to_string(chance->seeds) + " plays of " + std::to_string(chance->runs) + " runs", band.text());
+        text += style.section(std::to_string(chance->seeds) + " plays of " + std::to_string(chance->runs) + " runs",
+                              band.text(style.columns));
     }
     const std::vector<BestRest> best = bestRests(restCosts(part, figures));
-    return text + style.section("Which mode takes the least, by the length of a rest", bestText(best));
+    return text + style.section("Which mode takes the least, by the length of a rest", bestText(best, style));
 }
 
 std::string raceReport(const std::vector<RacePoint>& race, const std::string& job, const Style& style) {
@@ -228,7 +231,7 @@ std::string raceReport(const std::vector<RacePoint>& race, const std::string& jo
         table.add({printQuantity(race[i].hertz, Unit::hertz, 4), printQuantity(race[i].coulomb, Unit::coulomb, 4), ""});
     }
     table.add({printQuantity(least->hertz, Unit::hertz, 4), printQuantity(least->coulomb, Unit::coulomb, 4), "the least"});
-    return style.section("Charge of each period of '" + job + "' by the core's rate", table.text());
+    return style.section("Charge of each period of '" + job + "' by the core's rate", table.text(style.columns));
 }
 
 nlohmann::ordered_json sleepJson(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode) {

@@ -43,10 +43,6 @@ std::string spreadText(const LineFigure& line) {
     return printError(error.min) + " " + printError(error.max);
 }
 
-std::string gotText(const PromiseFigure& promise) {
-    return promise.got ? printQuantity(promise.got->nominal, promise.unit) : "\u2013";
-}
-
 std::string linesTable(const Figures& figures, const Style& style) {
     TextTable table({Align::left, Align::left, Align::right, Align::left, Align::left, Align::left});
     for (const LineFigure& line : figures.lines) {
@@ -58,16 +54,16 @@ std::string linesTable(const Figures& figures, const Style& style) {
             !line.isOn ? style.muted("off") : (line.state == State::kept ? "" : style.mark(line.state) + ": " + line.stateWhy);
         table.add({line.id, style.muted(line.control), rate, spreadText(line), style.muted(limitText(line)), remark});
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
 std::string promisesTable(const Figures& figures, const Style& style) {
     TextTable table({Align::left, Align::left, Align::left, Align::right, Align::right, Align::left});
     for (const PromiseFigure& promise : figures.promises) {
-        const std::string error = promise.error ? printError(promise.error->nominal) : "";
-        table.add({style.mark(promise.state), promise.name, promise.asks, gotText(promise), error, cornersSaid(promise)});
+        table.add(
+            {style.mark(promise.state), promise.name, promise.asks, gotSaid(promise), errorSaid(promise), cornersSaid(promise)});
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
 std::string modesTable(const Figures& figures, const Style& style) {
@@ -86,7 +82,7 @@ std::string modesTable(const Figures& figures, const Style& style) {
         table.add({mode.id, printQuantity(mode.ampere.nominal, Unit::ampere),
                    style.muted("up to " + printQuantity(mode.ampere.max, Unit::ampere)), wake, restored});
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
 std::string rhythmTable(const RhythmFigure& rhythm, const Style& style) {
@@ -110,7 +106,7 @@ std::string rhythmTable(const RhythmFigure& rhythm, const Style& style) {
         table.add({style.muted(share.name), printQuantity(share.ampere, Unit::ampere),
                    style.muted(printQuantity(share.chargeShare, Unit::ratio) + " of the charge")});
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
 void addFields(TextTable& table, const std::vector<FieldValue>& fields, const Style& style) {
@@ -139,7 +135,7 @@ std::string fieldsTable(const Figures& figures, const Style& style) {
     for (const PromiseFigure& promise : figures.promises) {
         addFields(table, promise.fields, style);
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
 std::string findingsText(const Diagnostics& findings) {
@@ -231,13 +227,12 @@ std::string promisesOfTakes(const std::vector<Figures>& takes, const Style& styl
         for (const Figures& figures : takes) {
             const PromiseFigure& promise = figures.promises[i];
             if (promise.state != State::elsewhere) {
-                const std::string error = promise.error ? printError(promise.error->nominal) : "";
-                table.add({style.mark(promise.state), promise.name, figures.take, promise.asks, gotText(promise), error,
-                           cornersSaid(promise)});
+                table.add({style.mark(promise.state), promise.name, figures.take, promise.asks, gotSaid(promise),
+                           errorSaid(promise), cornersSaid(promise)});
             }
         }
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
 /// "slow holds 6, fast holds 5": which takes hold what.
@@ -296,7 +291,7 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
     for (const Step& step : promise.workings) {
         steps.add({style.muted(step.what), step.numbers.empty() ? step.formula : step.numbers, step.result});
     }
-    text += style.section("Workings", steps.text());
+    text += style.section("Workings", steps.text(style.columns));
     TextTable table({Align::left, Align::left, Align::right, Align::right, Align::left});
     for (const Way& way : ways) {
         std::string settings;
@@ -308,10 +303,10 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
         table.add({style.mark(way.state), settings, printQuantity(way.got.nominal, promise.unit), printError(way.error.nominal),
                    worst});
     }
-    text += style.section("Ways", table.text());
+    text += style.section("Ways", table.text(style.columns));
     TextTable fields({Align::left, Align::right, Align::right, Align::left});
     addFields(fields, promise.fields, style);
-    text += style.section("Fields", fields.text());
+    text += style.section("Fields", fields.text(style.columns));
     TextTable order({Align::right, Align::left, Align::left});
     for (std::size_t i = 0; i < actions.size(); ++i) {
         const BringUpAction& action = actions[i];
@@ -319,7 +314,7 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
                    action.field ? fieldText(action.field->field) + " = " + hexText(*action.field) : std::string(),
                    action.say + (action.isForgotten ? " (often forgotten)" : "")});
     }
-    return text + style.section("To bring it up", order.text());
+    return text + style.section("To bring it up", order.text(style.columns));
 }
 
 std::string ratesReport(const Desk& desk, const Style& style) {
@@ -340,7 +335,7 @@ std::string ratesReport(const Desk& desk, const Style& style) {
     if (spans.empty()) {
         return "\nNo rate of " + desk.clock->id + " from half to twice what it is can keep it.\n";
     }
-    return style.section("Rates of " + desk.clock->id + " that could keep it", table.text()) +
+    return style.section("Rates of " + desk.clock->id + " that could keep it", table.text(style.columns)) +
            (spans.size() > kMost ? "\n  and more" : "") +
            (desk.rates.isTight ? "" : "\n  outside of these none can, inside of them most can") + "\n";
 }
@@ -360,7 +355,7 @@ std::string routingReport(const Routing& routing, const Figures& figures, const 
                                       [&](const RouteFigure& route) { return route.signal == signal; });
         table.add({signal, pin, now->pin == pin ? "as it is" : "instead of " + now->pin});
     }
-    return style.section("a routing of all signals", table.text());
+    return style.section("a routing of all signals", table.text(style.columns));
 }
 
 std::string boardReport(const Figures& figures, const Style& style) {
@@ -407,10 +402,10 @@ std::string boardReport(const Figures& figures, const Style& style) {
                      option.why.empty() ? option.does + (option.value == option.safe ? "" : "; safe: " + option.safe)
                                         : style.mark(option.state) + "  " + option.why});
     }
-    std::string text = crystals.empty() ? "" : style.section("crystals", crystals.text());
-    text += pins.empty() ? "" : style.section("pins", pins.text());
-    text += routes.empty() ? "" : style.section("routes", routes.text());
-    text += options.empty() ? "" : style.section("option words", options.text());
+    std::string text = crystals.empty() ? "" : style.section("crystals", crystals.text(style.columns));
+    text += pins.empty() ? "" : style.section("pins", pins.text(style.columns));
+    text += routes.empty() ? "" : style.section("routes", routes.text(style.columns));
+    text += options.empty() ? "" : style.section("option words", options.text(style.columns));
     return text.empty() ? "  the part and the plan say nothing of crystals, pins or option words\n" : text;
 }
 
@@ -421,7 +416,7 @@ std::string failsReport(const std::string& source, const std::vector<Moved>& mov
                    (each.was.empty() ? "new" : each.was) + " \u2192 " + (each.is.empty() ? "gone" : each.is)});
     }
     return moved.empty() ? "  nothing moves when " + source + " fails\n"
-                         : style.section("when " + source + " fails", table.text());
+                         : style.section("when " + source + " fails", table.text(style.columns));
 }
 
 std::string shelfReport(const std::vector<std::pair<std::string, std::vector<NeedFigure>>>& parts, const Style& style) {
@@ -434,17 +429,17 @@ std::string shelfReport(const std::vector<std::pair<std::string, std::vector<Nee
         }
         const std::string heading =
             figures.empty() ? name : name + (fit == Fit::yes ? " fits" : (fit == Fit::no ? " does not fit" : " may fit"));
-        text += style.section(heading, table.text());
+        text += style.section(heading, table.text(style.columns));
     }
     return text;
 }
 
-std::string shelfReport(const std::vector<ShelvedPart>& parts) {
+std::string shelfReport(const std::vector<ShelvedPart>& parts, const Style& style) {
     TextTable table({Align::left, Align::left});
     for (const ShelvedPart& shelved : parts) {
         table.add({shelved.id, shelved.file.part ? shelved.file.part->note : "can't be read"});
     }
-    return table.text();
+    return table.text(style.columns);
 }
 
 std::string wayReport(const WritingOrder& way, const std::string& from, const std::string& to, const Style& style) {
@@ -468,7 +463,8 @@ std::string wayReport(const WritingOrder& way, const std::string& from, const st
         }
         table.add({std::to_string(++number), step.say, fields, step.core ? printQuantity(*step.core, Unit::hertz) : "", wait});
     }
-    std::string text = style.section((from.empty() ? "from reset" : "from take " + from) + " to take " + to, table.text());
+    std::string text =
+        style.section((from.empty() ? "from reset" : "from take " + from) + " to take " + to, table.text(style.columns));
     if (way.wait.max && !way.wait.max->isZero()) {
         text += "  waits: " + printRange(way.wait.typ.value_or(*way.wait.max), *way.wait.max, Unit::second) + "\n";
     }
@@ -497,7 +493,7 @@ std::string compareReport(const std::vector<std::string>& takes, const std::vect
             }
             table.add(std::move(cells));
         }
-        text += isEmpty ? "" : style.section(differs ? "differences" : "the same in all", table.text());
+        text += isEmpty ? "" : style.section(differs ? "differences" : "the same in all", table.text(style.columns));
     }
     return text;
 }

@@ -17,6 +17,7 @@ namespace wisetick::cli {
 /// How text is shown: with colour only on a terminal that wants it.
 struct Style {
     bool hasColour = false;
+    std::size_t columns = 120; ///< tables are no wider where that can be; 0: no end
     /// "● kept", "◐ strained", "○ broken", coloured where colour is wanted.
     std::string mark(State state) const;
     std::string heading(const std::string& text) const;
@@ -58,7 +59,7 @@ std::string compareReport(const std::vector<std::string>& takes, const std::vect
 std::string shelfReport(const std::vector<std::pair<std::string, std::vector<NeedFigure>>>& parts, const Style& style);
 
 /// The parts of the shelf with their notes, where nothing is needed.
-std::string shelfReport(const std::vector<ShelvedPart>& parts);
+std::string shelfReport(const std::vector<ShelvedPart>& parts, const Style& style);
 
 /// The finding with the file, line and column that its path stands at, where the plan has it.
 Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& places, const std::string& take);

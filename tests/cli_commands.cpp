@@ -194,11 +194,42 @@ private slots:
         QCOMPARE(run({"emit", "nowhere.plan.toml"}).exitCode, 2);
     }
 
+    /// Tables within 120 columns; what is said of a place in a file (FILE:LINE:COLUMN: …) is one line however long.
+    void tablesFit() {
+        for (const char* example : {"orchard-sprayer", "spindle-balancer", "lagoon-buoy"}) {
+            const QString plan = "examples/" + QString(example) + ".plan.toml";
+            const QString mode = example == QString("lagoon-buoy") ? "deep" : "idle";
+            for (const QStringList& command :
+                 {QStringList{"check", plan}, QStringList{"derive", plan}, QStringList{"compare", plan},
+                  QStringList{"sleep", plan, mode}, QStringList{"way", plan}}) {
+                const QString out = run(command).out;
+                QVERIFY(out.count('\n') > 3);
+                for (const QString& line : out.split('\n')) {
+                    QVERIFY2(line.size() <= 120 || line.contains(": warning: ") || line.contains(": error: ") ||
+                                 line.contains(": note: "),
+                             qPrintable(command.join(' ') + ": " + line));
+                }
+            }
+        }
+        const QString plan = "examples/lagoon-buoy.plan.toml";
+        const QString asked = "uart5 talks 9600 within 1 %, also in deep, in take slow";
+        QVERIFY(!run({"check", plan}).out.contains(asked));
+        QVERIFY(run({"check", plan, "--wide"}).out.contains(asked));
+        QVERIFY(run({"--wide", "check", plan}).out.contains(asked));
+    }
+
+    /// The options of the program are taken behind the command too.
+    void partsBehindTheCommand() {
+        const Run there = run({"check", kOrchard, "--parts", "parts"});
+        QVERIFY(there.exitCode != 2);
+        QCOMPARE(there.out, run({"--parts", "parts", "check", kOrchard}).out);
+    }
+
     void sleepShowsModesAndOrder() {
         const Run all = run({"sleep", kOrchard});
         QCOMPARE(all.exitCode, 0);
         QVERIFY(all.out.contains("run, idle from 150 ns on, snooze from 1.243 ms on, deep from 1.2505 ms on, "));
-        const Run deep = run({"sleep", kOrchard, "deep"});
+        const Run deep = run({"sleep", kOrchard, "deep", "--wide"});
         QCOMPARE(deep.exitCode, 0);
         QVERIFY(deep.out.contains("feed wdog, it goes on: it bites after ≈5.5993 s at the fastest"));
         QVERIFY(deep.out.contains("ref from rcf"));

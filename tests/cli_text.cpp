@@ -16,8 +16,29 @@ private slots:
         table.add({"core", "160 MHz", "\u00b140 ppm"});
         table.add({"xtw", "32.768 kHz", ""});
         table.add({"\u00b5", "1 Hz", "x"});
-        QCOMPARE(table.text(), std::string("  core     160 MHz  \u00b140 ppm\n  xtw   32.768 kHz\n  \u00b5           1 Hz  x\n"));
+        QCOMPARE(table.text(0),
+                 std::string("  core     160 MHz  \u00b140 ppm\n  xtw   32.768 kHz\n  \u00b5           1 Hz  x\n"));
         QVERIFY(TextTable({Align::left}).empty());
+    }
+
+    /// 30 columns: two before, two between, the rest for the cells. The words stay, and a number keeps its unit.
+    void wideCellsGoOnBelow() {
+        TextTable table({Align::left, Align::left, Align::right});
+        table.add({"modem", "uart1 talks 921600 within 1.5 %", "1 Hz"});
+        table.add({"a", "\x1b[2mshort and muted is short too\x1b[0m", "20 Hz"});
+        const std::string wide = table.text(0);
+        QCOMPARE(wide.substr(0, wide.find('\n')), std::string("  modem  uart1 talks 921600 within 1.5 %   1 Hz"));
+        const std::string narrow = table.text(30);
+        QCOMPARE(narrow, std::string("  modem  uart1 talks      1 Hz\n"
+                                     "         921600 within\n"
+                                     "         1.5 %\n"
+                                     "  a      \x1b[2mshort and\x1b[0m       20 Hz\n"
+                                     "         \x1b[2mmuted is short\x1b[0m\n"
+                                     "         \x1b[2mtoo\x1b[0m\n"));
+        // what can't be broken stays as wide as it is
+        TextTable one({Align::left});
+        one.add({"AFTERCHARACTERISTICALLY"});
+        QCOMPARE(one.text(10), std::string("  AFTERCHARACTERISTICALLY\n"));
     }
 
     void widthsCountWhatIsSeen() {

@@ -5,6 +5,7 @@
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 
+#include <QCollator>
 #include <QCoreApplication>
 
 #include <algorithm>
@@ -334,9 +335,9 @@ private:
                 row.result = text(taken->why);
                 row.state = State::broken;
             } else {
-                row.result = (route.isChosen ? tr("chosen of %1") : tr("%2, the first that is free of %1"))
-                                 .arg(row.choices.join(", "))
-                                 .arg(row.place);
+                const QString all = row.choices.join(", ");
+                row.result =
+                    route.isChosen ? tr("chosen of %1").arg(all) : tr("%2, the first that is free of %1").arg(all, row.place);
                 row.state = State::kept;
             }
             row.read = [id = route.signal, choices = row.choices](const QString& typed) -> tl::expected<PlanEdit, QString> {
@@ -349,9 +350,16 @@ private:
         }
     }
 
+    /// By port: A2 before A10 before B1.
     void addPins() {
         group_ = tr("Pins");
-        for (const PinFigure& pin : figures_.pins) {
+        std::vector<PinFigure> pins = figures_.pins;
+        QCollator byPort(QLocale(QLocale::English));
+        byPort.setNumericMode(true);
+        std::stable_sort(pins.begin(), pins.end(), [&](const PinFigure& one, const PinFigure& other) {
+            return byPort.compare(text(one.pin), text(other.pin)) < 0;
+        });
+        for (const PinFigure& pin : pins) {
             QString own;
             for (const auto& [name, place] : plan_.board.wiring) {
                 own = place == pin.pin ? text(name) : own;

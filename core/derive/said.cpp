@@ -12,6 +12,14 @@ bool isRate(const PromiseFigure& promise) {
     return promise.unit == Unit::bitsPerSecond || promise.unit == Unit::hertz;
 }
 
+bool isCounted(const PromiseFigure& promise) {
+    return promise.unit == Unit::count && promise.asked;
+}
+
+std::string countSaid(const PromiseFigure& promise) {
+    return promise.asked->toString() + " of " + promise.got->nominal.toString();
+}
+
 } // namespace
 
 std::string rateSaid(const LineFigure& line) {
@@ -24,6 +32,9 @@ std::string rateSaid(const LineFigure& line) {
 std::string resultSaid(const PromiseFigure& promise, int digits) {
     if (!promise.got || !promise.error) {
         return {};
+    }
+    if (isCounted(promise)) {
+        return countSaid(promise);
     }
     const std::string got = printQuantity(promise.got->nominal, promise.unit, digits);
     return isRate(promise) || !promise.settings.empty() ? got + ", " + printError(promise.error->nominal) : got;
@@ -43,10 +54,22 @@ std::string resultSaidBriefly(const PromiseFigure& promise) {
     if (isExact) {
         return "exact";
     }
-    if (promise.unit == Unit::count && promise.asked) {
-        return promise.asked->toString() + " of " + promise.got->nominal.toString();
+    if (isCounted(promise)) {
+        return countSaid(promise);
     }
     return isRate(promise) ? printError(promise.error->nominal) : printQuantity(promise.got->nominal, promise.unit, kBriefDigits);
+}
+
+std::string gotSaid(const PromiseFigure& promise) {
+    if (!promise.got) {
+        return "\u2013";
+    }
+    return isCounted(promise) ? countSaid(promise) : printQuantity(promise.got->nominal, promise.unit);
+}
+
+std::string errorSaid(const PromiseFigure& promise) {
+    const bool isTelling = promise.error && promise.got && !isCounted(promise) && !promise.got->nominal.isZero();
+    return isTelling ? printError(promise.error->nominal) : std::string();
 }
 
 std::string cornersSaid(const PromiseFigure& promise) {
@@ -57,6 +80,9 @@ std::string cornersSaid(const PromiseFigure& promise) {
         return "unknown";
     }
     const Bounds& error = *promise.error;
+    if (promise.got && promise.got->nominal.isZero()) {
+        return printQuantity(promise.got->min, promise.unit) + " \u2026 " + printQuantity(promise.got->max, promise.unit);
+    }
     return error.min == error.max ? "" : printError(error.min) + " \u2026 " + printError(error.max);
 }
 

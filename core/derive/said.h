@@ -15,7 +15,14 @@ std::string resultSaid(const PromiseFigure& promise, int digits = 9);
 /// The shortest that tells it: "−1.357 %", "exact", "1.2 mA", "3 of 8", "none", or "…" where it is still to be played.
 std::string resultSaidBriefly(const PromiseFigure& promise);
 
-/// "−1.36 % … −1.35 %": the corners of its error; "unknown", or empty where they are one.
+/// What was got, for a column of its own: "40 MHz", "108 of 700" of what is counted, "–" where nothing is.
+std::string gotSaid(const PromiseFigure& promise);
+
+/// How far what was got is from what was asked, for a column of its own: "−1.357 %", "exact"; empty where that tells nothing: of
+/// what is counted, and of nothing got.
+std::string errorSaid(const PromiseFigure& promise);
+
+/// "−1.36 % … −1.35 %": the corners of its error, of nothing got in its own unit; "unknown", or empty where they are one.
 std::string cornersSaid(const PromiseFigure& promise);
 
 } // namespace wisetick

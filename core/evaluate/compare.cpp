@@ -73,6 +73,9 @@ private:
     }
 
     static Cell promiseCell(const PromiseFigure& promise) {
+        if (promise.state == State::elsewhere) {
+            return {"not asked", {}};
+        }
         const std::string result = resultSaid(promise, kDigits);
         if (!result.empty()) {
             return {result, promise.state};

@@ -49,7 +49,7 @@ public:
         return std::move(order_);
     }
 
-    /// The timers whose interrupt would end the rest at once.
+    /// The timers whose interrupt would end the rest within their period.
     std::vector<std::size_t> ticks() const {
         std::vector<std::size_t> list;
         for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
@@ -88,7 +88,9 @@ private:
 
     void addTicks() {
         for (const std::size_t tick : ticks()) {
-            order_.before.push_back({"hold " + plan_.promises[tick].line.subject + ": its interrupt would wake the core at once",
+            const std::string after =
+                promise(tick).got ? " after " + printQuantity(promise(tick).got->nominal, Unit::second) + " at the latest" : "";
+            order_.before.push_back({"stop " + plan_.promises[tick].line.subject + ": its interrupt would wake the core" + after,
                                      promise(tick).text,
                                      {},
                                      true});
@@ -268,7 +270,7 @@ private:
     }
 
     void addWayBack() {
-        const auto woken = wokenTake(part_, take_, mode_);
+        const auto woken = wokenTake(part_, take_, *part_.findMode(mode_.id));
         if (!woken) {
             addGiven(mode_.after, order_.after);
             return;
@@ -292,7 +294,7 @@ private:
 
     void addRest() {
         if (!ticks().empty() || hasTick()) {
-            order_.after.push_back({"let the tick go on", "it was held"});
+            order_.after.push_back({"let the tick go on", "it was stopped"});
         }
         for (const Promise& each : plan_.promises) {
             const auto* wakes = each.line.ask.as<WakesAsk>();
@@ -320,10 +322,11 @@ private:
 
 } // namespace
 
-std::optional<Take> wokenTake(const Part& part, const Take& take, const Mode& mode) {
+std::optional<Take> wokenTake(const Part& part, const Take& take, std::size_t modeIndex) {
+    const Mode& mode = part.modes[modeIndex];
     Diagnostics ignored;
     const Controls controls = resolveControls(part, take, ignored);
-    const auto wakesOn = wakeSource(part, controls, static_cast<std::size_t>(&mode - part.modes.data()));
+    const auto wakesOn = wakeSource(part, controls, modeIndex);
     if (!wakesOn) {
         return std::nullopt;
     }
@@ -401,7 +404,7 @@ Diagnostics sleepFindings(const Part& part, const Plan& plan, const Figures& fig
         if (!isPlayed && interrupts && isInRest) {
             find("the interrupt of " + line.subject + " stays on in " + take->restsIn + ": it wakes the core every " +
                      printQuantity(fires.period, Unit::second) + ", and no job says so",
-                 "it held before each rest, a deeper mode, or a job that comes as often");
+                 "it stopped before each rest, a deeper mode, or a job that comes as often");
         }
     }
     if (!work.wakesByAny() && work.wakers().empty()) {

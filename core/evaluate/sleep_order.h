@@ -32,6 +32,6 @@ Diagnostics sleepFindings(const Part& part, const Plan& plan, const Figures& fig
 
 /// The clocks as they stand after waking from a mode: the take with the core on what the mode wakes on, and all that it stopped
 /// still off. Nothing where the core can't be fed from there.
-std::optional<Take> wokenTake(const Part& part, const Take& take, const Mode& mode);
+std::optional<Take> wokenTake(const Part& part, const Take& take, std::size_t modeIndex);
 
 } // namespace wisetick
