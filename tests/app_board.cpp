@@ -225,6 +225,19 @@ private slots:
         QVERIFY(window_->find<BoardView>() != nullptr && window_->find<BoardView>()->hasFocus()); // first comes what is fitted
     }
 
+    /// The part tells them in the order of its signals; they are shown by port, and by number within it.
+    void pinsStandByPort() {
+        openExample("lagoon-buoy");
+        window_->showView("board");
+        QStringList pins;
+        for (const BoardRow& row : window_->find<BoardView>()->rows()) {
+            if (!row.pin.isEmpty()) {
+                pins << row.name;
+            }
+        }
+        QCOMPARE(pins, QStringList({"A2", "A3", "A4", "A9", "A10", "B6", "B7", "C2", "C4", "C5", "D5", "D6"}));
+    }
+
     /// A signal with a choice of pins moves by arrow keys and by dragging it to a pin, is left to the first free one by clearing,
     /// and all are routed at once.
     void signalsMoveFromPinToPin() {

@@ -354,7 +354,7 @@ private:
     void addPins() {
         group_ = tr("Pins");
         std::vector<PinFigure> pins = figures_.pins;
-        QCollator byPort(QLocale(QLocale::English));
+        QCollator byPort{QLocale{QLocale::English}};
         byPort.setNumericMode(true);
         std::stable_sort(pins.begin(), pins.end(), [&](const PinFigure& one, const PinFigure& other) {
             return byPort.compare(text(one.pin), text(other.pin)) < 0;
