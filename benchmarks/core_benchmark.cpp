@@ -1,6 +1,8 @@
 // How long the core's stages take on the shipped example. Quote the median of --benchmark_repetitions=9.
 
+#include "derive/pins.h"
 #include "evaluate/evaluate.h"
+#include "files/part_reader.h"
 #include "files/shelf.h"
 #include "promise/can.h"
 #include "promise/pwm.h"
@@ -12,6 +14,7 @@
 #include <benchmark/benchmark.h>
 
 #include <cstdlib>
+#include <fstream>
 #include <iostream>
 
 namespace {
@@ -52,6 +55,58 @@ void deriveLargest(benchmark::State& state) {
     }
 }
 BENCHMARK(deriveLargest)->Unit(benchmark::kMicrosecond);
+
+const std::string kMiddle = kSource + "/examples/lagoon-buoy.plan.toml";
+
+const LoadedPlan& middle() {
+    static const LoadedPlan loaded = loadPlan(kMiddle, {kSource + "/parts"});
+    return loaded;
+}
+
+/// A part of the middle class: 20 promises over four takes, of which one is derived.
+void deriveMiddle(benchmark::State& state) {
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(derive(*middle().part, *middle().plan, "fast"));
+    }
+}
+BENCHMARK(deriveMiddle)->Unit(benchmark::kMicrosecond);
+
+void readParts(benchmark::State& state, const char* id) {
+    const std::string path = kSource + "/parts/" + id + ".part.toml";
+    std::ifstream file(path);
+    const std::string text{std::istreambuf_iterator<char>(file), {}};
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(readPart(text, path));
+    }
+}
+BENCHMARK_CAPTURE(readParts, middle, "gorse-12")->Unit(benchmark::kMicrosecond);
+BENCHMARK_CAPTURE(readParts, large, "cordgrass-60")->Unit(benchmark::kMicrosecond);
+
+/// Sixty signals of five places each on a hundred pins: the places of neighbours overlap, so that many must give way.
+void routeSixty(benchmark::State& state) {
+    Part part = *middle().part;
+    for (Line& line : part.lines) {
+        line.signalPins.clear();
+    }
+    for (Peripheral& each : part.peripherals) {
+        each.signalPins.clear();
+    }
+    Peripheral& uart = part.peripherals[*part.findPeripheral("uart1")];
+    for (int i = 0; i < 60; ++i) {
+        Signal signal{"s" + std::to_string(i), {}};
+        for (int k = 0; k < 5; ++k) {
+            signal.places.push_back("P" + std::to_string((i * 7 / 4 + k * k) % 100));
+        }
+        uart.signalPins.push_back(std::move(signal));
+    }
+    for (auto _ : state) {
+        const Routing routing = routeAll(part, *middle().plan);
+        if (!routing.isPossible()) {
+            state.SkipWithError("there is a routing");
+        }
+    }
+}
+BENCHMARK(routeSixty)->Unit(benchmark::kMicrosecond);
 
 /// Forty promises on the example's part: those of the example, and one or two for each of its other peripherals.
 void deriveForty(benchmark::State& state) {
