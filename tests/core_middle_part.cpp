@@ -6,6 +6,7 @@
 #include "files/part_reader.h"
 #include "files/plan_reader.h"
 #include "files/plan_writer.h"
+#include "plan/promise_edits.h"
 #include "support.h"
 
 #include <set>
@@ -106,11 +107,10 @@ private slots:
     void aDeadTimeOfMantissaAndExponent() {
         for (const auto& [dead, mantissa, exponent] :
              {std::tuple("3 us", 48, 0), std::tuple("5 us", 20, 1), std::tuple("20 us", 20, 2)}) {
-            const Figures figures =
-                derive(gorse(),
-                       planOf(choice("core", "from = \"xh\""),
-                              ask(std::string("timer1.1 drives 1 kHz at 50 % duty, inside, dead ") + dead)),
-                       "A");
+            const Figures figures = derive(gorse(),
+                                           planOf(choice("core", "from = \"xh\""),
+                                                  ask(std::string("timer1.1 drives 1 kHz at 50 % duty, inside, dead ") + dead)),
+                                           "A");
             QCOMPARE(heldIn(figures.promises[0].fields, "TIMER1.DEAD[5:0]"), std::int64_t{mantissa});
             QCOMPARE(heldIn(figures.promises[0].fields, "TIMER1.DEAD[7:6]"), std::int64_t{exponent});
         }
@@ -367,10 +367,11 @@ private slots:
 
     /// What the plan says of the board and the take is read as it was written, and written as it was read.
     void plansKeepTheirWords() {
-        Plan plan = planOf(choice("xs", "drive = \"hard\"") + "[take.modes.deep]\nwakes_on = \"xh\"\n",
-                           "[board.trimmed.rq]\nby = \"xs\"\nevery = \"10 min\"\ndrift = \"0.5 C/min\"\n[board.routes]\n\"uart1.tx\" = "
-                           "\"B6\"\nuart1.rx = \"B7\"\n" +
-                               ask("uart1 talks 9600, in take A"));
+        Plan plan =
+            planOf(choice("xs", "drive = \"hard\"") + "[take.modes.deep]\nwakes_on = \"xh\"\n",
+                   "[board.trimmed.rq]\nby = \"xs\"\nevery = \"10 min\"\ndrift = \"0.5 C/min\"\n[board.routes]\n\"uart1.tx\" = "
+                   "\"B6\"\nuart1.rx = \"B7\"\n" +
+                       ask("uart1 talks 9600, in take A"));
         plan.board.fitted[0].isFedIn = true;
         QCOMPARE(plan.board.routes, (std::vector<std::pair<std::string, std::string>>{{"uart1.rx", "B7"}, {"uart1.tx", "B6"}}));
         const std::string written = writePlan(plan);
@@ -378,13 +379,15 @@ private slots:
         QVERIFY2(again.plan, lines(again.diagnostics).c_str());
         QVERIFY(*again.plan == plan);
         QCOMPARE(writePlan(*again.plan), written);
-        const PlanFile faulty = readPlan("format = \"wisetick-plan/1\"\nname = \"x\"\npart = \"gorse-12\"\n[board.routes]\n\"uart1.tx\" = "
-                                         "\"D5\"\n\"uart9.tx\" = \"A9\"\n[take.choices.rq]\n[[take]]\nname = \"A\"\n",
-                                         "p", &gorse());
+        const PlanFile faulty =
+            readPlan("format = \"wisetick-plan/1\"\nname = \"x\"\npart = \"gorse-12\"\n[board.routes]\n\"uart1.tx\" = "
+                     "\"D5\"\n\"uart9.tx\" = \"A9\"\n[take.choices.rq]\n[[take]]\nname = \"A\"\n",
+                     "p", &gorse());
         QVERIFY(!faulty.plan);
-        const PlanFile wrong = readPlan("format = \"wisetick-plan/1\"\nname = \"x\"\npart = \"gorse-12\"\n[board.routes]\n\"uart1.tx\" = "
-                                        "\"D5\"\n\"uart1.tz\" = \"A9\"\n[[take]]\nname = \"A\"\n[take.choices.xs]\ndrive = \"wild\"\n",
-                                        "p", &gorse());
+        const PlanFile wrong =
+            readPlan("format = \"wisetick-plan/1\"\nname = \"x\"\npart = \"gorse-12\"\n[board.routes]\n\"uart1.tx\" = "
+                     "\"D5\"\n\"uart1.tz\" = \"A9\"\n[[take]]\nname = \"A\"\n[take.choices.xs]\ndrive = \"wild\"\n",
+                     "p", &gorse());
         const std::string said = lines(wrong.diagnostics);
         QVERIFY2(said.find("no pin for 'uart1.tx' 'D5'; expected 'A9', 'B6' or 'C4'") != std::string::npos, said.c_str());
         QVERIFY2(said.find("did you mean 'uart1.tx'?") != std::string::npos, said.c_str());
@@ -430,6 +433,20 @@ private slots:
         const std::string got = lines(file.diagnostics);
         QVERIFY2(got.find("no take 'van'") != std::string::npos, got.c_str());
         QVERIFY2(got.find("no job 'reprot'; expected 'report'; did you mean 'report'?") != std::string::npos, got.c_str());
+    }
+
+    /// A promise that is put in or written over may name no take and no job that the plan has not.
+    void aScopeMustBeThere() {
+        Plan plan = planOf("", ask("core runs at 14 MHz"));
+        const Plan before = plan;
+        const auto promise = [](const std::string& text) { return Promise{text, *readPromiseLine(text, &gorse())}; };
+        QCOMPARE(addPromise(plan, promise("uart1 talks 9600, while report")),
+                 std::string("there is no job 'report' while which it could be asked"));
+        QCOMPARE(replacePromise(plan, 0, promise("core runs at 14 MHz, in take van")),
+                 std::string("there is no take 'van' in which it could be asked"));
+        QVERIFY(plan == before);
+        QCOMPARE(addPromise(plan, promise("uart1 talks 9600, in take A")), std::string());
+        QCOMPARE(plan.promises.size(), std::size_t{2});
     }
 
     // ---- pins -------------------------------------------------------------------------------------------------

@@ -54,13 +54,24 @@ void changePromises(Plan& plan, Change change, Now now) {
     }
 }
 
-/// Why the plan has not what the promise leans on; empty where it has.
+/// Why the plan has not what the promise leans on, a job that feeds or while which it is asked, or a take; empty where it has.
 std::string whyNotThere(const Plan& plan, const Promise& promise) {
+    const auto isJob = [&](const std::string& name) {
+        return std::any_of(plan.jobs.begin(), plan.jobs.end(), [&](const Job& job) { return job.name == name; });
+    };
     const auto* bites = promise.line.ask.as<BitesAsk>();
-    const bool isThere =
-        bites == nullptr || bites->fedBy.empty() ||
-        std::any_of(plan.jobs.begin(), plan.jobs.end(), [&](const Job& job) { return job.name == bites->fedBy; });
-    return isThere ? std::string() : "there is no job '" + bites->fedBy + "' that could feed it";
+    if (bites != nullptr && !bites->fedBy.empty() && !isJob(bites->fedBy)) {
+        return "there is no job '" + bites->fedBy + "' that could feed it";
+    }
+    if (!promise.line.whileJob.empty() && !isJob(promise.line.whileJob)) {
+        return "there is no job '" + promise.line.whileJob + "' while which it could be asked";
+    }
+    for (const std::string& take : promise.line.inTakes) {
+        if (findTake(plan, take) == nullptr) {
+            return "there is no take '" + take + "' in which it could be asked";
+        }
+    }
+    return {};
 }
 
 bool asksTheSame(const PromiseLine& a, const PromiseLine& b) {
