@@ -19,6 +19,7 @@
 #include "handover/figures_json.h"
 #include "loading.h"
 #include "part/lint.h"
+#include "plan/promise_edits.h"
 #include "promise/can_filter.h"
 #include "sleep_report.h"
 
@@ -28,16 +29,15 @@ namespace wisetick::cli {
 
 namespace {
 
-/// Puts the promise into the plan: over the one of the same name, else at the end. Its place is returned.
-std::size_t placePromise(Plan& plan, const std::string& text, PromiseLine line) {
-    for (std::size_t i = 0; i < plan.promises.size(); ++i) {
-        if (!line.name.empty() && plan.promises[i].line.name == line.name) {
-            plan.promises[i] = {text, std::move(line)};
-            return i;
-        }
+/// Puts the promise into the plan: over the one of the same name, else at the end. Its place is returned, or what the plan lacks.
+tl::expected<std::size_t, TextError> placePromise(Plan& plan, const std::string& text, const PromiseLine& line) {
+    if (const std::string why = putPromise(plan, {text, line}); !why.empty()) {
+        const std::string name = why.substr(why.find('\'') + 1, why.rfind('\'') - why.find('\'') - 1);
+        return tl::unexpected(TextError{std::min(text.rfind(name), text.size()), name.size(), why, {}, {}});
     }
-    plan.promises.push_back({text, std::move(line)});
-    return plan.promises.size() - 1;
+    const auto isMeant = [&](const Promise& each) { return !line.name.empty() && each.line.name == line.name; };
+    const auto place = std::find_if(plan.promises.begin(), plan.promises.end(), isMeant);
+    return static_cast<std::size_t>((place == plan.promises.end() ? place - 1 : place) - plan.promises.begin());
 }
 
 } // namespace
@@ -146,15 +146,16 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
     if (!loaded) {
         return kBadInput;
     }
-    auto read = readPromiseLine(line, &loaded->part);
-    if (!read) {
-        reportWord(console, line, read.error());
+    const auto read = readPromiseLine(line, &loaded->part);
+    const auto place = read ? placePromise(loaded->plan, line, *read) : tl::unexpected(read.error());
+    if (!place) {
+        reportWord(console, line, place.error());
         if (options.isJson) {
-            console.out << wordErrorJson(read.error()).dump(2) << "\n";
+            console.out << wordErrorJson(place.error()).dump(2) << "\n";
         }
         return kBadInput;
     }
-    const std::size_t index = placePromise(loaded->plan, line, std::move(*read));
+    const std::size_t index = *place;
     const Figures figures = evaluated(*loaded);
     const std::vector<Way> ways = waysOf(loaded->part, loaded->plan, loaded->take, index, 8, &*figures.rhythm);
     const PromiseFigure& promise = figures.promises[index];

@@ -218,6 +218,16 @@ private slots:
         QVERIFY(run({"--wide", "check", plan}).out.contains(asked));
     }
 
+    /// A line that names a take or a job that the plan has not is bad input, with the place of the word.
+    void aPromiseMustHaveItsScope() {
+        const Run wrong = run({"promise", "examples/lagoon-buoy.plan.toml", "uart1 talks 9600, in take nowhere"});
+        QCOMPARE(wrong.exitCode, 2);
+        QCOMPARE(wrong.err, QString("  uart1 talks 9600, in take nowhere\n"
+                                    "                            ^^^^^^^\n"
+                                    "error: there is no take 'nowhere' in which it could be asked\n"));
+        QCOMPARE(run({"promise", "examples/lagoon-buoy.plan.toml", "uart1 talks 9600, while report"}).exitCode, 0);
+    }
+
     /// The options of the program are taken behind the command too.
     void partsBehindTheCommand() {
         const Run there = run({"check", kOrchard, "--parts", "parts"});
