@@ -350,9 +350,10 @@ std::string routingReport(const Routing& routing, const Figures& figures, const 
                                                "; without any one of them the others can\n");
     }
     TextTable table({Align::left, Align::left, Align::left});
-    for (const auto& [signal, pin] : routing.places) {
+    for (const auto& place : routing.places) {
+        const auto& [signal, pin] = place;
         const auto now = std::find_if(figures.routes.begin(), figures.routes.end(),
-                                      [&](const RouteFigure& route) { return route.signal == signal; });
+                                      [&](const RouteFigure& route) { return route.signal == place.first; });
         table.add({signal, pin, now->pin == pin ? "as it is" : "instead of " + now->pin});
     }
     return style.section("a routing of all signals", table.text(style.columns));

@@ -261,6 +261,9 @@ private:
     std::string fittings(Plan& plan, std::string& what) {
         const Source& source = random_.pick(part_.sources);
         what = "source " + source.id;
+        if (source.kind == SourceKind::none) { // no clock: there is nothing on the board to tell
+            return "nothing";
+        }
         if (source.kind == SourceKind::rc) {
             return random_.coin() ? noteMeasured(plan, {source.id, random_.whole(1000, 9000000), Rational(1, 1000)})
                                   : forgetMeasured(plan, source.id);
