@@ -1,6 +1,7 @@
 #include "evaluate/needs.h"
 
 #include "base/nearest_name.h"
+#include "base/trimmed.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 #include "sleep/current.h"
@@ -107,17 +108,6 @@ std::string lower(std::string_view text) {
     std::transform(result.begin(), result.end(), result.begin(),
                    [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
     return result;
-}
-
-std::string_view trimmed(std::string_view text) {
-    const auto isBlank = [](char c) { return c == ' ' || c == '\t' || c == '\n'; };
-    while (!text.empty() && isBlank(text.front())) {
-        text.remove_prefix(1);
-    }
-    while (!text.empty() && isBlank(text.back())) {
-        text.remove_suffix(1);
-    }
-    return text;
 }
 
 /// The kind that a word or its plural names.

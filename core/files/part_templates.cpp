@@ -1,6 +1,7 @@
 #include "files/part_templates.h"
 
 #include "base/nearest_name.h"
+#include "base/trimmed.h"
 
 #include <fmt/format.h>
 
@@ -25,16 +26,6 @@ constexpr std::size_t kMostThings = 1024;
 template <std::size_t N>
 bool isAmong(const std::array<std::string_view, N>& names, std::string_view name) {
     return std::find(names.begin(), names.end(), name) != names.end();
-}
-
-std::string_view trimmed(std::string_view text) {
-    while (!text.empty() && text.front() == ' ') {
-        text.remove_prefix(1);
-    }
-    while (!text.empty() && text.back() == ' ') {
-        text.remove_suffix(1);
-    }
-    return text;
 }
 
 std::optional<std::int64_t> wholeOf(std::string_view text) {

@@ -1,5 +1,6 @@
 #include "plan/job_line.h"
 
+#include "base/trimmed.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 
@@ -42,16 +43,6 @@ public:
     }
 
 private:
-    static std::string_view trimmed(std::string_view text) {
-        while (!text.empty() && text.front() == ' ') {
-            text.remove_prefix(1);
-        }
-        while (!text.empty() && text.back() == ' ') {
-            text.remove_suffix(1);
-        }
-        return text;
-    }
-
     TextError here(std::string found, std::string expected) const {
         return {at_,
                 std::min<std::size_t>(wordLength(), text_.size() - std::min(at_, text_.size())),

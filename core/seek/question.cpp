@@ -1,5 +1,6 @@
 #include "seek/question.h"
 
+#include "base/trimmed.h"
 #include "quantity/quantity_read.h"
 
 #include <algorithm>
@@ -7,16 +8,6 @@
 namespace wisetick {
 
 namespace {
-
-std::string_view trimmed(std::string_view text) {
-    while (!text.empty() && text.front() == ' ') {
-        text.remove_prefix(1);
-    }
-    while (!text.empty() && text.back() == ' ') {
-        text.remove_suffix(1);
-    }
-    return text;
-}
 
 tl::expected<Rational, TextError> rateAt(std::string_view text, std::string_view whole) {
     const std::string_view word = trimmed(text);
