@@ -1,5 +1,6 @@
 #include "command_options.h"
 
+#include "part_commands.h"
 #include "seek_command.h"
 
 #include <CLI/CLI.hpp>
@@ -155,13 +156,20 @@ Run shelf(CLI::App& app) {
 
 Run newPart(CLI::App& app) {
     const auto id = addText(app, "ID", "its id, which is also its file's name: ID.part.toml", true);
-    return [=](const Console& console) { return runNewPart(console, *id); };
+    const auto like = std::make_shared<std::string>("small");
+    app.add_option("--like", *like, "small, or middle: with registers, keys, templates, tiers and pins to choose from");
+    const auto fromSvd =
+        addText(app, "--from-svd", "a CMSIS-SVD file: its registers and fields, a peripheral for each of its own");
+    return [=](const Console& console) { return runNewPart(console, *id, *like, *fromSvd); };
 }
 
 Run lint(CLI::App& app) {
-    const auto parts = addTexts(app, "PART", "part files", true);
-    const auto isJson = addFlag(app, "--json", "one JSON object");
-    return [=](const Console& console) { return runLint(console, *parts, *isJson); };
+    const auto options = std::make_shared<LintOptions>();
+    app.add_option("PART", options->parts, "part files")->required();
+    app.add_flag("--unknown", options->isUnknown,
+                 "what they do not tell, what most hangs on it first, and what can't be written");
+    app.add_flag("--json", options->isJson, "one JSON object");
+    return [=](const Console& console) { return runLint(console, *options); };
 }
 
 } // namespace

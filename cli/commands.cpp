@@ -4,7 +4,6 @@
 #include "derive/bring_up.h"
 #include "derive/derive.h"
 #include "derive/desk.h"
-#include "derive/lint_reset.h"
 #include "derive/pins.h"
 #include "derive/workings_of.h"
 #include "derive/writing_order.h"
@@ -13,12 +12,9 @@
 #include "evaluate/ripple.h"
 #include "evaluate/takes_that_count.h"
 #include "evaluate/what_if.h"
-#include "files/part_skeleton.h"
-#include "files/toml_reader.h"
 #include "handover/emit.h"
 #include "handover/figures_json.h"
 #include "loading.h"
-#include "part/lint.h"
 #include "plan/promise_edits.h"
 #include "promise/can_filter.h"
 #include "sleep_report.h"
@@ -103,42 +99,6 @@ int runCheck(const Console& console, const PlanOptions& options, bool isStrict, 
                      std::any_of(figures.lines.begin(), figures.lines.end(), isOfState(State::strained));
     }
     return isBroken || (isStrict && isStrained) ? kBroken : kHolds;
-}
-
-int runLint(const Console& console, const std::vector<std::string>& parts, bool isJson) {
-    Diagnostics all;
-    for (const std::string& path : parts) {
-        const auto text = readTextFile(path, all);
-        if (!text) {
-            continue;
-        }
-        const PartFile file = readPart(*text, path);
-        all.insert(all.end(), file.diagnostics.begin(), file.diagnostics.end());
-        if (file.part) {
-            for (Diagnostics findings : {lintPart(*file.part, file.accepted), lintReset(*file.part)}) {
-                for (Diagnostic& finding : findings) {
-                    const auto place = file.places.find(finding.place.path);
-                    if (place != file.places.end()) {
-                        finding.place.line = place->second.line;
-                        finding.place.column = place->second.column;
-                        finding.place.usedInLines = place->second.usedInLines;
-                    }
-                    finding.place.file = path;
-                    all.push_back(std::move(finding));
-                }
-            }
-        }
-    }
-    if (isJson) {
-        console.out << nlohmann::ordered_json{{"findings", findingsJson(all)}}.dump(2) << "\n";
-    } else {
-        printDiagnostics(console.out, all);
-        console.out << (all.empty() ? "no faults, nothing suspicious\n" : "");
-    }
-    if (hasErrors(all)) {
-        return kBadInput;
-    }
-    return all.empty() ? kHolds : kBroken;
 }
 
 int runPromise(const Console& console, const PlanOptions& options, const std::string& line, bool wantsRates) {
@@ -278,20 +238,6 @@ int runFails(const Console& console, const PlanOptions& options, const std::stri
     console.out << (options.isJson ? rippleJson(moved).dump(2) + "\n" : failsReport(source, moved, console.style));
     const auto isWorse = [](const Moved& each) { return each.after == State::broken && each.before != State::broken; };
     return std::any_of(moved.begin(), moved.end(), isWorse) ? kBroken : kHolds;
-}
-
-int runNewPart(const Console& console, const std::string& id) {
-    if (!isId(id)) {
-        return reportBadInput(console,
-                              {{Severity::error,
-                                {},
-                                "'" + id + "', which is no id",
-                                "a small letter, then small letters, digits, '_' and '-'",
-                                {}}},
-                              false);
-    }
-    console.out << partSkeleton(id);
-    return kHolds;
 }
 
 int runShelf(const Console& console, const std::string& text, bool isJson) {

@@ -35,12 +35,6 @@ int runCheck(const Console& console, const PlanOptions& options, bool isStrict, 
 /// The parts of the shelf against needs such as "core >= 100 MHz, 2 uart". kBroken where none fits.
 int runShelf(const Console& console, const std::string& needs, bool isJson);
 
-/// The text of a small part with comments, to begin one's own with. kBadInput where `id` is no id.
-int runNewPart(const Console& console, const std::string& id);
-
-/// Faults (kBadInput) and suspicions (kBroken) of part files.
-int runLint(const Console& console, const std::vector<std::string>& parts, bool isJson);
-
 /// One line tried on a plan, in place of the promise of the same name or beside all others.
 /// One sleep mode in full, or where none is named the modes beside one another.
 int runSleep(const Console& console, const PlanOptions& options, const std::string& mode);

@@ -55,7 +55,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli filter 0x100..0x17f --id 0x123      which ids a CAN filter lets in
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
   wisetick-cli shelf "core >= 100 MHz, 2 uart, sleep <= 2 uA"    which part has what is needed
-  wisetick-cli new-part ID                   the text of a part to begin your own with
+  wisetick-cli new-part ID [--like middle|--from-svd FILE]    the text of a part to begin your own with
   wisetick-cli lint PART...                  faults and suspicions of part files
 
 Exit codes: 0 all holds, 1 a promise is broken or a limit overstepped, 2 bad input.)";

@@ -59,7 +59,7 @@ Diagnostics Document::begin(const QString& partId) {
     if (!content) {
         return diagnostics;
     }
-    PartFile file = readPart(*content, path.string());
+    PartFile file = readPart(*content, path.string(), path.parent_path());
     if (!file.part) {
         return file.diagnostics;
     }

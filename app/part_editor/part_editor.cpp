@@ -154,11 +154,12 @@ Plan PartEditor::planFor(const Part& part) const {
 /// Reads the text as it stands; without faults the clocks follow.
 void PartEditor::check() {
     soon_->stop();
-    PartFile file = readPart(text_->text().toStdString(), QFileInfo(path_).fileName().toStdString());
+    PartFile file =
+        readPart(text_->text().toStdString(), QFileInfo(path_).fileName().toStdString(), QFileInfo(path_).path().toStdString());
     diagnostics_ = file.diagnostics;
     part_ = std::move(file.part);
     if (part_) {
-        for (const Diagnostics& suspicions : {lintPart(*part_), lintReset(*part_)}) {
+        for (const Diagnostics& suspicions : {lintPart(*part_, file.accepted, file.suspicions), lintReset(*part_)}) {
             diagnostics_.insert(diagnostics_.end(), suspicions.begin(), suspicions.end());
         }
         const QString selected = clocks_->selected();

@@ -137,7 +137,7 @@ void MainWindow::editPart(const QString& path) {
 void MainWindow::takeSavedPart(const QString& path) {
     Diagnostics diagnostics;
     const auto content = readTextFile(path.toStdString(), diagnostics);
-    PartFile file = content ? readPart(*content, path.toStdString()) : PartFile();
+    PartFile file = content ? readPart(*content, path.toStdString(), QFileInfo(path).path().toStdString()) : PartFile();
     if (document_.isOpen() && file.part && file.part->id == document_.part().id) {
         const Diagnostics faults = document_.takePart(std::move(*file.part));
         if (!faults.empty()) {

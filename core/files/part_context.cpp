@@ -47,7 +47,7 @@ std::optional<std::size_t> resolveTier(const PartContext& context, TableReader& 
 
 std::optional<Field> readOneField(PartContext& context, TableReader& reader, const std::string& key, FieldUse use) {
     const toml::node* node = reader.node(key);
-    const auto field = node == nullptr ? std::nullopt : readFieldText(*node, context.reporter, reader.at(key));
+    const auto field = node == nullptr ? std::nullopt : context.book.read(*node, context.reporter, reader.at(key));
     if (field && use == FieldUse::own) {
         context.book.add(*field, *node, reader.path(), key);
     }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "files/part_fields.h"
 #include "files/part_pieces.h"
 
 namespace wisetick {

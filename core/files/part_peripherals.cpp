@@ -96,7 +96,7 @@ private:
                 step.say = inner.text("say", step.control.empty() ? Need::required : Need::optional).value_or("");
                 step.channel = inner.whole("channel", 0, 64).value_or(0);
                 step.field = readOneField(context_, inner, "field", FieldUse::shared);
-                step.code = inner.whole("code", 0, std::int64_t{1} << 32).value_or(1);
+                step.code = context_.book.readCode(inner, "code", step.field, std::int64_t{1} << 32).value_or(1);
                 step.isForgotten = inner.flag("forgotten").value_or(false);
                 step.verbs = inner.texts("verbs");
                 const bool isIfThere = inner.flag("if_there").value_or(false);

@@ -8,6 +8,7 @@
 #include "files/part_rules.h"
 #include "files/part_sources.h"
 #include "files/part_templates.h"
+#include "files/text_file.h"
 
 #include <fmt/format.h>
 
@@ -27,14 +28,15 @@ const std::set<std::string>& reservedWords() {
 /// Reads a part in two rounds: first all ids, so that what refers to them may stand before them, then all tables.
 class PartReader {
 public:
-    PartReader(const toml::table& root, Reporter& reporter)
-        : root_(root, reporter, ""), reporter_(reporter), context_{part_, reporter, {}} {}
+    PartReader(const toml::table& root, Reporter& reporter, const RegisterNames* names)
+        : root_(root, reporter, ""), reporter_(reporter), context_{part_, reporter, FieldBook(names)} {}
 
     Part read() {
         if (!checkFormat(root_, "wisetick-part")) {
             return {};
         }
         readHead();
+        root_.text("registers"); // it was read before
         collectIds();
         readRegisters(context_, root_);
         eachOf("tier", tiers_, [&](TableReader& reader, std::size_t index) { readTier(context_, reader, part_.tiers[index]); });
@@ -62,6 +64,7 @@ public:
         root_.finish();
         checkModes();
         context_.book.reportOverlaps(reporter_);
+        context_.book.completeRegisters(part_);
         if (!hasErrors(reporter_.diagnostics())) {
             sortLines(context_, lines_);
         }
@@ -286,7 +289,8 @@ private:
             OptionWord::Value value;
             value.id = inner.id("id").value_or("");
             value.say = inner.text("say", Need::required).value_or("");
-            value.code = inner.whole("code", 0, std::int64_t{1} << 48).value_or(static_cast<std::int64_t>(option.values.size()));
+            value.code = context_.book.readCode(inner, "code", option.field, std::int64_t{1} << 48)
+                             .value_or(static_cast<std::int64_t>(option.values.size()));
             value.resetsBelow = inner.quantity("resets_below", Unit::volt);
             inner.finish();
             option.values.push_back(std::move(value));
@@ -359,6 +363,7 @@ private:
     }
 
 public:
+    std::vector<Suspicion> suspicions() const { return context_.book.suspicions(); }
     std::vector<Accepted> takeAccepted() { return std::move(accepted_); }
     std::map<std::string, Place> takePlaces() { return std::move(places_); }
 
@@ -376,16 +381,37 @@ private:
     Tables modes_;
 };
 
+/// The description of the part's registers, if it names one: `registers = "FILE.svd"`, beside the part.
+std::optional<RegisterNames> readDescription(const toml::table& root, Reporter& reporter, const std::filesystem::path& folder) {
+    const toml::node* node = root.get("registers");
+    const auto name = node == nullptr ? std::nullopt : node->value_exact<std::string>();
+    if (!name) {
+        return std::nullopt;
+    }
+    Diagnostics faults;
+    const auto text = readTextFile(folder / *name, faults);
+    RegisterFile described = text ? readSvd(*text, *name) : RegisterFile();
+    faults.insert(faults.end(), described.diagnostics.begin(), described.diagnostics.end());
+    for (const Diagnostic& fault : faults) {
+        const std::string where = fault.place.line > 0 ? fmt::format("line {}: ", fault.place.line) : std::string();
+        reporter.error(reporter.placeOf(*node, std::string("registers")), "'" + *name + "': " + where + fault.found,
+                       fault.expected, fault.mend);
+    }
+    return std::move(described.names);
+}
+
 } // namespace
 
-PartFile readPart(std::string_view text, const std::string& file) {
+PartFile readPart(std::string_view text, const std::string& file, const std::filesystem::path& folder) {
     Reporter reporter(file);
     PartFile result;
     if (auto root = parseToml(text, reporter)) {
         expandTemplates(*root, reporter);
-        PartReader reader(*root, reporter);
+        const auto names = readDescription(*root, reporter, folder);
+        PartReader reader(*root, reporter, names ? &*names : nullptr);
         Part part = reader.read();
         result.accepted = reader.takeAccepted();
+        result.suspicions = reader.suspicions();
         result.places = reader.takePlaces();
         if (!hasErrors(reporter.diagnostics())) {
             result.part = std::move(part);

@@ -5,6 +5,7 @@
 
 #include "part/lint.h"
 
+#include <filesystem>
 #include <map>
 #include <optional>
 #include <string>
@@ -17,11 +18,13 @@ struct PartFile {
     std::optional<Part> part;
     Diagnostics diagnostics;
     std::vector<Accepted> accepted = {};      ///< suspicions that are meant so
+    std::vector<Suspicion> suspicions = {};   ///< where it and the description of its registers differ
     std::map<std::string, Place> places = {}; ///< where each table stands, by its path "line.ref"
 };
 
-/// Reads the text of a *.part.toml file; `file` is its name for messages. The format: docs/part-files.md.
+/// Reads the text of a *.part.toml file; `file` is its name for messages, `folder` where the files that it names stand. The
+/// format: docs/part-files.md.
 /// A TOML syntax error ends the reading; otherwise all faults are reported.
-PartFile readPart(std::string_view text, const std::string& file);
+PartFile readPart(std::string_view text, const std::string& file, const std::filesystem::path& folder = {});
 
 } // namespace wisetick

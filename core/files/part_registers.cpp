@@ -1,6 +1,7 @@
 #include "files/part_registers.h"
 
 #include "base/nearest_name.h"
+#include "base/trimmed.h"
 
 #include <fmt/format.h>
 
@@ -119,8 +120,11 @@ private:
             needs_.emplace_back(common.needs, reader.place("needs"));
         }
         for (std::size_t i = 0; i < names.size(); ++i) {
-            Register each = common;
+            const RegisterNames* described = context_.book.names();
+            const DescribedRegister* known = described == nullptr ? nullptr : described->find(names[i]);
+            Register each = known == nullptr ? common : completed(common, known->facts, reader);
             each.name = names[i];
+            context_.book.addOwnRegister(names[i]);
             const std::uint64_t step = static_cast<std::uint64_t>(common.width) / 8 * i;
             if (address) {
                 each.address = *address + step;
@@ -138,6 +142,16 @@ private:
             }
             context_.part.registers.push_back(std::move(each));
         }
+    }
+
+    /// What the part says of a register over what its description tells.
+    static Register completed(const Register& said, const Register& described, const TableReader& reader) {
+        Register whole = said;
+        whole.address = described.address;
+        whole.width = reader.has("width") ? said.width : described.width;
+        whole.reset = said.reset ? said.reset : described.reset;
+        whole.access = reader.has("access") ? said.access : described.access;
+        return whole;
     }
 
     std::optional<std::uint64_t> blockOf(const std::string& registerName) const {
@@ -177,7 +191,7 @@ private:
 
 } // namespace
 
-std::optional<RegisterWrite> readWrite(const PartContext& context, TableReader& reader, const toml::node& node,
+std::optional<RegisterWrite> readWrite(PartContext& context, TableReader& reader, const toml::node& node,
                                        const std::string& key) {
     const auto fault = [&] {
         context.reporter.error(context.reporter.placeOf(node, reader.at(key)), nodeText(node),
@@ -196,19 +210,29 @@ std::optional<RegisterWrite> readWrite(const PartContext& context, TableReader& 
     if (equals == std::string::npos) {
         return fault();
     }
-    std::string name = text->substr(0, equals);
-    name.erase(std::find_if(name.rbegin(), name.rend(), [](char c) { return c != ' '; }).base(), name.end());
-    const auto number = readNumber(std::string_view(*text).substr(equals + 1));
+    const std::string name(trimmed(std::string_view(*text).substr(0, equals)));
+    const std::string right(trimmed(std::string_view(*text).substr(equals + 1)));
     RegisterWrite write;
-    if (name.find('[') != std::string::npos) {
-        const auto field = readField(name);
+    const RegisterNames* described = context.book.names();
+    const DescribedRegister* known = described == nullptr ? nullptr : described->find(name);
+    const bool isField = name.find('[') != std::string::npos ||
+                         (known == nullptr && described != nullptr && std::count(name.begin(), name.end(), '.') > 1);
+    if (isField) {
+        const toml::value<std::string> left(name); // as if it stood alone
+        context.reporter.noteMade(left, node.source(), 0);
+        const auto field = context.book.read(left, context.reporter, reader.at(key));
         if (!field) {
-            return fault();
+            return std::nullopt; // it was said
         }
         write.field = *field;
     } else {
-        const Register* known = context.part.findRegister(name);
-        write.field = {name, (known == nullptr ? 32 : known->width) - 1, 0};
+        const Register* own = context.part.findRegister(name);
+        const int width = own != nullptr ? own->width : (known != nullptr ? known->facts.width : 32);
+        write.field = {name, width - 1, 0};
+    }
+    auto number = readNumber(right);
+    if (const auto code = described == nullptr || number ? std::nullopt : findCode(*described, write.field, right)) {
+        number = static_cast<std::uint64_t>(*code);
     }
     if (name.empty() || !number ||
         (write.field.width() < 63 && Rational(static_cast<std::int64_t>(*number)) > write.field.most())) {

@@ -8,7 +8,6 @@ namespace wisetick {
 void readRegisters(PartContext& context, TableReader& root);
 
 /// "POWER.REST[2:0] = 2", or "CALENDAR.KEY = 0x3B" for all bits of a register, or { wait = "interrupt" }; reports anything else.
-std::optional<RegisterWrite> readWrite(const PartContext& context, TableReader& reader, const toml::node& node,
-                                       const std::string& key);
+std::optional<RegisterWrite> readWrite(PartContext& context, TableReader& reader, const toml::node& node, const std::string& key);
 
 } // namespace wisetick

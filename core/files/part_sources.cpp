@@ -20,7 +20,7 @@ public:
         tier.supplyMin = reader.quantity("supply_min", Unit::volt);
         tier.supplyMax = reader.quantity("supply_max", Unit::volt);
         tier.field = readOneField(context_, reader, "field", FieldUse::shared);
-        tier.code = reader.whole("code", 0, std::int64_t{1} << 48).value_or(0);
+        tier.code = context_.book.readCode(reader, "code", tier.field, std::int64_t{1} << 48).value_or(0);
         tier.ref = reader.text("ref").value_or("");
         tier.ready = readOneField(context_, reader, "ready", FieldUse::shared);
         tier.startup = readDuration(reader, "startup");
@@ -114,7 +114,8 @@ private:
             TableReader level(*each, context_.reporter, inner.pathOf("levels"));
             Drive drive;
             drive.id = level.id("id").value_or("?");
-            drive.code = level.whole("code", 0, 1LL << 32).value_or(static_cast<std::int64_t>(source.drives.size()));
+            drive.code = context_.book.readCode(level, "code", source.driveField, 1LL << 32)
+                             .value_or(static_cast<std::int64_t>(source.drives.size()));
             drive.gm = level.quantity("gm", Unit::siemens);
             drive.draws = readDraw(context_, level, "draws");
             level.finish();

@@ -3,9 +3,7 @@
 #include "base/nearest_name.h"
 
 #include <algorithm>
-#include <fstream>
 #include <set>
-#include <sstream>
 #include <system_error>
 
 namespace wisetick {
@@ -48,26 +46,6 @@ void append(Diagnostics& all, const Diagnostics& more) {
 
 } // namespace
 
-std::optional<std::string> readTextFile(const fs::path& path, Diagnostics& diagnostics) {
-    std::ifstream stream(path, std::ios::binary);
-    std::error_code error;
-    if (isFile(path) && stream) {
-        const auto size = fs::file_size(path, error);
-        std::string content(error ? 0 : size, '\0');
-        stream.read(content.data(), static_cast<std::streamsize>(content.size()));
-        content.resize(static_cast<std::size_t>(stream.gcount()));
-        content.append(std::istreambuf_iterator<char>(stream), {}); // what came to it since, or a file that tells no size
-        return content;
-    }
-    const bool isThere = fs::exists(path, error);
-    diagnostics.push_back({Severity::error,
-                           {path.string(), 0, 0, {}},
-                           isThere ? "this can't be read as a file" : "there is no such file",
-                           "a readable file",
-                           {}});
-    return std::nullopt;
-}
-
 LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf) {
     LoadedPlan loaded;
     const auto text = readTextFile(path, loaded.diagnostics);
@@ -88,7 +66,7 @@ LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf) {
                                       didYouMean(*named.part, known)});
     } else if (const auto partText = readTextFile(*partPath, loaded.diagnostics)) {
         loaded.partPath = *partPath;
-        PartFile part = readPart(*partText, partPath->string());
+        PartFile part = readPart(*partText, partPath->string(), partPath->parent_path());
         append(loaded.diagnostics, part.diagnostics);
         loaded.part = std::move(part.part);
     }
@@ -122,7 +100,7 @@ std::vector<ShelvedPart> readShelf(const Shelf& shelf) {
     for (const std::string& id : partsOnShelf(shelf)) {
         ShelvedPart part{id, partOnShelf(id, shelf), {}};
         if (const auto text = readTextFile(part.path, part.file.diagnostics)) {
-            part.file = readPart(*text, part.path.string());
+            part.file = readPart(*text, part.path.string(), part.path.parent_path());
         }
         parts.push_back(std::move(part));
     }

@@ -2,6 +2,7 @@
 
 #include "files/part_reader.h"
 #include "files/plan_reader.h"
+#include "files/text_file.h"
 
 #include <filesystem>
 #include <string>
@@ -11,9 +12,6 @@ namespace wisetick {
 
 /// Folders in which parts are looked for by id, first match first.
 using Shelf = std::vector<std::filesystem::path>;
-
-/// The whole text of a file; a diagnostic where it can't be read.
-std::optional<std::string> readTextFile(const std::filesystem::path& path, Diagnostics& diagnostics);
 
 /// A plan with the part that it names, both read and checked against each other.
 struct LoadedPlan {

@@ -10,8 +10,8 @@ namespace {
 
 class Linter {
 public:
-    Linter(const Part& part, const std::vector<Accepted>& accepted)
-        : part_(part), accepted_(accepted), isUsed_(accepted.size()) {}
+    Linter(const Part& part, const std::vector<Accepted>& accepted, const std::vector<Suspicion>& seen)
+        : part_(part), accepted_(accepted), seen_(seen), isUsed_(accepted.size()) {}
 
     Diagnostics lint() {
         for (const Source& source : part_.sources) {
@@ -28,6 +28,9 @@ public:
         }
         for (const Mode& mode : part_.modes) {
             lintMode(mode);
+        }
+        for (const Suspicion& each : seen_) {
+            warn(each.what, each.path, each.found, each.expected);
         }
         for (std::size_t i = 0; i < accepted_.size(); ++i) {
             if (!isUsed_[i]) {
@@ -194,14 +197,15 @@ private:
 
     const Part& part_;
     const std::vector<Accepted>& accepted_;
+    const std::vector<Suspicion>& seen_;
     std::vector<bool> isUsed_;
     Diagnostics findings_;
 };
 
 } // namespace
 
-Diagnostics lintPart(const Part& part, const std::vector<Accepted>& accepted) {
-    return Linter(part, accepted).lint();
+Diagnostics lintPart(const Part& part, const std::vector<Accepted>& accepted, const std::vector<Suspicion>& seen) {
+    return Linter(part, accepted, seen).lint();
 }
 
 } // namespace wisetick

@@ -13,9 +13,18 @@ struct Accepted {
     Place place;
 };
 
+/// Something suspicious that was seen elsewhere: in the part file itself.
+struct Suspicion {
+    std::string what; ///< the word by which the part file can accept it
+    std::string path; ///< of its table
+    std::string found;
+    std::string expected;
+};
+
 /// What is suspicious in a part that reads without a fault: a field too narrow for its control's range, a multiplier
 /// or source without a start-up time, an RC without a tolerance, draws that are not given, a line that feeds nothing.
 /// All are warnings, but for what is accepted; what is accepted in vain is one too.
-Diagnostics lintPart(const Part& part, const std::vector<Accepted>& accepted = {});
+/// `seen` is told beside it.
+Diagnostics lintPart(const Part& part, const std::vector<Accepted>& accepted = {}, const std::vector<Suspicion>& seen = {});
 
 } // namespace wisetick

@@ -1,0 +1,25 @@
+#pragma once
+
+#include "part/part.h"
+
+#include <string>
+#include <vector>
+
+namespace wisetick {
+
+/// Something that a part does not tell, and what hangs on it.
+struct UnknownFact {
+    std::string path;               ///< of the table where it would stand: "source.rs"
+    std::string say;                ///< "the tolerance of rs"
+    std::string costs;              ///< what can't be told without it: "the corners of"
+    std::vector<std::string> hangs; ///< ids of the sources, lines, peripherals and modes that it is needed for
+};
+
+/// What is unknown of a part's rates, times and currents, what most hangs on first; of equals in the part's order.
+std::vector<UnknownFact> unknownFacts(const Part& part);
+
+/// The controls that no field is told for, and the modes that no way into is, so that nothing can be written for them: in the
+/// part's order, of equal ones together. What has one value only needs no field.
+std::vector<UnknownFact> unwritableFacts(const Part& part);
+
+} // namespace wisetick
