@@ -420,6 +420,47 @@ private slots:
         QCOMPARE(run({"shelf", "2 uatr", "--json"}).json()["error"].toObject()["position"].toInt(), 2);
     }
 
+    /// What a part does not tell comes with what hangs on it, most first; so does what can't be written.
+    void lintRanksWhatIsUnknown() {
+        const QString path = folder_.filePath("gaps.part.toml");
+        write(path, replaced(marramText(), "tolerance = [", "note = ["));
+        QCOMPARE(run({"lint", path, "--unknown"}).exitCode, 2); // a note is no list
+        const Run whole = run({"lint", "parts/gorse-12.part.toml", "--unknown"});
+        QCOMPARE(whole.exitCode, 0);
+        QVERIFY2(whole.out.contains("the charge of waking from doze") && whole.out.contains("what can't be written\n"),
+                 qPrintable(whole.out));
+        const QJsonObject json = run({"lint", "parts/gorse-12.part.toml", "--unknown", "--json"}).json();
+        const QJsonObject part = json["parts"].toArray()[0].toObject();
+        std::size_t last = 1000000;
+        for (const QJsonValue& each : part["unknown"].toArray()) {
+            const auto count = static_cast<std::size_t>(each["hangs"].toArray().size());
+            QVERIFY(count <= last && each["line"].toInt() > 0);
+            last = count;
+        }
+        QVERIFY(!part["unwritable"].toArray().isEmpty());
+    }
+
+    /// Every skeleton, and a part begun from a description of its registers, reads without a fault and says so.
+    void newPartsBeginFromMoreThanOne() {
+        QVERIFY(
+            QFile::copy(QString::fromStdString(sourceDir()) + "/tests/data/thicket-3.svd", folder_.filePath("thicket-3.svd")));
+        const QList<QStringList> ways{
+            {"--like", "small"}, {"--like", "middle"}, {"--from-svd", folder_.filePath("thicket-3.svd")}};
+        for (const QStringList& way : ways) {
+            const Run printed = run(QStringList{"new-part", "dune-4"} + way);
+            QCOMPARE(printed.exitCode, 0);
+            const QString path = folder_.filePath("dune-4.part.toml");
+            write(path, printed.out.toStdString());
+            const Run lint = run({"lint", path});
+            QVERIFY2(lint.exitCode != 2, qPrintable(lint.out));
+            QVERIFY2(way.first() == "--from-svd" || lint.exitCode == 0, qPrintable(lint.out));
+        }
+        const Run unlike = run({"new-part", "dune-4", "--like", "midle"});
+        QCOMPARE(unlike.exitCode, 2);
+        QVERIFY2(unlike.err.contains("did you mean 'middle'?"), qPrintable(unlike.err));
+        QCOMPARE(run({"new-part", "dune-4", "--from-svd", folder_.filePath("gone.svd")}).exitCode, 2);
+    }
+
     /// What new-part prints is a part that a plan can stand on.
     void aNewPartIsPrinted() {
         const Run printed = run({"new-part", "dune-3"});

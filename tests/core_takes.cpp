@@ -1,9 +1,13 @@
+#include "derive/controls.h"
+#include "derive/demand.h"
 #include "evaluate/compare.h"
+#include "evaluate/evaluate.h"
+#include "evaluate/takes_that_count.h"
 #include "files/plan_reader.h"
 #include "files/plan_writer.h"
 #include "handover/figures_json.h"
 #include "plan/take_edits.h"
-#include "support.h"
+#include "small_part.h"
 
 using namespace wisetick;
 using namespace wisetick::test;
@@ -18,6 +22,16 @@ class CoreTakes : public QObject {
             all += take.name + (take.name == plan.active ? "* " : " ");
         }
         return all;
+    }
+
+    static Edited threeTakes() {
+        return readBoth(smallPart("", "\n[[line]]\nid = \"side\"\nfrom = \"core\"\ndivide = [1, 2]\n"
+                                      "\n[[line]]\nid = \"tail\"\nfrom = \"core\"\n\n[[line]]\nid = \"rest\"\nfrom = \"core\"\n"),
+                        smallPlan(said("cpu: core runs at 8 MHz") + said("right: side runs at 8 MHz, in take B") +
+                                      said("wrong: side runs at 5 MHz within 1 %, in take B") +
+                                      said("blip: tail runs at 8 MHz, while blink"),
+                                  jobOf("blink", "every = '1 s'; lasts = '1 ms'"),
+                                  "rests_in = \"deep\"\n\n[[take]]\nname = \"B\"\n\n[[take]]\nname = \"C\"\n"));
     }
 
 private slots:
@@ -109,6 +123,40 @@ private slots:
         QVERIFY(std::none_of(rows.begin(), rows.end(), [](const ComparedRow& each) { return each.name == "can_clk"; }));
     }
 
+    /// Three takes on 8 MHz ÷ 1: what each is asked is counted by hand. A is active and keeps "cpu"; B is named by a promise that
+    /// is broken there and one that is kept; C is named by nobody.
+    void eachTakeHoldsWhatItIsAsked() {
+        const Edited edited = threeTakes();
+        const std::vector<TakeHolds> list = takesHold(edited.part, edited.plan, figuresOf(edited));
+        QCOMPARE(list.size(), std::size_t{3});
+        QCOMPARE(holdsSaid(list[0]), std::string("2 kept")); // cpu, and blip while its job runs there
+        QCOMPARE(holdsSaid(list[1]), std::string("2 asked: 1 broken"));
+        QVERIFY(list[1].state == State::broken && list[1].doesCount);
+        QCOMPARE(holdsSaid(list[2]), std::string("nothing asked"));
+        QVERIFY(!list[2].doesCount);
+        const std::vector<ComparedRow> rows = compareTakes(edited.part, edited.plan, {"A", "B", "C"});
+        QCOMPARE(rows.front().name, std::string("must keep"));
+        QCOMPARE(rows.front().values, (std::vector<std::string>{"2 kept", "3 asked: 1 broken", "1 kept"})); // cpu everywhere
+    }
+
+    /// Of the lines: core is always wanted, side in B by a promise, tail in A only while "blink" runs, rest by nobody.
+    void whatATakeAloneWantsIsTold() {
+        const Edited edited = threeTakes();
+        const auto wanted = [&](const std::string& name) {
+            const Take& take = *findTake(edited.plan, name);
+            Diagnostics ignored;
+            const auto list = ownDemand(edited.part, edited.plan, take, resolveControls(edited.part, take, ignored));
+            std::string text;
+            for (NodeIndex node = 0; node < list.size(); ++node) {
+                text += list[node].empty() ? std::string() : edited.part.nodeId(node) + " " + list[node] + "; ";
+            }
+            return text;
+        };
+        QCOMPARE(wanted("A"), std::string("tail while blink; "));
+        QCOMPARE(wanted("B"), std::string("side in B; "));
+        QCOMPARE(wanted("C"), std::string());
+    }
+
     void oneTakeDiffersFromNothing() {
         const LoadedPlan loaded = orchard();
         const std::vector<ComparedRow> rows = compareTakes(*loaded.part, *loaded.plan, {"A"});
@@ -121,7 +169,7 @@ private slots:
         const LoadedPlan loaded = orchard();
         const auto json = comparisonJson({"A", "B"}, compareTakes(*loaded.part, *loaded.plan, {"A", "B"}));
         QCOMPARE(json["takes"].size(), std::size_t{2});
-        QCOMPARE(json["rows"][0]["kind"].get<std::string>(), std::string("choice"));
+        QCOMPARE(json["rows"][0]["kind"].get<std::string>(), std::string("promise"));
         QCOMPARE(json["rows"][0]["differs"].get<bool>(), true);
         QCOMPARE(json["rows"][0]["values"].size(), std::size_t{2});
     }

@@ -239,6 +239,11 @@ private:
         const bool isFixed = !hasControl(scene_.part, clock.node);
         drawText(painter_, name.translated(0, rect.height() / 2 - 1), Qt::AlignLeft, control, Face::small,
                  isFixed ? scene_.theme.muted : scene_.theme.kept);
+        if (const std::string& own = scene_.ownDemand[clock.node]; !own.empty()) { // wanted in this take alone
+            const qreal end = textWidth(Face::small, control) + 3 * kGrid;
+            drawText(painter_, name.translated(0, rect.height() / 2 - 1).adjusted(end, 0, 0, 0), Qt::AlignLeft,
+                     "only " + text(own), Face::small, scene_.theme.muted);
+        }
         const QRectF rate(layout_.axisRight(), name.top(), layout_.measures().rateWidth - 3 * kGrid, name.height());
         const bool isWell = line.state == State::kept;
         drawText(painter_, rate, Qt::AlignRight, line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : "no rate",

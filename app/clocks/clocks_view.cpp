@@ -3,6 +3,7 @@
 #include "clocks/clocks_picture.h"
 #include "clocks/control_text.h"
 #include "derive/controls.h"
+#include "derive/demand.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "plan/take_edits.h"
@@ -105,6 +106,9 @@ void ClocksView::layOut() {
         const bool isThere = findTake(document_.plan(), ghostTake_.toStdString()) != nullptr;
         ghost_ = isThere ? std::optional(document_.figuresOfTake(ghostTake_.toStdString())) : std::nullopt;
     }
+    Diagnostics ignored;
+    const Take& take = document_.take();
+    ownDemand_ = ownDemand(document_.part(), document_.plan(), take, resolveControls(document_.part(), take, ignored));
     setContentHeight(layout_.height(), 12);
     viewport()->update();
 }
@@ -112,13 +116,17 @@ void ClocksView::layOut() {
 ClocksScene ClocksView::scene() const {
     return {document_.part(), document_.take(), document_.figures(), ghost_ ? &*ghost_ : nullptr,
             layout_,          unfolded_,        filter_.folded,      marked_,
-            theme_,           selectedRow_,     hoveredRow_,         hasFocus()};
+            ownDemand_,       theme_,           selectedRow_,        hoveredRow_,
+            hasFocus()};
 }
 
-QString ClocksView::saidOf(const LineFigure& line) {
+QString ClocksView::saidOf(NodeIndex node) const {
+    const LineFigure& line = document_.figures().lines[node];
+    const std::string& own = node < ownDemand_.size() ? ownDemand_[node] : std::string();
     return tr("%1, %2, %3")
-        .arg(text(line.control), line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
-             line.isOn ? text(stateName(line.state)) : tr("off"));
+               .arg(text(line.control), line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
+                    line.isOn ? text(stateName(line.state)) : tr("off")) +
+           (own.empty() ? QString() : ", " + tr("only %1").arg(text(own)));
 }
 
 std::vector<SpokenRow> ClocksView::spokenRows() {
@@ -127,8 +135,8 @@ std::vector<SpokenRow> ClocksView::spokenRows() {
         const ClockRow& row = layout_.rows()[i];
         const LineFigure& line = document_.figures().lines[row.node];
         const QRect place = layout_.rowRect(i).translated(0, -verticalScrollBar()->value()).toRect();
-        spoken.push_back({row.peripheral ? text(document_.part().peripherals[*row.peripheral].id) : text(line.name), saidOf(line),
-                          place, i == selectedRow_});
+        spoken.push_back({row.peripheral ? text(document_.part().peripherals[*row.peripheral].id) : text(line.name),
+                          saidOf(row.node), place, i == selectedRow_});
     }
     return spoken;
 }
@@ -139,7 +147,7 @@ void ClocksView::selectRow(std::size_t row) {
     scrollTo(row);
     viewport()->update();
     const LineFigure& line = document_.figures().lines[layout_.rows()[row].node];
-    setAccessibleDescription(text(line.name) + ": " + saidOf(line));
+    setAccessibleDescription(text(line.name) + ": " + saidOf(layout_.rows()[row].node));
     sayRowSelected(this, row);
     emit selectionChanged(selected());
 }

@@ -91,7 +91,7 @@ private:
     ClocksScene scene() const;
     void selectRow(std::size_t row);
     void scrollTo(std::size_t row);
-    static QString saidOf(const LineFigure& line);
+    QString saidOf(NodeIndex node) const;
     void bringToView(const std::set<NodeIndex>& nodes);
     void beginEdit();
     void placeEditor();
@@ -117,8 +117,9 @@ private:
     QString ghostTake_;
     std::optional<Figures> ghost_;
     std::set<NodeIndex> marked_;
-    QString beyond_;   ///< what was typed last and asks for a rate that the row can't reach
-    QPoint pressedAt_; ///< where a row may be dragged away from
+    std::vector<std::string> ownDemand_; ///< by node
+    QString beyond_;                     ///< what was typed last and asks for a rate that the row can't reach
+    QPoint pressedAt_;                   ///< where a row may be dragged away from
     bool mayDragRow_ = false;
     QLineEdit* editor_;
     QLabel* trouble_;

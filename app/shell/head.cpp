@@ -3,8 +3,10 @@
 #include "paint/text.h"
 #include "quantity/quantity_print.h"
 
+#include <QHelpEvent>
 #include <QKeyEvent>
 #include <QMouseEvent>
+#include <QToolTip>
 
 #include <cmath>
 
@@ -19,18 +21,24 @@ QString shortText(const Rational& value, Unit unit) {
 
 } // namespace
 
-Head::Head(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
+Head::Head(Document& document, QWidget* parent) : QWidget(parent), document_(document), held_(document) {
     setFocusPolicy(Qt::TabFocus);
     setAccessibleName(tr("Vitals"));
     setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-    connect(&document_, &Document::changed, this, [this] {
-        QStringList said;
-        for (const Vital& vital : vitals()) {
-            said << vital.name + " " + vital.value;
-        }
-        setAccessibleDescription(said.join(", "));
-        update();
-    });
+    connect(&document_, &Document::changed, this, &Head::say);
+    connect(&held_, &TakesHeld::changed, this, &Head::say);
+}
+
+void Head::say() {
+    QStringList said;
+    for (const Vital& vital : vitals()) {
+        said << vital.name + " " + vital.value;
+    }
+    for (const TakeHolds& take : held_.list()) {
+        said << tr("take %1 %2").arg(text(take.take), text(holdsSaid(take)));
+    }
+    setAccessibleDescription(said.join(", "));
+    update();
 }
 
 void Head::setTheme(const Theme& theme) {
@@ -82,24 +90,24 @@ void Head::paintEvent(QPaintEvent*) {
         drawText(painter, area, Qt::AlignLeft, what, face, colour);
     };
     const std::vector<Vital> list = vitals();
-    const qreal nameWidth = (list.empty() ? width() : vitalRect(0, list.size()).left()) - 24;
-    const QRectF title(16, 6, nameWidth, upper);
+    const QRectF title(16, 6, nameWidth(), upper);
     if (!document_.isOpen()) {
         draw(QRectF(rect()).adjusted(16, 0, -16, 0), tr("Wise Tick"), Face::title, theme_.headInk);
         return;
     }
     const Plan& plan = document_.plan();
-    QString under = text(document_.part().name);
-    if (plan.board.supply) {
-        under += " \u00b7 " + text(printQuantity(plan.board.supply->nominal, Unit::volt));
-    }
-    if (plan.board.temperature) {
-        under += " \u00b7 " + text(printQuantity(plan.board.temperature->min, Unit::celsius) + " to " +
-                                   printQuantity(plan.board.temperature->max, Unit::celsius));
-    }
-    under += " \u00b7 " + tr("take %1 of %2").arg(text(plan.active)).arg(plan.takes.size());
     draw(title, text(plan.name) + (document_.isModified() ? tr(", not saved") : QString()), Face::title, theme_.headInk);
-    draw(QRectF(16, 6 + upper, nameWidth, height() - upper - 10), under, Face::small, theme_.headMuted);
+    draw(QRectF(16, 6 + upper, nameWidth(), height() - upper - 10), factsText(), Face::small, theme_.headMuted);
+    for (const TakeMark& take : takeMarks()) {
+        const qreal size = take.area.height() * 0.5;
+        if (take.holds.doesCount) {
+            drawMark(painter, QRectF(take.area.left(), take.area.center().y() - size / 2, size, size), take.holds.state,
+                     darkTheme());
+        }
+        const bool isActive = take.holds.take == plan.active;
+        draw(take.area.adjusted(take.holds.doesCount ? size + 4 : 0, 0, 0, 0), text(take.holds.take), Face::small,
+             isActive ? theme_.headInk : theme_.headMuted);
+    }
     for (std::size_t i = 0; i < list.size(); ++i) {
         const QRectF area = vitalRect(i, list.size()).adjusted(4, 0, -8, 0);
         const qreal mark = list[i].state ? upper * 0.55 : 0;
@@ -119,7 +127,60 @@ void Head::paintEvent(QPaintEvent*) {
     }
 }
 
+qreal Head::nameWidth() const {
+    const std::size_t count = vitals().size();
+    return (count == 0 ? width() : vitalRect(0, count).left()) - 24;
+}
+
+QString Head::factsText() const {
+    const Plan& plan = document_.plan();
+    QString facts = text(document_.part().name);
+    if (plan.board.supply) {
+        facts += " \u00b7 " + text(printQuantity(plan.board.supply->nominal, Unit::volt));
+    }
+    if (plan.board.temperature) {
+        facts += " \u00b7 " + text(printQuantity(plan.board.temperature->min, Unit::celsius) + " to " +
+                                   printQuantity(plan.board.temperature->max, Unit::celsius));
+    }
+    return facts + " \u00b7 " + tr("take %1 of %2").arg(text(plan.active)).arg(plan.takes.size());
+}
+
+std::vector<Head::TakeMark> Head::takeMarks() const {
+    std::vector<TakeMark> marks;
+    const qreal top = 6 + lineHeight(Face::title);
+    const qreal tall = height() - top - 4;
+    qreal left = 16 + textWidth(Face::small, factsText()) + 16;
+    for (const TakeHolds& take : held_.list().size() > 1 ? held_.list() : std::vector<TakeHolds>()) {
+        const qreal wide = textWidth(Face::small, text(take.take)) + 2 + (take.doesCount ? tall * 0.5 + 4 : 0);
+        if (left + wide <= 16 + nameWidth()) {
+            marks.push_back({QRectF(left, top, wide, tall), take});
+        }
+        left += wide + 12;
+    }
+    return marks;
+}
+
+bool Head::event(QEvent* event) {
+    if (event->type() == QEvent::ToolTip && document_.isOpen()) {
+        QStringList lines;
+        for (const TakeHolds& take : held_.list()) {
+            lines << tr("take %1: %2").arg(text(take.take), text(holdsSaid(take)));
+        }
+        const auto* help = static_cast<QHelpEvent*>(event);
+        const bool isOnNames = help->pos().x() < 16 + nameWidth();
+        QToolTip::showText(help->globalPos(), isOnNames ? lines.join('\n') : QString(), this);
+        return true;
+    }
+    return QWidget::event(event);
+}
+
 void Head::mousePressEvent(QMouseEvent* event) {
+    for (const TakeMark& take : takeMarks()) {
+        if (take.area.contains(event->position())) {
+            emit takeWanted(text(take.holds.take));
+            return;
+        }
+    }
     const std::vector<Vital> list = vitals();
     for (std::size_t i = 0; i < list.size(); ++i) {
         if (vitalRect(i, list.size()).contains(event->position())) {

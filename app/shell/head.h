@@ -1,14 +1,14 @@
 #pragma once
 
-#include "document/document.h"
+#include "document/takes_held.h"
 #include "paint/theme.h"
 
 #include <QWidget>
 
 namespace wisetick::app {
 
-/// Plan, part, supply, temperature and take on the left; the five vitals on the right. A click on a vital, or Enter on
-/// the one in focus, goes to its cause.
+/// Plan, part, supply, temperature and what each take holds on the left; the five vitals on the right. A click on a vital, or
+/// Enter on the one in focus, goes to its cause.
 class Head : public QWidget {
     Q_OBJECT
 
@@ -16,12 +16,17 @@ public:
     explicit Head(Document& document, QWidget* parent = nullptr);
     void setTheme(const Theme& theme);
     QSize sizeHint() const override;
+    /// What becomes of what each take must keep.
+    const TakesHeld& takesHeld() const { return held_; }
 
 signals:
-    /// "line/core", "promise/modem", "mode/deep", "rhythm/average" or "rhythm/life".
+    /// "line/core", "promise/modem", "mode/deep", "rhythm/average", "rhythm/life".
     void causeWanted(const Target& target);
+    /// A click on the take of that name.
+    void takeWanted(const QString& name);
 
 protected:
+    bool event(QEvent* event) override;
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
@@ -39,7 +44,18 @@ private:
     std::vector<Vital> vitals() const;
     QRectF vitalRect(std::size_t index, std::size_t count) const;
 
+    /// The takes as they stand behind the plan's facts; those that there is no room for are left out.
+    struct TakeMark {
+        QRectF area;
+        TakeHolds holds;
+    };
+    std::vector<TakeMark> takeMarks() const;
+    QString factsText() const;
+    qreal nameWidth() const;
+    void say();
+
     Document& document_;
+    TakesHeld held_;
     Theme theme_ = lightTheme();
     std::size_t focused_ = 0;
 };

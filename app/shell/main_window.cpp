@@ -171,6 +171,7 @@ void MainWindow::buildLayout(QWidget* viewHead) {
 
 void MainWindow::connectViews() {
     connect(head_, &Head::causeWanted, this, &MainWindow::goTo);
+    connect(head_, &Head::takeWanted, this, &MainWindow::openTakes);
     connect(ripple_, &RipplePanel::targetWanted, this, &MainWindow::goTo);
     connect(workings_, &WorkingsPanel::targetWanted, this, &MainWindow::goTo);
     connect(workings_, &WorkingsPanel::seekWanted, this,

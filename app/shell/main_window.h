@@ -83,6 +83,7 @@ private:
     QAction* addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run);
     void addCommands();
     void addTakeCommands();
+    void openTakes(const QString& selected);
     void chooseAndOpen();
     void chooseRecent();
     void takeSavedPart(const QString& path);

@@ -68,13 +68,16 @@ void MainWindow::addCommands() {
     addTakeCommands();
 }
 
+void MainWindow::openTakes(const QString& selected) {
+    if (document_.isOpen()) {
+        TakesWindow takes(document_, theme_, this);
+        takes.select(selected);
+        takes.exec();
+    }
+}
+
 void MainWindow::addTakeCommands() {
-    addCommand(tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] {
-        if (document_.isOpen()) {
-            TakesWindow takes(document_, theme_, this);
-            takes.exec();
-        }
-    });
+    addCommand(tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] { openTakes({}); });
     addCommand(tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
         if (!document_.isOpen()) {
             return;

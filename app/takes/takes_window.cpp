@@ -197,8 +197,14 @@ void TakesWindow::edit(const QString& what, const PlanEdit& change, const std::s
     const QString why = document_.edit(what, change);
     trouble_->setText(why);
     trouble_->setVisible(!why.isEmpty());
-    for (int row = 0; row < list_->count() && why.isEmpty(); ++row) {
-        if (list_->item(row)->data(Qt::UserRole).toString() == text(selectAfter)) {
+    if (why.isEmpty()) {
+        select(text(selectAfter));
+    }
+}
+
+void TakesWindow::select(const QString& name) {
+    for (int row = 0; row < list_->count(); ++row) {
+        if (list_->item(row)->data(Qt::UserRole).toString() == name) {
             list_->setCurrentRow(row);
         }
     }

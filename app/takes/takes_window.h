@@ -43,6 +43,8 @@ public:
     TakesWindow(Document& document, const Theme& theme, QWidget* parent);
     QListWidget* list() const { return list_; }
     ComparisonTable* table() const { return table_; }
+    /// Selects the take of that name, if there is one.
+    void select(const QString& name);
     /// Why the last edit could not be made; empty where it could.
     QString trouble() const;
 

@@ -126,4 +126,26 @@ Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Cont
     return demand;
 }
 
+std::vector<std::string> ownDemand(const Part& part, const Plan& plan, const Take& take, const Controls& controls) {
+    const JobUses noJob{false, nullptr};
+    Plan everywhere = plan;
+    std::erase_if(everywhere.promises, [](const Promise& promise) { return !promise.line.inTakes.empty(); });
+    const std::vector<bool> always = demandOf(part, everywhere, take, controls, noJob).nodes;
+    const std::vector<bool> here = demandOf(part, plan, take, controls, noJob).nodes;
+    std::vector<std::string> list(part.nodeCount());
+    for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
+        list[node] = here[node] && !always[node] ? "in " + take.name : std::string();
+    }
+    for (const Job& job : plan.jobs) {
+        const std::vector<bool> during =
+            runsIn(job, plan, take) ? demandOf(part, plan, take, controls, {false, &job}).nodes : std::vector<bool>();
+        for (NodeIndex node = 0; node < during.size(); ++node) {
+            if (during[node] && !here[node]) {
+                list[node] += (list[node].empty() ? "while " : ", ") + job.name;
+            }
+        }
+    }
+    return list;
+}
+
 } // namespace wisetick

@@ -3,6 +3,9 @@
 #include "derive/controls.h"
 #include "derive/figures.h"
 
+#include <string>
+#include <vector>
+
 namespace wisetick {
 
 /// What a take switches on: peripherals that a promise or one of its jobs uses or that a choice enables, and the
@@ -20,6 +23,10 @@ struct JobUses {
     const Job* one = nullptr;
 };
 Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Controls& controls, const JobUses& uses = {});
+
+/// By NodeIndex, why a source or line is on in this take that would be off without: "in bus" where only promises are asked that
+/// name the take, "while report" where only jobs want it; empty for all others.
+std::vector<std::string> ownDemand(const Part& part, const Plan& plan, const Take& take, const Controls& controls);
 
 /// Whether a promise is asked in that take: everywhere it is looked at where it says nothing, in the takes that it names, or in
 /// the one that its job runs in.

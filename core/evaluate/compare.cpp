@@ -2,6 +2,7 @@
 
 #include "derive/said.h"
 #include "evaluate/evaluate.h"
+#include "evaluate/takes_that_count.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -21,6 +22,14 @@ public:
 
     std::vector<ComparedRow> rows() {
         using Kind = ComparedRow::Kind;
+        add(Kind::promise, "must keep", [](const Figures& figures) {
+            const TakeHolds holds = holdsOf(figures, true);
+            return Cell{holdsSaid(holds), holds.state};
+        });
+        for (std::size_t i = 0; i < figures_.front().promises.size(); ++i) {
+            add(Kind::promise, figures_.front().promises[i].name,
+                [&](const Figures& figures) { return promiseCell(figures.promises[i]); });
+        }
         add(Kind::choice, "tier", [](const Figures& figures) { return Cell{figures.tier.empty() ? "none" : figures.tier, {}}; });
         addOf(Kind::choice, "rests in", [&](std::size_t i) {
             const Take* take = findTake(plan_, takes_[i]);
@@ -32,10 +41,6 @@ public:
                 add(Kind::choice, figures_.front().lines[node].id,
                     [&](const Figures& figures) { return lineCell(figures.lines[node]); });
             }
-        }
-        for (std::size_t i = 0; i < figures_.front().promises.size(); ++i) {
-            add(Kind::promise, figures_.front().promises[i].name,
-                [&](const Figures& figures) { return promiseCell(figures.promises[i]); });
         }
         add(Kind::vital, "core rate", [](const Figures& figures) { return cellOf(figures.vitals.coreHertz, Unit::hertz); });
         add(Kind::vital, "worst promise", [](const Figures& figures) { return Cell{figures.vitals.worstPromise, {}}; });

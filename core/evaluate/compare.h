@@ -16,8 +16,9 @@ struct ComparedRow {
     bool differs = false;
 };
 
-/// Takes beside one another: choices (tier, mode of rest, and the control of every line that is on in one of them),
-/// promises, vitals. What differs comes first. Each take is evaluated in full. `takes` are names that the plan has.
+/// Takes beside one another: how much each must keep, the promises, choices (tier, mode of rest, and the control of every line
+/// that is on in one of them), vitals. What differs comes first. Each take is evaluated in full. `takes` are names that the plan
+/// has.
 std::vector<ComparedRow> compareTakes(const Part& part, const Plan& plan, const std::vector<std::string>& takes);
 
 } // namespace wisetick

@@ -1,6 +1,7 @@
 #include "evaluate/takes_that_count.h"
 
 #include "derive/demand.h"
+#include "evaluate/evaluate.h"
 
 #include <algorithm>
 
@@ -36,6 +37,50 @@ Figures ownOf(const Plan& plan, Figures figures, const Figures& active, bool are
         return std::find(active.findings.begin(), active.findings.end(), finding) != active.findings.end();
     });
     return figures;
+}
+
+TakeHolds holdsOf(const Figures& figures, bool doesCount) {
+    TakeHolds holds{figures.take, doesCount, 0, 0, 0, 0, State::kept};
+    for (const PromiseFigure& promise : figures.promises) {
+        holds.asked += promise.state == State::elsewhere ? 0 : 1;
+        holds.strained += promise.state == State::strained ? 1 : 0;
+        holds.broken += promise.state == State::broken ? 1 : 0;
+        holds.state = promise.state == State::elsewhere ? holds.state : worseState(holds.state, promise.state);
+    }
+    for (const LineFigure& line : figures.lines) {
+        holds.overLimit += line.isOn && line.state == State::broken ? 1 : 0;
+        holds.state = line.isOn ? worseState(holds.state, line.state) : holds.state;
+    }
+    return holds;
+}
+
+std::vector<TakeHolds> takesHold(const Part& part, const Plan& plan, const Figures& active, const GoOn& goOn) {
+    const std::vector<std::string> counting = takesThatCount(plan);
+    std::vector<TakeHolds> list;
+    for (const Take& take : plan.takes) {
+        if (take.name == active.take) {
+            list.push_back(holdsOf(active, true));
+        } else if (std::find(counting.begin(), counting.end(), take.name) != counting.end()) {
+            list.push_back(holdsOf(ownOf(plan, evaluate(part, plan, take.name, goOn), active, false), true));
+        } else {
+            list.push_back({take.name, false, 0, 0, 0, 0, State::kept});
+        }
+    }
+    return list;
+}
+
+std::string holdsSaid(const TakeHolds& holds) {
+    if (!holds.doesCount || (holds.asked == 0 && holds.overLimit == 0)) {
+        return "nothing asked";
+    }
+    std::string bad;
+    const auto add = [&](std::size_t count, const char* what) {
+        bad += count == 0 ? std::string() : (bad.empty() ? "" : ", ") + std::to_string(count) + what;
+    };
+    add(holds.broken, " broken");
+    add(holds.strained, " strained");
+    add(holds.overLimit, holds.overLimit == 1 ? " line outside its limits" : " lines outside their limits");
+    return bad.empty() ? std::to_string(holds.asked) + " kept" : std::to_string(holds.asked) + " asked: " + bad;
 }
 
 } // namespace wisetick
