@@ -130,13 +130,13 @@ private slots:
         const std::vector<TakeHolds> list = takesHold(edited.part, edited.plan, figuresOf(edited));
         QCOMPARE(list.size(), std::size_t{3});
         QCOMPARE(holdsSaid(list[0]), std::string("2 kept")); // cpu, and blip while its job runs there
-        QCOMPARE(holdsSaid(list[1]), std::string("2 asked: 1 broken"));
+        QCOMPARE(holdsSaid(list[1]), std::string("2: 1 broken"));
         QVERIFY(list[1].state == State::broken && list[1].doesCount);
         QCOMPARE(holdsSaid(list[2]), std::string("nothing asked"));
         QVERIFY(!list[2].doesCount);
         const std::vector<ComparedRow> rows = compareTakes(edited.part, edited.plan, {"A", "B", "C"});
         QCOMPARE(rows.front().name, std::string("must keep"));
-        QCOMPARE(rows.front().values, (std::vector<std::string>{"2 kept", "3 asked: 1 broken", "1 kept"})); // cpu everywhere
+        QCOMPARE(rows.front().values, (std::vector<std::string>{"2 kept", "3: 1 broken", "1 kept"})); // cpu everywhere
     }
 
     /// Of the lines: core is always wanted, side in B by a promise, tail in A only while "blink" runs, rest by nobody.

@@ -89,7 +89,8 @@ void ComparisonTable::paintEvent(QPaintEvent* event) {
                 drawMark(painter, QRectF(area.left(), area.center().y() - size / 2, size, size), *row.states[column], theme_);
             }
             area.setLeft(area.left() + size + 6);
-            drawText(painter, area, Qt::AlignLeft, text(row.values[column]), Face::word, ink);
+            const bool isAsked = row.kind != ComparedRow::Kind::promise || row.states[column].has_value();
+            drawText(painter, area, Qt::AlignLeft, text(row.values[column]), Face::word, isAsked ? ink : theme_.muted);
         }
         top += height;
     }
@@ -108,7 +109,7 @@ TakesWindow::TakesWindow(Document& document, const Theme& theme, QWidget* parent
       table_(new ComparisonTable(theme)) {
     setAttribute(Qt::WA_WindowPropagation);
     setWindowTitle(tr("Takes"));
-    resize(940, 600);
+    resize(QSize(1180, 660).boundedTo(parent == nullptr ? QSize(1180, 660) : parent->size() - QSize(40, 40)));
     list_->setFrameShape(QFrame::NoFrame);
     list_->setAccessibleName(tr("Takes"));
     list_->setFont(faceFont(Face::word));

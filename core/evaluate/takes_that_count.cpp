@@ -80,7 +80,7 @@ std::string holdsSaid(const TakeHolds& holds) {
     add(holds.broken, " broken");
     add(holds.strained, " strained");
     add(holds.overLimit, holds.overLimit == 1 ? " line outside its limits" : " lines outside their limits");
-    return bad.empty() ? std::to_string(holds.asked) + " kept" : std::to_string(holds.asked) + " asked: " + bad;
+    return bad.empty() ? std::to_string(holds.asked) + " kept" : std::to_string(holds.asked) + ": " + bad;
 }
 
 } // namespace wisetick

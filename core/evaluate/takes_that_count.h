@@ -28,7 +28,7 @@ struct TakeHolds {
 TakeHolds holdsOf(const Figures& figures, bool doesCount);
 /// All takes in the plan's order; those that don't count with nothing. `active` are the active take's figures.
 std::vector<TakeHolds> takesHold(const Part& part, const Plan& plan, const Figures& active, const GoOn& goOn = {});
-/// "12 asked: 1 broken, 2 strained"; "12 kept"; "nothing asked".
+/// "12: 1 broken, 2 strained"; "12 kept"; "nothing asked".
 std::string holdsSaid(const TakeHolds& holds);
 
 } // namespace wisetick
