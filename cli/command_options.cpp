@@ -93,10 +93,13 @@ Run rhythm(CLI::App& app) {
 
 Run emit(CLI::App& app) {
     const auto plan = addPlanOptions(app);
-    const auto form = addText(app, "--as", "header, c, csv or json; header without");
-    *form = "header";
-    const auto isEvenBroken = addFlag(app, "--even-broken", "what is broken too; else it is left out, and an #error in C");
-    return [=](const Console& console) { return runEmit(console, *plan, *form, *isEvenBroken); };
+    const auto emit = std::make_shared<EmitOptions>();
+    app.add_option("--as", emit->form, "header, prototypes, c, cpp, rust, dts, csv or json; header without");
+    app.add_flag("--even-broken", emit->isEvenBroken, "what is broken too; else it is left out, and an #error in C");
+    app.add_option("--from", emit->from, "the take that is left; else reset");
+    app.add_option("--registers", emit->registers,
+                   "how your own header names a register, such as \"{block}->{register}\"; else by the part's addresses");
+    return [=](const Console& console) { return runEmit(console, *plan, *emit); };
 }
 
 Run filter(CLI::App& app) {

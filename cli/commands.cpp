@@ -197,16 +197,20 @@ int runBoard(const Console& console, const PlanOptions& options, bool isRouted) 
         return kBadInput;
     }
     const Figures figures = evaluated(*loaded);
+    const BoardExtras extras{pinSpeeds(loaded->part, loaded->plan, figures),
+                             trimFigures(loaded->part, loaded->plan, loaded->take)};
     if (options.isJson) {
         const nlohmann::ordered_json all = figuresJson(figures);
         nlohmann::ordered_json json{
             {"pins", all["pins"]}, {"routes", all["routes"]}, {"options", all["options"]}, {"crystals", all["crystals"]}};
+        json["speeds"] = pinSpeedsJson(extras.speeds);
+        json["trims"] = trimsJson(extras.trims);
         if (isRouted) {
             json["routing"] = routingJson(routeAll(loaded->part, loaded->plan));
         }
         console.out << json.dump(2) << "\n";
     } else {
-        console.out << boardReport(figures, console.style);
+        console.out << boardReport(figures, extras, console.style);
         console.out << (isRouted ? routingReport(routeAll(loaded->part, loaded->plan), figures, console.style) : "");
     }
     if (isRouted) {
@@ -297,25 +301,30 @@ int runWay(const Console& console, const PlanOptions& options, const std::string
     return left.empty() ? kHolds : kBroken;
 }
 
-int runEmit(const Console& console, const PlanOptions& options, const std::string& form, bool isEvenBroken) {
-    const auto wanted = readEmitForm(form);
+int runEmit(const Console& console, const PlanOptions& options, const EmitOptions& emit) {
+    const auto wanted = readEmitForm(emit.form);
     if (!wanted) {
-        const std::string mend = didYouMean(form, emitForms());
-        console.err << "error: no form '" + form + "'; expected " + listNames(emitForms()) + (mend.empty() ? "" : "; " + mend)
+        const std::string mend = didYouMean(emit.form, emitForms());
+        console.err << "error: no form '" + emit.form + "'; expected " + listNames(emitForms()) +
+                           (mend.empty() ? "" : "; " + mend)
                     << "\n";
         return kBadInput;
     }
     const auto loaded = load(console, options);
-    if (!loaded) {
+    if (!loaded || (!emit.from.empty() && !load(console, {options.plan, emit.from, options.isJson}))) {
         return kBadInput;
     }
     const Figures figures = evaluate(loaded->part, loaded->plan, loaded->take);
-    console.out << emitFields(loaded->part, loaded->plan, figures, *wanted, isEvenBroken ? Broken::written : Broken::leftOut);
-    const std::vector<LeftOut> left = leftOutOf(loaded->part, loaded->plan, figures);
-    for (const LeftOut& each : left) {
-        console.err << (isEvenBroken ? "broken: " + each.what + ", " + each.why : leftOutText(each)) << "\n";
+    EmitStyle style{emit.isEvenBroken ? Broken::written : Broken::leftOut, {}, emit.registers};
+    if (!emit.from.empty()) {
+        style.from = emit.from;
     }
-    return left.empty() || isEvenBroken ? kHolds : kBroken;
+    console.out << emitFields(loaded->part, loaded->plan, figures, *wanted, style);
+    const std::vector<LeftOut> left = leftOutOf(loaded->part, loaded->plan, figures, style.from);
+    for (const LeftOut& each : left) {
+        console.err << (emit.isEvenBroken ? "broken: " + each.what + ", " + each.why : leftOutText(each)) << "\n";
+    }
+    return left.empty() || emit.isEvenBroken ? kHolds : kBroken;
 }
 
 int runFilter(const Console& console, const std::vector<std::string>& filters, const std::vector<std::string>& ids) {

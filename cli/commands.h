@@ -55,9 +55,16 @@ int runFails(const Console& console, const PlanOptions& options, const std::stri
 /// no order keeps every limit.
 int runWay(const Console& console, const PlanOptions& options, const std::string& from);
 
-/// The fields of the take as `form`: "header", "c", "csv" or "json". kBadInput where it is none of these; kBroken where something
-/// is left out, which is said on the error stream, unless what is broken shall be written too.
-int runEmit(const Console& console, const PlanOptions& options, const std::string& form, bool isEvenBroken);
+struct EmitOptions {
+    std::string form = "header"; ///< one of emitForms
+    bool isEvenBroken = false;
+    std::string from;      ///< the take that is left; empty: reset
+    std::string registers; ///< how a register is named: "{block}->{register}"
+};
+
+/// The fields of the take as code or table. kBadInput where there is no such form or take; kBroken where something is left out,
+/// which is said on the error stream, unless what is broken shall be written too.
+int runEmit(const Console& console, const PlanOptions& options, const EmitOptions& emit);
 
 /// CAN filters tried on ids: which lets each in. kBroken where one is let in by none.
 int runFilter(const Console& console, const std::vector<std::string>& filters, const std::vector<std::string>& ids);

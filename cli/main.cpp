@@ -51,7 +51,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli board PLAN                    crystals, pins and option words
   wisetick-cli fails PLAN SOURCE             what still holds when a source fails
   wisetick-cli way PLAN [--from TAKE]        the order in which to write the clock fields
-  wisetick-cli emit PLAN --as header|c|csv|json    the register fields, to compile or to copy
+  wisetick-cli emit PLAN --as c [--from TAKE]    the take as code or table: header, prototypes, c, cpp, rust, dts, csv, json
   wisetick-cli filter 0x100..0x17f --id 0x123      which ids a CAN filter lets in
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
   wisetick-cli shelf "core >= 100 MHz, 2 uart, sleep <= 2 uA"    which part has what is needed

@@ -359,7 +359,7 @@ std::string routingReport(const Routing& routing, const Figures& figures, const 
     return style.section("a routing of all signals", table.text(style.columns));
 }
 
-std::string boardReport(const Figures& figures, const Style& style) {
+std::string boardReport(const Figures& figures, const BoardExtras& extras, const Style& style) {
     const auto farad = [](const std::optional<Rational>& value) {
         return value ? printQuantity(*value, Unit::farad) : std::string("unknown");
     };
@@ -397,6 +397,21 @@ std::string boardReport(const Figures& figures, const Style& style) {
                     route.pin.empty() ? "" : (route.isChosen ? "chosen" : "the first that is free"),
                     style.muted("of " + places)});
     }
+    const auto fieldSaid = [](const std::optional<FieldValue>& value) {
+        return value ? fieldText(value->field) + " = " + hexText(*value) : std::string();
+    };
+    TextTable speeds({Align::left, Align::left, Align::right, Align::left, Align::left});
+    for (const PinSpeedFigure& pin : extras.speeds) {
+        const std::string drive = pin.drive ? ", " + printQuantity(*pin.drive, Unit::ampere) : "";
+        speeds.add({pin.pin, pin.user, "up to " + printQuantity(pin.hertz, Unit::hertz),
+                    pin.why.empty() ? "as fast as " + pin.speed + drive : style.mark(State::broken) + " " + pin.why,
+                    style.muted(fieldSaid(pin.field))});
+    }
+    TextTable trims({Align::left, Align::left, Align::left, Align::left});
+    for (const TrimFigure& trim : extras.trims) {
+        trims.add({trim.source, "code " + std::to_string(trim.code) + (trim.isInReach ? "" : ", the end of its range"),
+                   printQuantity(trim.hertz, Unit::hertz) + ", " + printError(trim.error()), style.muted(fieldSaid(trim.field))});
+    }
     TextTable options({Align::left, Align::left, Align::left});
     for (const OptionFigure& option : figures.options) {
         options.add({option.id, option.value + (option.isGiven ? "" : ", as unprogrammed"),
@@ -404,7 +419,9 @@ std::string boardReport(const Figures& figures, const Style& style) {
                                         : style.mark(option.state) + "  " + option.why});
     }
     std::string text = crystals.empty() ? "" : style.section("crystals", crystals.text(style.columns));
+    text += trims.empty() ? "" : style.section("trimmed on this board", trims.text(style.columns));
     text += pins.empty() ? "" : style.section("pins", pins.text(style.columns));
+    text += speeds.empty() ? "" : style.section("how fast pins must turn", speeds.text(style.columns));
     text += routes.empty() ? "" : style.section("routes", routes.text(style.columns));
     text += options.empty() ? "" : style.section("option words", options.text(style.columns));
     return text.empty() ? "  the part and the plan say nothing of crystals, pins or option words\n" : text;

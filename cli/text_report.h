@@ -2,7 +2,9 @@
 
 #include "derive/bring_up.h"
 #include "derive/desk.h"
+#include "derive/pin_speeds.h"
 #include "derive/pins.h"
+#include "derive/trim_code.h"
 #include "derive/writing_order.h"
 #include "evaluate/compare.h"
 #include "evaluate/needs.h"
@@ -41,7 +43,12 @@ std::string promiseReport(const PromiseFigure& promise, const std::vector<Way>& 
                           const Style& style);
 
 /// Crystals, pins in use, option words.
-std::string boardReport(const Figures& figures, const Style& style);
+/// What of the board stands beside the figures.
+struct BoardExtras {
+    std::vector<PinSpeedFigure> speeds;
+    std::vector<TrimFigure> trims;
+};
+std::string boardReport(const Figures& figures, const BoardExtras& extras, const Style& style);
 
 /// Where every signal could stand, or which can't stand together.
 std::string routingReport(const Routing& routing, const Figures& figures, const Style& style);

@@ -1,5 +1,7 @@
 #include "board/board_rows.h"
 
+#include "derive/pin_speeds.h"
+#include "derive/trim_code.h"
 #include "paint/text.h"
 #include "plan/board_edits.h"
 #include "quantity/quantity_print.h"
@@ -244,7 +246,8 @@ private:
                         return [=](Plan& plan) { return noteMeasured(plan, changed); };
                     })
             .result =
-            line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz)) : QString();
+            (line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz)) : QString()) +
+            trimText(source);
         if (measured == nullptr && source.kind == SourceKind::rc) {
             addCurve(deviationCurve(source, plan_.board));
         }
@@ -256,6 +259,15 @@ private:
                             return [=](Plan& plan) { return noteMeasured(plan, changed); };
                         });
         }
+    }
+
+    /// The code that brings what was measured to its rate.
+    QString trimText(const Source& source) const {
+        const auto trim = source.rates.size() == 1 ? trimFigure(source, plan_.board, source.rates.front()) : std::nullopt;
+        return trim ? tr("; trim code %1: %2, %3")
+                          .arg(QString::number(trim->code), text(printQuantity(trim->hertz, Unit::hertz)),
+                               text(printError(trim->error())))
+                    : QString();
     }
 
     void addBattery() {
@@ -353,6 +365,7 @@ private:
     /// By port: A2 before A10 before B1.
     void addPins() {
         group_ = tr("Pins");
+        const std::vector<PinSpeedFigure> speeds = pinSpeeds(part_, plan_, figures_);
         std::vector<PinFigure> pins = figures_.pins;
         QCollator byPort{QLocale{QLocale::English}};
         byPort.setNumericMode(true);
@@ -370,11 +383,16 @@ private:
             }
             BoardRow& row = add(text(pin.pin), own);
             row.pin = row.name;
-            row.result = !pin.why.empty()
-                             ? text(pin.why)
-                             : (users.isEmpty() ? (pin.isDebug ? tr("the debugger's") : tr("free")) : users.join(", "));
+            const auto speed =
+                std::find_if(speeds.begin(), speeds.end(), [&](const PinSpeedFigure& each) { return each.pin == pin.pin; });
+            const std::string why = !pin.why.empty() || speed == speeds.end() ? pin.why : speed->why;
+            if (speed != speeds.end() && !speed->speed.empty()) {
+                users << tr("as fast as %1, for %2").arg(text(speed->speed), text(printQuantity(speed->hertz, Unit::hertz)));
+            }
+            row.result = !why.empty() ? text(why)
+                                      : (users.isEmpty() ? (pin.isDebug ? tr("the debugger's") : tr("free")) : users.join(", "));
             row.state =
-                !pin.why.empty() ? std::optional(State::broken) : (users.isEmpty() ? std::nullopt : std::optional(State::kept));
+                !why.empty() ? std::optional(State::broken) : (users.isEmpty() ? std::nullopt : std::optional(State::kept));
             row.read = [place = pin.pin](const QString& typed) -> tl::expected<PlanEdit, QString> {
                 return [place, name = typed.trimmed().toStdString()](Plan& plan) { return wire(plan, place, name); };
             };

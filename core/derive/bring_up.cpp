@@ -1,5 +1,7 @@
 #include "derive/bring_up.h"
 
+#include "derive/field_values.h"
+
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -11,8 +13,8 @@ namespace {
 /// Makes the steps of one promise.
 class BringUp {
 public:
-    BringUp(const Peripheral& peripheral, const PromiseLine& line, const PromiseFigure& figure)
-        : peripheral_(peripheral), line_(line), figure_(figure) {}
+    BringUp(const Peripheral& peripheral, std::vector<FieldValue> flags, const PromiseLine& line, const PromiseFigure& figure)
+        : peripheral_(peripheral), flags_(std::move(flags)), line_(line), figure_(figure) {}
 
     std::vector<BringUpAction> actions() {
         for (const BringUpStep& step : peripheral_.bringUp.empty() ? plainSteps() : peripheral_.bringUp) {
@@ -74,7 +76,20 @@ private:
         }
     }
 
+    /// Flags are cleared first, where the part's own steps did not.
+    void clearFlags() {
+        for (const FieldValue& flag : peripheral_.interrupts.empty() ? std::vector<FieldValue>() : flags_) {
+            const bool isDone = std::any_of(actions_.begin(), actions_.end(), [&](const BringUpAction& action) {
+                return action.field && action.field->field == flag.field;
+            });
+            if (!isDone) {
+                actions_.push_back({"clear its flag", flag.holdsAs, flag, false, true});
+            }
+        }
+    }
+
     void addInterrupts(bool isForgotten) {
+        clearFlags();
         for (std::size_t i = 0; i < peripheral_.interrupts.size(); ++i) {
             const std::string& text = peripheral_.interrupts[i];
             const auto field = readField(text);
@@ -82,7 +97,7 @@ private:
             const std::string whose =
                 isFirst ? "its own interrupt enable" : (field ? "the enable of its group" : "interrupts of the " + text);
             BringUpAction action{whose, isFirst ? "after its flag is cleared, else it fires at once" : "", std::nullopt,
-                                 isForgotten};
+                                 isForgotten, true};
             if (field) {
                 action.field = FieldValue{peripheral_.id + ".interrupt", *field, "on", "holds 1 for on", 1};
             }
@@ -91,6 +106,7 @@ private:
     }
 
     const Peripheral& peripheral_;
+    std::vector<FieldValue> flags_; ///< what clears them
     const PromiseLine& line_;
     const PromiseFigure& figure_;
     std::vector<BringUpAction> actions_;
@@ -105,7 +121,7 @@ std::vector<BringUpAction> bringUp(const Part& part, const Plan& plan, const Pro
     if (!peripheral) {
         return {};
     }
-    return BringUp(part.peripherals[*peripheral], line, figure).actions();
+    return BringUp(part.peripherals[*peripheral], flagFields(part, *peripheral), line, figure).actions();
 }
 
 } // namespace wisetick

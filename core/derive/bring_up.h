@@ -11,6 +11,7 @@ struct BringUpAction {
     std::string reason;              ///< why it stands here; may be empty
     std::optional<FieldValue> field; ///< what is written
     bool isForgotten = false;        ///< it is what is forgotten most often
+    bool isInterrupt = false;        ///< it is for an interrupt alone
     bool operator==(const BringUpAction&) const = default;
 };
 

@@ -244,6 +244,14 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
                                          [](const Promise& promise) { return !promise.line.whileJob.empty(); });
         const Demand lasting = hasUses ? demandOf(part, plan, take, controls, {false, nullptr}) : demand;
         figures.modes = modeFigures(part, plan, controls, lasting, figures.lines, figures.grid);
+        for (ModeFigure& mode : figures.modes) { // what is asked in other takes can't be missed in this one
+            const auto isElsewhere = [&](const std::string& name) {
+                const PromiseFigure* promise = figures.findPromise(name);
+                return promise != nullptr && promise->state == State::elsewhere;
+            };
+            std::erase_if(mode.withoutClock, isElsewhere);
+            std::erase_if(mode.wrongUntilRestored, isElsewhere);
+        }
         judgeWakeUps(part, plan, controls, figures.lines, figures.modes, figures.promises);
     } catch (const RationalOverflow&) {
         figures.modes.clear();

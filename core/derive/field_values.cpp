@@ -191,4 +191,17 @@ std::optional<FieldValue> tierField(const Part& part, const Controls& controls) 
     return FieldValue{"tier", *tier.field, tier.id, "holds a code", tier.code};
 }
 
+std::vector<FieldValue> flagFields(const Part& part, std::size_t peripheral) {
+    std::vector<FieldValue> fields;
+    for (const std::string& text : part.peripherals[peripheral].flags) {
+        if (const auto field = readField(text)) {
+            const Register* held = part.findRegister(field->reg);
+            const bool isOne = held != nullptr && (held->access == Access::writeOneToClear || held->access == Access::setOnly);
+            fields.push_back({part.peripherals[peripheral].id + ".flag", *field, "cleared", isOne ? "1 clears it" : "0 clears it",
+                              isOne ? 1 : 0});
+        }
+    }
+    return fields;
+}
+
 } // namespace wisetick

@@ -19,6 +19,9 @@ std::vector<FieldValue> lineFields(const Part& part, const Controls& controls, s
 /// The field that starts a source or line, where it has one.
 std::optional<FieldValue> startField(const Part& part, NodeIndex node, bool isOn);
 
+/// What clears the flags of a peripheral: 1 or 0, as their registers take it.
+std::vector<FieldValue> flagFields(const Part& part, std::size_t peripheral);
+
 /// The field of the take's tier, where it has one.
 std::optional<FieldValue> tierField(const Part& part, const Controls& controls);
 

@@ -1,5 +1,7 @@
 #include "derive/line_rates.h"
 
+#include "derive/trim_code.h"
+
 #include "derive/crystal.h"
 #include "derive/field_values.h"
 #include "quantity/quantity_print.h"
@@ -188,7 +190,7 @@ namespace {
 
 /// What is left of an RC's deviation where it is trimmed now and then: the rest of a step, how far the better clock is off
 /// itself, and how far it moves with the temperature until the next time; where that is not told, all that it can be apart.
-void trim(const Part& part, const Board& board, std::vector<LineFigure>& figures) {
+void trim(const Part& part, const Board& board, const Controls& controls, std::vector<LineFigure>& figures) {
     for (const Trimmed& trimmed : board.trimmed) {
         const auto node = part.findNode(trimmed.source);
         const auto by = part.findNode(trimmed.by);
@@ -198,7 +200,11 @@ void trim(const Part& part, const Board& board, std::vector<LineFigure>& figures
         const Trim& steps = *part.sources[*node].trim;
         LineFigure& figure = figures[*node];
         const Bounds better = *figures[*by].hertz;
-        const Rational& nominal = figure.hertz->nominal;
+        const Source& source = part.sources[*node];
+        // one that was measured is brought from there to the rate that it shall have, as near as its codes reach
+        const auto own =
+            source.rates.empty() ? std::nullopt : trimFigure(source, board, source.rates[controls.sourceRates[*node]]);
+        const Rational nominal = own ? (own->isInReach ? own->rated : own->hertz) : figure.hertz->nominal;
         const Rational apart = (figure.hertz->max - figure.hertz->min) / nominal;
         const Rational moves =
             steps.perCelsius && trimmed.drift ? std::min(*steps.perCelsius * *trimmed.drift * trimmed.every, apart) : apart;
@@ -251,7 +257,7 @@ std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Co
             figure.fields.push_back(*field);
         }
     }
-    trim(part, board, figures);
+    trim(part, board, controls, figures);
     for (const std::size_t index : part.order) {
         const Line& line = part.lines[index];
         LineFigure& figure = figures[part.nodeOfLine(index)];

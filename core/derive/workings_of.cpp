@@ -1,5 +1,7 @@
 #include "derive/workings_of.h"
 
+#include "derive/trim_code.h"
+
 #include "derive/crystal.h"
 #include "derive/demand.h"
 #include "derive/line_limits.h"
@@ -27,6 +29,7 @@ public:
     Workings work() {
         if (findMeasured(board_, source_.id) != nullptr) {
             addRate("measured on this board", Target::plan("board.measured." + source_.id));
+            addTrimCode();
         } else if (source_.kind == SourceKind::rc) {
             addRate(source_.rates.size() > 1 ? "one of " + std::to_string(source_.rates.size()) + " that it can be set to"
                                              : "internal",
@@ -42,6 +45,23 @@ public:
     }
 
 private:
+    /// The code that brings it from what was measured to its rate.
+    void addTrimCode() {
+        const Rational rated = source_.rates.empty() ? Rational(0) : source_.rates.front();
+        const auto figure = source_.rates.size() == 1 ? trimFigure(source_, board_, rated) : std::nullopt;
+        if (figure) {
+            const Measured& measured = *findMeasured(board_, source_.id);
+            steps_.push_back({"trim code",
+                              "reset + (rate it shall have \u00f7 measured \u2212 1) \u00f7 step, a whole one within its range",
+                              std::to_string(source_.trim->reset) + " + (" + printQuantity(rated, Unit::hertz) + " \u00f7 " +
+                                  printQuantity(measured.rate, Unit::hertz) + " \u2212 1) \u00f7 " + share(source_.trim->step),
+                              std::to_string(figure->code) + ": " + printQuantity(figure->hertz, Unit::hertz) + ", " +
+                                  printError(figure->error()),
+                              {{"trim", {}, Target::part("source." + source_.id + ".trim"), source_.ref}}});
+            steps_.back().isEquation = false;
+        }
+    }
+
     /// How what is left of its deviation adds up, where it is trimmed now and then.
     void addTrim() {
         const auto found = std::find_if(board_.trimmed.begin(), board_.trimmed.end(),

@@ -51,9 +51,14 @@ public:
         now_.take = from ? takeNamed(plan, *from) : Take{"reset", {}, {}, {}, {}, {}};
         const Controls controls = resolveControls(part_, now_.take, ignored);
         std::vector<bool> on(part_.nodeCount());
+        goalFields_ = lineRates(part_, plan_.board, goalControls_, &goalDemand_);
+        Demand demand{on, std::vector<bool>(part_.peripherals.size())};
         if (from) {
-            on = demandOf(part_, plan_, now_.take, controls).nodes;
-        } else {
+            demand = demandOf(part_, plan_, now_.take, controls);
+            on = demand.nodes;
+        }
+        firstFields_ = lineRates(part_, plan_.board, controls, &demand);
+        if (!from) {
             for (const NodeIndex node : chainOf(part_, controls, part_.core)) {
                 on[node] = true;
             }
@@ -72,6 +77,9 @@ public:
     }
 
     WritingOrder walk() {
+        for (const WaitFigure& wait : judge(now_).waits) {
+            held_[{wait.line, wait.say}] = wait.waits;
+        }
         startSources();
         int steps = 0;
         while (step()) {
@@ -254,9 +262,9 @@ private:
         const Tier* tier = goalControls_.tier ? &part_.tiers[*goalControls_.tier] : nullptr;
         const bool isWaited = tier != nullptr && (tier->startup.typ || tier->startup.max);
         const std::string name = goalControls_.tier ? part_.tiers[*goalControls_.tier].id : goal_.tier;
-        write(std::move(next), "tier " + name, field ? std::vector{*field} : std::vector<FieldValue>(),
-              isWaited ? std::optional(tier->startup) : std::nullopt);
-        way_.steps.back().until = isWaited ? tier->ready : std::nullopt;
+        ClockWrite& step = write(std::move(next), "tier " + name, field ? std::vector{*field} : std::vector<FieldValue>(),
+                                 isWaited ? std::optional(tier->startup) : std::nullopt);
+        step.until = isWaited ? tier->ready : std::nullopt;
         return true;
     }
 
@@ -303,8 +311,7 @@ private:
                 if (mustPassThrough(next)) {
                     passThrough(change, next, fields);
                 } else {
-                    write(std::move(next), change.say, fields, {});
-                    showInput(change);
+                    showInput(change, write(std::move(next), change.say, fields, {}));
                 }
                 unknown_.erase({change.node, change.control});
                 return true;
@@ -337,10 +344,9 @@ private:
         write(first, slow.say + " on the way", fieldsOf(slow, first), {});
         if (change.control != "divide" || change.node != part_.core) {
             Moment second = after(change);
-            write(second, change.say, fields, {});
-            showInput(change);
+            showInput(change, write(second, change.say, fields, {}));
         }
-        way_.steps.back().wait = Duration{line.through->lasts, line.through->lasts};
+        way_.steps.back().wait = Duration{line.through->lasts, line.through->lasts}; // behind all that belongs to it
         way_.wait = plus(way_.wait, *way_.steps.back().wait);
         const Change up = divided(goal);
         Moment last = after(up);
@@ -349,15 +355,14 @@ private:
     }
 
     /// The input that a mux shows once it has turned.
-    void showInput(const Change& change) {
+    void showInput(const Change& change, ClockWrite& step) const {
         if (change.control != "from" || part_.isSource(change.node) || !part_.lineAt(change.node).shows) {
             return;
         }
         const Line& line = part_.lineAt(change.node);
-        const std::vector<FieldValue>& fields = way_.steps.back().fields;
-        if (!fields.empty()) {
-            way_.steps.back().shown =
-                FieldValue{line.id + ".shows", *line.shows, fields.back().setting, "holds a code", fields.back().held};
+        if (!step.fields.empty()) {
+            const FieldValue& chosen = step.fields.back();
+            step.shown = FieldValue{line.id + ".shows", *line.shows, chosen.setting, "holds a code", chosen.held};
         }
     }
 
@@ -402,8 +407,8 @@ private:
             if (isAlive(next, controls, node) && isReady(controls, node) && faultOf(next).empty()) {
                 if (isMultiplier(node)) {
                     write(std::move(next), "start " + part_.nodeId(node) + " and wait until it is locked",
-                          startFields(node, true), part_.lineAt(node).startup);
-                    way_.steps.back().until = part_.lineAt(node).ready;
+                          startFields(node, true), part_.lineAt(node).startup)
+                        .until = part_.lineAt(node).ready;
                 } else {
                     write(std::move(next), "let in " + part_.nodeId(node), startFields(node, true), {});
                 }
@@ -435,7 +440,7 @@ private:
                 if (!isAbove(controls, *touched, line.from[input]) && isReady(controls, line.from[input]) &&
                     faultOf(next).empty()) {
                     const std::vector<FieldValue> fields = fieldsOf(change, next);
-                    write(std::move(next), change.say, fields, {});
+                    showInput(change, write(std::move(next), change.say, fields, {}));
                     return true;
                 }
             }
@@ -466,15 +471,18 @@ private:
         return fields;
     }
 
-    /// Takes a step; wait states that rise are set before it, those that fall after it.
-    void write(Moment next, const std::string& say, const std::vector<FieldValue>& fields, const std::optional<Duration>& wait) {
+    /// Takes a step; wait states that rise are set before it, those that fall after it. Gives the step, until the next one.
+    ClockWrite& write(Moment next, const std::string& say, const std::vector<FieldValue>& fields,
+                      const std::optional<Duration>& wait) {
         const Judged before = judge(now_);
         const Judged then = judge(next);
         addWaits(before, then, true);
         way_.steps.push_back({say, withKeys(fields), wait, then.core, {}, {}});
+        const std::size_t own = way_.steps.size() - 1;
         way_.wait = wait ? plus(way_.wait, *wait) : way_.wait;
         addWaits(before, then, false);
         now_ = std::move(next);
+        return way_.steps[own];
     }
 
     /// The fields with the keys that their registers need written before each.
@@ -494,25 +502,60 @@ private:
         return all;
     }
 
+    /// What follows from a rate that changes. Where the line was not in use before, what was written last still stands, and is
+    /// set right before the line is used again.
     void addWaits(const Judged& before, const Judged& then, bool isRising) {
         for (const WaitFigure& wait : then.waits) {
             const auto old = std::find_if(before.waits.begin(), before.waits.end(),
                                           [&](const WaitFigure& each) { return each.line == wait.line && each.say == wait.say; });
-            const std::int64_t was = old == before.waits.end() ? 0 : old->waits;
-            if (isRising ? wait.waits > was : wait.waits < was) {
-                way_.steps.push_back({wait.text(),
-                                      withKeys(wait.field ? std::vector{*wait.field} : std::vector<FieldValue>()),
-                                      {},
-                                      isRising ? before.core : then.core,
-                                      {},
-                                      {}});
+            const bool wasInUse = old != before.waits.end();
+            std::int64_t& held = held_[{wait.line, wait.say}];
+            held = wasInUse ? old->waits : held;
+            const bool isDue = isRising ? (wasInUse ? wait.waits > held : wait.waits != held) : wait.waits < held;
+            if (!isDue) {
+                continue;
             }
+            way_.steps.push_back({wait.text(),
+                                  withKeys(wait.field ? std::vector{*wait.field} : std::vector<FieldValue>()),
+                                  {},
+                                  isRising ? before.core : then.core,
+                                  {},
+                                  {}});
+            if (!wasInUse) {
+                held = wait.waits;
+            }
+        }
+        if (!isRising) {
+            for (const WaitFigure& wait : then.waits) {
+                held_[{wait.line, wait.say}] = wait.waits;
+            }
+        }
+    }
+
+    /// What sets a source up beside the bit that starts it (its drive, a clock fed in, what its tolerance leans on), where that
+    /// differs from what stands there; written before it starts.
+    void setUp(NodeIndex node) {
+        std::vector<FieldValue> fields;
+        for (const FieldValue& value : goalFields_[node].fields) {
+            const std::vector<FieldValue>& before = firstFields_[node].fields;
+            const auto was =
+                std::find_if(before.begin(), before.end(), [&](const FieldValue& each) { return each.control == value.control; });
+            const bool isRate = value.control == part_.sources[node].id + ".rate";
+            if (!isRate && (was == before.end() || was->held != value.held)) {
+                fields.push_back(value);
+            }
+        }
+        if (!fields.empty()) {
+            write(now_, "set " + part_.nodeId(node) + " up", fields, {});
         }
     }
 
     /// All at once: they start beside one another, and are waited for when they are needed.
     void startSources() {
         for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
+            if (goalDemand_.nodes[node]) {
+                setUp(node);
+            }
             if (goalDemand_.nodes[node] && !now_.runs[node]) {
                 Moment next = now_;
                 next.runs[node] = true;
@@ -536,8 +579,9 @@ private:
         const Duration wait{rest(first->second.typ, way_.wait.typ), rest(first->second.max, way_.wait.max)};
         const NodeIndex node = first->first;
         ready_.erase(first);
-        write(now_, "wait for " + part_.nodeId(node), {}, wait);
-        way_.steps.back().until = part_.sources[node].ready;
+        ClockWrite& step = write(now_, "wait for " + part_.nodeId(node), {}, wait);
+        step.until = part_.sources[node].ready;
+        step.awaits = node;
         return true;
     }
 
@@ -580,10 +624,13 @@ private:
     const Take& goal_;
     Controls goalControls_;
     Demand goalDemand_;
-    std::vector<bool> used_;                              ///< on in either take
-    std::vector<bool> isEnd_;                             ///< feeds nothing else that is on, in either take
-    std::set<std::pair<NodeIndex, std::string>> unknown_; ///< controls that may hold anything
-    std::map<NodeIndex, Duration> ready_;                 ///< sources that still start: when they are there, s from the beginning
+    std::vector<LineFigure> goalFields_;                               ///< by source: what it is set up by in the end
+    std::vector<LineFigure> firstFields_;                              ///< and at the start
+    std::vector<bool> used_;                                           ///< on in either take
+    std::vector<bool> isEnd_;                                          ///< feeds nothing else that is on, in either take
+    std::set<std::pair<NodeIndex, std::string>> unknown_;              ///< controls that may hold anything
+    std::map<std::pair<std::string, std::string>, std::int64_t> held_; ///< by line and what follows from it: what stands there
+    std::map<NodeIndex, Duration> ready_; ///< sources that still start: when they are there, s from the beginning
     Moment now_;
     WritingOrder way_{{}, {}, {Rational(0), Rational(0)}};
 };

@@ -7,12 +7,13 @@ namespace wisetick {
 
 /// One step on the way from some clock settings to others.
 struct ClockWrite {
-    std::string say;                 ///< "start xtm", "wait for xtm", "bus_a ÷ 4"
-    std::vector<FieldValue> fields;  ///< what is written
-    std::optional<Duration> wait;    ///< how long it takes until the next step; none: no wait
-    std::optional<Rational> core;    ///< Hz, the core's rate after the step
-    std::optional<Field> until;      ///< the bit that is 1 once the wait is over; none: the part shows none
-    std::optional<FieldValue> shown; ///< what a field shows once the step has taken place: the input that is in use
+    std::string say;                      ///< "start xtm", "wait for xtm", "bus_a ÷ 4"
+    std::vector<FieldValue> fields;       ///< what is written
+    std::optional<Duration> wait;         ///< how long it takes until the next step; none: no wait
+    std::optional<Rational> core;         ///< Hz, the core's rate after the step
+    std::optional<Field> until;           ///< the bit that is 1 once the wait is over; none: the part shows none
+    std::optional<FieldValue> shown;      ///< what a field shows once the step has taken place: the input that is in use
+    std::optional<NodeIndex> awaits = {}; ///< the source that is waited for
 };
 
 /// The order in which clock fields are written so that no state on the way oversteps a limit.

@@ -40,8 +40,15 @@ public:
         addDebugger();
         addWatchdogs();
         addWaker();
-        order_.before.push_back({"choose " + mode_.id + ", then wait for " + (wakesByAny() ? "an interrupt" : "an event"),
-                                 wakesByAny() ? "any interrupt ends it" : "only " + listNames(wakers()) + " ends it"});
+        SleepStep rest{"choose " + mode_.id + ", then wait for " + (wakesByAny() ? "an interrupt" : "an event"),
+                       wakesByAny() ? "any interrupt ends it" : "only " + listNames(wakers()) + " ends it"};
+        for (const RegisterWrite& write : mode_.enter) {
+            if (write.wait.empty()) {
+                rest.fields.push_back({mode_.id + ".enter", write.field, mode_.id, "holds a code", write.code});
+            }
+        }
+        rest.awaitsInterrupt = true;
+        order_.before.push_back(std::move(rest));
         addAwake();
         addFirstBytes();
         addWayBack();
@@ -56,7 +63,7 @@ public:
             const PromiseLine& line = plan_.promises[i].line;
             const auto* fires = line.ask.as<FiresAsk>();
             const auto peripheral = part_.findPeripheral(line.subject);
-            if (fires != nullptr && peripheral && part_.peripherals[*peripheral].kind.row()->isTick &&
+            if (fires != nullptr && peripheral && isAsked(i) && part_.peripherals[*peripheral].kind.row()->isTick &&
                 peripheralLivesIn(part_, controls_, mode_, *peripheral) && wakesBy(line.subject)) {
                 list.push_back(i);
             }
@@ -85,6 +92,7 @@ public:
 
 private:
     const PromiseFigure& promise(std::size_t index) const { return figures_.promises[index]; }
+    bool isAsked(std::size_t index) const { return promise(index).state != State::elsewhere; }
 
     void addTicks() {
         for (const std::size_t tick : ticks()) {
@@ -139,7 +147,16 @@ private:
 
     void addOptions() {
         for (const auto& [option, value] : figure_.options) {
-            order_.before.push_back({"set " + option + " of " + mode_.id + " to " + value, "as the take chooses"});
+            SleepStep step{"set " + option + " of " + mode_.id + " to " + value, "as the take chooses"};
+            for (const ModeOption& each : mode_.options) {
+                for (const ModeOption::Value& one :
+                     each.id == option && each.field ? each.values : std::vector<ModeOption::Value>()) {
+                    if (one.id == value) {
+                        step.fields.push_back({mode_.id + "." + option, *each.field, value, "holds a code", one.code});
+                    }
+                }
+            }
+            order_.before.push_back(std::move(step));
         }
     }
 
@@ -172,7 +189,7 @@ private:
         for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
             const auto peripheral = part_.findPeripheral(plan_.promises[i].line.subject);
             const PromiseFigure& figure = promise(i);
-            if (!plan_.promises[i].line.ask.is<BitesAsk>() || !peripheral || !figure.got) {
+            if (!plan_.promises[i].line.ask.is<BitesAsk>() || !peripheral || !figure.got || !isAsked(i)) {
                 continue;
             }
             const std::string& id = part_.peripherals[*peripheral].id;
@@ -195,16 +212,22 @@ private:
     void addWaker() {
         for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
             const auto* wakes = plan_.promises[i].line.ask.as<WakesAsk>();
-            if (wakes == nullptr || wakes->mode != mode_.id || wakes->by.empty()) {
+            if (wakes == nullptr || wakes->mode != mode_.id || wakes->by.empty() || !isAsked(i)) {
                 continue;
             }
-            order_.before.push_back({"clear the flag of " + wakes->by, "a flag that is still set would end the rest at once"});
+            order_.before.push_back(
+                {"clear the flag of " + wakes->by, "a flag that is still set would end the rest at once", clearingOf(wakes->by)});
             if (wakes->every) {
                 order_.before.push_back({"set the wake-up counter of " + wakes->by + " to " +
                                              printQuantity(*wakes->every, Unit::second) + " and let it interrupt",
                                          promise(i).text, promise(i).fields});
             }
         }
+    }
+
+    std::vector<FieldValue> clearingOf(const std::string& id) const {
+        const auto peripheral = part_.findPeripheral(id);
+        return peripheral ? flagFields(part_, *peripheral) : std::vector<FieldValue>();
     }
 
     void addAwake() {
@@ -285,7 +308,8 @@ private:
                                       : (write.wait->typ ? "typically " + printQuantity(*write.wait->typ, Unit::second)
                                                          : std::string("unknown: how long"));
             }
-            order_.after.push_back({write.say, why, write.fields, false, write.wait});
+            order_.after.push_back(
+                {write.say, why, write.fields, false, write.wait, write.until, write.shown, write.core, write.awaits, false});
         }
         if (!way.trouble.empty()) {
             order_.after.push_back({"the clocks can't be brought back: " + way.trouble, "", {}, true});
@@ -296,10 +320,11 @@ private:
         if (!ticks().empty() || hasTick()) {
             order_.after.push_back({"let the tick go on", "it was stopped"});
         }
-        for (const Promise& each : plan_.promises) {
-            const auto* wakes = each.line.ask.as<WakesAsk>();
-            if (wakes != nullptr && wakes->mode == mode_.id && !wakes->by.empty()) {
-                order_.after.push_back({"clear the flag of " + wakes->by, "else the next rest ends at once"});
+        for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
+            const auto* wakes = plan_.promises[i].line.ask.as<WakesAsk>();
+            if (wakes != nullptr && wakes->mode == mode_.id && !wakes->by.empty() && isAsked(i)) {
+                order_.after.push_back(
+                    {"clear the flag of " + wakes->by, "else the next rest ends at once", clearingOf(wakes->by)});
                 if (wakes->every) {
                     order_.after.push_back({"switch the wake-up counter of " + wakes->by + " off if it was for once", ""});
                 }
@@ -392,7 +417,11 @@ Diagnostics sleepFindings(const Part& part, const Plan& plan, const Figures& fig
     }
     const OrderWork work(part, plan, figures, *mode);
     const auto find = [&](const std::string& found, const std::string& expected) {
-        findings.push_back({Severity::warning, {{}, 0, 0, "take." + take->name + ".rests_in"}, found, expected, {}});
+        Diagnostic& finding = findings.emplace_back();
+        finding.severity = Severity::warning;
+        finding.place.path = "take." + take->name + ".rests_in";
+        finding.found = found;
+        finding.expected = expected;
     };
     for (const std::size_t tick : work.ticks()) {
         const PromiseLine& line = plan.promises[tick].line;

@@ -8,10 +8,15 @@ namespace wisetick {
 /// One step before a rest or after a wake-up.
 struct SleepStep {
     std::string say;
-    std::string why;                     ///< the reason; empty where the part gives the step without one
-    std::vector<FieldValue> fields = {}; ///< what is written
-    bool isTrouble = false;              ///< something that the plan overlooks
-    std::optional<Duration> wait = {};   ///< until the next step; none: no wait
+    std::string why;                      ///< the reason; empty where the part gives the step without one
+    std::vector<FieldValue> fields = {};  ///< what is written
+    bool isTrouble = false;               ///< something that the plan overlooks
+    std::optional<Duration> wait = {};    ///< until the next step; none: no wait
+    std::optional<Field> until = {};      ///< the bit that is 1 once the wait is over
+    std::optional<FieldValue> shown = {}; ///< what a field shows once the step has taken place
+    std::optional<Rational> core = {};    ///< Hz, the core's rate after the step; none: it does not change
+    std::optional<NodeIndex> awaits = {}; ///< the source that is waited for
+    bool awaitsInterrupt = false;         ///< the core stands still behind it
 };
 
 /// What has to be done around a rest in a mode.

@@ -16,7 +16,58 @@ void readCodes(TableReader& reader, Signal& signal) {
     }
 }
 
+/// "PINS{port}.SPEED" with the letters of a pin put in.
+std::string withPort(std::string pattern, const std::string& port) {
+    const std::string mark = "{port}";
+    for (std::size_t at = pattern.find(mark); at != std::string::npos; at = pattern.find(mark, at + port.size())) {
+        pattern.replace(at, mark.size(), port);
+    }
+    return pattern;
+}
+
+/// Each pin "B7" has `bits` bits of its port's register, those of pin `first` lowest.
+void readSpeedFields(PartContext& context, TableReader& reader) {
+    const auto pattern = reader.text("speed_register");
+    const auto bits = reader.whole("speed_bits", 1, 8, pattern ? Need::required : Need::optional);
+    const std::int64_t first = reader.whole("speed_first", 0, 64).value_or(0);
+    for (const std::string& pin : pattern&& bits ? context.part.pins : std::vector<std::string>()) {
+        const std::size_t digits = pin.find_first_of("0123456789");
+        const bool isNumbered = digits != std::string::npos && pin.size() - digits < 4 &&
+                                pin.find_first_not_of("0123456789", digits) == std::string::npos;
+        const std::int64_t place = isNumbered ? std::stoi(pin.substr(digits)) - first : -1;
+        if (place < 0 || (place + 1) * *bits > 64) {
+            continue; // one that has no such field
+        }
+        const auto low = static_cast<int>(place * *bits);
+        context.part.pinSpeedFields[pin] = {withPort(*pattern, pin.substr(0, digits)), low + static_cast<int>(*bits) - 1, low};
+    }
+    for (const PinSpeed& speed : bits ? context.part.pinSpeeds : std::vector<PinSpeed>()) {
+        if (speed.code >= std::int64_t{1} << *bits) {
+            reader.error("speeds", "the code " + std::to_string(speed.code) + " of '" + speed.id + "'",
+                         "one that fits " + std::to_string(*bits) + " bits");
+        }
+    }
+}
+
 } // namespace
+
+void readPinSpeeds(PartContext& context, TableReader& reader) {
+    std::vector<PinSpeed>& speeds = context.part.pinSpeeds;
+    for (const toml::table* table : reader.tables("speeds")) {
+        TableReader inner(*table, context.reporter, reader.pathOf("speeds"));
+        PinSpeed speed;
+        speed.id = inner.id("id").value_or("?");
+        speed.most = inner.quantity("max", Unit::hertz, Need::required).value_or(Rational(1));
+        speed.code = inner.whole("code", 0, 255).value_or(static_cast<std::int64_t>(speeds.size()));
+        speed.drive = inner.quantity("drive", Unit::ampere);
+        inner.finish();
+        if (!speeds.empty() && speed.most <= speeds.back().most) {
+            inner.error("max", "a speed that is not above the one before", "the slowest first");
+        }
+        speeds.push_back(std::move(speed));
+    }
+    readSpeedFields(context, reader);
+}
 
 void readPins(PartContext& context, TableReader& reader, std::vector<std::string>& pins, std::vector<Signal>& signalPins) {
     const toml::node* node = reader.node("pins");

@@ -4,6 +4,7 @@
 #include "files/part_clocks.h"
 #include "files/part_modes.h"
 #include "files/part_peripherals.h"
+#include "files/part_pins.h"
 #include "files/part_registers.h"
 #include "files/part_rules.h"
 #include "files/part_sources.h"
@@ -246,6 +247,7 @@ private:
             TableReader reader(*table, reporter_, "pins");
             part_.pins = pinNames(reader.texts("all"));
             part_.debugPins = reader.texts("debug");
+            readPinSpeeds(context_, reader);
             reader.text("ref");
             reader.finish();
             for (std::size_t i = 0; i < part_.pins.size(); ++i) {

@@ -361,6 +361,30 @@ Json writingOrderJson(const WritingOrder& way) {
     return json;
 }
 
+Json pinSpeedsJson(const std::vector<PinSpeedFigure>& speeds) {
+    Json json = Json::object();
+    for (const PinSpeedFigure& pin : speeds) {
+        json[pin.pin] = {{"user", pin.user},
+                         {"rate", exact(std::optional(pin.hertz))},
+                         {"speed", textOrNull(pin.speed)},
+                         {"why", textOrNull(pin.why)},
+                         {"fields", pin.field ? fieldsJson({*pin.field}) : Json::array()}};
+    }
+    return json;
+}
+
+Json trimsJson(const std::vector<TrimFigure>& trims) {
+    Json json = Json::object();
+    for (const TrimFigure& trim : trims) {
+        json[trim.source] = {{"code", trim.code},
+                             {"rate", exact(std::optional(trim.hertz))},
+                             {"error", exact(std::optional(trim.error()))},
+                             {"in_reach", trim.isInReach},
+                             {"fields", trim.field ? fieldsJson({*trim.field}) : Json::array()}};
+    }
+    return json;
+}
+
 Json comparisonJson(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows) {
     static const std::vector<std::string> kinds{"choice", "promise", "vital"};
     Json json{{"takes", takes}, {"rows", Json::array()}};

@@ -1,7 +1,9 @@
 #pragma once
 
 #include "derive/bring_up.h"
+#include "derive/pin_speeds.h"
 #include "derive/pins.h"
+#include "derive/trim_code.h"
 #include "derive/writing_order.h"
 #include "evaluate/compare.h"
 #include "evaluate/needs.h"
@@ -37,6 +39,10 @@ nlohmann::ordered_json writingOrderJson(const WritingOrder& way);
 nlohmann::ordered_json routingJson(const Routing& routing);
 
 /// Takes beside one another: {"takes", "rows": [{"kind", "name", "values", "states", "differs"}]}.
+/// What `board` tells beside the figures.
+nlohmann::ordered_json pinSpeedsJson(const std::vector<PinSpeedFigure>& speeds);
+nlohmann::ordered_json trimsJson(const std::vector<TrimFigure>& trims);
+
 nlohmann::ordered_json comparisonJson(const std::vector<std::string>& takes, const std::vector<ComparedRow>& rows);
 
 /// Parts against needs: {"parts": [{"part", "fits", "needs": [{"need", "fits", "why"}]}]}; "fits" is "yes", "no" or

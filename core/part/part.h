@@ -388,6 +388,14 @@ struct OptionWord {
     std::string ref;
 };
 
+/// How fast, and how strongly, a pin can be made to turn.
+struct PinSpeed {
+    std::string id;
+    Rational most; ///< Hz, that it carries
+    std::int64_t code = 0;
+    std::optional<Rational> drive = {}; ///< A
+};
+
 /// What a microcontroller offers. Ids are unique over sources, lines, peripherals and modes.
 struct Part {
     std::string id;
@@ -411,10 +419,12 @@ struct Part {
     std::vector<Register> registers;
     std::vector<Block> blocks;
     std::vector<Sequence> sequences;
-    std::vector<std::string> pins;      ///< all that there are; empty: not told
-    std::vector<std::string> debugPins; ///< for the debugger
-    NodeIndex core = 0;                 ///< the node whose rate the core runs at
-    std::vector<std::size_t> order;     ///< line indices, parents before children
+    std::vector<std::string> pins;               ///< all that there are; empty: not told
+    std::vector<std::string> debugPins;          ///< for the debugger
+    std::vector<PinSpeed> pinSpeeds;             ///< slowest first; empty: there is no choice, or it is not told
+    std::map<std::string, Field> pinSpeedFields; ///< by pin
+    NodeIndex core = 0;                          ///< the node whose rate the core runs at
+    std::vector<std::size_t> order;              ///< line indices, parents before children
 
     std::size_t nodeCount() const { return sources.size() + lines.size(); }
     bool isSource(NodeIndex node) const { return node < sources.size(); }
