@@ -1,6 +1,8 @@
 #include "command_options.h"
 
+#include "handover_command.h"
 #include "part_commands.h"
+#include "review_commands.h"
 #include "seek_command.h"
 
 #include <CLI/CLI.hpp>
@@ -46,10 +48,12 @@ Run derive(CLI::App& app) {
 
 Run check(CLI::App& app) {
     const auto plan = addPlanOptions(app);
-    const auto isStrict = addFlag(app, "--strict", "exit 1 for strained ones too: the nominal holds, a worst case does not");
-    const auto areAllTakes =
-        addFlag(app, "--all-takes", "the takes that nothing names too, each with all that can be asked there");
-    return [=](const Console& console) { return runCheck(console, *plan, *isStrict, *areAllTakes); };
+    const auto check = std::make_shared<CheckOptions>();
+    app.add_flag("--strict", check->isStrict, "exit 1 for strained ones too: the nominal holds, a worst case does not");
+    app.add_flag("--all-takes", check->areAllTakes, "the takes that nothing names too, each with all that can be asked there");
+    app.add_option("--as", check->form, "text, sarif (OASIS SARIF 2.1.0) or junit; text without");
+    app.add_flag("--watch", check->isWatching, "again whenever the plan or its part changes, until it is stopped");
+    return [=](const Console& console) { return runCheck(console, *plan, *check); };
 }
 
 Run promise(CLI::App& app) {
@@ -102,6 +106,26 @@ Run emit(CLI::App& app) {
     return [=](const Console& console) { return runEmit(console, *plan, *emit); };
 }
 
+Run handover(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto handover = std::make_shared<HandoverOptions>();
+    app.add_flag("--check", handover->isChecked, "exit 1 where a file is not as planned, or leaves something out");
+    app.add_flag("--write", handover->isWritten, "writes what differs, each file whole or not at all");
+    app.add_flag("--diff", handover->showsDiff, "what differs, line by line");
+    app.add_flag("--over-edited", handover->isOverEdited, "with --write: files that somebody changed by hand, or made, too");
+    return [=](const Console& console) { return runHandover(console, *plan, *handover); };
+}
+
+Run found(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto found = std::make_shared<FoundOptions>();
+    app.add_option("FILE", found->file, "registers as a debugger gave them: NAME = value, address and values, Intel HEX, SREC")
+        ->required();
+    app.add_option("--at", found->address, "the file is a memory's bytes, the first of them at this address");
+    app.add_option("--as-take", found->asTake, "adds what was found to the plan as a take of that name");
+    return [=](const Console& console) { return runFound(console, *plan, *found); };
+}
+
 Run filter(CLI::App& app) {
     const auto filters = addTexts(app, "FILTER", "a range 0x100..0x17f, a pair 0x100,0x200, or a mask 0x100&0x7f0", true);
     const auto ids = addTexts(app, "--id", "an id to try");
@@ -111,7 +135,8 @@ Run filter(CLI::App& app) {
 Run compare(CLI::App& app) {
     const auto plan = std::make_shared<PlanOptions>();
     app.add_option("PLAN", plan->plan, "the plan file")->required();
-    const auto takes = addTexts(app, "TAKE", "the takes; else all");
+    const auto takes = addTexts(app, "TAKE", "the takes, else all; or another plan's file: what moved from the first to it");
+    app.add_option("--take", plan->take, "of two plans: the take that is compared; else the active one of each");
     app.add_flag("--json", plan->isJson, "one JSON object");
     return [=](const Console& console) { return runCompare(console, *plan, *takes); };
 }
@@ -188,6 +213,8 @@ const std::vector<Command>& commands() {
         {"sleep", "The sleep modes, or one of them: what it keeps, draws, and how it wakes", sleep},
         {"rhythm", "The jobs: where the charge goes, and what would move the battery most", rhythm},
         {"emit", "The register fields of a take: constants, functions in order, or a table", emit},
+        {"handover", "The files that the plan hands over: as planned, or behind; written where that is asked", handover},
+        {"found", "Registers read from a board against a take: what differs, and what that does to the promises", found},
         {"filter", "Try CAN filters on ids; exit 1 if an id is kept out", filter},
         {"compare", "Put the takes of a plan beside one another, differences first", compare},
         {"seek", "Find takes that keep wishes and promises all at once; exit 1 if none does", seek},

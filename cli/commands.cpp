@@ -7,10 +7,8 @@
 #include "derive/pins.h"
 #include "derive/workings_of.h"
 #include "derive/writing_order.h"
-#include "evaluate/compare.h"
 #include "evaluate/evaluate.h"
 #include "evaluate/ripple.h"
-#include "evaluate/takes_that_count.h"
 #include "evaluate/what_if.h"
 #include "handover/emit.h"
 #include "handover/figures_json.h"
@@ -58,47 +56,6 @@ int runDerive(const Console& console, const PlanOptions& options) {
     }
     console.out << json.dump(2) << "\n";
     return kHolds;
-}
-
-int runCheck(const Console& console, const PlanOptions& options, bool isStrict, bool areAllTakes) {
-    auto loaded = load(console, options);
-    if (!loaded) {
-        return kBadInput;
-    }
-    std::vector<Figures> takes{evaluated(*loaded)};
-    std::vector<std::string> others = options.take.empty() ? takesThatCount(loaded->plan) : std::vector<std::string>();
-    for (const Take& take : loaded->plan.takes) {
-        if (areAllTakes && std::find(others.begin(), others.end(), take.name) == others.end()) {
-            others.push_back(take.name);
-        }
-    }
-    for (const std::string& other : others) {
-        if (other != takes.front().take) {
-            loaded->take = other;
-            takes.push_back(ownOf(loaded->plan, evaluated(*loaded), takes.front(), areAllTakes));
-        }
-    }
-    if (options.isJson) {
-        nlohmann::ordered_json json = figuresJson(takes.front());
-        json["takes"] = nlohmann::ordered_json::object();
-        for (std::size_t i = 1; i < takes.size(); ++i) {
-            const nlohmann::ordered_json all = figuresJson(takes[i]);
-            json["takes"][takes[i].take] = {{"promises", all["promises"]}, {"findings", all["findings"]}};
-        }
-        console.out << json.dump(2) << "\n";
-    } else {
-        console.out << checkReport(takes, loaded->places, console.style);
-    }
-    const auto isOfState = [](State state) { return [state](const auto& figure) { return figure.state == state; }; };
-    bool isBroken = false;
-    bool isStrained = false;
-    for (const Figures& figures : takes) {
-        isBroken = isBroken || hasErrors(figures.findings) ||
-                   std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::broken));
-        isStrained = isStrained || std::any_of(figures.promises.begin(), figures.promises.end(), isOfState(State::strained)) ||
-                     std::any_of(figures.lines.begin(), figures.lines.end(), isOfState(State::strained));
-    }
-    return isBroken || (isStrict && isStrained) ? kBroken : kHolds;
 }
 
 int runPromise(const Console& console, const PlanOptions& options, const std::string& line, bool wantsRates) {
@@ -354,33 +311,6 @@ int runFilter(const Console& console, const std::vector<std::string>& filters, c
         console.out << *count << " of 2048 ids are let in\n";
     }
     return areAllLetIn ? kHolds : kBroken;
-}
-
-int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes) {
-    const auto loaded = load(console, options);
-    if (!loaded) {
-        return kBadInput;
-    }
-    std::vector<std::string> known;
-    for (const Take& take : loaded->plan.takes) {
-        known.push_back(take.name);
-    }
-    for (const std::string& take : takes) {
-        if (findTake(loaded->plan, take) == nullptr) {
-            return reportBadInput(console,
-                                  {{Severity::error,
-                                    {options.plan, 0, 0, {}},
-                                    "no take '" + take + "'",
-                                    listNames(known),
-                                    didYouMean(take, known)}},
-                                  options.isJson);
-        }
-    }
-    const std::vector<std::string>& compared = takes.empty() ? known : takes;
-    const std::vector<ComparedRow> rows = compareTakes(loaded->part, loaded->plan, compared);
-    console.out << (options.isJson ? comparisonJson(compared, rows).dump(2) + "\n"
-                                   : compareReport(compared, rows, console.style));
-    return kHolds;
 }
 
 } // namespace wisetick::cli

@@ -29,9 +29,6 @@ struct PlanOptions {
 /// All figures of a plan.
 int runDerive(const Console& console, const PlanOptions& options);
 
-/// kBroken on a broken promise or a limit overstepped; with `isStrict` on a strained one too.
-int runCheck(const Console& console, const PlanOptions& options, bool isStrict, bool areAllTakes);
-
 /// The parts of the shelf against needs such as "core >= 100 MHz, 2 uart". kBroken where none fits.
 int runShelf(const Console& console, const std::string& needs, bool isJson);
 
@@ -68,8 +65,5 @@ int runEmit(const Console& console, const PlanOptions& options, const EmitOption
 
 /// CAN filters tried on ids: which lets each in. kBroken where one is let in by none.
 int runFilter(const Console& console, const std::vector<std::string>& filters, const std::vector<std::string>& ids);
-
-/// The takes of a plan beside one another: all, or those named.
-int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& takes);
 
 } // namespace wisetick::cli

@@ -177,28 +177,6 @@ std::string Style::section(const std::string& title, const std::string& body) co
     return body.empty() ? "" : "\n" + heading(title) + "\n" + body;
 }
 
-Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& places, const std::string& take) {
-    std::string path = finding.place.path;
-    if (finding.place.about.is(Target::Room::line)) {
-        path = "take." + take + ".choices." + finding.place.about.name;
-    }
-    // where the very key is not in the file, the table around it
-    for (;;) {
-        const auto found = places.find(path);
-        if (found != places.end() && !path.empty()) {
-            finding.place.file = found->second.file;
-            finding.place.line = found->second.line;
-            finding.place.column = found->second.column;
-            return finding;
-        }
-        const std::size_t dot = path.rfind('.');
-        if (dot == std::string::npos) {
-            return finding;
-        }
-        path.resize(dot);
-    }
-}
-
 std::string deriveReport(const Figures& figures, const Style& style) {
     std::string text = style.heading(headLine(figures)) + "\n";
     text += style.section("Lines", linesTable(figures, style));
@@ -425,6 +403,15 @@ std::string boardReport(const Figures& figures, const BoardExtras& extras, const
     text += routes.empty() ? "" : style.section("routes", routes.text(style.columns));
     text += options.empty() ? "" : style.section("option words", options.text(style.columns));
     return text.empty() ? "  the part and the plan say nothing of crystals, pins or option words\n" : text;
+}
+
+std::string movedReport(const std::vector<Moved>& moved, const Style& style) {
+    TextTable table({Align::left, Align::left, Align::left});
+    for (const Moved& each : moved) {
+        table.add({each.name, style.mark(each.after),
+                   (each.was.empty() ? "new" : each.was) + " \u2192 " + (each.is.empty() ? "gone" : each.is)});
+    }
+    return moved.empty() ? "  nothing moved\n" : style.section("what moved", table.text(style.columns));
 }
 
 std::string failsReport(const std::string& source, const std::vector<Moved>& moved, const Style& style) {

@@ -10,6 +10,7 @@
 #include "evaluate/needs.h"
 #include "evaluate/ripple.h"
 #include "files/shelf.h"
+#include "handover/review.h"
 
 #include <map>
 #include <string>
@@ -53,6 +54,8 @@ std::string boardReport(const Figures& figures, const BoardExtras& extras, const
 /// Where every signal could stand, or which can't stand together.
 std::string routingReport(const Routing& routing, const Figures& figures, const Style& style);
 
+/// What moved from one plan to another.
+std::string movedReport(const std::vector<Moved>& moved, const Style& style);
 /// What moves when a source fails.
 std::string failsReport(const std::string& source, const std::vector<Moved>& moved, const Style& style);
 
@@ -67,8 +70,5 @@ std::string shelfReport(const std::vector<std::pair<std::string, std::vector<Nee
 
 /// The parts of the shelf with their notes, where nothing is needed.
 std::string shelfReport(const std::vector<ShelvedPart>& parts, const Style& style);
-
-/// The finding with the file, line and column that its path stands at, where the plan has it.
-Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& places, const std::string& take);
 
 } // namespace wisetick::cli

@@ -1,58 +1,11 @@
-#include "support.h"
+#include "cli_support.h"
 
-#include <QJsonArray>
-#include <QJsonDocument>
-#include <QJsonObject>
-#include <QProcess>
 #include <QRegularExpression>
-#include <QTemporaryDir>
 
 using namespace wisetick::test;
 
-namespace {
-
-struct Run {
-    int exitCode = -1;
-    QString out;
-    QString err;
-    QJsonObject json() const { return QJsonDocument::fromJson(out.toUtf8()).object(); }
-};
-
-/// Runs the real program.
-Run run(const QStringList& arguments, const QString& folder = QString::fromStdString(sourceDir())) {
-    QProcess process;
-    process.setWorkingDirectory(folder);
-    process.start(qEnvironmentVariable("WISETICK_CLI"), arguments);
-    if (!process.waitForFinished(30000)) {
-        qFatal("the program did not finish: %s", qPrintable(process.errorString()));
-    }
-    return {process.exitStatus() == QProcess::NormalExit ? process.exitCode() : -1,
-            QString::fromUtf8(process.readAllStandardOutput()), QString::fromUtf8(process.readAllStandardError())};
-}
-
-const QString kOrchard = "examples/orchard-sprayer.plan.toml";
-
-} // namespace
-
-class CliCommands : public QObject {
+class CliCommands : public CliFixture {
     Q_OBJECT
-
-    QTemporaryDir folder_;
-
-    /// The example beside its part, with an edit.
-    QString editedPlan(const std::string& what, const std::string& by) {
-        const QString path = folder_.filePath("edited.plan.toml");
-        write(path, replaced(orchardText(), what, by));
-        write(folder_.filePath("marram-20.part.toml"), marramText());
-        return path;
-    }
-
-    static void write(const QString& path, const std::string& text) {
-        QFile file(path);
-        if (!file.open(QIODevice::WriteOnly) || file.write(text.data(), static_cast<qint64>(text.size())) < 0) {
-            qFatal("can't write %s", qPrintable(path));
-        }
-    }
 
 private slots:
     void checkSaysWhatIsBroken() {
@@ -179,19 +132,27 @@ private slots:
         QCOMPARE(header.exitCode, 1);
         QVERIFY(header.out.contains("#error \"left out: modem, broken: the nearest is 1 Mbit/s"));
         QVERIFY(header.err.startsWith("left out: modem, broken: the nearest is 1 Mbit/s"));
-        QVERIFY(!header.out.contains("WT_UART1_DIVISOR") && header.out.contains("#define WT_UART2_DIVISOR"));
-        QVERIFY(!run({"emit", kOrchard, "--as", "c"}).out.contains("wisetick_modem"));
+        QVERIFY(!header.out.contains("UART1_DIVISOR") && header.out.contains("#define ORCHARD_SPRAYER_A_UART2_DIVISOR"));
+        QVERIFY(!run({"emit", kOrchard, "--as", "c"}).out.contains("orchard_sprayer_a_modem"));
         QCOMPARE(run({"emit", kOrchard, "--as", "json"}).json()["left_out"].toArray().size(), 1);
         const Run all = run({"emit", kOrchard, "--even-broken"});
         QCOMPARE(all.exitCode, 0);
-        QVERIFY(all.out.contains("#define WT_UART1_DIVISOR 0x004u"));
-        QVERIFY(run({"emit", kOrchard, "--as", "c", "--even-broken"}).out.contains("void wisetick_modem(void) {"));
+        QVERIFY(all.out.contains("#define ORCHARD_SPRAYER_A_UART1_DIVISOR 0x004u"));
+        QVERIFY(run({"emit", kOrchard, "--as", "c", "--even-broken"}).out.contains("int orchard_sprayer_a_modem(void)\n{"));
         QVERIFY(run({"emit", kOrchard, "--as", "csv", "--take", "B"}).out.startsWith("name,register,msb,lsb,value,"));
         QVERIFY(!run({"emit", kOrchard, "--as", "json"}).json()["fields"].toArray().isEmpty());
         const Run wrong = run({"emit", kOrchard, "--as", "jsn"});
         QCOMPARE(wrong.exitCode, 2);
-        QCOMPARE(wrong.err, QString("error: no form 'jsn'; expected 'header', 'c', 'csv' or 'json'; did you mean 'json'?\n"));
+        QCOMPARE(
+            wrong.err,
+            QString("error: no form 'jsn'; expected 'header', 'prototypes', 'c', 'cpp', 'rust', 'dts', 'csv' or 'json'; did you "
+                    "mean 'json'?\n"));
         QCOMPARE(run({"emit", "nowhere.plan.toml"}).exitCode, 2);
+        QVERIFY(run({"emit", kOrchard, "--as", "c", "--from", "B", "--even-broken"})
+                    .out.contains("orchard_sprayer_a_clocks_from_b(void)"));
+        QCOMPARE(run({"emit", kOrchard, "--as", "c", "--from", "Z"}).exitCode, 2);
+        QVERIFY(run({"emit", kOrchard, "--as", "c", "--registers", "{block}->{register}"})
+                    .out.contains("#define WT_CLK_CORE CLK->CORE"));
     }
 
     /// Tables within 120 columns; what is said of a place in a file (FILE:LINE:COLUMN: …) is one line however long.
@@ -418,47 +379,6 @@ private slots:
         QCOMPARE(first["part"].toString(), QString("cordgrass-60"));
         QCOMPARE(first["needs"].toArray()[0].toObject()["why"].toString(), QString("vco1, vco2, vco3"));
         QCOMPARE(run({"shelf", "2 uatr", "--json"}).json()["error"].toObject()["position"].toInt(), 2);
-    }
-
-    /// What a part does not tell comes with what hangs on it, most first; so does what can't be written.
-    void lintRanksWhatIsUnknown() {
-        const QString path = folder_.filePath("gaps.part.toml");
-        write(path, replaced(marramText(), "tolerance = [", "note = ["));
-        QCOMPARE(run({"lint", path, "--unknown"}).exitCode, 2); // a note is no list
-        const Run whole = run({"lint", "parts/gorse-12.part.toml", "--unknown"});
-        QCOMPARE(whole.exitCode, 0);
-        QVERIFY2(whole.out.contains("the charge of waking from doze") && whole.out.contains("what can't be written\n"),
-                 qPrintable(whole.out));
-        const QJsonObject json = run({"lint", "parts/gorse-12.part.toml", "--unknown", "--json"}).json();
-        const QJsonObject part = json["parts"].toArray()[0].toObject();
-        std::size_t last = 1000000;
-        for (const QJsonValue& each : part["unknown"].toArray()) {
-            const auto count = static_cast<std::size_t>(each["hangs"].toArray().size());
-            QVERIFY(count <= last && each["line"].toInt() > 0);
-            last = count;
-        }
-        QVERIFY(!part["unwritable"].toArray().isEmpty());
-    }
-
-    /// Every skeleton, and a part begun from a description of its registers, reads without a fault and says so.
-    void newPartsBeginFromMoreThanOne() {
-        QVERIFY(
-            QFile::copy(QString::fromStdString(sourceDir()) + "/tests/data/thicket-3.svd", folder_.filePath("thicket-3.svd")));
-        const QList<QStringList> ways{
-            {"--like", "small"}, {"--like", "middle"}, {"--from-svd", folder_.filePath("thicket-3.svd")}};
-        for (const QStringList& way : ways) {
-            const Run printed = run(QStringList{"new-part", "dune-4"} + way);
-            QCOMPARE(printed.exitCode, 0);
-            const QString path = folder_.filePath("dune-4.part.toml");
-            write(path, printed.out.toStdString());
-            const Run lint = run({"lint", path});
-            QVERIFY2(lint.exitCode != 2, qPrintable(lint.out));
-            QVERIFY2(way.first() == "--from-svd" || lint.exitCode == 0, qPrintable(lint.out));
-        }
-        const Run unlike = run({"new-part", "dune-4", "--like", "midle"});
-        QCOMPARE(unlike.exitCode, 2);
-        QVERIFY2(unlike.err.contains("did you mean 'middle'?"), qPrintable(unlike.err));
-        QCOMPARE(run({"new-part", "dune-4", "--from-svd", folder_.filePath("gone.svd")}).exitCode, 2);
     }
 
     /// What new-part prints is a part that a plan can stand on.

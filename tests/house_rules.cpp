@@ -25,7 +25,7 @@ const std::map<std::string, std::set<std::string>>& mayInclude() {
         {"rhythm", {"base", "quantity", "part", "plan", "derive", "sleep"}},
         {"evaluate", {"base", "quantity", "part", "plan", "promise", "sleep", "derive", "rhythm"}},
         {"seek", {"base", "quantity", "part", "plan", "promise", "sleep", "derive", "rhythm", "evaluate"}},
-        {"handover", {"base", "quantity", "part", "plan", "derive", "promise", "sleep", "rhythm", "evaluate"}},
+        {"handover", {"base", "quantity", "part", "plan", "files", "derive", "promise", "sleep", "rhythm", "evaluate"}},
     };
     return rooms;
 }

@@ -234,10 +234,10 @@ std::vector<Picture> portPictures(const DeskScene& scene, const SpiKind& spi, co
         if (ask.dummy) {
             read.push_back({QObject::tr("dummy"), *ask.dummy / got});
         }
-        read.push_back({QObject::tr("data"), (*ask.reading * 8 / spi.lanes).ceil() / got, true});
+        read.push_back({QObject::tr("data"), (*ask.reading * 8 / spiLanes(spi, ask)).ceil() / got, true});
         pictures.push_back(stripPicture(QObject::tr("Reading %1").arg(text(printQuantity(*ask.reading, Unit::byte))),
-                                        QObject::tr("%1 lanes carry the data").arg(spi.lanes), std::move(read), ask.within,
-                                        state));
+                                        QObject::tr("%1 lanes carry the data").arg(text(spiLanes(spi, ask).toString())),
+                                        std::move(read), ask.within, state));
     }
     return pictures;
 }

@@ -205,7 +205,7 @@ void trim(const Part& part, const Board& board, const Controls& controls, std::v
         const auto own =
             source.rates.empty() ? std::nullopt : trimFigure(source, board, source.rates[controls.sourceRates[*node]]);
         const Rational nominal = own ? (own->isInReach ? own->rated : own->hertz) : figure.hertz->nominal;
-        const Rational apart = (figure.hertz->max - figure.hertz->min) / nominal;
+        const Rational apart = (figure.hertz->max - figure.hertz->min) / figure.hertz->nominal;
         const Rational moves =
             steps.perCelsius && trimmed.drift ? std::min(*steps.perCelsius * *trimmed.drift * trimmed.every, apart) : apart;
         const Rational off = steps.left + moves;

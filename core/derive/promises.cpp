@@ -95,6 +95,7 @@ public:
             checkAlsoIn(context_.plan.promises[i].line, figures[i]);
             checkTrigger(i, figures);
             checkChain(i, figures);
+            checkAlarms(i, figures);
             if (context_.detail != Detail::verdict) {
                 noteBetterWay(i, figures[i]);
                 addFields(i, figures[i]);
@@ -404,6 +405,26 @@ private:
                 figures[loser].state = State::broken;
                 figures[loser].why += (figures[loser].why.empty() ? "" : "; ") + names_[winner] + " needs " + other + " too";
             }
+        }
+    }
+
+    /// Each alarm of a calendar keeps one promise.
+    void checkAlarms(std::size_t index, std::vector<PromiseFigure>& figures) const {
+        const auto isByAlarm = [&](std::size_t i) {
+            const auto* fires = context_.plan.promises[i].line.ask.as<FiresAsk>();
+            return fires != nullptr && fires->isAlarm && figures[i].state != State::elsewhere;
+        };
+        const std::string& subject = context_.plan.promises[index].line.subject;
+        const auto peripheral = isByAlarm(index) ? context_.part.findPeripheral(subject) : std::nullopt;
+        const auto* rtc = peripheral ? context_.part.peripherals[*peripheral].kind.as<RtcKind>() : nullptr;
+        std::int64_t wanted = 0;
+        for (std::size_t i = 0; rtc != nullptr && i < figures.size(); ++i) {
+            wanted += isByAlarm(i) && context_.plan.promises[i].line.subject == subject ? 1 : 0;
+        }
+        if (rtc != nullptr && wanted > rtc->alarms) {
+            figures[index].state = State::broken;
+            figures[index].why += (figures[index].why.empty() ? "" : "; ") + std::to_string(wanted) +
+                                  " promises want an alarm of " + subject + ", and it has " + std::to_string(rtc->alarms);
         }
     }
 

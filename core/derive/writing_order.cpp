@@ -1,9 +1,9 @@
 #include "derive/writing_order.h"
 
+#include "derive/clock_moments.h"
 #include "derive/controls.h"
 #include "derive/demand.h"
 #include "derive/field_values.h"
-#include "derive/line_limits.h"
 #include "derive/line_rates.h"
 #include "quantity/quantity_print.h"
 
@@ -27,12 +27,6 @@ struct Change {
     std::function<void(Choice&)> apply;
 };
 
-/// The clocks at one moment.
-struct Moment {
-    Take take;
-    std::vector<bool> runs; ///< by node: started, for sources and multipliers
-};
-
 const Take& takeNamed(const Plan& plan, const std::string& name) {
     const Take* take = findTake(plan, name);
     if (take == nullptr) {
@@ -44,7 +38,7 @@ const Take& takeNamed(const Plan& plan, const std::string& name) {
 class Walker {
 public:
     Walker(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to)
-        : part_(part), plan_(plan), goal_(takeNamed(plan, to)) {
+        : part_(part), plan_(plan), goal_(takeNamed(plan, to)), moments_(part, plan) {
         Diagnostics ignored;
         goalControls_ = resolveControls(part_, goal_, ignored);
         goalDemand_ = demandOf(part_, plan_, goal_, goalControls_);
@@ -63,13 +57,11 @@ public:
                 on[node] = true;
             }
         }
-        isEnd_.resize(part_.nodeCount());
-        markEnds(controls, on);
-        markEnds(goalControls_, goalDemand_.nodes);
-        isEnd_[part_.core] = true;
+        moments_.markEnds(controls, on);
+        moments_.markEnds(goalControls_, goalDemand_.nodes);
         for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
             now_.runs.push_back(on[node] && isStarted(node));
-            used_.push_back(on[node] || goalDemand_.nodes[node]);
+            moments_.setUsed(node, on[node] || goalDemand_.nodes[node]);
             if (from && !on[node] && !part_.isSource(node)) { // what is off was perhaps never written
                 unknown_.insert({{node, "multiply"}, {node, "divide"}, {node, "from"}});
             }
@@ -103,86 +95,14 @@ public:
     }
 
 private:
-    bool isMultiplier(NodeIndex node) const { return !part_.isSource(node) && !part_.lineAt(node).multiply.empty(); }
+    using Judged = JudgedMoment;
 
-    /// Sources, multipliers and gates are started and stopped; everything else is there as soon as its input is.
-    bool isStarted(NodeIndex node) const {
-        return part_.isSource(node) || isMultiplier(node) || part_.lineAt(node).fields.contains("on");
-    }
-
-    /// The lines that something is wanted of for its own sake: they feed no other line that is on.
-    void markEnds(const Controls& controls, const std::vector<bool>& on) {
-        std::vector<bool> feeds(part_.nodeCount());
-        for (std::size_t i = 0; i < part_.lines.size(); ++i) {
-            if (on[part_.nodeOfLine(i)]) {
-                feeds[parentOf(part_, controls, i)] = true;
-            }
-        }
-        for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
-            isEnd_[node] = isEnd_[node] || (on[node] && !feeds[node]);
-        }
-    }
-
-    /// What has a clock at the moment and is used by something: a line above a multiplier that stands still is not.
-    std::vector<bool> inUse(const Moment& moment, const Controls& controls) const {
-        std::vector<bool> result(part_.nodeCount());
-        for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
-            if (!isEnd_[node] || !isAlive(moment, controls, node)) {
-                continue;
-            }
-            for (const NodeIndex each : chainOf(part_, controls, node)) {
-                result[each] = used_[each];
-            }
-        }
-        for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
-            if (isMultiplier(node) && moment.runs[node]) { // a running multiplier must be well fed, whoever uses it
-                for (const NodeIndex each : chainOf(part_, controls, node)) {
-                    result[each] = used_[each];
-                }
-            }
-        }
-        return result;
-    }
-
+    bool isMultiplier(NodeIndex node) const { return moments_.isMultiplier(node); }
+    bool isStarted(NodeIndex node) const { return moments_.isStarted(node); }
     bool isAlive(const Moment& moment, const Controls& controls, NodeIndex node) const {
-        const std::vector<NodeIndex> chain = chainOf(part_, controls, node);
-        return std::all_of(chain.begin(), chain.end(), [&](NodeIndex each) { return !isStarted(each) || moment.runs[each]; });
+        return moments_.isAlive(moment, controls, node);
     }
-
-    struct Judged {
-        std::string fault;
-        std::vector<WaitFigure> waits;
-        std::optional<Rational> core;
-    };
-
-    /// What is wrong at a moment, its wait states and the core's rate.
-    Judged judge(const Moment& moment) const {
-        Diagnostics findings;
-        const Controls controls = resolveControls(part_, moment.take, findings);
-        Judged judged;
-        std::vector<LineFigure> lines = lineRates(part_, plan_.board, controls);
-        const std::vector<bool> isUsed = inUse(moment, controls);
-        for (NodeIndex node = 0; node < lines.size(); ++node) {
-            lines[node].isOn = isUsed[node] && isAlive(moment, controls, node);
-        }
-        judgeLimits(part_, plan_.board, controls, lines, findings);
-        judgeBoard(part_, plan_, controls, lines, findings);
-        judged.waits = waitStates(part_, plan_.board, controls, lines, findings);
-        if (!lines[part_.core].isOn || !lines[part_.core].hertz) {
-            judged.fault = "the core would have no clock";
-            return judged;
-        }
-        judged.core = lines[part_.core].hertz->nominal;
-        for (const Diagnostic& finding : findings) {
-            const bool isAboutClocks = finding.place.about.is(Target::Room::line) || finding.place.path.rfind("take.", 0) == 0;
-            if (finding.severity == Severity::error && isAboutClocks) {
-                judged.fault = finding.found + (finding.expected.empty() ? "" : "; " + finding.expected);
-                break;
-            }
-        }
-        return judged;
-    }
-
+    Judged judge(const Moment& moment) const { return moments_.judge(moment); }
     std::string faultOf(const Moment& moment) const { return judge(moment).fault; }
 
     Moment after(const Change& change) const {
@@ -624,10 +544,9 @@ private:
     const Take& goal_;
     Controls goalControls_;
     Demand goalDemand_;
-    std::vector<LineFigure> goalFields_;                               ///< by source: what it is set up by in the end
-    std::vector<LineFigure> firstFields_;                              ///< and at the start
-    std::vector<bool> used_;                                           ///< on in either take
-    std::vector<bool> isEnd_;                                          ///< feeds nothing else that is on, in either take
+    std::vector<LineFigure> goalFields_;  ///< by source: what it is set up by in the end
+    std::vector<LineFigure> firstFields_; ///< and at the start
+    Moments moments_;
     std::set<std::pair<NodeIndex, std::string>> unknown_;              ///< controls that may hold anything
     std::map<std::pair<std::string, std::string>, std::int64_t> held_; ///< by line and what follows from it: what stands there
     std::map<NodeIndex, Duration> ready_; ///< sources that still start: when they are there, s from the beginning

@@ -32,6 +32,7 @@ public:
         readPromises();
         readTakes();
         readJobs();
+        readHandover();
         root_.finish();
         checkWhole();
         return std::move(plan_);
@@ -261,6 +262,22 @@ private:
             }
             reader.text("note");
             reader.finish();
+        }
+    }
+
+    void readHandover() {
+        int number = 0;
+        for (const toml::table* table : root_.tables("handover")) {
+            TableReader reader(*table, reporter_, "handover." + std::to_string(++number));
+            HandoverFile file;
+            file.path = reader.text("file", Need::required).value_or("?");
+            file.form = reader.text("as", Need::required).value_or("header");
+            file.take = reader.text("take").value_or("");
+            file.from = reader.text("from").value_or("");
+            file.registers = reader.text("registers").value_or("");
+            reader.text("note");
+            reader.finish();
+            plan_.handover.push_back(std::move(file));
         }
     }
 

@@ -69,6 +69,15 @@ public:
         for (std::size_t i = 0; i < plan_.takes.size(); ++i) {
             addTake(plan_.takes[i], fmt::format("take#{}", i));
         }
+        for (std::size_t i = 0; i < plan_.handover.size(); ++i) {
+            const HandoverFile& file = plan_.handover[i];
+            begin(fmt::format("handover#{}", i), "[[handover]]", file.path);
+            add("file", stringLiteral(file.path));
+            add("as", stringLiteral(file.form));
+            addText("take", file.take);
+            addText("from", file.from);
+            addText("registers", file.registers);
+        }
         return std::move(sections_);
     }
 

@@ -113,8 +113,7 @@ std::string jsonOf(const Part& part, const Plan& plan, const Figures& figures, c
 } // namespace
 
 const std::vector<std::string>& emitForms() {
-    static const std::vector<std::string> forms{"header", "prototypes", "c", "cpp", "rust", "dts", "csv", "json"};
-    return forms;
+    return handoverForms();
 }
 
 std::optional<EmitForm> readEmitForm(std::string_view text) {

@@ -18,10 +18,10 @@ std::vector<const KindRow*>& kinds() {
 }
 
 std::vector<const AskRow*>& asks() {
-    static std::vector<const AskRow*> rows{&RunsAsk::row(),  &TalksAsk::row(),  &CanAsk::row(),   &BusAsk::row(),
-                                           &FiresAsk::row(), &DrivesAsk::row(), &WaitsAsk::row(), &StampsAsk::row(),
-                                           &BitesAsk::row(), &DriftsAsk::row(), &TakesAsk::row(), &ClocksAsk::row(),
-                                           &HoldsAsk::row(), &LastsAsk::row(),  &WakesAsk::row(), &AverageAsk::row()};
+    static std::vector<const AskRow*> rows{
+        &RunsAsk::row(),  &TalksAsk::row(),  &CanAsk::row(),   &BusAsk::row(),    &FiresAsk::row(),  &DrivesAsk::row(),
+        &WaitsAsk::row(), &StampsAsk::row(), &BitesAsk::row(), &DriftsAsk::row(), &TakesAsk::row(),  &ClocksAsk::row(),
+        &PlaysAsk::row(), &HoldsAsk::row(),  &LastsAsk::row(), &WakesAsk::row(),  &AverageAsk::row()};
     return rows;
 }
 

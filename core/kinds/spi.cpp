@@ -13,6 +13,8 @@ void clocksClauses(ClauseList& list, ClocksAsk& ask, const std::string&) {
     list.quantity("valid after", Unit::second, "valid after 6 ns", ask.valid);
     list.quantity("held", Unit::second, "held 2 ns", ask.held).needs = "valid after";
     list.quantity("over", Unit::metre, "over 10 cm", ask.trace).needs = "valid after";
+    Clause& lanes = list.quantity("on", Unit::count, "on 2 lanes", ask.lanes);
+    lanes.closes = "lanes";
     list.quantity("reading", Unit::byte, "reading 256 byte", ask.reading).needs = "in at most";
     list.quantity("in at most", Unit::second, "in at most 5 us", ask.within).needs = "reading";
 }
@@ -21,21 +23,28 @@ std::string printClocks(const ClocksAsk& ask) {
     return "clocks at most " + printReadable(ask.hertz, Unit::hertz) + said(", of ", ask.size, Unit::byte) +
            said(", after ", ask.dummy, Unit::count, " dummies") + said(", reading ", ask.reading, Unit::byte) +
            said(" in at most ", ask.within, Unit::second) + said(", valid after ", ask.valid, Unit::second) +
-           said(", held ", ask.held, Unit::second) + said(", over ", ask.trace, Unit::metre);
+           said(", held ", ask.held, Unit::second) + said(", over ", ask.trace, Unit::metre) +
+           said(", on ", ask.lanes, Unit::count, " lanes");
 }
 
 std::vector<std::string> readSpi(PartContext& context, TableReader& reader, Peripheral& peripheral) {
     SpiKind spi;
     spi.divide = readWholeSet(reader, "divide", Need::required);
     spi.limits = readLimits(context, reader);
-    spi.lanes = reader.whole("lanes", 1, 8).value_or(1);
+    if (reader.has("lanes")) {
+        spi.lanes = readWholeSet(reader, "lanes");
+        if (!spi.lanes.empty() && spi.lanes.most() > 8) {
+            reader.error("lanes", spi.lanes.most().toString() + " lanes", "at most 8");
+        }
+    }
+    spi.address = readWholeSet(reader, "address");
     spi.shift = readFactorSet(reader, "shift");
     spi.dummy = readWholeSet(reader, "dummy");
     spi.size = readWholeSet(reader, "size");
     spi.setup = reader.quantity("setup", Unit::second, Need::optional, Sign::notNegative);
     spi.hold = reader.quantity("hold", Unit::second, Need::optional, Sign::notNegative);
     peripheral.kind = std::move(spi);
-    return {"divide", "shift", "dummy", "size"};
+    return {"divide", "shift", "dummy", "size", "lanes", "address"};
 }
 
 void spiWidths(const PeripheralKind& kind, const OnWidth& width) {
@@ -44,6 +53,8 @@ void spiWidths(const PeripheralKind& kind, const OnWidth& width) {
     width("shift", spi.shift);
     width("dummy", spi.dummy);
     width("size", spi.size);
+    width("lanes", spi.lanes);
+    width("address", spi.address);
 }
 
 SpiReach reachOf(const PromiseContext& context, const SpiKind& spi) {
@@ -78,15 +89,16 @@ const KindRow& SpiKind::row() {
         .schema = R"({
         "divide": {"$ref": "#/$defs/factors"},
         "limit": {"anyOf": [{"$ref": "#/$defs/limit"}, {"type": "array", "items": {"$ref": "#/$defs/limit"}}]},
-        "lanes": {"type": "integer", "minimum": 1, "maximum": 8},
+        "lanes": {"$ref": "#/$defs/factors"},
+        "address": {"$ref": "#/$defs/factors"},
         "shift": {"$ref": "#/$defs/factors"},
         "dummy": {"$ref": "#/$defs/factors"},
         "size": {"$ref": "#/$defs/factors"},
         "setup": {"type": "string"},
         "hold": {"type": "string"}
     })",
-        .settings = {"divide", "dummy", "size", "shift"},
-        .alsoCounted = {{"memory port", [](const PeripheralKind& kind) { return kind.get<SpiKind>().lanes > 1; }}},
+        .settings = {"divide", "dummy", "size", "shift", "lanes", "address"},
+        .alsoCounted = {{"memory port", [](const PeripheralKind& kind) { return kind.get<SpiKind>().lanes.most() > 1; }}},
         .movesData = true,
         .read = readSpi,
         .widths = spiWidths,

@@ -38,13 +38,14 @@ void drivesClauses(ClauseList& list, DrivesAsk& ask, const std::string&) {
     list.quantity("steps under", Unit::ratio, "steps under 0.1 %", ask.stepUnder);
     list.quantity("dead", Unit::second, "dead 500 ns", ask.dead);
     list.flag("inside", ask.isInside);
+    list.flag("centred", ask.isCentred);
     list.tolerance(ask.tolerance);
 }
 
 std::string printDrives(const DrivesAsk& ask) {
     return "drives " + printReadable(ask.hertz, Unit::hertz) + saidTolerance(ask.tolerance) + " at " +
            printReadable(ask.duty, Unit::ratio) + " duty" + said(", steps under ", ask.stepUnder, Unit::ratio) +
-           said(", dead ", ask.dead, Unit::second) + (ask.isInside ? ", inside" : "");
+           said(", dead ", ask.dead, Unit::second) + (ask.isInside ? ", inside" : "") + (ask.isCentred ? ", centred" : "");
 }
 
 /// "wraps after at least 1 h, resolves 1 us", or either alone.
@@ -207,17 +208,50 @@ Meeting timerFires() {
     return meeting;
 }
 
+/// The timer with the direction of counting that is asked, where that is a setting.
+TimerKind countingAs(const TimerKind& timer, const DrivesAsk& ask) {
+    TimerKind counting = timer;
+    counting.isCentred = timer.canBeCentred ? ask.isCentred : timer.isCentred;
+    return counting;
+}
+
+/// The setting that says so.
+void addDirection(const TimerKind& timer, const DrivesAsk& ask, std::vector<Setting>& settings) {
+    if (timer.canBeCentred && !settings.empty()) {
+        settings.push_back({"centred", ask.isCentred ? 1 : 0});
+    }
+}
+
 Meeting timerDrives() {
     return meetingRow<DrivesAsk, TimerKind,
                       [](const auto& met, PromiseFigure figure) {
-                          return judgePwm(std::move(figure), {met.kind(), met.scene.subject.channel, met.context().part.slack},
-                                          met.ask(), met.clock(), met.pinned(), met.detail());
+                          const TimerKind timer = countingAs(met.kind(), met.ask());
+                          if (met.ask().isCentred && !timer.isCentred) {
+                              figure.why = "it counts in one direction only, so that no pulse stands in the middle of its period";
+                              return figure;
+                          }
+                          figure = judgePwm(std::move(figure), {timer, met.scene.subject.channel, met.context().part.slack},
+                                            met.ask(), met.clock(), met.pinned(), met.detail());
+                          addDirection(met.kind(), met.ask(), figure.settings);
+                          return figure;
                       },
                       [](const auto& met, std::size_t most) {
-                          return pwmWays({met.kind(), met.scene.subject.channel, met.context().part.slack}, met.ask(),
-                                         met.clock(), met.pinned(), most);
+                          const TimerKind timer = countingAs(met.kind(), met.ask());
+                          std::vector<Way> ways;
+                          if (!met.ask().isCentred || timer.isCentred) {
+                              ways = pwmWays({timer, met.scene.subject.channel, met.context().part.slack}, met.ask(), met.clock(),
+                                             met.pinned(), most);
+                          }
+                          for (Way& way : ways) {
+                              addDirection(met.kind(), met.ask(), way.settings);
+                          }
+                          return ways;
                       },
-                      [](const auto& met) { return pwmRates(met.kind(), met.ask()); }, kOwnClockAlone, kToleranceAsAsked>();
+                      [](const auto& met) {
+                          const TimerKind timer = countingAs(met.kind(), met.ask());
+                          return met.ask().isCentred && !timer.isCentred ? RateWindows::none() : pwmRates(timer, met.ask());
+                      },
+                      kOwnClockAlone, kToleranceAsAsked>();
 }
 
 Meeting timerStamps() {

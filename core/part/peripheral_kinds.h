@@ -89,12 +89,13 @@ struct OtherKind {
     static const KindRow& row();
 };
 
-/// A sound port: its frames are its clock ÷ (`times` × divide).
+/// A sound port: its master clock is its clock ÷ divide, a frame `times` of these, and the clock of bits so many of a frame's.
 struct SoundKind {
     static const KindRow& row();
 
     FactorSet divide;
     std::int64_t times = 256; ///< master clocks a frame
+    FactorSet frame = {};     ///< bits that a frame can have, both channels together; empty: it is not told
 };
 
 /// An analogue-to-digital converter: its clock is divided, then a sample and a conversion take cycles of it.
@@ -117,13 +118,14 @@ struct SpiKind {
     static const KindRow& row();
 
     FactorSet divide;
-    std::vector<Limit> limits; ///< of the port's clock
-    std::int64_t lanes = 1;
-    FactorSet shift;                    ///< by which parts of a clock the sampling can be late; empty: it can't
-    FactorSet dummy;                    ///< cycles between address and data
-    FactorSet size;                     ///< bytes of the memory that it can map
-    std::optional<Rational> setup = {}; ///< s, for which data must stand before the sampling edge; none: not told
-    std::optional<Rational> hold = {};  ///< s, and after it
+    std::vector<Limit> limits;           ///< of the port's clock
+    FactorSet lanes = FactorSet::one(1); ///< over how many the data can go; more than one number: a setting
+    FactorSet address = {};              ///< bits that an address can have; empty: not told, any
+    FactorSet shift;                     ///< by which parts of a clock the sampling can be late; empty: it can't
+    FactorSet dummy;                     ///< cycles between address and data
+    FactorSet size;                      ///< bytes of the memory that it can map
+    std::optional<Rational> setup = {};  ///< s, for which data must stand before the sampling edge; none: not told
+    std::optional<Rational> hold = {};   ///< s, and after it
 };
 
 /// The bus with clock and data: low and high phase are counted in prescaled cycles, and fixed delays add to them.

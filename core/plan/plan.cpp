@@ -91,4 +91,9 @@ const PinnedWay* findPinned(const Take& take, const std::string& promise) {
     return findBy(take.pinned, &PinnedWay::promise, promise);
 }
 
+const std::vector<std::string>& handoverForms() {
+    static const std::vector<std::string> forms{"header", "prototypes", "c", "cpp", "rust", "dts", "csv", "json"};
+    return forms;
+}
+
 } // namespace wisetick

@@ -166,6 +166,19 @@ struct Take {
     bool operator==(const Take&) const = default;
 };
 
+/// A file that is made from the plan for the firmware.
+struct HandoverFile {
+    std::string path;      ///< from the plan's folder
+    std::string form;      ///< one of handoverForms
+    std::string take;      ///< empty: the active one
+    std::string from;      ///< the take that its clocks are left in; empty: reset
+    std::string registers; ///< how a register is named in it: "{block}->{register}"; empty: by its address
+    bool operator==(const HandoverFile&) const = default;
+};
+
+/// "header", "prototypes", "c", "cpp", "rust", "dts", "csv" and "json".
+const std::vector<std::string>& handoverForms();
+
 /// The decisions for one board on one part.
 struct Plan {
     std::string name;
@@ -176,6 +189,7 @@ struct Plan {
     std::vector<Promise> promises;
     std::vector<Job> jobs;
     std::vector<Take> takes;
+    std::vector<HandoverFile> handover = {}; ///< in the order in which they are written
     bool operator==(const Plan&) const = default;
 };
 

@@ -59,6 +59,7 @@ public:
         checkPromises();
         checkTakes();
         checkJobs();
+        checkHandover();
         return std::move(faults_);
     }
 
@@ -274,6 +275,25 @@ private:
             fault("board.regulator.efficiency", printQuantity(*regulator.efficiency, Unit::ratio), "at most 100 %");
         }
         notNegative("board.regulator.draws", regulator.draws);
+    }
+
+    void checkHandover() {
+        std::set<std::string> seen;
+        for (std::size_t i = 0; i < plan_.handover.size(); ++i) {
+            const HandoverFile& file = plan_.handover[i];
+            const std::string path = "handover." + std::to_string(i + 1);
+            if (file.path.empty() || file.path.back() == '/') {
+                fault(path + ".file", "'" + file.path + "', which names no file", "a path from the plan's folder");
+            } else if (!seen.insert(file.path).second) {
+                fault(path + ".file", "the file '" + file.path + "' again", "each file once");
+            }
+            checkName(path + ".as", "form", file.form, handoverForms());
+            for (const auto& [key, take] : {std::pair(".take", file.take), std::pair(".from", file.from)}) {
+                if (!take.empty()) {
+                    checkName(path + key, "take", take, takes_);
+                }
+            }
+        }
     }
 
     void checkPromises() {

@@ -108,6 +108,7 @@ struct DrivesAsk {
     std::optional<Rational> stepUnder = {}; ///< of the duty
     std::optional<Rational> dead = {};      ///< s, both outputs off between the switchings
     bool isInside = false;                  ///< "inside": it reaches no pin
+    bool isCentred = false;                 ///< "centred": pulses around the middle of the period, counted up and down
     Tolerance tolerance;
     Rational lasts() const { return 1 / hertz; }
     bool operator==(const DrivesAsk&) const = default;
@@ -214,6 +215,7 @@ struct ClocksAsk {
     std::optional<Rational> valid = {};   ///< "valid after 6 ns": s, from the clock's edge until the device's data stand
     std::optional<Rational> held = {};    ///< "held 2 ns": s, for which they still stand after the next such edge
     std::optional<Rational> trace = {};   ///< "over 10 cm": m of trace to the device
+    std::optional<Rational> lanes = {};   ///< "on 2 lanes"; none: as many as the port has
     bool operator==(const ClocksAsk&) const = default;
 };
 
@@ -226,6 +228,16 @@ struct WaitsAsk {
     Tolerance tolerance;
     Rational lasts() const { return time; }
     bool operator==(const WaitsAsk&) const = default;
+};
+
+/// "sound plays 48 kHz within 50 ppm, at 24 bit": frames a second, of two channels.
+struct PlaysAsk {
+    static const AskRow& row();
+
+    Rational hertz;
+    Tolerance tolerance;
+    std::optional<Rational> bits = {}; ///< of each channel
+    bool operator==(const PlaysAsk&) const = default;
 };
 
 /// One promise as a sentence: optional name, subject (a line, a peripheral, or a channel of one, "timer3.1"; empty for `wakes`

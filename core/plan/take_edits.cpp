@@ -78,6 +78,10 @@ std::string renameTake(Plan& plan, const std::string& name, const std::string& b
     for (Job& job : plan.jobs) {
         job.take = job.take == name ? by : job.take;
     }
+    for (HandoverFile& file : plan.handover) {
+        file.take = file.take == name ? by : file.take;
+        file.from = file.from == name ? by : file.from;
+    }
     for (Promise& promise : plan.promises) {
         auto& takes = promise.line.inTakes;
         if (std::find(takes.begin(), takes.end(), name) != takes.end()) {
@@ -105,6 +109,11 @@ std::string deleteTake(Plan& plan, const std::string& name) {
     });
     if (promise != plan.promises.end()) {
         return "'" + promise->text + "' is asked in take '" + name + "'; change that promise first";
+    }
+    const auto file = std::find_if(plan.handover.begin(), plan.handover.end(),
+                                   [&](const HandoverFile& each) { return each.take == name || each.from == name; });
+    if (file != plan.handover.end()) {
+        return "the handover file '" + file->path + "' is made from take '" + name + "'; take it out first";
     }
     const auto next = plan.takes.erase(take);
     if (plan.active == name) {

@@ -46,6 +46,12 @@ Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, 
     if (ask.size) {
         settings.push_back({"size", *ask.size});
     }
+    if (spi.lanes.least() != spi.lanes.most()) {
+        settings.push_back({"lanes", spiLanes(spi, ask)});
+    }
+    if (!spi.address.empty() && spi.address.least() != spi.address.most()) {
+        settings.push_back({"address", spiAddress(ask)});
+    }
     Judgement judgement = judgeLimit(got, mostOf(ask, reach), reach.slack, clock.unknown.empty());
     if (ask.reading && ask.within) {
         const Judgement time = judgeAtMost(inverse(got, readClocks(spi, ask)), *ask.within, clock.unknown.empty());
@@ -82,10 +88,16 @@ std::string lacks(const SpiKind& spi, const ClocksAsk& ask) {
         }
         return text;
     };
-    if (ask.size && spi.size.empty()) {
+    if (!spi.lanes.contains(spiLanes(spi, ask))) {
+        return "this port has no " + spiLanes(spi, ask).toString() + " lanes";
+    }
+    if (ask.size && !spi.address.empty() && !spi.address.contains(spiAddress(ask))) {
+        return "this port has no addresses of " + printQuantity(spiAddress(ask), Unit::bit);
+    }
+    if (ask.size && spi.size.empty() && spi.address.empty()) {
         return "this port maps no memory";
     }
-    if (ask.size && !spi.size.contains(*ask.size)) {
+    if (ask.size && !spi.size.empty() && !spi.size.contains(*ask.size)) {
         return "a memory of " + printQuantity(*ask.size, Unit::byte) + " does not go into its size field: next to it go " +
                next(spi.size, *ask.size, Unit::byte);
     }
@@ -150,11 +162,19 @@ Rational spiHolds(const SpiKind& spi, const ClocksAsk& ask, const Rational& divi
            spi.hold.value_or(Rational(0));
 }
 
-Rational readClocks(const SpiKind& spi, const ClocksAsk& ask) {
+Rational spiLanes(const SpiKind& spi, const ClocksAsk& ask) {
+    return ask.lanes.value_or(spi.lanes.most());
+}
+
+Rational spiAddress(const ClocksAsk& ask) {
     const Rational mostOfThreeBytes = 1 << 24;
-    const std::int64_t address = ask.size && *ask.size > mostOfThreeBytes ? 32 : 24;
+    return ask.size && *ask.size > mostOfThreeBytes ? 32 : 24;
+}
+
+Rational readClocks(const SpiKind& spi, const ClocksAsk& ask) {
     // command and address go over one lane, whatever the port
-    return 8 + address + ask.dummy.value_or(Rational(0)) + (ask.reading.value_or(Rational(0)) * 8 / spi.lanes).ceil();
+    return 8 + spiAddress(ask) + ask.dummy.value_or(Rational(0)) +
+           (ask.reading.value_or(Rational(0)) * 8 / spiLanes(spi, ask)).ceil();
 }
 
 std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& clock, const SpiReach& reach,
@@ -286,12 +306,12 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
                                    rate + " \u00f7 " + printFactor(divide),
                                    printQuantity(figure.got->nominal, Unit::hertz),
                                    {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
-        if (spi.lanes > 1) {
+        if (spiLanes(spi, ask) > 1) {
             figure.workings.push_back(
                 {"bytes",
                  "rate \u00d7 lanes \u00f7 8, while data flows",
-                 printQuantity(figure.got->nominal, Unit::hertz) + " \u00d7 " + std::to_string(spi.lanes) + " \u00f7 8",
-                 printFactor(figure.got->nominal * spi.lanes / 8) + " bytes/s",
+                 printQuantity(figure.got->nominal, Unit::hertz) + " \u00d7 " + spiLanes(spi, ask).toString() + " \u00f7 8",
+                 printFactor(figure.got->nominal * spiLanes(spi, ask) / 8) + " bytes/s",
                  {partOrigin(figure)}});
         }
         if (ask.valid) {

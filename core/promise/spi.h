@@ -33,6 +33,12 @@ Rational shiftFor(const SpiKind& spi, const ClocksAsk& ask, const Rational& divi
 /// least: until the next edge that lets data out, then as long as the device holds them and the trace takes.
 Rational spiHolds(const SpiKind& spi, const ClocksAsk& ask, const Rational& divide, const Rational& shift, const Bounds& rate);
 
+/// Over how many lanes the data go: as many as are asked, else as the port has.
+Rational spiLanes(const SpiKind& spi, const ClocksAsk& ask);
+
+/// Bits of an address: 32 above 16 MiB, else 24.
+Rational spiAddress(const ClocksAsk& ask);
+
 /// Clocks of one read: command and address (32 bits above 16 MiB, else 24) bit by bit, then dummy cycles, then the bytes over all
 /// lanes.
 Rational readClocks(const SpiKind& spi, const ClocksAsk& ask);

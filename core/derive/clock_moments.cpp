@@ -1,0 +1,89 @@
+#include "derive/clock_moments.h"
+
+#include "derive/demand.h"
+#include "derive/line_limits.h"
+#include "derive/line_rates.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+Moments::Moments(const Part& part, const Plan& plan)
+    : part_(part), plan_(plan), used_(part.nodeCount()), isEnd_(part.nodeCount()) {
+    isEnd_[part.core] = true;
+}
+
+bool Moments::isMultiplier(NodeIndex node) const {
+    return !part_.isSource(node) && !part_.lineAt(node).multiply.empty();
+}
+
+bool Moments::isStarted(NodeIndex node) const {
+    return part_.isSource(node) || isMultiplier(node) || part_.lineAt(node).fields.contains("on");
+}
+
+void Moments::markEnds(const Controls& controls, const std::vector<bool>& on) {
+    std::vector<bool> feeds(part_.nodeCount());
+    for (std::size_t i = 0; i < part_.lines.size(); ++i) {
+        if (on[part_.nodeOfLine(i)]) {
+            feeds[parentOf(part_, controls, i)] = true;
+        }
+    }
+    for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+        isEnd_[node] = isEnd_[node] || (on[node] && !feeds[node]);
+    }
+}
+
+/// What has a clock at the moment and is used by something: a line above a multiplier that stands still is not.
+std::vector<bool> Moments::inUse(const Moment& moment, const Controls& controls) const {
+    std::vector<bool> result(part_.nodeCount());
+    for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+        if (!isEnd_[node] || !isAlive(moment, controls, node)) {
+            continue;
+        }
+        for (const NodeIndex each : chainOf(part_, controls, node)) {
+            result[each] = used_[each];
+        }
+    }
+    for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
+        if (isMultiplier(node) && moment.runs[node]) { // a running multiplier must be well fed, whoever uses it
+            for (const NodeIndex each : chainOf(part_, controls, node)) {
+                result[each] = used_[each];
+            }
+        }
+    }
+    return result;
+}
+
+bool Moments::isAlive(const Moment& moment, const Controls& controls, NodeIndex node) const {
+    const std::vector<NodeIndex> chain = chainOf(part_, controls, node);
+    return std::all_of(chain.begin(), chain.end(), [&](NodeIndex each) { return !isStarted(each) || moment.runs[each]; });
+}
+
+JudgedMoment Moments::judge(const Moment& moment) const {
+    Diagnostics findings;
+    const Controls controls = resolveControls(part_, moment.take, findings);
+    JudgedMoment judged;
+    std::vector<LineFigure> lines = lineRates(part_, plan_.board, controls);
+    const std::vector<bool> isUsed = inUse(moment, controls);
+    for (NodeIndex node = 0; node < lines.size(); ++node) {
+        lines[node].isOn = isUsed[node] && isAlive(moment, controls, node);
+    }
+    judgeLimits(part_, plan_.board, controls, lines, findings);
+    judgeBoard(part_, plan_, controls, lines, findings);
+    judged.waits = waitStates(part_, plan_.board, controls, lines, findings);
+    if (!lines[part_.core].isOn || !lines[part_.core].hertz) {
+        judged.fault = "the core would have no clock";
+        return judged;
+    }
+    judged.core = lines[part_.core].hertz->nominal;
+    for (const Diagnostic& finding : findings) {
+        const bool isAboutClocks = finding.place.about.is(Target::Room::line) || finding.place.path.rfind("take.", 0) == 0;
+        if (finding.severity == Severity::error && isAboutClocks) {
+            judged.fault = finding.found + (finding.expected.empty() ? "" : "; " + finding.expected);
+            break;
+        }
+    }
+    return judged;
+}
+
+} // namespace wisetick

@@ -1,0 +1,119 @@
+#include "cli_support.h"
+
+using namespace wisetick::test;
+
+/// Commands about files: parts that are begun and looked at, what is handed over, what a review gets.
+class CliFiles : public CliFixture {
+    Q_OBJECT
+
+private slots:
+    /// Made for a firmware: written, in step, behind after an edit of the plan, and never over what a person changed.
+    void handoverKeepsFilesInStep() {
+        const std::string files = "\n[[handover]]\nfile = \"clocks.h\"\nas = \"header\"\ntake = \"B\"\n";
+        const QString path = folder_.filePath("handed.plan.toml");
+        write(folder_.filePath("marram-20.part.toml"), marramText());
+        const std::string plan =
+            replaced(orchardText(), "modem: uart1 talks 921600 within 1.5 %", "modem: uart1 talks 9600 within 5 %");
+        write(path, plan + files);
+        QFile::remove(folder_.filePath("clocks.h"));
+        QCOMPARE(run({"handover", path}).exitCode, 0);
+        QCOMPARE(run({"handover", path, "--check"}).exitCode, 1);
+        run({"handover", path, "--write"});
+        const Run in = run({"handover", path, "--json"});
+        QCOMPARE(in.json()["files"].toArray()[0].toObject()["how"].toString(), QString("as planned"));
+        write(path, replaced(plan, "tick: timer1 fires every 1 ms exactly", "tick: timer1 fires every 2 ms exactly") + files);
+        const Run behind = run({"handover", path, "--check", "--diff"});
+        QCOMPARE(behind.exitCode, 1);
+        QVERIFY2(behind.out.contains("behind the plan") && behind.out.contains("+++ as planned"), qPrintable(behind.out));
+        write(folder_.filePath("clocks.h"), "/* mine */\n");
+        const Run refused = run({"handover", path, "--write"});
+        QCOMPARE(refused.exitCode, 2);
+        QVERIFY2(refused.err.contains("clocks.h: a file that was not made here; it is not written over"),
+                 qPrintable(refused.err));
+        run({"handover", path, "--write", "--over-edited"});
+        QVERIFY(run({"handover", path}).out.contains("as planned"));
+    }
+
+    void checksGoIntoReviews() {
+        const QJsonObject log = run({"check", kOrchard, "--as", "sarif"}).json();
+        QCOMPARE(log["version"].toString(), QString("2.1.0"));
+        QCOMPARE(run({"check", kOrchard, "--as", "sarif"}).exitCode, 1);
+        const Run junit = run({"check", kOrchard, "--as", "junit"});
+        QVERIFY2(junit.out.contains("<testsuite name=\"take A\"") && junit.out.contains("name=\"modem\""), qPrintable(junit.out));
+        const Run odd = run({"check", kOrchard, "--as", "sarf"});
+        QCOMPARE(odd.exitCode, 2);
+        QVERIFY(odd.err.contains("did you mean 'sarif'?"));
+    }
+
+    /// Two versions of a plan: what moved.
+    void plansAreCompared() {
+        const QString path = editedPlan("modem: uart1 talks 921600 within 1.5 %", "modem: uart1 talks 9600 within 5 %");
+        const Run moved = run({"compare", kOrchard, path});
+        QCOMPARE(moved.exitCode, 0);
+        QVERIFY2(moved.out.contains("what moved") && moved.out.contains("modem"), qPrintable(moved.out));
+        QVERIFY(run({"compare", kOrchard, QString::fromStdString(sourceDir()) + "/" + kOrchard}).out.contains("nothing moved"));
+        QVERIFY(run({"compare", kOrchard, "nowhere"}).err.contains("or another plan's file"));
+    }
+
+    /// A watching check says more when the plan is saved, until it is stopped.
+    void aWatchingCheckChecksAgain() {
+        const QString path = editedPlan("modem: uart1 talks 921600 within 1.5 %", "modem: uart1 talks 9600 within 5 %");
+        QProcess process;
+        process.start(qEnvironmentVariable("WISETICK_CLI"), {"check", path, "--watch"});
+        QString said;
+        const auto says = [&](const QString& what) {
+            process.waitForReadyRead(100);
+            said += QString::fromUtf8(process.readAllStandardOutput());
+            return said.contains(what);
+        };
+        QTRY_VERIFY_WITH_TIMEOUT(says("0 broken"), 20000);
+        editedPlan("modem: uart1 talks 921600 within 1.5 %", "modem: uart1 talks 921600 within 1.4 %");
+        QTRY_VERIFY_WITH_TIMEOUT(says("1 broken"), 20000);
+        process.kill();
+        process.waitForFinished();
+    }
+
+    /// What a part does not tell comes with what hangs on it, most first; so does what can't be written.
+    void lintRanksWhatIsUnknown() {
+        const QString path = folder_.filePath("gaps.part.toml");
+        write(path, replaced(marramText(), "tolerance = [", "note = ["));
+        QCOMPARE(run({"lint", path, "--unknown"}).exitCode, 2); // a note is no list
+        const Run whole = run({"lint", "parts/gorse-12.part.toml", "--unknown"});
+        QCOMPARE(whole.exitCode, 0);
+        QVERIFY2(whole.out.contains("the charge of waking from doze") && whole.out.contains("what can't be written\n"),
+                 qPrintable(whole.out));
+        const QJsonObject json = run({"lint", "parts/gorse-12.part.toml", "--unknown", "--json"}).json();
+        const QJsonObject part = json["parts"].toArray()[0].toObject();
+        std::size_t last = 1000000;
+        for (const QJsonValue& each : part["unknown"].toArray()) {
+            const auto count = static_cast<std::size_t>(each["hangs"].toArray().size());
+            QVERIFY(count <= last && each["line"].toInt() > 0);
+            last = count;
+        }
+        QVERIFY(!part["unwritable"].toArray().isEmpty());
+    }
+
+    /// Every skeleton, and a part begun from a description of its registers, reads without a fault and says so.
+    void newPartsBeginFromMoreThanOne() {
+        QVERIFY(
+            QFile::copy(QString::fromStdString(sourceDir()) + "/tests/data/thicket-3.svd", folder_.filePath("thicket-3.svd")));
+        const QList<QStringList> ways{
+            {"--like", "small"}, {"--like", "middle"}, {"--from-svd", folder_.filePath("thicket-3.svd")}};
+        for (const QStringList& way : ways) {
+            const Run printed = run(QStringList{"new-part", "dune-4"} + way);
+            QCOMPARE(printed.exitCode, 0);
+            const QString path = folder_.filePath("dune-4.part.toml");
+            write(path, printed.out.toStdString());
+            const Run lint = run({"lint", path});
+            QVERIFY2(lint.exitCode != 2, qPrintable(lint.out));
+            QVERIFY2(way.first() == "--from-svd" || lint.exitCode == 0, qPrintable(lint.out));
+        }
+        const Run unlike = run({"new-part", "dune-4", "--like", "midle"});
+        QCOMPARE(unlike.exitCode, 2);
+        QVERIFY2(unlike.err.contains("did you mean 'middle'?"), qPrintable(unlike.err));
+        QCOMPARE(run({"new-part", "dune-4", "--from-svd", folder_.filePath("gone.svd")}).exitCode, 2);
+    }
+};
+
+QTEST_GUILESS_MAIN(CliFiles)
+#include "cli_files.moc"
