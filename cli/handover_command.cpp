@@ -20,15 +20,6 @@ using How = HandoverState::How;
 
 constexpr std::size_t kAround = 3; ///< lines shown before and behind what differs
 
-State markOf(const HandoverState& state) {
-    switch (state.how) {
-    case How::asPlanned: return State::kept;
-    case How::behind:
-    case How::missing: return State::strained;
-    default: return State::broken;
-    }
-}
-
 /// What differs, with a few lines around it; '-' as it stands there, '+' as the plan would write it.
 std::string diffText(const HandoverState& state) {
     const std::vector<DiffLine> lines = diffOf(state.found, state.planned);
@@ -64,13 +55,12 @@ nlohmann::ordered_json stateJson(const HandoverState& state) {
 }
 
 void report(const Console& console, const std::vector<HandoverState>& states, bool showsDiff) {
-    TextTable table({Align::left, Align::left, Align::left, Align::left});
+    TextTable table({Align::left, Align::left, Align::left});
     for (const HandoverState& state : states) {
         const std::string& take = state.file.take;
-        table.add({console.style.mark(markOf(state)), state.file.path, state.file.form + (take.empty() ? "" : ", take " + take),
-                   handoverSaid(state)});
+        table.add({state.file.path, state.file.form + (take.empty() ? "" : ", take " + take), handoverSaid(state)});
         for (const LeftOut& each : state.left) {
-            table.add({"", "", "", leftOutText(each)});
+            table.add({"", "", leftOutText(each)});
         }
     }
     console.out << (states.empty() ? std::string("  the plan hands nothing over: add a [[handover]] with file and as\n")
@@ -218,7 +208,7 @@ int runFound(const Console& console, const PlanOptions& options, const FoundOpti
         Plan plan = loaded->plan;
         Diagnostics faults;
         const auto before = readTextFile(options.plan, faults);
-        const std::string why = addFoundTake(loaded->part, plan, *found, loaded->take, foundOptions.asTake);
+        const std::string why = addDecodedTake(loaded->part, plan, *found, loaded->take, foundOptions.asTake);
         const auto text = why.empty() && before ? textToSave(plan, *before, loaded->part) : tl::unexpected(faults);
         const std::string trouble = text ? writeWholeFile(options.plan, *text) : why;
         if (!text || !trouble.empty()) {

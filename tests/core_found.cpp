@@ -94,8 +94,8 @@ private slots:
                  text.c_str());
         QVERIFY2(text.find("half.divide 2 \u00f7 4:") != std::string::npos && text.find("half 2 MHz") != std::string::npos,
                  text.c_str());
-        QCOMPARE(addFoundTake(edited.part, edited.plan, found, "A", "A"), std::string("there is a take 'A' already"));
-        QCOMPARE(addFoundTake(edited.part, edited.plan, found, "A", "found"), std::string());
+        QCOMPARE(addDecodedTake(edited.part, edited.plan, found, "A", "A"), std::string("there is a take 'A' already"));
+        QCOMPARE(addDecodedTake(edited.part, edited.plan, found, "A", "found"), std::string());
         const Figures figures = evaluate(edited.part, edited.plan, "found");
         QCOMPARE(figures.findLine("half")->hertz->nominal, Rational(250000)); // 1 MHz ÷ 4
         QCOMPARE(figures.findPromise("right")->state, State::broken);
@@ -108,10 +108,10 @@ private slots:
         for (const FoundField& field : foundFields(edited.part, edited.plan, "A", none)) {
             QVERIFY(!field.found && field.moves.empty());
         }
-        QCOMPARE(foundTake(edited.part, none, "x").unknown, (std::vector<std::string>{"half.from", "half.divide"}));
+        QCOMPARE(decodedTake(edited.part, none, "x").unknown, (std::vector<std::string>{"half.from", "half.divide"}));
         // one byte of four: bits 1 to 0 are known, bit 8 is not
         const FoundRegisters some = readFoundMemory(edited.part, "\x01", 0x50000200);
-        QCOMPARE(foundTake(edited.part, some, "x").unknown, (std::vector<std::string>{"half.from"}));
+        QCOMPARE(decodedTake(edited.part, some, "x").unknown, (std::vector<std::string>{"half.from"}));
     }
 
     /// Decoding is the inverse of writing, for every control that has a field, of every shipped part, at random settings.
@@ -142,7 +142,7 @@ private slots:
                 set.multiply = line.multiply.empty() ? Rational(1) : line.multiply.at(below(*line.multiply.size().toInt64()));
                 encode(lineFields(part, controls, i), found);
             }
-            const FoundTake decoded = foundTake(part, found, "found");
+            const DecodedTake decoded = decodedTake(part, found, "found");
             for (std::size_t i = 0; i < part.lines.size(); ++i) {
                 const Line& line = part.lines[i];
                 const auto choice = std::find_if(decoded.take.choices.begin(), decoded.take.choices.end(),

@@ -348,7 +348,7 @@ private slots:
         QFETCH(std::string, why);
         SpiKind spi;
         spi.divide = FactorSet::range(1, 64);
-        spi.lanes = 4;
+        spi.lanes = FactorSet::one(4);
         spi.dummy = FactorSet::range(1, 31);
         std::vector<Rational> sizes;
         for (int power = 1; power < 32; ++power) {

@@ -1,5 +1,6 @@
 #include "derive/pin_speeds.h"
 #include "derive/trim_code.h"
+#include "seek/seek.h"
 #include "small_part.h"
 
 using namespace wisetick;
@@ -181,6 +182,20 @@ private slots:
         };
         QCOMPARE(states("alarms = 2\n"), std::string("kept kept "));
         QCOMPARE(states(""), std::string("broken broken 2 promises want an alarm of cal, and it has 1"));
+    }
+
+    /// A field that follows from a rate has no code below 2 MHz: 8 MHz ÷ 8 is no take that a search may find, ÷ 4 is.
+    void aSearchKeepsToTheRatesOfABound() {
+        const std::string more = "\n[[line]]\nid = \"ref\"\nfrom = \"core\"\ndivide = [1, 2, 4, 8]\n"
+                                 "\n[[bound]]\nsay = \"range\"\nline = \"ref\"\nfield = \"CLK.RANGE[1:0]\"\nfrom = [[\"2 MHz\", 0], [\"4 MHz\", 1]]\n";
+        const Edited edited = readBoth(smallPart("", more), smallPlan("", ""));
+        const auto found = [&](const std::string& wish) {
+            Question question;
+            question.wishes.push_back(readWish(wish, &edited.part).value());
+            return seek(edited.part, edited.plan, edited.plan.active, question).found.size();
+        };
+        QVERIFY(found("ref = 2 MHz") > 0);
+        QCOMPARE(found("ref = 1 MHz"), std::size_t{0});
     }
 
     /// 8 MHz ÷ 1 leaves on B7, at a period of which a slow pin stands 5 MHz; a uart of 1 Mbit/s turns at 500 kHz.

@@ -326,7 +326,8 @@ private slots:
             }
             case 11:
                 line.subject = "timer3.2";
-                line.ask = DrivesAsk{1 / time(), share().value_or(Rational(1)), share(), maybe(), random.coin(), tolerance()};
+                line.ask = DrivesAsk{1 / time(), share().value_or(Rational(1)), share(), maybe(), random.coin(), random.coin(),
+                                     tolerance()};
                 break;
             case 12: {
                 line.subject = "timer5";

@@ -46,11 +46,12 @@ const std::map<std::string, std::set<std::string>>& windowMayInclude() {
         {"board", view},
         {"desk", view},
         {"sleep", view},
+        {"handover", view},
         {"rhythm", view},
         {"clocks", {"document", "paint", "view", "seek"}},
         {"part_editor", {"document", "paint", "clocks"}},
         {"shell",
-         {"board", "clocks", "desk", "document", "paint", "part_editor", "picture", "promises", "rhythm", "seek", "sleep",
+         {"board", "clocks", "desk", "document", "handover", "paint", "part_editor", "picture", "promises", "rhythm", "seek", "sleep",
           "takes", "view", "workings"}},
     };
     return rooms;

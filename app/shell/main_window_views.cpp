@@ -2,6 +2,8 @@
 
 #include "shell/main_window.h"
 
+#include "shell/trail_button.h"
+
 #include "promises/promises_column.h"
 #include "shell/ripple_panel.h"
 #include "shell/views.h"
@@ -57,6 +59,11 @@ void MainWindow::showView(const QString& name) {
 }
 
 void MainWindow::sayView() {
+    for (Place& place : places_) {
+        if (place.step != nullptr) {
+            place.step->setState(place.kind.state(document_));
+        }
+    }
     viewTitle_->setText(shown_->kind.title);
     viewHint_->setText(shown_->view->hint());
     QWidget* tool = shown_->view->tool();

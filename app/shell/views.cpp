@@ -4,13 +4,14 @@
 #include "board/shelf_page.h"
 #include "clocks/clocks_page.h"
 #include "desk/desk_page.h"
+#include "handover/handover_page.h"
 #include "rhythm/rhythm_page.h"
 #include "sleep/sleep_page.h"
 
 namespace wisetick::app {
 
 std::vector<ViewKind> viewKinds() {
-    return {boardKind(), shelfKind(), clocksKind(), deskKind(), sleepKind(), rhythmKind()};
+    return {boardKind(), shelfKind(), clocksKind(), deskKind(), sleepKind(), rhythmKind(), handoverKind()};
 }
 
 } // namespace wisetick::app

@@ -384,8 +384,8 @@ std::optional<std::uint64_t> foundIn(const FoundRegisters& found, const Field& f
     return whole;
 }
 
-FoundTake foundTake(const Part& part, const FoundRegisters& found, const std::string& name) {
-    FoundTake result;
+DecodedTake decodedTake(const Part& part, const FoundRegisters& found, const std::string& name) {
+    DecodedTake result;
     result.take.name = name;
     const auto miss = [&](const std::string& control) { result.unknown.push_back(control); };
     bool isTierTold = part.tiers.empty();
@@ -451,7 +451,7 @@ FoundTake foundTake(const Part& part, const FoundRegisters& found, const std::st
     return result;
 }
 
-std::string addFoundTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like,
+std::string addDecodedTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like,
                          const std::string& name) {
     const Take* model = findTake(plan, like);
     if (model == nullptr) {
@@ -460,7 +460,7 @@ std::string addFoundTake(const Part& part, Plan& plan, const FoundRegisters& fou
     if (name.empty() || findTake(plan, name) != nullptr) {
         return name.empty() ? "a take needs a name" : "there is a take '" + name + "' already";
     }
-    FoundTake decoded = foundTake(part, found, name);
+    DecodedTake decoded = decodedTake(part, found, name);
     Take take = *model;
     take.name = name;
     take.locks.clear();
@@ -485,7 +485,7 @@ std::vector<FoundField> foundFields(const Part& part, const Plan& plan, const st
         throw std::invalid_argument("no take '" + takeName + "'");
     }
     const Figures figures = evaluate(part, plan, takeName);
-    const FoundTake decoded = foundTake(part, found, "found");
+    const DecodedTake decoded = decodedTake(part, found, "found");
     std::vector<FoundField> list;
     for (const EmittedField& each : emittedFields(part, plan, figures, Broken::written)) {
         FoundField field;

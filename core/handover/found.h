@@ -38,11 +38,11 @@ std::optional<std::uint64_t> foundIn(const FoundRegisters& found, const Field& f
 
 /// The choices that the fields of tiers, sources, lines and muxes hold: the inverse of what is written for a take. What was not
 /// read, or holds no code, is left out and named in `unknown`.
-struct FoundTake {
+struct DecodedTake {
     Take take;
     std::vector<std::string> unknown; ///< "bus_a.divide"
 };
-FoundTake foundTake(const Part& part, const FoundRegisters& found, const std::string& name);
+DecodedTake decodedTake(const Part& part, const FoundRegisters& found, const std::string& name);
 
 /// One field of a take against what was found in it.
 struct FoundField {
@@ -58,7 +58,7 @@ std::vector<FoundField> foundFields(const Part& part, const Plan& plan, const st
 
 /// The plan with what was found as a take more, the rest of which is like `like`: promises, pinned ways and mode of rest. An
 /// empty text, or why that can't be.
-std::string addFoundTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like,
+std::string addDecodedTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like,
                          const std::string& name);
 
 } // namespace wisetick

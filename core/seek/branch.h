@@ -56,7 +56,8 @@ struct Shape {
     std::int64_t multiplies = 1;
     std::optional<Rational> min; ///< Hz, of the limits that hold whatever its own controls are
     std::optional<Rational> max;
-    std::optional<Rational> nominalMax; ///< that no worst case strains
+    std::optional<Rational> nominalMin; ///< that no worst case strains
+    std::optional<Rational> nominalMax;
     bool isMinTolerance = false;
     bool isMaxTolerance = false;
     std::vector<const SpaceLimit*> ownLimits;                 ///< that hold with some of its own controls only

@@ -217,7 +217,7 @@ bool BranchSolver::addOwn(const Branch& branch, const Candidate& candidate, cons
     const Shape& shape = *branch.shape;
     const Ends ends = endsFor(shape, candidate);
     if ((ends.min && candidate.hertz < *ends.min) || (ends.max && candidate.hertz > *ends.max) ||
-        (shape.nominalMax && candidate.hertz > *shape.nominalMax)) {
+        (shape.nominalMin && candidate.hertz < *shape.nominalMin) || (shape.nominalMax && candidate.hertz > *shape.nominalMax)) {
         return false;
     }
     piece.score.strained += isStrained(branch, hertz, ends) ? 1 : 0;

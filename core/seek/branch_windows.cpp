@@ -65,7 +65,12 @@ void BranchSolver::setLimits(Shape& shape, const std::vector<std::optional<std::
             continue;
         }
         if (limit.isNominal) {
-            shape.nominalMax = shape.nominalMax ? std::min(*shape.nominalMax, *limit.max) : *limit.max;
+            if (limit.min) {
+                shape.nominalMin = shape.nominalMin ? std::max(*shape.nominalMin, *limit.min) : *limit.min;
+            }
+            if (limit.max) {
+                shape.nominalMax = shape.nominalMax ? std::min(*shape.nominalMax, *limit.max) : *limit.max;
+            }
             continue;
         }
         if (limit.min && (!shape.min || *limit.min > *shape.min)) {

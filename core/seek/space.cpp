@@ -399,10 +399,10 @@ private:
             }
         }
         for (const WaitTable& table : part_.waits) {
-            if (!table.steps.empty() && !table.isFromRate &&
-                holdsAtSupply(table, space_.plan.board)) { // a rate beyond the table has no wait states
-                space_.limits[table.line].push_back(
-                    {table.tier, std::nullopt, table.steps.back().hertz, false, true, nullptr, std::nullopt, {}, nullptr});
+            if (!table.steps.empty() && holdsAtSupply(table, space_.plan.board)) { // a rate beyond the table has no step
+                const auto from = table.isFromRate ? std::optional(table.steps.front().hertz) : std::nullopt;
+                const auto to = table.isFromRate ? std::nullopt : std::optional(table.steps.back().hertz);
+                space_.limits[table.line].push_back({table.tier, from, to, false, true, nullptr, std::nullopt, {}, nullptr});
             }
         }
     }

@@ -1,0 +1,24 @@
+#pragma once
+
+#include "base/diagnostic.h"
+#include "plan/plan.h"
+
+#include <tl/expected.hpp>
+
+#include <string>
+#include <string_view>
+
+namespace wisetick {
+
+/// Reads "../firmware/clocks.h as header, take fast, from slow": a path, then what may be said of it, in any order. Without `as`
+/// the form is that of the file's ending.
+tl::expected<HandoverFile, TextError> readHandoverLine(std::string_view text);
+
+/// The line that reads as this file.
+std::string printHandoverLine(const HandoverFile& file);
+
+/// Edits of what the plan hands over. Each gives an empty text, or why it can't be done; the plan is unchanged then.
+std::string addHandover(Plan& plan, HandoverFile file);
+std::string removeHandover(Plan& plan, const std::string& path);
+
+} // namespace wisetick
