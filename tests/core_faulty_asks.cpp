@@ -66,7 +66,8 @@ std::vector<std::string> linesAbout(const Peripheral& peripheral, Random& random
     }
     if (kind == "spi") {
         return {id + " clocks at most " + rate() + maybe("of " + count(random) + " byte") +
-                maybe("after " + count(random) + " dummies") + maybe("reading " + count(random) + " byte in at most " + time())};
+                maybe("after " + count(random) + " dummies") + maybe("reading " + count(random) + " byte in at most " + time()) +
+                maybe("on " + count(random) + " lanes")};
     }
     if (kind == "i2c") {
         return {id + " talks " + rate() + maybe("with " + time() + " rise") + maybe("with " + time() + " fall"),
@@ -77,6 +78,9 @@ std::vector<std::string> linesAbout(const Peripheral& peripheral, Random& random
                     maybe("sample at " + random.pick(std::vector<std::string>{"1e-9", "50", "99.9", "100"}) + " %") +
                     maybe("over " + extreme(random, "m")) + maybe("with node delay " + time()) + maybe("jump " + count(random)),
                 id + " holds " + count(random) + " filters, " + count(random) + " received, of " + count(random) + " byte"};
+    }
+    if (kind == "sound") {
+        return {id + " plays " + rate() + tolerance + maybe("at " + count(random) + " bit")};
     }
     return {id + " waits " + time() + tolerance, id + " waits at least " + time()};
 }

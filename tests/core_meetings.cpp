@@ -42,7 +42,7 @@ private slots:
         QCOMPARE(kindRows().size(), std::size_t(11));
         // all but those on a line, a mode and the rhythm: runs, wakes, average, lasts
         QCOMPARE(asks.size(), askRows().size() - 4);
-        QCOMPARE(askRows().size(), std::size_t(16));
+        QCOMPARE(askRows().size(), std::size_t(17));
     }
 
     void aPairWithoutARowIsRefused() {

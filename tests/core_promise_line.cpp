@@ -165,7 +165,7 @@ private slots:
             "no uart, can or i2c 'timer1' on this part; expected 'uart1', 'uart2', 'uart3', 'can0' or 'i2c1'");
         row("uart1 |talk| 9600",
             "unknown verb 'talk'; expected 'runs', 'talks', 'fires', 'drives', 'waits', 'wraps', 'resolves', "
-            "'bites', 'drifts', 'takes', 'clocks', 'holds' or 'lasts'; did you mean 'talks'?");
+            "'bites', 'drifts', 'takes', 'clocks', 'plays', 'holds' or 'lasts'; did you mean 'talks'?");
         row("adc0 takes 50 k samples/s at 12 |Hz|", "'Hz' makes it a rate; expected a number of bits such as '12 bit'");
         row("adc0 takes at 12 bit||", "the line ends; expected '50 k samples/s'");
         row("qspi0 clocks||", "the line ends; expected 'at most 100 MHz'");
@@ -174,7 +174,7 @@ private slots:
             "kohm', 'into 100 pF', 'as smbus', 'also in idle', 'in take van' or 'while report'");
         row("pause waits 100 us at least 20 us||", "more than one time; expected one of them");
         row("uart1||", "no verb; expected 'runs', 'talks', 'fires', 'drives', 'waits', 'wraps', 'resolves', 'bites', 'drifts', "
-                       "'takes', 'clocks', 'holds' or 'lasts'");
+                       "'takes', 'clocks', 'plays', 'holds' or 'lasts'");
         row("uart1 talks||", "the line ends; expected '115200'");
         row("uart1 talks 9600 |witin| 3 %", "'witin'; expected 'within 1.5 %', 'exactly', 'as 8N1', 'on one wire', 'also in "
                                             "idle', 'in take van' or 'while report'; did you mean 'within'?");

@@ -42,6 +42,12 @@ public:
         }
     }
 
+    /// Whether a store leaves its register otherwise than it is.
+    bool wouldChange(const RegisterAct& act) const {
+        const auto held = regs_.find(act.reg);
+        return ((held == regs_.end() ? 0 : held->second) & act.mask) != act.value;
+    }
+
     double core() const {
         return rateOf(bits("CLK.CORE", 1, 0) == 0 ? "rq" : (bits("CLK.CORE", 1, 0) == 1 ? "xh" : "f_p")) / coreDivide();
     }
@@ -467,6 +473,76 @@ private slots:
         QVERIFY(without([](const RegisterAct& act) { return act.kind == RegisterAct::Kind::wait; }).find("jumps above 70 MHz") !=
                 std::string::npos);
         QVERIFY(without([](const RegisterAct& act) { return act.reg == "MEM.WAIT"; }).find("wait states") != std::string::npos);
+    }
+
+    /// Each act of the way dropped, with a bit of its value turned over, and swapped with the next one: all that changes a
+    /// register of the clocks is noticed, on the way or at its end. Swapped acts that may stand in either order are counted
+    /// apart.
+    void mutantsAreCaught() {
+        const LoadedPlan loaded = buoy();
+        std::mt19937 random(7);
+        int dropped = 0;
+        int turned = 0;
+        int swapped = 0;
+        int free = 0;
+        for (const Take& take : loaded.plan->takes) {
+            const Figures figures = evaluate(*loaded.part, *loaded.plan, take.name);
+            std::vector<RegisterAct> acts;
+            for (const RegisterRoutine& routine :
+                 registerProgram(*loaded.part, *loaded.plan, figures, Broken::written).routines) {
+                if (routine.isStart) {
+                    acts.insert(acts.end(), routine.acts.begin(), routine.acts.end());
+                }
+            }
+            const auto isCaught = [&](const std::vector<RegisterAct>& mutant) {
+                GorseWorld world(random, 3.0);
+                for (const RegisterAct& act : mutant) {
+                    world.run(act);
+                }
+                return !world.fault().empty() || !differs(world, figures).empty();
+            };
+            QVERIFY(!isCaught(acts));
+            GorseWorld before(random, 3.0);
+            for (std::size_t i = 0; i < acts.size(); ++i) {
+                const bool isOfClocks = acts[i].reg.rfind("LOOP.", 0) == 0 || acts[i].reg == "CLK.CORE" ||
+                                        acts[i].reg == "CLK.DIV" || acts[i].reg == "MEM.WAIT" || acts[i].reg == "POWER.GRADE" ||
+                                        acts[i].reg == "OSC.LOOPS" || acts[i].reg == "OSC.MAIN" || acts[i].reg == "OSC.QUICK" ||
+                                        acts[i].reg == "BACKUP.OSC";
+                const bool isStore = acts[i].kind == RegisterAct::Kind::modify && isOfClocks;
+                const bool doesChange = isStore && before.wouldChange(acts[i]);
+                before.run(acts[i]);
+                const std::string where = take.name + ": " + acts[i].say;
+                if (doesChange) {
+                    std::vector<RegisterAct> mutant = acts;
+                    mutant.erase(mutant.begin() + static_cast<std::ptrdiff_t>(i));
+                    QVERIFY2(isCaught(mutant), ("dropped, " + where).c_str());
+                    ++dropped;
+                }
+                const bool isLast =
+                    std::none_of(acts.begin() + static_cast<std::ptrdiff_t>(i) + 1, acts.end(), [&](const RegisterAct& later) {
+                        return later.reg == acts[i].reg && (later.mask & acts[i].mask) != 0;
+                    });
+                // a wait state more than needed does no harm, and neither does a fraction that is not let in
+                if (isStore && isLast && acts[i].reg != "MEM.WAIT" && acts[i].reg != "LOOP.FF") {
+                    std::vector<RegisterAct> mutant = acts;
+                    mutant[i].value ^= mutant[i].mask & (~mutant[i].mask + 1); // its lowest bit
+                    QVERIFY2(isCaught(mutant), ("turned over, " + where).c_str());
+                    ++turned;
+                }
+                if (i + 1 < acts.size() && acts[i].reg == "POWER.KEY") { // the key behind what it opens
+                    std::vector<RegisterAct> mutant = acts;
+                    std::swap(mutant[i], mutant[i + 1]);
+                    QVERIFY2(isCaught(mutant), ("swapped, " + where).c_str());
+                    ++swapped;
+                } else if (i + 1 < acts.size() && isStore) {
+                    std::vector<RegisterAct> mutant = acts;
+                    std::swap(mutant[i], mutant[i + 1]);
+                    (isCaught(mutant) ? swapped : free) += 1;
+                }
+            }
+        }
+        qInfo("caught: %d dropped, %d turned over, %d swapped; %d may stand in either order", dropped, turned, swapped, free);
+        QVERIFY(dropped >= 20 && turned >= 10 && swapped >= 10);
     }
 };
 

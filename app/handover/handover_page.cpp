@@ -77,10 +77,10 @@ ViewKind handoverKind() {
     kind.commands = {
         {QObject::tr("Handover: write all that is behind"), QKeySequence("Ctrl+Alt+W"),
          [](View& view) { pageOf(view).view().write({}); }, true},
-        {QObject::tr("Handover: write the selected file over what was changed by hand"), QKeySequence(),
+        {QObject::tr("Handover: write the selected file over what was changed by hand"), QKeySequence("Ctrl+Alt+Shift+W"),
          [](View& view) { pageOf(view).view().write(pageOf(view).view().list()->selected(), OverEdited::yes); }, true},
         {QObject::tr("Handover: read registers from a file"), QKeySequence("Ctrl+Alt+G"), readRegisters, true},
-        {QObject::tr("Handover: take what was found as a new take"), QKeySequence(), takeFound, true},
+        {QObject::tr("Handover: take what was found as a new take"), QKeySequence("Ctrl+Alt+T"), takeFound, true},
     };
     return kind;
 }
