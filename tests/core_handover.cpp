@@ -123,6 +123,17 @@ private slots:
         }
     }
 
+    /// The example's own files: those of take fast are in step, the one of take bus is behind on purpose.
+    void theExampleIsInStep() {
+        const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/lagoon-buoy.plan.toml", {sourceDir() + "/parts"});
+        for (const HandoverState& state : handoverStates(*loaded.part, *loaded.plan, sourceDir() + "/examples")) {
+            const bool isBehind = state.file.take == "bus";
+            QVERIFY2(state.how == (isBehind ? How::behind : How::asPlanned),
+                     (state.file.path + ": " + handoverSaid(state)).c_str());
+            QVERIFY(state.left.empty());
+        }
+    }
+
     /// What is left out is said with the file that lacks it.
     void whatIsLeftOutIsSaid() {
         QTemporaryDir folder;

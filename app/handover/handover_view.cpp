@@ -48,7 +48,13 @@ QString hexOf(std::uint64_t value) {
 HandoverList::HandoverList(HandoverWork& work, QWidget* parent) : PaintedView(tr("Handover"), parent), work_(work) {
     setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     connect(&work_, &HandoverWork::changed, this, [this] {
-        selected_ = std::min(selected_, work_.states().empty() ? 0 : work_.states().size() - 1);
+        const auto& states = work_.states();
+        const bool isFirst = !wasFilled_ && !states.empty();
+        wasFilled_ = !states.empty();
+        for (std::size_t i = states.size(); isFirst && i-- > 0;) { // begun with the first that wants something
+            selected_ = states[i].how == HandoverState::How::asPlanned ? selected_ : i;
+        }
+        selected_ = std::min(selected_, states.empty() ? 0 : states.size() - 1);
         cutLines();
         layOut();
     });

@@ -58,6 +58,7 @@ private:
 
     HandoverWork& work_;
     std::size_t selected_ = 0;
+    bool wasFilled_ = false; ///< there were files when it was last made
     std::vector<Beside> lines_;
 };
 
