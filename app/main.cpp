@@ -12,6 +12,7 @@
 #include <QFontDatabase>
 #include <QStandardPaths>
 
+#include <iostream>
 #include <thread>
 
 namespace {
@@ -59,6 +60,7 @@ int main(int argc, char** argv) {
     parser.addVersionOption();
     parser.addPositionalArgument("plan", "the plan to open", "[PLAN]");
     parser.addOption({"picture", "Write a picture of the window to FILE and quit.", "FILE"});
+    parser.addOption({"report", "Write the plan for people to FILE (.html, .pdf or .md) and quit.", "FILE"});
     parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
@@ -111,6 +113,13 @@ int main(int argc, char** argv) {
             QApplication::processEvents();
         }
         return 0;
+    }
+    if (parser.isSet("report")) {
+        const QString why = window.writeReport(parser.value("report"));
+        if (!why.isEmpty()) {
+            std::cerr << why.toStdString() << "\n";
+        }
+        return why.isEmpty() ? 0 : 1;
     }
     if (parser.isSet("picture")) {
         // until the jobs are played and the ways out are found

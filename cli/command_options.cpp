@@ -116,6 +116,14 @@ Run handover(CLI::App& app) {
     return [=](const Console& console) { return runHandover(console, *plan, *handover); };
 }
 
+Run report(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto report = std::make_shared<ReportOptions>();
+    app.add_option("--as", report->form, "html (one file that needs no other) or markdown; html without");
+    app.add_option("--since", report->since, "an older plan: what moved since");
+    return [=](const Console& console) { return runReport(console, *plan, *report); };
+}
+
 Run found(CLI::App& app) {
     const auto plan = addPlanOptions(app);
     const auto found = std::make_shared<FoundOptions>();
@@ -214,6 +222,7 @@ const std::vector<Command>& commands() {
         {"rhythm", "The jobs: where the charge goes, and what would move the battery most", rhythm},
         {"emit", "The register fields of a take: constants, functions in order, or a table", emit},
         {"handover", "The files that the plan hands over: as planned, or behind; written where that is asked", handover},
+        {"report", "The plan from beginning to end, for people: HTML or Markdown", report},
         {"found", "Registers read from a board against a take: what differs, and what that does to the promises", found},
         {"filter", "Try CAN filters on ids; exit 1 if an id is kept out", filter},
         {"compare", "Put the takes of a plan beside one another, differences first", compare},

@@ -53,6 +53,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli way PLAN [--from TAKE]        the order in which to write the clock fields
   wisetick-cli emit PLAN --as c [--from TAKE]    the take as code or table: header, prototypes, c, cpp, rust, dts, csv, json
   wisetick-cli handover PLAN [--check|--write|--diff]    the files made from the plan, and whether they are in step
+  wisetick-cli report PLAN --as html|markdown    the plan from beginning to end, for people
   wisetick-cli found PLAN FILE                   registers read from a board, against the plan
   wisetick-cli filter 0x100..0x17f --id 0x123      which ids a CAN filter lets in
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first

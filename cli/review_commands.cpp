@@ -6,6 +6,7 @@
 #include "evaluate/ripple.h"
 #include "evaluate/takes_that_count.h"
 #include "handover/figures_json.h"
+#include "handover/report.h"
 #include "handover/review.h"
 #include "loading.h"
 
@@ -96,6 +97,19 @@ int comparePlans(const Console& console, const PlanOptions& options, const Loade
     return kHolds;
 }
 
+/// The figures of all takes that count, the meant one first.
+std::vector<Figures> countingTakes(Loaded& loaded) {
+    std::vector<Figures> takes{evaluated(loaded)};
+    for (const std::string& other : takesThatCount(loaded.plan)) {
+        if (other != takes.front().take) {
+            loaded.take = other;
+            takes.push_back(ownOf(loaded.plan, evaluated(loaded), takes.front(), false));
+        }
+    }
+    loaded.take = takes.front().take;
+    return takes;
+}
+
 } // namespace
 
 int runCheck(const Console& console, const PlanOptions& options, const CheckOptions& check) {
@@ -145,6 +159,31 @@ int runCompare(const Console& console, const PlanOptions& options, const std::ve
     const std::vector<ComparedRow> rows = compareTakes(loaded->part, loaded->plan, compared);
     console.out << (options.isJson ? comparisonJson(compared, rows).dump(2) + "\n"
                                    : compareReport(compared, rows, console.style));
+    return kHolds;
+}
+
+int runReport(const Console& console, const PlanOptions& options, const ReportOptions& report) {
+    const std::vector<std::string> forms{"html", "markdown"};
+    if (std::find(forms.begin(), forms.end(), report.form) == forms.end()) {
+        return reportBadInput(
+            console, {{Severity::error, {}, "no form '" + report.form + "'", listNames(forms), didYouMean(report.form, forms)}},
+            false);
+    }
+    auto loaded = load(console, options);
+    std::optional<Figures> before;
+    if (loaded && !report.since.empty()) {
+        const auto old = load(console, {report.since, options.take, false});
+        if (!old) {
+            return kBadInput;
+        }
+        before = evaluate(old->part, old->plan, old->take);
+    }
+    if (!loaded) {
+        return kBadInput;
+    }
+    const std::vector<Figures> takes = countingTakes(*loaded);
+    const std::vector<ReportBlock> blocks = reportOf(loaded->part, loaded->plan, takes, before ? &*before : nullptr);
+    console.out << (report.form == "html" ? reportHtml(blocks) : reportMarkdown(blocks));
     return kHolds;
 }
 

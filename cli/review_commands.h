@@ -19,4 +19,12 @@ int runCheck(const Console& console, const PlanOptions& options, const CheckOpti
 /// first plan to the second.
 int runCompare(const Console& console, const PlanOptions& options, const std::vector<std::string>& others);
 
+struct ReportOptions {
+    std::string form = "html"; ///< or "markdown"
+    std::string since;         ///< a plan's file: what moved since; empty: nothing of that
+};
+
+/// The plan from beginning to end, for people. kBadInput where there is no such form or plan.
+int runReport(const Console& console, const PlanOptions& options, const ReportOptions& report);
+
 } // namespace wisetick::cli

@@ -33,6 +33,8 @@ public:
 
     /// Opens a plan; its faults, if it has any, are listed and the window stays as it is.
     bool openPlan(const QString& path);
+    /// Writes the plan for people: HTML, PDF or Markdown by the ending. Why not; empty where it was written.
+    QString writeReport(const QString& path);
     void setTheme(const Theme& theme);
     /// Selects the line, promise, mode, … wherever it is shown.
     void goTo(const Target& target) override;
@@ -84,6 +86,7 @@ private:
     void addCommands();
     void addTakeCommands();
     void openTakes(const QString& selected);
+    void askForReport();
     void chooseAndOpen();
     void chooseRecent();
     void takeSavedPart(const QString& path);

@@ -1,5 +1,6 @@
 #include "shell/main_window.h"
 
+#include "clocks/clocks_view.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "plan/take_edits.h"
@@ -8,12 +9,14 @@
 #include "shell/head.h"
 #include "shell/help.h"
 #include "shell/notice.h"
+#include "shell/report_file.h"
 #include "takes/takes_window.h"
 #include "workings/workings_panel.h"
 
 #include <QAction>
 #include <QApplication>
 #include <QDir>
+#include <QFileDialog>
 #include <QFileInfo>
 #include <QLineEdit>
 
@@ -65,6 +68,7 @@ void MainWindow::addCommands() {
         palette.exec();
     });
     addCommand(tr("Quit"), QKeySequence("Ctrl+Q"), [this] { close(); });
+    addCommand(tr("Write a report for people: HTML, PDF or Markdown"), QKeySequence("Ctrl+Alt+R"), [this] { askForReport(); });
     addTakeCommands();
 }
 
@@ -73,6 +77,26 @@ void MainWindow::openTakes(const QString& selected) {
         TakesWindow takes(document_, theme_, this);
         takes.select(selected);
         takes.exec();
+    }
+}
+
+QString MainWindow::writeReport(const QString& path) {
+    if (!document_.isOpen()) {
+        return tr("no plan is open");
+    }
+    auto* clocks = find<ClocksView>();
+    return writeReportFile(document_, clocks == nullptr ? QByteArray() : clocks->svg(), path);
+}
+
+void MainWindow::askForReport() {
+    const QString path = QFileDialog::getSaveFileName(this, tr("Report for people: .html, .pdf or .md"),
+                                                      QFileInfo(document_.path()).completeBaseName() + ".html");
+    if (path.isEmpty()) {
+        return;
+    }
+    const QString why = writeReport(path);
+    if (!why.isEmpty()) {
+        notice_->tell("saving", why);
     }
 }
 
