@@ -59,16 +59,18 @@ QByteArray pdfOf(const std::vector<ReportBlock>& blocks, const QByteArray& clock
         renderer.render(&painter);
         painter.end();
         document.addResource(QTextDocument::ImageResource, QUrl("picture:clocks"), image);
-        pictures["clocks"] = "<img src=\"picture:clocks\" width=\"640\"/>";
+        const int width = std::min(600, 600 * size.width() / std::max(size.height(), 1)); // it stands on one page
+        pictures["clocks"] = "<p><img src=\"picture:clocks\" width=\"" + std::to_string(width) + "\"/></p>";
     }
     QString html = text(reportHtml(blocks, pictures));
+    html.replace("<table>", "<table width=\"100%\">");
     const qsizetype style = html.indexOf("<style>"); // its own: that of a page on a screen is none of a printed one's
     html.remove(style, html.indexOf("</style>") - style);
-    html.insert(
-        style,
-        "<style>table { margin: 6px 0; } th { color: #6E7880; } td, th { padding: 2px 8px 2px 0; } .number { text-align: right; "
-        "} "
-        "h2 { page-break-before: always; } .broken { color: #A8274A; } .strained { color: #8A5B00; } .kept { color: #0B6E69; }");
+    html.insert(style, "<style>table { margin: 6px 0; } th { color: #6E7880; font-weight: normal; text-align: left; } td, th { "
+                       "padding: 2px 8px 2px 0; } .number { text-align: right; "
+                       "} "
+                       "a { color: #1E2830; text-decoration: none; } h2 { page-break-before: always; } .broken { color: #A8274A; "
+                       "} .strained { color: #8A5B00; } .kept { color: #0B6E69; }");
     document.setHtml(html);
     document.print(&writer);
     return bytes;

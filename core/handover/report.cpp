@@ -334,7 +334,7 @@ constexpr const char* kStyle = R"css(
   :root { --paper:#181D20; --panel:#20262A; --ink:#E6E8E6; --muted:#9AA4AA; --line:#39424A; --kept:#4FB8AE; --strained:#E0A83A; --broken:#EC7396; } }
 body { background:var(--paper); color:var(--ink); font:15px/1.45 "Noto Sans", sans-serif; margin:0 auto; max-width:60rem; padding:2rem 1.5rem; }
 h1 { font-size:2rem; margin:0 0 .5rem; } h2 { border-top:1px solid var(--line); margin-top:2.5rem; padding-top:1rem; } h3 { margin-top:2rem; }
-nav { columns:2; margin:1.5rem 0; } nav a { color:var(--ink); display:block; text-decoration:none; } nav a.sub { padding-left:1.2rem; }
+nav { columns:2; margin:1.5rem 0; } nav ul { list-style:none; margin:0; padding:0; } nav a { color:var(--ink); text-decoration:none; } nav .sub { padding-left:1.2rem; }
 table { border-collapse:collapse; margin:.8rem 0; width:100%; } th { color:var(--muted); font-weight:normal; text-align:left; }
 th, td { border-bottom:1px solid var(--line); padding:.25rem .6rem .25rem 0; vertical-align:top; overflow-wrap:anywhere; } .number { text-align:right; font-variant-numeric:tabular-nums; }
 .kept { color:var(--kept); } .strained { color:var(--strained); } .broken { color:var(--broken); }
@@ -379,8 +379,8 @@ std::string reportHtml(const std::vector<ReportBlock>& blocks, const std::map<st
         if (block.kind == Kind::heading && block.level == 1) {
             title = block.text;
         } else if (block.kind == Kind::heading) {
-            contents += fmt::format("<a href=\"#{}\"{}>{}</a>\n", idOf(block.anchor), block.level > 2 ? " class=\"sub\"" : "",
-                                    escaped(block.text));
+            contents += fmt::format("<li{1}><a href=\"#{0}\">{2}</a></li>\n", idOf(block.anchor),
+                                    block.level > 2 ? " class=\"sub\"" : "", escaped(block.text));
         }
     }
     std::string text = "<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\"/>\n<meta name=\"viewport\" "
@@ -394,7 +394,7 @@ std::string reportHtml(const std::vector<ReportBlock>& blocks, const std::map<st
         switch (block.kind) {
         case Kind::heading:
             if (block.level == 2 && !isListed) {
-                text += "<nav aria-label=\"Contents\">\n" + contents + "</nav>\n";
+                text += "<nav aria-label=\"Contents\">\n<ul>\n" + contents + "</ul>\n</nav>\n";
                 isListed = true;
             }
             text += fmt::format("<h{0} id=\"{1}\">{2}{3}</h{0}>\n", block.level, idOf(block.anchor), mark, escaped(block.text));
