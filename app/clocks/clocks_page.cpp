@@ -92,6 +92,7 @@ public:
     }
     bool isBusy() const override { return seek_ != nullptr && seek_->isBusy(); }
     QPixmap picture() override { return view_->picture(); }
+    QByteArray svg() override { return view_->svg(); }
 
     void openSeek() {
         if (document_.isOpen()) {

@@ -87,6 +87,8 @@ private:
     void addTakeCommands();
     void openTakes(const QString& selected);
     void askForReport();
+    /// Of the view that comes first, as SVG.
+    QByteArray pictureOfClocks();
     void chooseAndOpen();
     void chooseRecent();
     void takeSavedPart(const QString& path);

@@ -1,6 +1,5 @@
 #include "shell/main_window.h"
 
-#include "clocks/clocks_view.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "plan/take_edits.h"
@@ -84,8 +83,7 @@ QString MainWindow::writeReport(const QString& path) {
     if (!document_.isOpen()) {
         return tr("no plan is open");
     }
-    auto* clocks = find<ClocksView>();
-    return writeReportFile(document_, clocks == nullptr ? QByteArray() : clocks->svg(), path);
+    return writeReportFile(document_, pictureOfClocks(), path);
 }
 
 void MainWindow::askForReport() {

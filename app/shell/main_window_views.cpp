@@ -41,6 +41,10 @@ View& MainWindow::viewAt(Place& place) {
     return *place.view;
 }
 
+QByteArray MainWindow::pictureOfClocks() {
+    return viewAt(placeOf(kFirstView)).svg();
+}
+
 void MainWindow::showView(const QString& name) {
     Place& place = placeOf(name);
     View& view = viewAt(place);

@@ -61,6 +61,8 @@ public:
     virtual void partSaved() {}
     /// The view as it is, whole and not only its visible part.
     virtual QPixmap picture() { return widget()->grab(); }
+    /// The same as SVG; empty where it can't be drawn so.
+    virtual QByteArray svg() { return {}; }
 
 signals:
     void hintChanged();
