@@ -186,8 +186,9 @@ private slots:
 
     /// A field that follows from a rate has no code below 2 MHz: 8 MHz ÷ 8 is no take that a search may find, ÷ 4 is.
     void aSearchKeepsToTheRatesOfABound() {
-        const std::string more = "\n[[line]]\nid = \"ref\"\nfrom = \"core\"\ndivide = [1, 2, 4, 8]\n"
-                                 "\n[[bound]]\nsay = \"range\"\nline = \"ref\"\nfield = \"CLK.RANGE[1:0]\"\nfrom = [[\"2 MHz\", 0], [\"4 MHz\", 1]]\n";
+        const std::string more =
+            "\n[[line]]\nid = \"ref\"\nfrom = \"core\"\ndivide = [1, 2, 4, 8]\n"
+            "\n[[bound]]\nsay = \"range\"\nline = \"ref\"\nfield = \"CLK.RANGE[1:0]\"\nfrom = [[\"2 MHz\", 0], [\"4 MHz\", 1]]\n";
         const Edited edited = readBoth(smallPart("", more), smallPlan("", ""));
         const auto found = [&](const std::string& wish) {
             Question question;

@@ -175,9 +175,8 @@ private slots:
         QVERIFY2(file.part, lines(file.diagnostics).c_str());
         QCOMPARE(file.part->peripherals.size(), std::size_t{3});
         QCOMPARE(file.part->peripherals[1].id, std::string("uart1"));
-        for (const char* line :
-             {"kind = \"other\"    # or \"uart\"\n", "#   .MAIN.SOURCE [17:16]; QUICK = 0, CRYSTAL = 2\n",
-              "# .FLAG, 8 bits, w1c\n", "# registers as those of UART1\n"}) {
+        for (const char* line : {"kind = \"other\"    # or \"uart\"\n", "#   .MAIN.SOURCE [17:16]; QUICK = 0, CRYSTAL = 2\n",
+                                 "# .FLAG, 8 bits, w1c\n", "# registers as those of UART1\n"}) {
             QVERIFY2(text.find(line) != std::string::npos, (line + ("\n" + text)).c_str());
         }
     }

@@ -51,8 +51,8 @@ const std::map<std::string, std::set<std::string>>& windowMayInclude() {
         {"clocks", {"document", "paint", "view", "seek"}},
         {"part_editor", {"document", "paint", "clocks"}},
         {"shell",
-         {"board", "clocks", "desk", "document", "handover", "paint", "part_editor", "picture", "promises", "rhythm", "seek", "sleep",
-          "takes", "view", "workings"}},
+         {"board", "clocks", "desk", "document", "handover", "paint", "part_editor", "picture", "promises", "rhythm", "seek",
+          "sleep", "takes", "view", "workings"}},
     };
     return rooms;
 }

@@ -452,7 +452,7 @@ DecodedTake decodedTake(const Part& part, const FoundRegisters& found, const std
 }
 
 std::string addDecodedTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like,
-                         const std::string& name) {
+                           const std::string& name) {
     const Take* model = findTake(plan, like);
     if (model == nullptr) {
         return "no take '" + like + "'";

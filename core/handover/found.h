@@ -59,6 +59,6 @@ std::vector<FoundField> foundFields(const Part& part, const Plan& plan, const st
 /// The plan with what was found as a take more, the rest of which is like `like`: promises, pinned ways and mode of rest. An
 /// empty text, or why that can't be.
 std::string addDecodedTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like,
-                         const std::string& name);
+                           const std::string& name);
 
 } // namespace wisetick
