@@ -101,6 +101,27 @@ private slots:
         QCOMPARE(figures.findPromise("right")->state, State::broken);
     }
 
+    /// What is no code of anything, such as a register full of ones, is unknown too.
+    void whatHoldsNoCodeIsUnknown() {
+        for (const char* name : {"cordgrass-60", "gorse-12", "marram-20", "samphire-5", "sedge-8"}) {
+            const Part part = readPart(fileText(sourceDir() + "/parts/" + name + ".part.toml"), name).part.value();
+            FoundRegisters found;
+            for (const Line& line : part.lines) {
+                for (const auto& [control, field] : line.fields) {
+                    for (const Field& piece : field.pieces()) {
+                        found.registers[piece.reg] = {~std::uint64_t{0}, ~std::uint64_t{0}};
+                    }
+                }
+            }
+            const DecodedTake decoded = decodedTake(part, found, "x");
+            for (const Choice& choice : decoded.take.choices) {
+                const auto node = part.findNode(choice.id);
+                QVERIFY(!choice.divide || part.lineAt(*node).divide.contains(*choice.divide));
+                QVERIFY(!choice.multiply || part.lineAt(*node).multiply.contains(*choice.multiply));
+            }
+        }
+    }
+
     /// What was not read is unknown, and says nothing.
     void whatWasNotReadIsUnknown() {
         const Edited edited = withRegisters();

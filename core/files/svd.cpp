@@ -337,7 +337,9 @@ private:
 
     void readField(const pugi::xml_node& node, DescribedRegister& common) {
         const pugi::xml_node origin = originOf(node);
-        const auto [msb, lsb] = bitsOf(node, origin);
+        const std::pair<int, int> bits = bitsOf(node, origin);
+        const int msb = bits.first;
+        const int lsb = bits.second;
         if (msb < lsb || lsb < 0 || msb >= common.facts.width) {
             fault(node.offset_debug(), fmt::format("the field '{}' at bits {} to {}", node.child_value("name"), msb, lsb),
                   fmt::format("bits within its register of {}", common.facts.width));
@@ -349,18 +351,18 @@ private:
         if (const pugi::xml_node from = values ? originOf(values) : pugi::xml_node()) {
             values = from;
         }
-        DescribedField common_field;
-        common_field.about = plainText(node.child_value("description"));
+        DescribedField ofAll;
+        ofAll.about = plainText(node.child_value("description"));
         for (const pugi::xml_node& each : values.children("enumeratedValue")) {
             const auto code = readScaled(each.child_value("value"));
             if (code && (width >= 63 || *code < (std::uint64_t{1} << width))) {
-                common_field.values.emplace_back(plainText(each.child_value("name")), static_cast<std::int64_t>(*code));
+                ofAll.values.emplace_back(plainText(each.child_value("name")), static_cast<std::int64_t>(*code));
             }
         }
         elements(node, [&](const std::string& name, std::uint64_t apart) {
             const int up = static_cast<int>(std::min<std::uint64_t>(apart, 64));
             if (msb + up < common.facts.width) {
-                DescribedField field = common_field;
+                DescribedField field = ofAll;
                 field.name = name;
                 field.msb = msb + up;
                 field.lsb = lsb + up;

@@ -289,6 +289,10 @@ std::optional<Rational> valueFor(const Holds& holds, std::uint64_t held) {
         return std::nullopt;
     }
     if (holds.form == Holds::Form::logarithm) {
+        constexpr int kMostPowers = 62;
+        if (number - holds.offset > kMostPowers) { // no control is set to that
+            return std::nullopt;
+        }
         Rational power = 1;
         for (Rational i = holds.offset; i < number; i += 1) {
             power *= holds.base;
