@@ -66,10 +66,11 @@ private slots:
         settleTakes();
         QString selected;
         std::vector<ComparedRow> rows;
+        QObject here; // what is still to come ends with it
         window_->resize(1280, 800);
         // the marks stand in the plan's order behind the facts: looked for from the left
         for (int x = 200; x < 560 && selected.isEmpty(); x += 4) {
-            QTimer::singleShot(0, this, [&] {
+            QTimer::singleShot(0, &here, [&] {
                 auto* takes = qobject_cast<TakesWindow*>(QApplication::activeModalWidget());
                 if (takes != nullptr) {
                     selected = takes->list()->currentItem()->data(Qt::UserRole).toString();

@@ -131,7 +131,7 @@ private slots:
         const Edited kept =
             readBoth(partText, replaced(smallPlan("", ""), "\n[[take]]",
                                         measured + "\n[board.trimmed.rc]\nby = \"xt\"\nevery = \"10 min\"\n\n[[take]]"));
-        const Bounds& hertz = *figuresOf(kept).findLine("rc")->hertz;
+        const Bounds hertz = *figuresOf(kept).findLine("rc")->hertz;
         QCOMPARE(hertz.nominal, Rational(14000000));
         QCOMPARE(hertz.max, Rational(14000000) * (1 + Rational(2, 1000) + Rational(2, 1000))); // left + all that it can be apart
         // codes from 30 on don't reach it: 14.28 MHz × (1 − 2 × 0.4 %)

@@ -188,6 +188,21 @@ bool isWorse(const PromiseFigure& a, const PromiseFigure& b) {
     return a.margin && *a.margin < *b.margin;
 }
 
+/// What is asked in other takes can't be missed in a mode of this one.
+void dropWhatIsElsewhere(Figures& figures) {
+    std::vector<std::string> names;
+    for (const PromiseFigure& promise : figures.promises) {
+        if (promise.state == State::elsewhere) {
+            names.push_back(promise.name);
+        }
+    }
+    const auto isElsewhere = [&](const std::string& name) { return std::find(names.begin(), names.end(), name) != names.end(); };
+    for (std::size_t i = 0; i < figures.modes.size() && !names.empty(); ++i) {
+        std::erase_if(figures.modes[i].withoutClock, isElsewhere);
+        std::erase_if(figures.modes[i].wrongUntilRestored, isElsewhere);
+    }
+}
+
 } // namespace
 
 Vitals vitalsOf(const Part& part, const Figures& figures) {
@@ -244,14 +259,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
                                          [](const Promise& promise) { return !promise.line.whileJob.empty(); });
         const Demand lasting = hasUses ? demandOf(part, plan, take, controls, {false, nullptr}) : demand;
         figures.modes = modeFigures(part, plan, controls, lasting, figures.lines, figures.grid);
-        for (ModeFigure& mode : figures.modes) { // what is asked in other takes can't be missed in this one
-            const auto isElsewhere = [&](const std::string& name) {
-                const PromiseFigure* promise = figures.findPromise(name);
-                return promise != nullptr && promise->state == State::elsewhere;
-            };
-            std::erase_if(mode.withoutClock, isElsewhere);
-            std::erase_if(mode.wrongUntilRestored, isElsewhere);
-        }
+        dropWhatIsElsewhere(figures);
         judgeWakeUps(part, plan, controls, figures.lines, figures.modes, figures.promises);
     } catch (const RationalOverflow&) {
         figures.modes.clear();
