@@ -4,6 +4,7 @@
 
 #include <algorithm>
 #include <cctype>
+#include <cmath>
 
 namespace wisetick {
 
@@ -200,6 +201,10 @@ TextError tooLarge(std::string_view text) {
 
 /// What is counted here: figures of these sizes can be multiplied and divided a few times within 256 bits.
 bool isInReach(const Rational& value) {
+    const double size = std::abs(value.toDouble());
+    if (size > 1e-29 && size < 1e29) { // not near the ends, where only the exact value tells
+        return true;
+    }
     static const Rational least = powerOfTen(-30);
     static const Rational most = powerOfTen(30);
     return value.isZero() || (abs(value) >= least && abs(value) <= most);
