@@ -450,6 +450,17 @@ private slots:
         QVERIFY(header.find("/* " + figures.promises[modem].text + ": got ") != std::string::npos);
     }
 
+    /// What is got stands in a remark as it does in every table: no error in percent of none, 20 ppm of 86 400 s at the corners.
+    void remarksSayWhatTablesSay() {
+        const LoadedPlan loaded = shipped("lagoon-buoy");
+        QVERIFY(loaded.plan && loaded.part);
+        const Figures figures = evaluate(*loaded.part, *loaded.plan, "bus");
+        for (const EmitForm form : {EmitForm::header, EmitForm::source}) {
+            const std::string code = emitFields(*loaded.part, *loaded.plan, figures, form, kEven);
+            QVERIFY(code.find("in take creep: got 0 s/day, at worst 0 s/day \u2026 1.728 s/day */") != std::string::npos);
+        }
+    }
+
     /// Names that are no names of C, and comments that would end too early.
     void oddNamesStayCode() {
         const auto loaded = editedOrchard("name = \"Orchard sprayer\"", "name = \"1 */ #odd \u00e4\"");

@@ -365,7 +365,6 @@ HandoverView::HandoverView(Document& document, QWidget* parent)
       trouble_(new QLabel) {
     setAutoFillBackground(true);
     entry_->setAccessibleName(tr("A file more"));
-    entry_->setPlaceholderText(tr("../firmware/clocks.h as header, take %1").arg("A"));
     entry_->setFont(faceFont(Face::word));
     trouble_->setWordWrap(true);
     trouble_->setTextFormat(Qt::PlainText);
@@ -380,6 +379,11 @@ HandoverView::HandoverView(Document& document, QWidget* parent)
     below->addWidget(entry_);
     layout->addLayout(below);
     setFocusProxy(list_);
+    const auto hint = [this] {
+        entry_->setPlaceholderText(tr("../firmware/clocks.h as header, take %1").arg(text(document_.plan().active)));
+    };
+    hint();
+    connect(&document_, &Document::changed, this, hint);
     connect(entry_, &QLineEdit::returnPressed, this, &HandoverView::add);
     connect(entry_, &QLineEdit::textEdited, this, [this] { tell({}); });
     connect(list_, &HandoverList::writeWanted, this, [this](const QString& path) { write(path); });

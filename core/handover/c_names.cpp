@@ -1,5 +1,6 @@
 #include "handover/c_names.h"
 
+#include "derive/said.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -48,6 +49,17 @@ std::string inQuotes(std::string text) {
 
 std::string codeTitle(const Part& part, const Figures& figures) {
     return commentText(figures.plan + ", take " + figures.take + ", on " + part.name);
+}
+
+std::string promiseRemark(const PromiseFigure& promise) {
+    std::string text = promise.text;
+    if (promise.got) {
+        const std::string error = errorSaid(promise);
+        const std::string corners = cornersSaid(promise);
+        text +=
+            ": got " + gotSaid(promise) + (error.empty() ? "" : ", " + error) + (corners.empty() ? "" : ", at worst " + corners);
+    }
+    return text + (promise.state == State::kept ? "" : ", " + stateName(promise.state));
 }
 
 std::vector<RateConstant> rateConstants(const Part& part, const Plan& plan, const Figures& figures) {

@@ -26,6 +26,9 @@ std::string inQuotes(std::string text);
 /// "Lagoon buoy, take fast, on Gorse 12", for a comment.
 std::string codeTitle(const Part& part, const Figures& figures);
 
+/// A promise and what was got, for a comment: "net: can talks 250 kbit/s: got 250 kbit/s, exact, at worst −25 ppm … +25 ppm".
+std::string promiseRemark(const PromiseFigure& promise);
+
 /// A rate of a take as code names it.
 struct RateConstant {
     std::string name;  ///< without the prefix: "core", "modem"

@@ -18,15 +18,6 @@ namespace wisetick {
 
 namespace {
 
-std::string aboutPromise(const PromiseFigure& figure) {
-    std::string text = figure.text;
-    if (figure.got) {
-        text += ": got " + printQuantity(figure.got->nominal, figure.unit);
-        text += figure.error ? ", " + printError(figure.error->nominal) : "";
-    }
-    return text + (figure.state == State::kept ? "" : ", " + stateName(figure.state));
-}
-
 std::string aboutLine(const LineFigure& line) {
     return line.id + (line.hertz ? " at " + printQuantity(line.hertz->nominal, Unit::hertz) : "") +
            (line.control.empty() ? "" : ", " + line.control);
@@ -155,7 +146,7 @@ std::vector<EmittedField> emittedFields(const Part& part, const Plan& plan, cons
         if (!isWritten(figures.promises[i], broken)) {
             continue;
         }
-        const std::string about = aboutPromise(figures.promises[i]);
+        const std::string about = promiseRemark(figures.promises[i]);
         for (const FieldValue& value : figures.promises[i].fields) {
             gatherer.add(value, about);
         }

@@ -4,7 +4,7 @@
 #include "derive/demand.h"
 #include "derive/pin_speeds.h"
 #include "evaluate/sleep_order.h"
-#include "quantity/quantity_print.h"
+#include "handover/c_names.h"
 
 #include <algorithm>
 #include <map>
@@ -186,18 +186,6 @@ private:
     std::map<std::string, std::uint64_t> written_; ///< what stands in registers that can't be read
 };
 
-std::string aboutPromise(const PromiseFigure& figure) {
-    std::string text = figure.text;
-    if (figure.got) {
-        text += ": got " + printQuantity(figure.got->nominal, figure.unit);
-        text += figure.error ? ", " + printError(figure.error->nominal) : "";
-        if (figure.error && figure.isWorstKnown && figure.error->min != figure.error->max) {
-            text += ", worst " + printError(figure.error->min) + " to " + printError(figure.error->max);
-        }
-    }
-    return text + (figure.state == State::kept ? "" : ", " + stateName(figure.state));
-}
-
 class ProgramWork {
 public:
     ProgramWork(const Part& part, const Plan& plan, const Figures& figures, Broken broken, const std::optional<std::string>& from)
@@ -377,7 +365,7 @@ private:
                 }
             }
             if (!actions.empty()) {
-                finish(names[i], aboutPromise(figure), true);
+                finish(names[i], promiseRemark(figure), true);
             }
         }
     }

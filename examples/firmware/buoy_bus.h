@@ -1,4 +1,4 @@
-/* wisetick-sum 0c2b8dd4: made from Lagoon buoy; change that, not this file */
+/* wisetick-sum e2dc0647: made from Lagoon buoy; change that, not this file */
 /* Lagoon buoy, take bus, on Gorse 12: rates and register fields. */
 #ifndef LAGOON_BUOY_BUS_FIELDS_H
 #define LAGOON_BUOY_BUS_FIELDS_H
@@ -55,12 +55,12 @@
 #define LAGOON_BUOY_BUS_CAN_CLK_FROM_SHIFT 4u
 #define LAGOON_BUOY_BUS_CAN_CLK_FROM_MASK 0x00000030u
 
-/* net: can talks 250 kbit/s, over 40 m, with node delay 210 ns, while exchange: got 250 kbit/s, exact */
+/* net: can talks 250 kbit/s, over 40 m, with node delay 210 ns, while exchange: got 250 kbit/s, exact, at worst −25 ppm … +25 ppm */
 #define LAGOON_BUOY_BUS_CAN_GATE 0x1u /* ON.E[6]: on, holds 1 for on */
 #define LAGOON_BUOY_BUS_CAN_GATE_SHIFT 6u
 #define LAGOON_BUOY_BUS_CAN_GATE_MASK 0x00000040u
 
-/* day: calendar drifts at most 3 s/day, in take slow, in take fast, in take bus, in take creep: got 0 s/day, −100 % */
+/* day: calendar drifts at most 3 s/day, in take slow, in take fast, in take bus, in take creep: got 0 s/day, at worst 0 s/day … 1.728 s/day */
 #define LAGOON_BUOY_BUS_CALENDAR_FROM 0x0u /* BACKUP.CAL[1:0]: xs, holds a code */
 #define LAGOON_BUOY_BUS_CALENDAR_FROM_SHIFT 0u
 #define LAGOON_BUOY_BUS_CALENDAR_FROM_MASK 0x00000003u

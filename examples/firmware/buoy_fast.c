@@ -1,4 +1,4 @@
-/* wisetick-sum db7bd119: made from Lagoon buoy; change that, not this file */
+/* wisetick-sum 61aeba38: made from Lagoon buoy; change that, not this file */
 /* Lagoon buoy, take fast, on Gorse 12: writes its registers in order. */
 #include <stdint.h>
 
@@ -288,7 +288,7 @@ int lagoon_buoy_fast_clocks(void)
     return 0;
 }
 
-/* modem: uart1 talks 921600 within 1.5 %, while report: got ≈923.08 kbit/s, ≈+0.1603 %, worst ≈+0.1578 % to ≈+0.1628 % */
+/* modem: uart1 talks 921600 within 1.5 %, while report: got ≈923.08 kbit/s, ≈+0.1603 %, at worst ≈+0.1578 % … ≈+0.1628 % */
 int lagoon_buoy_fast_modem(void)
 {
     WISETICK_STORE(WT_ON_O, (WT_ON_O & 0xFFFFFFFEu) | 0x00000001u); /* let its clock in */
@@ -298,7 +298,7 @@ int lagoon_buoy_fast_modem(void)
     return 0;
 }
 
-/* lamp: timer1.1 drives 20 kHz at 35 % duty, dead 500 ns, inside, in take fast: got 20 kHz, exact, worst −25 ppm to +25 ppm */
+/* lamp: timer1.1 drives 20 kHz at 35 % duty, dead 500 ns, inside, in take fast: got 20 kHz, exact, at worst −25 ppm … +25 ppm */
 int lagoon_buoy_fast_lamp(void)
 {
     WISETICK_STORE(WT_ON_O, (WT_ON_O & 0xFFFFFFFBu) | 0x00000004u); /* let its clock in */
@@ -315,7 +315,7 @@ int lagoon_buoy_fast_late_clocks(void)
     return 0;
 }
 
-/* day: calendar drifts at most 3 s/day, in take slow, in take fast, in take bus, in take creep: got 0 s/day, −100 %, worst −100 % to −42.4 % */
+/* day: calendar drifts at most 3 s/day, in take slow, in take fast, in take bus, in take creep: got 0 s/day, at worst 0 s/day … 1.728 s/day */
 int lagoon_buoy_fast_day(void)
 {
     WISETICK_STORE(WT_POWER_KEY, 0x00006B39u); /* power_key, for: clock it from xs */

@@ -1,4 +1,4 @@
-/* wisetick-sum 5d58143f: made from Lagoon buoy; change that, not this file */
+/* wisetick-sum 25ce0cc7: made from Lagoon buoy; change that, not this file */
 /* Lagoon buoy, take fast, on Gorse 12: rates and register fields. */
 #ifndef LAGOON_BUOY_FAST_FIELDS_H
 #define LAGOON_BUOY_FAST_FIELDS_H
@@ -130,7 +130,7 @@
 #define LAGOON_BUOY_FAST_U48_FROM_SHIFT 6u
 #define LAGOON_BUOY_FAST_U48_FROM_MASK 0x000000C0u
 
-/* modem: uart1 talks 921600 within 1.5 %, while report: got ≈923.08 kbit/s, ≈+0.1603 % */
+/* modem: uart1 talks 921600 within 1.5 %, while report: got ≈923.08 kbit/s, ≈+0.1603 %, at worst ≈+0.1578 % … ≈+0.1628 % */
 #define LAGOON_BUOY_FAST_UART1_GATE 0x1u /* ON.O[0]: on, holds 1 for on */
 #define LAGOON_BUOY_FAST_UART1_GATE_SHIFT 0u
 #define LAGOON_BUOY_FAST_UART1_GATE_MASK 0x00000001u
@@ -144,7 +144,7 @@
 #define LAGOON_BUOY_FAST_UART1_PRESCALER_SHIFT 0u
 #define LAGOON_BUOY_FAST_UART1_PRESCALER_MASK 0x00000007u
 
-/* lamp: timer1.1 drives 20 kHz at 35 % duty, dead 500 ns, inside, in take fast: got 20 kHz, exact */
+/* lamp: timer1.1 drives 20 kHz at 35 % duty, dead 500 ns, inside, in take fast: got 20 kHz, exact, at worst −25 ppm … +25 ppm */
 #define LAGOON_BUOY_FAST_TIMER1_GATE 0x1u /* ON.O[2]: on, holds 1 for on */
 #define LAGOON_BUOY_FAST_TIMER1_GATE_SHIFT 2u
 #define LAGOON_BUOY_FAST_TIMER1_GATE_MASK 0x00000004u
@@ -158,7 +158,7 @@
 #define LAGOON_BUOY_FAST_TIMER1_STEP_SHIFT 0u
 #define LAGOON_BUOY_FAST_TIMER1_STEP_MASK 0x00000001u
 
-/* day: calendar drifts at most 3 s/day, in take slow, in take fast, in take bus, in take creep: got 0 s/day, −100 % */
+/* day: calendar drifts at most 3 s/day, in take slow, in take fast, in take bus, in take creep: got 0 s/day, at worst 0 s/day … 1.728 s/day */
 #define LAGOON_BUOY_FAST_CALENDAR_FROM 0x0u /* BACKUP.CAL[1:0]: xs, holds a code */
 #define LAGOON_BUOY_FAST_CALENDAR_FROM_SHIFT 0u
 #define LAGOON_BUOY_FAST_CALENDAR_FROM_MASK 0x00000003u
