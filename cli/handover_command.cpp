@@ -120,7 +120,7 @@ std::string foundReport(const std::vector<FoundField>& fields, const Style& styl
            std::to_string(differing) + (differing == 1 ? " differs\n" : " differ\n");
 }
 
-nlohmann::ordered_json foundJson(const std::vector<FoundField>& fields) {
+nlohmann::ordered_json foundFieldsJson(const std::vector<FoundField>& fields) {
     nlohmann::ordered_json list = nlohmann::ordered_json::array();
     for (const FoundField& field : fields) {
         list.push_back({{"field", fieldText(field.planned.field)},
@@ -220,7 +220,7 @@ int runFound(const Console& console, const PlanOptions& options, const FoundOpti
     }
     if (options.isJson) {
         console.out << nlohmann::ordered_json{{"take", loaded->take},
-                                              {"fields", foundJson(fields)},
+                                              {"fields", foundFieldsJson(fields)},
                                               {"elsewhere", found->elsewhere}}
                            .dump(2)
                     << "\n";

@@ -21,15 +21,15 @@ std::string nodeName(std::string id) {
     return id;
 }
 
-bool isSmall(const Rational& number) {
+bool isOneCell(const Rational& number) {
     return number <= Rational(0xFFFFFFFFLL);
 }
 
 std::string cells(const Rational& hertz, const std::string& property) {
     const Rational whole = hertz.rounded();
     const std::string say = hertz.isWhole() ? "" : " /* rounded, exactly " + hertz.toString() + " */";
-    return isSmall(whole) ? fmt::format("{} = <{}>;{}\n", property, whole.toString(), say)
-                          : fmt::format("/* {} of {} Hz takes more than 32 bits */\n", property, whole.toString());
+    return isOneCell(whole) ? fmt::format("{} = <{}>;{}\n", property, whole.toString(), say)
+                            : fmt::format("/* {} of {} Hz takes more than 32 bits */\n", property, whole.toString());
 }
 
 class Devicetree {
@@ -64,7 +64,7 @@ private:
     std::string clockNode(const LineFigure& line) const {
         const Rational multiply = line.factor.numerator();
         const Rational divide = line.factor.denominator();
-        const bool isDerived = line.parent && figures_.lines[*line.parent].hertz && isSmall(multiply) && isSmall(divide);
+        const bool isDerived = line.parent && figures_.lines[*line.parent].hertz && isOneCell(multiply) && isOneCell(divide);
         std::string text = "\t\t" + label(line.id) + ": clock-" + nodeName(line.id) + " {\n\t\t\t#clock-cells = <0>;\n";
         if (isDerived) {
             text += "\t\t\tcompatible = \"fixed-factor-clock\";\n\t\t\tclocks = <&" + label(figures_.lines[*line.parent].id) +

@@ -13,8 +13,6 @@ namespace wisetick {
 
 namespace {
 
-using Kind = ReportBlock::Kind;
-
 constexpr int kDigits = 3; ///< of what is estimated
 
 class Report {
@@ -39,20 +37,20 @@ private:
     const Figures& active() const { return takes_.front(); }
 
     void heading(int level, const std::string& text, const std::string& anchor, std::optional<State> state = {}) {
-        blocks_.push_back({Kind::heading, text, level, anchor, state, {}, {}});
+        blocks_.push_back({ReportBlock::Kind::heading, text, level, anchor, state, {}, {}});
     }
     void paragraph(const std::string& text, std::optional<State> state = {}) {
         if (!text.empty()) {
-            blocks_.push_back({Kind::paragraph, text, 0, {}, state, {}, {}});
+            blocks_.push_back({ReportBlock::Kind::paragraph, text, 0, {}, state, {}, {}});
         }
     }
     void table(std::vector<std::vector<std::string>> rows, std::vector<bool> isNumber) {
         if (rows.size() > 1) {
-            blocks_.push_back({Kind::table, {}, 0, {}, {}, std::move(rows), std::move(isNumber)});
+            blocks_.push_back({ReportBlock::Kind::table, {}, 0, {}, {}, std::move(rows), std::move(isNumber)});
         }
     }
     void picture(const std::string& anchor, const std::string& text) {
-        blocks_.push_back({Kind::picture, text, 0, anchor, {}, {}, {}});
+        blocks_.push_back({ReportBlock::Kind::picture, text, 0, anchor, {}, {}, {}});
     }
 
     static std::string range(const std::optional<Bounds>& bounds, Unit unit) {
@@ -376,9 +374,9 @@ std::string reportHtml(const std::vector<ReportBlock>& blocks, const std::map<st
     std::string title;
     std::string contents;
     for (const ReportBlock& block : blocks) {
-        if (block.kind == Kind::heading && block.level == 1) {
+        if (block.kind == ReportBlock::Kind::heading && block.level == 1) {
             title = block.text;
-        } else if (block.kind == Kind::heading) {
+        } else if (block.kind == ReportBlock::Kind::heading) {
             contents += fmt::format("<li{1}><a href=\"#{0}\">{2}</a></li>\n", idOf(block.anchor),
                                     block.level > 2 ? " class=\"sub\"" : "", escaped(block.text));
         }
@@ -392,16 +390,16 @@ std::string reportHtml(const std::vector<ReportBlock>& blocks, const std::map<st
                                                            stateName(*block.state), markOf(*block.state))
                                              : "";
         switch (block.kind) {
-        case Kind::heading:
+        case ReportBlock::Kind::heading:
             if (block.level == 2 && !isListed) {
                 text += "<nav aria-label=\"Contents\">\n<ul>\n" + contents + "</ul>\n</nav>\n";
                 isListed = true;
             }
             text += fmt::format("<h{0} id=\"{1}\">{2}{3}</h{0}>\n", block.level, idOf(block.anchor), mark, escaped(block.text));
             break;
-        case Kind::paragraph: text += "<p>" + mark + escaped(block.text) + "</p>\n"; break;
-        case Kind::table: text += htmlTable(block); break;
-        case Kind::picture:
+        case ReportBlock::Kind::paragraph: text += "<p>" + mark + escaped(block.text) + "</p>\n"; break;
+        case ReportBlock::Kind::table: text += htmlTable(block); break;
+        case ReportBlock::Kind::picture:
             if (const auto found = pictures.find(block.anchor); found != pictures.end()) {
                 text += "<figure>\n" + found->second + "\n<figcaption>" + escaped(block.text) + "</figcaption>\n</figure>\n";
             }
@@ -415,11 +413,11 @@ std::string reportMarkdown(const std::vector<ReportBlock>& blocks) {
     std::string text;
     for (const ReportBlock& block : blocks) {
         const std::string mark = block.state ? std::string(markOf(*block.state)) + " " : "";
-        if (block.kind == Kind::heading) {
+        if (block.kind == ReportBlock::Kind::heading) {
             text += std::string(static_cast<std::size_t>(block.level), '#') + " " + mark + block.text + "\n\n";
-        } else if (block.kind == Kind::paragraph) {
+        } else if (block.kind == ReportBlock::Kind::paragraph) {
             text += mark + block.text + "\n\n";
-        } else if (block.kind == Kind::table) {
+        } else if (block.kind == ReportBlock::Kind::table) {
             for (std::size_t row = 0; row < block.rows.size(); ++row) {
                 std::string line = "|";
                 std::string rule = "|";

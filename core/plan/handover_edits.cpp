@@ -21,13 +21,13 @@ std::string formOf(const std::string& path) {
     return {};
 }
 
-struct Word {
+struct LineWord {
     std::string text;
     std::size_t position = 0;
 };
 
-std::vector<Word> wordsOf(std::string_view text) {
-    std::vector<Word> words;
+std::vector<LineWord> wordsOf(std::string_view text) {
+    std::vector<LineWord> words;
     for (std::size_t at = 0; at < text.size();) {
         const std::size_t begin = text.find_first_not_of(" ,\t", at);
         if (begin == std::string_view::npos) {
@@ -43,7 +43,7 @@ std::vector<Word> wordsOf(std::string_view text) {
 } // namespace
 
 tl::expected<HandoverFile, TextError> readHandoverLine(std::string_view text) {
-    const std::vector<Word> words = wordsOf(text);
+    const std::vector<LineWord> words = wordsOf(text);
     if (words.empty()) {
         return tl::unexpected(
             TextError{0, text.size(), "nothing", "a path, such as '../firmware/clocks.h as header, take A'", {}});

@@ -70,7 +70,7 @@ Way judgedWay(const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const
 }
 
 /// Of single scans that are in time the shorter one: the sooner it is over, the sooner there is rest.
-bool isBetter(const Way& a, const Way& b) {
+bool isBetterAdcWay(const Way& a, const Way& b) {
     if (settingOf(a, "single").sign() > 0 && a.state == b.state && a.got.nominal != b.got.nominal) {
         return a.got.nominal < b.got.nominal;
     }
@@ -238,7 +238,7 @@ std::vector<Way> adcWays(const AdcKind& adc, const TakesAsk& ask, const Clock& c
             ways.push_back(judgedWay(adc, ask, clock, span, divide, sample));
         }
     }
-    std::stable_sort(ways.begin(), ways.end(), isBetter);
+    std::stable_sort(ways.begin(), ways.end(), isBetterAdcWay);
     return ways;
 }
 

@@ -41,7 +41,7 @@ Way judgedWay(const RtcKind& rtc, const CounterSetting& setting, const DriftsAsk
 }
 
 /// State, then the least drift typically, then in the worst case; of equals the largest first divider.
-bool isBetter(const Way& a, const Way& b) {
+bool isBetterCalendarWay(const Way& a, const Way& b) {
     if (a.state != b.state) {
         return worseState(a.state, b.state) == b.state;
     }
@@ -151,7 +151,7 @@ std::vector<Way> calendarWays(const RtcKind& rtc, const DriftsAsk& ask, const Cl
     for (const CounterSetting& setting : settings) {
         ways.push_back(judgedWay(rtc, setting, ask, clock, pinned));
     }
-    std::sort(ways.begin(), ways.end(), isBetter);
+    std::sort(ways.begin(), ways.end(), isBetterCalendarWay);
     ways.resize(std::min(most, ways.size()));
     return ways;
 }

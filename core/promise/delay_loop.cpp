@@ -21,7 +21,7 @@ Way judgedWay(const DelayLoopKind& loop, const Rational& turns, const WaitsAsk& 
     return judgedAs(std::move(way), judgement);
 }
 
-bool isBetter(const Way& a, const Way& b) {
+bool isBetterLoopWay(const Way& a, const Way& b) {
     const int order = compareWays(a, b);
     return order != 0 ? order < 0 : settingOf(a, "turns") < settingOf(b, "turns");
 }
@@ -54,7 +54,7 @@ std::vector<Way> delayLoopWays(const DelayLoopKind& loop, const WaitsAsk& ask, c
     for (const Rational& turns : candidates) {
         ways.push_back(judgedWay(loop, turns, ask, clock));
     }
-    std::stable_sort(ways.begin(), ways.end(), isBetter);
+    std::stable_sort(ways.begin(), ways.end(), isBetterLoopWay);
     return ways;
 }
 

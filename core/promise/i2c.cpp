@@ -87,7 +87,7 @@ std::optional<Counts> countsFor(const I2cKind& bus, const BusAsk& ask, const Rat
     return Counts{prescaler, low, high};
 }
 
-bool isBetter(const Way& a, const Way& b) {
+bool isBetterI2cWay(const Way& a, const Way& b) {
     if (a.state != b.state) {
         return worseState(a.state, b.state) == b.state;
     }
@@ -233,7 +233,7 @@ std::optional<Way> bestWay(const I2cKind& bus, const BusAsk& ask, const Clock& c
     std::optional<Way> best;
     for (const Counts& counts : candidates) {
         Way way = judgedWay(counts, bus, ask, clock, grade);
-        if (!best || isBetter(way, *best)) {
+        if (!best || isBetterI2cWay(way, *best)) {
             best = std::move(way);
         }
         if (best->state == State::kept) {
@@ -278,7 +278,7 @@ std::vector<Way> i2cWays(const I2cKind& bus, const BusAsk& ask, const Clock& clo
             ways.push_back(judgedWay(counts, bus, ask, clock, *grade));
         }
     }
-    std::stable_sort(ways.begin(), ways.end(), isBetter);
+    std::stable_sort(ways.begin(), ways.end(), isBetterI2cWay);
     return ways;
 }
 

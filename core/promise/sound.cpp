@@ -42,7 +42,7 @@ Way judgedWay(const SoundKind& sound, const Rational& divide, const PlaysAsk& as
     return judgedAs(std::move(way), judgement);
 }
 
-bool isBetter(const Way& a, const Way& b) {
+bool isBetterSoundWay(const Way& a, const Way& b) {
     const int order = compareWays(a, b);
     return order != 0 ? order < 0 : settingOf(a, "divide") > settingOf(b, "divide");
 }
@@ -60,7 +60,7 @@ std::vector<Way> soundWays(const SoundKind& sound, const PlaysAsk& ask, const Cl
     for (const Rational& divide : sound.divide.nearest(clock.hertz.nominal / (ask.hertz * sound.times))) {
         ways.push_back(judgedWay(sound, divide, ask, clock, pinned));
     }
-    std::stable_sort(ways.begin(), ways.end(), isBetter);
+    std::stable_sort(ways.begin(), ways.end(), isBetterSoundWay);
     return ways;
 }
 

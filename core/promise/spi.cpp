@@ -69,7 +69,7 @@ Way judgedWay(const SpiKind& spi, const Rational& divide, const ClocksAsk& ask, 
 }
 
 /// Of equal states the faster one; of broken ones that which is nearer to what was asked.
-bool isBetter(const Way& a, const Way& b) {
+bool isBetterSpiWay(const Way& a, const Way& b) {
     if (a.state != b.state) {
         return worseState(a.state, b.state) == b.state;
     }
@@ -217,7 +217,7 @@ std::vector<Way> spiWays(const SpiKind& spi, const ClocksAsk& ask, const Clock& 
     for (const Rational& divide : dividers) {
         ways.push_back(judgedWay(spi, divide, ask, clock, reach));
     }
-    std::stable_sort(ways.begin(), ways.end(), isBetter);
+    std::stable_sort(ways.begin(), ways.end(), isBetterSpiWay);
     ways.resize(std::min(most, ways.size()));
     return ways;
 }

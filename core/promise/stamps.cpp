@@ -27,7 +27,7 @@ Way judgedWay(const Rational& prescaler, const Rational& counts, const StampsAsk
 
 /// A broken wrap is nearer with a larger prescaler, a broken resolution with a smaller one; of those that hold, the finer one
 /// where a wrap is asked, else the longer one.
-bool isBetter(const Way& a, const Way& b, const StampsAsk& ask) {
+bool isBetterStampsWay(const Way& a, const Way& b, const StampsAsk& ask) {
     if (a.state != b.state) {
         return worseState(a.state, b.state) == b.state;
     }
@@ -98,7 +98,7 @@ std::vector<Way> stampWays(const TimerKind& timer, const StampsAsk& ask, const C
     for (const Rational& prescaler : prescalersOf(timer, reach->prescaler, ask, clock, most)) {
         ways.push_back(judgedWay(prescaler, reach->counts.most(), ask, clock));
     }
-    std::stable_sort(ways.begin(), ways.end(), [&](const Way& a, const Way& b) { return isBetter(a, b, ask); });
+    std::stable_sort(ways.begin(), ways.end(), [&](const Way& a, const Way& b) { return isBetterStampsWay(a, b, ask); });
     ways.resize(std::min(most, ways.size()));
     return ways;
 }

@@ -161,7 +161,7 @@ private:
 };
 
 /// Of those that wait at least so long the shorter one is better: there the error is one-sided.
-bool isBetter(const Way& a, const Way& b) {
+bool isBetterTimerWay(const Way& a, const Way& b) {
     const int order = compareWays(a, b);
     if (order != 0) {
         return order < 0;
@@ -177,7 +177,7 @@ bool isBetter(const Way& a, const Way& b) {
 }
 
 void keepBetter(std::optional<Way>& best, Way way) {
-    if (!best || isBetter(way, *best)) {
+    if (!best || isBetterTimerWay(way, *best)) {
         best = std::move(way);
     }
 }
@@ -479,7 +479,7 @@ std::vector<Way> timerWays(const TimerKind& timer, const TimerGoal& goal, const 
     if (best) {
         ways.push_back(*best);
     }
-    std::sort(ways.begin(), ways.end(), isBetter);
+    std::sort(ways.begin(), ways.end(), isBetterTimerWay);
     ways.erase(std::unique(ways.begin(), ways.end()), ways.end());
     ways.resize(std::min(most, ways.size()));
     return ways;

@@ -132,7 +132,7 @@ Way judgedWay(const UartKind& uart, const Gear& gear, const Rational& divisor, c
     return judgedAs(std::move(way), judgement);
 }
 
-bool isBetter(const Way& a, const Way& b) {
+bool isBetterUartWay(const Way& a, const Way& b) {
     const int order = compareWays(a, b);
     if (order != 0) {
         return order < 0;
@@ -154,7 +154,7 @@ std::optional<Way> keptAtOnce(const UartKind& uart, const TalksAsk& ask, const C
         const Rational balanced = (clock.hertz.min + clock.hertz.max) / (2 * ask.bitsPerSecond * gear.slow());
         for (const Rational& divisor : gear.mode->divisor.nearest(balanced)) {
             Way way = judgedWay(uart, gear, divisor, ask, clock);
-            if (!best || isBetter(way, *best)) {
+            if (!best || isBetterUartWay(way, *best)) {
                 best = std::move(way);
             }
         }
@@ -295,7 +295,7 @@ std::vector<Way> uartWays(const UartKind& uart, const TalksAsk& ask, const Clock
             ways.push_back(judgedWay(uart, gear, divisor, ask, clock));
         }
     }
-    std::sort(ways.begin(), ways.end(), isBetter);
+    std::sort(ways.begin(), ways.end(), isBetterUartWay);
     return ways;
 }
 

@@ -146,7 +146,7 @@ Way judgedWay(const WatchdogKind& watchdog, const CounterSetting& setting, const
 }
 
 /// State, nominal nearest to what was asked, shorter, more counts.
-bool isBetter(const Way& a, const Way& b) {
+bool isBetterWatchdogWay(const Way& a, const Way& b) {
     if (a.state != b.state) {
         return worseState(a.state, b.state) == b.state;
     }
@@ -211,7 +211,7 @@ std::optional<Way> bestWay(const WatchdogKind& watchdog, const BitesAsk& ask, co
             if (setting) {
                 Way way = judgedWay(watchdog, *setting, ask, clock, life);
                 isKept = isKept || way.state == State::kept;
-                if (!best || isBetter(way, *best)) {
+                if (!best || isBetterWatchdogWay(way, *best)) {
                     best = std::move(way);
                 }
             }
@@ -416,7 +416,7 @@ std::vector<Way> watchdogWays(const WatchdogKind& watchdog, const BitesAsk& ask,
             ways.push_back(*best);
         }
     }
-    std::sort(ways.begin(), ways.end(), isBetter);
+    std::sort(ways.begin(), ways.end(), isBetterWatchdogWay);
     ways.resize(std::min(most, ways.size()));
     return ways;
 }

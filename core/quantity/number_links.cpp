@@ -15,7 +15,7 @@ struct Token {
     std::string text;
 };
 
-bool isDigit(char c) {
+bool isDecimalDigit(char c) {
     return c >= '0' && c <= '9';
 }
 
@@ -27,17 +27,17 @@ bool isPartOfWord(char c) {
 std::vector<Token> tokensOf(const std::string& text) {
     std::vector<Token> tokens;
     for (std::size_t at = 0; at < text.size(); ++at) {
-        if (!isDigit(text[at]) || (at > 0 && isPartOfWord(text[at - 1]))) {
+        if (!isDecimalDigit(text[at]) || (at > 0 && isPartOfWord(text[at - 1]))) {
             continue;
         }
         std::size_t length = quantityLength(std::string_view(text).substr(at, text.find_first_of("():;", at) - at));
         const std::size_t rest = at + length;
-        const bool isMixed = rest + 1 < text.size() && text[rest] == ' ' && isDigit(text[rest + 1]);
+        const bool isMixed = rest + 1 < text.size() && text[rest] == ' ' && isDecimalDigit(text[rest + 1]);
         if (isMixed) { // "21 11/16"
             length += 1 + quantityLength(std::string_view(text).substr(rest + 1));
         }
         const std::string token = text.substr(at, length);
-        const bool isName = length > 1 && std::isalpha(static_cast<unsigned char>(token[1])) != 0 && isDigit(token.back());
+        const bool isName = length > 1 && std::isalpha(static_cast<unsigned char>(token[1])) != 0 && isDecimalDigit(token.back());
         if (length > 0 && !isName) {
             tokens.push_back({at, token});
         }

@@ -7,7 +7,7 @@ namespace wisetick {
 
 namespace {
 
-constexpr const char* kAlmostEqual = "\u2248";
+constexpr const char* kAboutSign = "\u2248";
 
 /// How many places the decimal point of |value| > 0 stands right of its first digit: 3 for 1234, −1 for 0.05.
 int decimalExponent(const Rational& magnitude) {
@@ -118,26 +118,26 @@ std::string printQuantity(const Rational& value, Unit unit, int mostDigits) {
         return withUnit(exact, *step);
     }
     if (unit == Unit::second && abs(value) >= 5 * kYearSeconds) {
-        return kAlmostEqual + roundedDecimal(value / kYearSeconds) + " years";
+        return kAboutSign + roundedDecimal(value / kYearSeconds) + " years";
     }
     if (unit == Unit::second && abs(value) >= 2 * 86400) {
-        return kAlmostEqual + roundedDecimal(value / 86400) + " days";
+        return kAboutSign + roundedDecimal(value / 86400) + " days";
     }
     if (unit == Unit::second && abs(value) >= 2 * 3600) {
-        return kAlmostEqual + roundedDecimal(value / 3600) + " h";
+        return kAboutSign + roundedDecimal(value / 3600) + " h";
     }
     // 999.9996 kHz rounds to 1.0000 MHz
     const auto& ladder = unitLadder(unit);
     if (step != &ladder.back() && abs(value) >= step[1].factor * Rational(999995, 1000000)) {
         ++step;
     }
-    return kAlmostEqual + withUnit(roundedDecimal(value / step->factor), *step);
+    return kAboutSign + withUnit(roundedDecimal(value / step->factor), *step);
 }
 
 std::string printReadable(const Rational& value, Unit unit) {
     constexpr int kEnoughDigits = 40;
     const std::string text = printQuantity(value, unit, kEnoughDigits);
-    if (text.rfind(kAlmostEqual, 0) != 0) {
+    if (text.rfind(kAboutSign, 0) != 0) {
         return text;
     }
     // no decimal ends: a fraction, in the largest unit that leaves it the least denominator
@@ -161,12 +161,12 @@ std::string printError(const Rational& error) {
     const Rational scaled = error * (isPercent ? 100 : 1000000);
     const std::string sign = error.sign() > 0 ? "+" : "\u2212";
     const std::string exact = exactDecimal(abs(scaled), 4);
-    return (exact.empty() ? kAlmostEqual + sign + roundedDecimal(abs(scaled), 4) : sign + exact) + (isPercent ? " %" : " ppm");
+    return (exact.empty() ? kAboutSign + sign + roundedDecimal(abs(scaled), 4) : sign + exact) + (isPercent ? " %" : " ppm");
 }
 
 std::string printTolerance(const Rational& tolerance) {
     const std::string text = printQuantity(tolerance, Unit::ratio);
-    const std::string almostEqual = kAlmostEqual;
+    const std::string almostEqual = kAboutSign;
     return text.rfind(almostEqual, 0) == 0 ? almostEqual + "\u00b1" + text.substr(almostEqual.size()) : "\u00b1" + text;
 }
 

@@ -27,7 +27,7 @@ void addPrefixed(std::vector<UnitSuffix>& suffixes, const std::string& name, int
 
 const Rational kHour = 3600;
 const Rational kDay = 86400;
-const Rational kYear = Rational(8766) * 3600;
+const Rational kSecondsOfYear = Rational(8766) * 3600;
 
 std::vector<UnitSuffix> makeSuffixes(Unit unit) {
     std::vector<UnitSuffix> list;
@@ -53,8 +53,8 @@ std::vector<UnitSuffix> makeSuffixes(Unit unit) {
                                  {"days", kDay},
                                  {"week", 7 * kDay},
                                  {"weeks", 7 * kDay},
-                                 {"year", kYear},
-                                 {"years", kYear}});
+                                 {"year", kSecondsOfYear},
+                                 {"years", kSecondsOfYear}});
         break;
     case Unit::ampere: addPrefixed(list, "A", -12, 0); break;
     case Unit::coulomb:
@@ -83,9 +83,9 @@ std::vector<UnitSuffix> makeSuffixes(Unit unit) {
         break;
     case Unit::cycle: list = {{"cycles", 1}, {"cycle", 1}}; break;
     case Unit::drift:
-        list = {{"s/day", 1 / kDay}, {"ppm", Rational(1, 1000000)}, {"s/week", 1 / (7 * kDay)}, {"s/year", 1 / kYear}};
+        list = {{"s/day", 1 / kDay}, {"ppm", Rational(1, 1000000)}, {"s/week", 1 / (7 * kDay)}, {"s/year", 1 / kSecondsOfYear}};
         break;
-    case Unit::perYear: list = {{"%/year", Rational(1, 100) / kYear}, {"ppm/year", Rational(1, 1000000) / kYear}}; break;
+    case Unit::perYear: list = {{"%/year", Rational(1, 100) / kSecondsOfYear}, {"ppm/year", Rational(1, 1000000) / kSecondsOfYear}}; break;
     }
     return list;
 }
@@ -124,7 +124,7 @@ std::vector<UnitSuffix> makeLadder(Unit unit) {
     case Unit::byte: return {{"byte", 1}, {"KiB", 1024}, {"MiB", Rational(1024 * 1024)}};
     case Unit::cycle: return {{"cycles", 1}};
     case Unit::drift: return {{"s/day", 1 / kDay}};
-    case Unit::perYear: return {{"ppm/year", Rational(1, 1000000) / kYear}, {"%/year", Rational(1, 100) / kYear}};
+    case Unit::perYear: return {{"ppm/year", Rational(1, 1000000) / kSecondsOfYear}, {"%/year", Rational(1, 100) / kSecondsOfYear}};
     }
     return {};
 }
