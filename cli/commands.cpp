@@ -271,17 +271,17 @@ int runEmit(const Console& console, const PlanOptions& options, const EmitOption
     if (!loaded || (!emit.from.empty() && !load(console, {options.plan, emit.from, options.isJson}))) {
         return kBadInput;
     }
-    const Figures figures = evaluate(loaded->part, loaded->plan, loaded->take);
+    const Figures figures = evaluatePromises(loaded->part, loaded->plan, loaded->take);
     EmitStyle style{emit.isEvenBroken ? Broken::written : Broken::leftOut, {}, emit.registers};
     if (!emit.from.empty()) {
         style.from = emit.from;
     }
-    console.out << emitFields(loaded->part, loaded->plan, figures, *wanted, style);
-    const std::vector<LeftOut> left = leftOutOf(loaded->part, loaded->plan, figures, style.from);
-    for (const LeftOut& each : left) {
+    const RegisterProgram program = registerProgram(loaded->part, loaded->plan, figures, Broken::leftOut, style.from);
+    console.out << emitFields(loaded->part, loaded->plan, figures, *wanted, style, &program);
+    for (const LeftOut& each : program.left) {
         console.err << (emit.isEvenBroken ? "broken: " + each.what + ", " + each.why : leftOutText(each)) << "\n";
     }
-    return left.empty() || emit.isEvenBroken ? kHolds : kBroken;
+    return program.left.empty() || emit.isEvenBroken ? kHolds : kBroken;
 }
 
 int runFilter(const Console& console, const std::vector<std::string>& filters, const std::vector<std::string>& ids) {

@@ -59,11 +59,9 @@ bool Moments::isAlive(const Moment& moment, const Controls& controls, NodeIndex 
     return std::all_of(chain.begin(), chain.end(), [&](NodeIndex each) { return !isStarted(each) || moment.runs[each]; });
 }
 
-JudgedMoment Moments::judge(const Moment& moment) const {
-    Diagnostics findings;
-    const Controls controls = resolveControls(part_, moment.take, findings);
+JudgedMoment Moments::judge(const Moment& moment, const Controls& controls, Diagnostics findings) const {
     JudgedMoment judged;
-    std::vector<LineFigure> lines = lineRates(part_, plan_.board, controls);
+    std::vector<LineFigure> lines = lineRates(part_, plan_.board, controls, nullptr, Detail::verdict);
     const std::vector<bool> isUsed = inUse(moment, controls);
     for (NodeIndex node = 0; node < lines.size(); ++node) {
         lines[node].isOn = isUsed[node] && isAlive(moment, controls, node);

@@ -14,6 +14,7 @@ namespace wisetick {
 struct Moment {
     Take take;
     std::vector<bool> runs; ///< by node: started, for sources and multipliers
+    bool operator==(const Moment&) const = default;
 };
 
 /// What is wrong at a moment, its wait states and the core's rate.
@@ -36,7 +37,8 @@ public:
     void markEnds(const Controls& controls, const std::vector<bool>& on);
     /// Whether a node is on in one of the two takes.
     void setUsed(NodeIndex node, bool isUsed) { used_[node] = isUsed; }
-    JudgedMoment judge(const Moment& moment) const;
+    /// `controls`: those of the moment's take, with what was found of them.
+    JudgedMoment judge(const Moment& moment, const Controls& controls, Diagnostics findings) const;
 
 private:
     std::vector<bool> inUse(const Moment& moment, const Controls& controls) const;

@@ -23,27 +23,32 @@ public:
             }
         }
         controls.peripheralOn.resize(part_.peripherals.size());
+        std::vector<const Choice*> ofNodes(part_.nodeCount());
+        std::vector<const Choice*> ofPeripherals(part_.peripherals.size());
         for (const Choice& choice : take_.choices) {
             if (const auto node = part_.findNode(choice.id)) {
                 controls.nodeOn[*node] = choice.on;
+                keepFirst(ofNodes[*node], choice);
             } else if (const auto peripheral = part_.findPeripheral(choice.id)) {
                 controls.peripheralOn[*peripheral] = choice.on;
+                keepFirst(ofPeripherals[*peripheral], choice);
             }
         }
-        for (const Source& source : part_.sources) {
-            controls.sourceRates.push_back(resolveRate(source));
-            controls.sourceDrives.push_back(resolveDrive(source));
+        for (std::size_t i = 0; i < part_.sources.size(); ++i) {
+            controls.sourceRates.push_back(resolveRate(part_.sources[i], ofNodes[i]));
+            controls.sourceDrives.push_back(resolveDrive(part_.sources[i], ofNodes[i]));
         }
-        for (const Line& line : part_.lines) {
-            controls.lines.push_back(resolveLine(line));
+        controls.lines.reserve(part_.lines.size());
+        for (std::size_t i = 0; i < part_.lines.size(); ++i) {
+            controls.lines.push_back(resolveLine(part_.lines[i], ofNodes[part_.nodeOfLine(i)]));
         }
         for (std::size_t i = 0; i < part_.lines.size(); ++i) {
             applyFollowed(part_.lines[i], controls, controls.lines[i]);
         }
-        for (const Peripheral& peripheral : part_.peripherals) {
+        for (std::size_t i = 0; i < part_.peripherals.size(); ++i) {
             std::string ignored;
-            const Choice* choice = findChoice(take_, peripheral.id);
-            controls.peripheralFrom.push_back(resolveFrom(choice, peripheral.clock, peripheral.resetFrom, ignored));
+            const Peripheral& peripheral = part_.peripherals[i];
+            controls.peripheralFrom.push_back(resolveFrom(ofPeripherals[i], peripheral.clock, peripheral.resetFrom, ignored));
         }
         for (const Mode& mode : part_.modes) {
             std::vector<std::size_t> values;
@@ -56,6 +61,8 @@ public:
     }
 
 private:
+    static void keepFirst(const Choice*& place, const Choice& choice) { place = place == nullptr ? &choice : place; }
+
     /// A value that the part does not have is reported; the reset's holds then.
     std::size_t resolveOption(const Mode& mode, const ModeOption& option) {
         for (const ModeChoice& choice : take_.modes) {
@@ -97,8 +104,7 @@ private:
     }
 
     /// A rate that the source does not have is reported; the reset's holds then.
-    std::size_t resolveRate(const Source& source) {
-        const Choice* choice = findChoice(take_, source.id);
+    std::size_t resolveRate(const Source& source, const Choice* choice) {
         if (choice == nullptr || !choice->rate) {
             return source.resetRate;
         }
@@ -115,8 +121,7 @@ private:
         return static_cast<std::size_t>(found - source.rates.begin());
     }
 
-    std::size_t resolveDrive(const Source& source) {
-        const Choice* choice = findChoice(take_, source.id);
+    std::size_t resolveDrive(const Source& source, const Choice* choice) {
         if (choice == nullptr || !choice->drive) {
             return source.resetDrive;
         }
@@ -130,9 +135,8 @@ private:
         return static_cast<std::size_t>(found - known.begin());
     }
 
-    LineControls resolveLine(const Line& line) {
+    LineControls resolveLine(const Line& line, const Choice* choice) {
         LineControls result;
-        const Choice* choice = findChoice(take_, line.id);
         result.from = resolveFrom(choice, line.from, line.resetFrom, result.fault);
         result.divide = resolveFactor(line.id, "divide", choice == nullptr ? std::nullopt : choice->divide, line.divide,
                                       line.resetDivide, result.fault);
@@ -146,17 +150,18 @@ private:
         if (choice == nullptr || !choice->from) {
             return reset;
         }
-        std::vector<std::string> names;
-        for (const NodeIndex input : inputs) {
-            names.push_back(part_.nodeId(input));
-        }
-        const auto found = std::find(names.begin(), names.end(), *choice->from);
-        if (found == names.end()) {
+        const auto found =
+            std::find_if(inputs.begin(), inputs.end(), [&](NodeIndex input) { return part_.nodeId(input) == *choice->from; });
+        if (found == inputs.end()) {
+            std::vector<std::string> names;
+            for (const NodeIndex input : inputs) {
+                names.push_back(part_.nodeId(input));
+            }
             fault = report(pathOf(choice->id, "from"), "'" + choice->id + "' can't be fed from '" + *choice->from + "'",
                            listNames(names));
             return reset;
         }
-        return static_cast<std::size_t>(found - names.begin());
+        return static_cast<std::size_t>(found - inputs.begin());
     }
 
     Rational resolveFactor(const std::string& id, const std::string& control, const std::optional<Rational>& chosen,

@@ -243,8 +243,10 @@ std::vector<FieldValue> setUpFields(const Part& part, const Board& board, const 
 
 } // namespace
 
-std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Controls& controls, const Demand* demand) {
+std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Controls& controls, const Demand* demand,
+                                  Detail detail) {
     std::vector<LineFigure> figures(part.nodeCount());
+    const bool hasFields = detail != Detail::verdict;
     for (std::size_t i = 0; i < part.sources.size(); ++i) {
         LineFigure& figure = figures[i];
         figure.id = part.sources[i].id;
@@ -252,9 +254,11 @@ std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Co
         figure.isSource = true;
         figure.isNone = part.isNone(i);
         SourceRate(part, part.sources[i], controls.sourceRates[i], board, demand, figure).work();
-        figure.fields = setUpFields(part, board, controls, i, demand);
-        if (const auto field = rateField(part, controls, i)) {
-            figure.fields.push_back(*field);
+        if (hasFields) {
+            figure.fields = setUpFields(part, board, controls, i, demand);
+            if (const auto field = rateField(part, controls, i)) {
+                figure.fields.push_back(*field);
+            }
         }
     }
     trim(part, board, controls, figures);
@@ -264,7 +268,7 @@ std::vector<LineFigure> lineRates(const Part& part, const Board& board, const Co
         figure.id = line.id;
         figure.name = line.name;
         figure.parent = parentOf(part, controls, index);
-        if (controls.lines[index].fault.empty()) {
+        if (hasFields && controls.lines[index].fault.empty()) {
             figure.fields = lineFields(part, controls, index);
         }
         workLine(part, line, controls.lines[index], figures[*figure.parent], figure);

@@ -9,6 +9,7 @@
 
 #include <algorithm>
 #include <functional>
+#include <list>
 #include <map>
 #include <set>
 #include <stdexcept>
@@ -18,6 +19,7 @@ namespace wisetick {
 namespace {
 
 constexpr int kMostSteps = 1000;
+constexpr std::size_t kMostRecent = 4; ///< the moment now, the next, one on the way, and one to spare
 
 /// One control of one node that still stands otherwise than it shall.
 struct Change {
@@ -34,6 +36,27 @@ const Take& takeNamed(const Plan& plan, const std::string& name) {
     }
     return *take;
 }
+
+/// What was worked out last: the same is asked for again and again (whether a step may be made, what it needs, once it is made).
+/// What `of` gives lives until three others were asked for.
+template <class Key, class Value>
+class Recent {
+public:
+    template <class Make>
+    const Value& of(const Key& key, const Make& make) {
+        const auto known = std::find_if(list_.begin(), list_.end(), [&](const auto& each) { return each.first == key; });
+        if (known != list_.end()) {
+            list_.splice(list_.begin(), list_, known);
+        } else {
+            list_.emplace_front(key, make());
+            list_.resize(std::min(list_.size(), kMostRecent));
+        }
+        return list_.front().second;
+    }
+
+private:
+    std::list<std::pair<Key, Value>> list_; ///< the last one first
+};
 
 class Walker {
 public:
@@ -96,13 +119,31 @@ public:
 
 private:
     using Judged = JudgedMoment;
+    struct Resolved {
+        Controls controls;
+        Diagnostics findings;
+    };
 
     bool isMultiplier(NodeIndex node) const { return moments_.isMultiplier(node); }
     bool isStarted(NodeIndex node) const { return moments_.isStarted(node); }
     bool isAlive(const Moment& moment, const Controls& controls, NodeIndex node) const {
         return moments_.isAlive(moment, controls, node);
     }
-    Judged judge(const Moment& moment) const { return moments_.judge(moment); }
+    const Resolved& resolvedOf(const Take& take) const {
+        return resolved_.of(take, [&] {
+            Resolved resolved;
+            resolved.controls = resolveControls(part_, take, resolved.findings);
+            return resolved;
+        });
+    }
+    const Controls& controlsOf(const Take& take) const { return resolvedOf(take).controls; }
+
+    const Judged& judge(const Moment& moment) const {
+        return judged_.of(moment, [&] {
+            const Resolved& resolved = resolvedOf(moment.take);
+            return moments_.judge(moment, resolved.controls, resolved.findings);
+        });
+    }
     std::string faultOf(const Moment& moment) const { return judge(moment).fault; }
 
     Moment after(const Change& change) const {
@@ -113,8 +154,7 @@ private:
 
     /// The controls that differ from the goal, of what is on there; parents first, factors before the mux.
     std::vector<Change> pending(const Moment& moment) const {
-        Diagnostics ignored;
-        const Controls controls = resolveControls(part_, moment.take, ignored);
+        const Controls& controls = controlsOf(moment.take);
         std::vector<Change> changes;
         for (std::size_t i = 0; i < part_.sources.size(); ++i) {
             if (goalDemand_.nodes[i] && controls.sourceRates[i] != goalControls_.sourceRates[i]) {
@@ -150,10 +190,7 @@ private:
         }
     }
 
-    Controls controlsNow() const {
-        Diagnostics ignored;
-        return resolveControls(part_, now_.take, ignored);
-    }
+    Controls controlsNow() const { return controlsOf(now_.take); }
 
     bool isAbove(const Controls& controls, NodeIndex above, NodeIndex node) const {
         const std::vector<NodeIndex> chain = chainOf(part_, controls, node);
@@ -214,24 +251,36 @@ private:
     /// Whether a mux may be put on an input that does not run yet: only where nothing else is left to do.
     enum class Inputs { alive, any };
 
+    /// A setting that is taken only while something is off, which runs.
+    bool isHeldByWhatRuns(const Change& change) const {
+        if (part_.isSource(change.node) || change.control == "from") {
+            return false;
+        }
+        const Line& line = part_.lineAt(change.node);
+        return line.writtenWhileOff && now_.runs[*line.writtenWhileOff];
+    }
+
     bool setControl(const Controls& controls, const std::vector<Change>& changes, Inputs inputs) {
+        std::vector<bool> isAboveRunning(part_.nodeCount()); // a running multiplier must not see what is above it change
+        for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
+            if (isMultiplier(node) && now_.runs[node]) {
+                for (const NodeIndex each : chainOf(part_, controls, node)) {
+                    isAboveRunning[each] = true;
+                }
+            }
+        }
         for (const Change& change : changes) {
-            bool isHeld = false; // a running multiplier must not see what is above it change
-            for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
-                isHeld = isHeld || (isMultiplier(node) && now_.runs[node] && isAbove(controls, change.node, node));
+            if (isAboveRunning[change.node] || isHeldByWhatRuns(change)) {
+                continue;
             }
-            if (!part_.isSource(change.node) && change.control != "from") { // a setting that is taken only while something is off
-                const auto off = part_.lineAt(change.node).writtenWhileOff;
-                isHeld = isHeld || (off && now_.runs[*off]);
-            }
-            Moment next = after(change);
-            isHeld = isHeld || (inputs == Inputs::alive && change.control == "from" && !runsIn(next, change.node));
+            const Moment next = after(change);
+            const bool isHeld = inputs == Inputs::alive && change.control == "from" && !runsIn(next, change.node);
             if (!isHeld && !leansOnUnknown(next, change) && faultOf(next).empty()) {
                 const std::vector<FieldValue> fields = fieldsOf(change, next);
                 if (mustPassThrough(next)) {
                     passThrough(change, next, fields);
                 } else {
-                    showInput(change, write(std::move(next), change.say, fields, {}));
+                    showInput(change, write(next, change.say, fields, {}));
                 }
                 unknown_.erase({change.node, change.control});
                 return true;
@@ -288,8 +337,7 @@ private:
 
     /// Whether what a line would be fed from runs.
     bool runsIn(const Moment& moment, NodeIndex node) const {
-        Diagnostics ignored;
-        const Controls controls = resolveControls(part_, moment.take, ignored);
+        const Controls& controls = controlsOf(moment.take);
         const NodeIndex parent = parentOf(part_, controls, node - part_.sources.size());
         return isAlive(moment, controls, parent) && isReady(controls, parent);
     }
@@ -305,8 +353,7 @@ private:
         if (change.control != "from") {
             return false;
         }
-        Diagnostics ignored;
-        const Controls controls = resolveControls(part_, next.take, ignored);
+        const Controls& controls = controlsOf(next.take);
         const std::vector<NodeIndex> chain = chainOf(part_, controls, change.node);
         return std::any_of(chain.begin() + 1, chain.end(), [&](NodeIndex each) {
             const auto lacks = [&](const char* control) { return unknown_.contains({each, control}); };
@@ -375,8 +422,7 @@ private:
 
     /// The field of the one control that a change sets.
     std::vector<FieldValue> fieldsOf(const Change& change, const Moment& moment) const {
-        Diagnostics ignored;
-        const Controls controls = resolveControls(part_, moment.take, ignored);
+        const Controls& controls = controlsOf(moment.take);
         std::vector<FieldValue> fields;
         if (part_.isSource(change.node)) {
             const auto field = rateField(part_, controls, change.node);
@@ -551,6 +597,8 @@ private:
     std::map<std::pair<std::string, std::string>, std::int64_t> held_; ///< by line and what follows from it: what stands there
     std::map<NodeIndex, Duration> ready_; ///< sources that still start: when they are there, s from the beginning
     Moment now_;
+    mutable Recent<Moment, Judged> judged_;
+    mutable Recent<Take, Resolved> resolved_;
     WritingOrder way_{{}, {}, {Rational(0), Rational(0)}};
 };
 

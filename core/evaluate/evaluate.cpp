@@ -77,6 +77,22 @@ bool hasWatchdog(const Plan& plan) {
                        [](const Promise& promise) { return promise.line.ask.is<BitesAsk>(); });
 }
 
+Figures evaluateDerived(const Part& part, const Plan& plan, Figures figures, const GoOn& goOn) {
+    Diagnostics findings;
+    RhythmFigure rhythm = playNamed(part, plan, figures, findings, goOn);
+    if (hasWatchdog(plan)) {
+        figures = derive(part, plan, figures.take, &rhythm);
+    }
+    figures.rhythm = std::move(rhythm);
+    figures.findings.insert(figures.findings.end(), findings.begin(), findings.end());
+    addJobFindings(part, plan, figures.findings);
+    judgePlayed(plan, figures);
+    const Diagnostics overlooked = sleepFindings(part, plan, figures);
+    figures.findings.insert(figures.findings.end(), overlooked.begin(), overlooked.end());
+    figures.vitals = vitalsOf(part, figures);
+    return figures;
+}
+
 } // namespace
 
 std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, const Figures& figures) {
@@ -92,20 +108,14 @@ std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, 
 }
 
 Figures evaluate(const Part& part, const Plan& plan, const std::string& take, const GoOn& goOn) {
+    return evaluateDerived(part, plan, derive(part, plan, take), goOn);
+}
+Figures evaluatePromises(const Part& part, const Plan& plan, const std::string& take) {
     Figures figures = derive(part, plan, take);
-    Diagnostics findings;
-    RhythmFigure rhythm = playNamed(part, plan, figures, findings, goOn);
-    if (hasWatchdog(plan)) {
-        figures = derive(part, plan, take, &rhythm);
-    }
-    figures.rhythm = std::move(rhythm);
-    figures.findings.insert(figures.findings.end(), findings.begin(), findings.end());
-    addJobFindings(part, plan, figures.findings);
-    judgePlayed(plan, figures);
-    const Diagnostics overlooked = sleepFindings(part, plan, figures);
-    figures.findings.insert(figures.findings.end(), overlooked.begin(), overlooked.end());
-    figures.vitals = vitalsOf(part, figures);
-    return figures;
+    const bool hangsOnPlay =
+        hasWatchdog(plan) || std::any_of(figures.promises.begin(), figures.promises.end(),
+                                         [](const PromiseFigure& promise) { return promise.state == State::pending; });
+    return hangsOnPlay ? evaluateDerived(part, plan, std::move(figures), {}) : figures;
 }
 
 } // namespace wisetick

@@ -20,9 +20,8 @@ constexpr std::uint64_t kMostPasses = 0xFFFFFFFFU;
 /// Writes a program as functions, and remembers the registers that they touch.
 class CSource {
 public:
-    CSource(const Part& part, const Plan& plan, const Figures& figures, const EmitStyle& style)
-        : part_(part), figures_(figures), style_(style), prefix_(codePrefix(figures, Letters::small)),
-          program_(registerProgram(part, plan, figures, style.broken, style.from)) {
+    CSource(const Part& part, const Figures& figures, const RegisterProgram& program, const EmitStyle& style)
+        : part_(part), figures_(figures), style_(style), prefix_(codePrefix(figures, Letters::small)), program_(program) {
         for (const RegisterRoutine& routine : program_.routines) {
             functions_.push_back(nameFor(routine.name));
             for (const RegisterAct& act : routine.acts) {
@@ -232,7 +231,7 @@ private:
     const Figures& figures_;
     const EmitStyle& style_;
     std::string prefix_;
-    RegisterProgram program_;
+    const RegisterProgram& program_;
     std::set<std::string> names_;
     std::vector<std::string> functions_; ///< of the routines
     std::string all_;
@@ -257,12 +256,12 @@ std::string leftOutLines(const std::vector<LeftOut>& left, Broken broken) {
     return text.empty() ? text : "\n" + text;
 }
 
-std::string cSource(const Part& part, const Plan& plan, const Figures& figures, const EmitStyle& style) {
-    return CSource(part, plan, figures, style).source();
+std::string cSource(const Part& part, const Figures& figures, const RegisterProgram& program, const EmitStyle& style) {
+    return CSource(part, figures, program, style).source();
 }
 
-std::string cPrototypes(const Part& part, const Plan& plan, const Figures& figures, const EmitStyle& style) {
-    return CSource(part, plan, figures, style).prototypes();
+std::string cPrototypes(const Part& part, const Figures& figures, const RegisterProgram& program, const EmitStyle& style) {
+    return CSource(part, figures, program, style).prototypes();
 }
 
 } // namespace wisetick

@@ -62,11 +62,11 @@ std::string bareName(const EmittedField& field, const Figures& figures, Letters 
 } // namespace
 
 std::string cConstants(const Part& part, const Plan& plan, const Figures& figures, const std::vector<EmittedField>& fields,
-                       const EmitStyle& style) {
+                       const std::vector<LeftOut>& left, const EmitStyle& style) {
     const std::string prefix = codePrefix(figures, Letters::capital);
     const std::string guard = prefix + "FIELDS_H";
     std::string text = "/* " + codeTitle(part, figures) + ": rates and register fields. */\n#ifndef " + guard + "\n#define " +
-                       guard + "\n" + leftOutLines(leftOutOf(part, plan, figures, style.from), style.broken) + "\n/* rates */\n";
+                       guard + "\n" + leftOutLines(left, style.broken) + "\n/* rates */\n";
     std::string checks;
     for (const RateConstant& rate : rateConstants(part, plan, figures)) {
         const std::string name = prefix + codeName(rate.name, Letters::capital) + "_HZ";
@@ -107,12 +107,12 @@ std::string cConstants(const Part& part, const Plan& plan, const Figures& figure
 }
 
 std::string cppConstants(const Part& part, const Plan& plan, const Figures& figures, const std::vector<EmittedField>& fields,
-                         const EmitStyle& style) {
+                         const std::vector<LeftOut>& left, const EmitStyle& style) {
     std::string space = codePrefix(figures, Letters::small);
     space.pop_back();
     std::string text =
         "// " + codeTitle(part, figures) + ": rates and register fields.\n#pragma once\n\n#include <cstdint>\n" +
-        leftOutLines(leftOutOf(part, plan, figures, style.from), style.broken) + "\nnamespace " + space + " {\n\n" +
+        leftOutLines(left, style.broken) + "\nnamespace " + space + " {\n\n" +
         "/// A number in its place of a register.\nstruct RegisterField {\n    std::uint64_t value;\n    unsigned shift;\n"
         "    std::uint64_t mask;\n    constexpr std::uint64_t in_place() const { return value << shift; }\n};\n\n"
         "/// A rate that is not whole, Hz.\nstruct ExactRate {\n    std::uint64_t above;\n    std::uint64_t below;\n};\n\n";
@@ -140,10 +140,10 @@ std::string cppConstants(const Part& part, const Plan& plan, const Figures& figu
 }
 
 std::string rustConstants(const Part& part, const Plan& plan, const Figures& figures, const std::vector<EmittedField>& fields,
-                          const EmitStyle& style) {
+                          const std::vector<LeftOut>& left, const EmitStyle& style) {
     std::string text = "//! " + codeTitle(part, figures) + ": rates and register fields.\n#![allow(dead_code)]\n\n";
-    for (const LeftOut& left : leftOutOf(part, plan, figures, style.from)) {
-        const std::string said = commentText(leftOutText(left));
+    for (const LeftOut& each : left) {
+        const std::string said = commentText(leftOutText(each));
         text += style.broken == Broken::leftOut ? "compile_error!(\"" + inQuotes(said) + "\");\n" : "// " + said + "\n";
     }
     text += "\n/// A number in its place of a register.\npub struct RegisterField {\n    pub value: u64,\n    pub shift: u32,\n"

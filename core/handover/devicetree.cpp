@@ -34,15 +34,16 @@ std::string cells(const Rational& hertz, const std::string& property) {
 
 class Devicetree {
 public:
-    Devicetree(const Part& part, const Plan& plan, const Figures& figures, const EmitStyle& style)
-        : part_(part), plan_(plan), figures_(figures), style_(style) {
+    Devicetree(const Part& part, const Plan& plan, const Figures& figures, const std::vector<LeftOut>& left,
+               const EmitStyle& style)
+        : part_(part), plan_(plan), figures_(figures), left_(left), style_(style) {
         Diagnostics ignored;
         controls_ = resolveControls(part, *findTake(plan, figures.take), ignored);
     }
 
     std::string text() {
         std::string text = "/* " + codeTitle(part_, figures_) + ": clocks and ports. */\n/dts-v1/;\n\n";
-        for (const LeftOut& left : leftOutOf(part_, plan_, figures_)) {
+        for (const LeftOut& left : left_) {
             text += "/* " + commentText(leftOutText(left)) + " */\n";
         }
         text += "/ {\n\t#address-cells = <1>;\n\t#size-cells = <1>;\n\n\tclocks {\n";
@@ -106,14 +107,16 @@ private:
     const Part& part_;
     const Plan& plan_;
     const Figures& figures_;
+    const std::vector<LeftOut>& left_;
     const EmitStyle& style_;
     Controls controls_;
 };
 
 } // namespace
 
-std::string devicetreeOf(const Part& part, const Plan& plan, const Figures& figures, const EmitStyle& style) {
-    return Devicetree(part, plan, figures, style).text();
+std::string devicetreeOf(const Part& part, const Plan& plan, const Figures& figures, const std::vector<LeftOut>& left,
+                         const EmitStyle& style) {
+    return Devicetree(part, plan, figures, left, style).text();
 }
 
 } // namespace wisetick

@@ -73,7 +73,8 @@ std::string tableOf(const std::vector<EmittedField>& fields) {
     return text;
 }
 
-std::string jsonOf(const Part& part, const Plan& plan, const Figures& figures, const std::vector<EmittedField>& fields) {
+std::string jsonOf(const Part& part, const Plan& plan, const Figures& figures, const std::vector<EmittedField>& fields,
+                   const std::vector<LeftOut>& leftOut) {
     nlohmann::ordered_json list = nlohmann::ordered_json::array();
     for (const EmittedField& field : fields) {
         const FieldValue& value = field.value;
@@ -89,7 +90,7 @@ std::string jsonOf(const Part& part, const Plan& plan, const Figures& figures, c
                         {"about", field.about}});
     }
     nlohmann::ordered_json left = nlohmann::ordered_json::array();
-    for (const LeftOut& each : leftOutOf(part, plan, figures)) {
+    for (const LeftOut& each : leftOut) {
         left.push_back({{"what", each.what}, {"why", each.why}});
     }
     return nlohmann::ordered_json{{"plan", plan.name},
@@ -159,17 +160,25 @@ std::vector<EmittedField> emittedFields(const Part& part, const Plan& plan, cons
     return gatherer.take();
 }
 
-std::string emitFields(const Part& part, const Plan& plan, const Figures& figures, EmitForm form, const EmitStyle& style) {
+std::string emitFields(const Part& part, const Plan& plan, const Figures& figures, EmitForm form, const EmitStyle& style,
+                       const RegisterProgram* program) {
+    const bool isCode = form == EmitForm::prototypes || form == EmitForm::source;
+    const Broken broken = isCode ? style.broken : Broken::leftOut;
+    RegisterProgram made;
+    if (form != EmitForm::table && (program == nullptr || broken == Broken::written)) {
+        made = registerProgram(part, plan, figures, broken, style.from);
+        program = &made;
+    }
     const auto fields = [&] { return emittedFields(part, plan, figures, style.broken); };
     switch (form) {
-    case EmitForm::header: return cConstants(part, plan, figures, fields(), style);
-    case EmitForm::prototypes: return cPrototypes(part, plan, figures, style);
-    case EmitForm::source: return cSource(part, plan, figures, style);
-    case EmitForm::constants: return cppConstants(part, plan, figures, fields(), style);
-    case EmitForm::rust: return rustConstants(part, plan, figures, fields(), style);
-    case EmitForm::devicetree: return devicetreeOf(part, plan, figures, style);
+    case EmitForm::header: return cConstants(part, plan, figures, fields(), program->left, style);
+    case EmitForm::prototypes: return cPrototypes(part, figures, *program, style);
+    case EmitForm::source: return cSource(part, figures, *program, style);
+    case EmitForm::constants: return cppConstants(part, plan, figures, fields(), program->left, style);
+    case EmitForm::rust: return rustConstants(part, plan, figures, fields(), program->left, style);
+    case EmitForm::devicetree: return devicetreeOf(part, plan, figures, program->left, style);
     case EmitForm::table: return tableOf(fields());
-    case EmitForm::json: return jsonOf(part, plan, figures, fields());
+    case EmitForm::json: return jsonOf(part, plan, figures, fields(), program->left);
     }
     return {};
 }

@@ -44,8 +44,9 @@ struct EmitStyle {
 /// header: named constants for value, shift and mask and for the rates, with the asked and got figure as comment. prototypes and
 /// c: the functions of the take's register program. cpp: the constants as constexpr; rust: as consts. dts: clocks, the rates and
 /// speeds of ports. csv: one line a field. json: an array of fields. All names begin with those of plan and take. What is left
-/// out is an #error in C, unless broken promises shall be written; in JSON it is listed.
+/// out is an #error in C, unless broken promises shall be written; in JSON it is listed. `program`: the take's register program
+/// from where `style` says and without what is broken, where it was made already.
 std::string emitFields(const Part& part, const Plan& plan, const Figures& figures, EmitForm form,
-                       const EmitStyle& style = EmitStyle());
+                       const EmitStyle& style = EmitStyle(), const RegisterProgram* program = nullptr);
 
 } // namespace wisetick

@@ -136,6 +136,7 @@ std::optional<bool> isAsStamped(const std::string& text) {
 std::vector<HandoverState> handoverStates(const Part& part, const Plan& plan, const std::filesystem::path& folder) {
     std::vector<HandoverState> states;
     std::map<std::string, Figures> byTake;
+    std::map<std::pair<std::string, std::string>, RegisterProgram> byWay; ///< by take, and where it comes from
     for (const HandoverFile& file : plan.handover) {
         HandoverState state;
         state.file = file;
@@ -148,12 +149,16 @@ std::vector<HandoverState> handoverStates(const Part& part, const Plan& plan, co
             states.push_back(std::move(state));
             continue;
         }
-        const auto figures = byTake.contains(take) ? byTake.find(take) : byTake.emplace(take, evaluate(part, plan, take)).first;
+        const auto figures = byTake.contains(take) ? byTake.find(take) : byTake.emplace(take, evaluatePromises(part, plan, take)).first;
         EmitStyle style;
         style.registers = file.registers;
         style.from = file.from.empty() ? std::nullopt : std::optional(file.from);
-        state.planned = stamped(emitFields(part, plan, figures->second, *form, style), file.form, plan.name);
-        state.left = leftOutOf(part, plan, figures->second, style.from);
+        const auto way = std::pair(take, file.from);
+        if (!byWay.contains(way)) {
+            byWay[way] = registerProgram(part, plan, figures->second, style.broken, style.from);
+        }
+        state.planned = stamped(emitFields(part, plan, figures->second, *form, style, &byWay[way]), file.form, plan.name);
+        state.left = byWay[way].left;
         state.how = howItStands(state);
         states.push_back(std::move(state));
     }
