@@ -1,6 +1,11 @@
 #include "window_fixture.h"
 
+#include "paint/text.h"
+#include "shell/report_pages.h"
+
 #include <QFile>
+#include <QPdfWriter>
+#include <QPrinter>
 
 namespace wisetick::test {
 
@@ -28,6 +33,69 @@ private slots:
         QVERIFY(html.contains("<svg ") && !html.contains("<?xml"));
         QVERIFY(html.contains("modem: uart1 talks 921600 within 1.5 %") && html.contains("40 MHz \u00f7 (8 \u00d7 921600)"));
         QVERIFY(!html.contains("src=\"http") && !html.contains("href=\"http"));
+    }
+
+    /// Pictures of the clocks, of the desk of every promise that has one, of each mode, the rests, the rhythm and the pins: each
+    /// above what is said of it, none of them twice, and light also where the window is dark.
+    void everyPictureIsThere() {
+        settle();
+        const QByteArray light = written("light.html");
+        window_->setTheme(darkTheme());
+        QCOMPARE(written("dark.html"), light);
+        std::size_t expected = 3; // clocks, rests, rhythm
+        for (const ModeFigure& mode : document().figures().modes) {
+            QVERIFY2(light.contains("<figcaption>mode " + QByteArray::fromStdString(mode.id)), mode.id.c_str());
+            ++expected;
+        }
+        QVERIFY(light.contains("<figcaption>the pins in use") && light.contains("<figcaption>the jobs over time"));
+        ++expected;
+        for (const PromiseFigure& promise : document().figures().promises) {
+            expected += light.contains("<figcaption>" + text(promise.text).toHtmlEscaped().toUtf8()) ? 1 : 0;
+        }
+        QVERIFY2(expected >= 12, qPrintable(QString::number(expected)));
+        QCOMPARE(static_cast<std::size_t>(light.count("<svg ")), expected);
+    }
+
+    /// The title stands alone, the contents behind it say where each chapter begins, and what is long takes as many pages as it
+    /// needs: a chapter behind 300 rows is told by the page that it is on.
+    void contentsSayThePages() {
+        ReportBlock table{ReportBlock::Kind::table, {}, 0, {}, {}, {{"a", "b"}}, {false, true}};
+        for (int i = 0; i < 300; ++i) {
+            table.rows.push_back({"row", std::to_string(i)});
+        }
+        const auto heading = [](const std::string& text, int level) {
+            return ReportBlock{ReportBlock::Kind::heading, text, level, text, {}, {}, {}};
+        };
+        ReportPages pages(
+            {heading("Plan", 1), heading("first", 2), heading("long", 2), table, heading("below", 3), heading("last", 2)}, {});
+        QPdfWriter writer(folder_->filePath("pages.pdf"));
+        writer.setResolution(ReportPages::kDotsPerInch);
+        pages.print(writer);
+        QCOMPARE(pages.pageOf("first"), 3);
+        QCOMPARE(pages.pageOf("long"), 4);
+        QVERIFY2(pages.pageOf("below") > 7, qPrintable(QString::number(pages.pageOf("below")))); // under 75 rows a page
+        QCOMPARE(pages.pageOf("last"), pages.pageOf("below") + 1);
+        QCOMPARE(pages.pageOf("last"), pages.pageCount());
+        const QStringList contents = pages.contents();
+        QCOMPARE(contents, QStringList({"first 3", "long 4", "below " + QString::number(pages.pageOf("below")),
+                                        "last " + QString::number(pages.pageCount())}));
+    }
+
+    /// A printer gets the same pages as a PDF does.
+    void paperGetsThePages() {
+        settle();
+        QPrinter printer;
+        printer.setOutputFormat(QPrinter::PdfFormat);
+        printer.setResolution(ReportPages::kDotsPerInch);
+        printer.setPageSize(QPageSize(QPageSize::A4));
+        printer.setOutputFileName(folder_->filePath("printed.pdf"));
+        window_->printReport(printer);
+        QFile printed(folder_->filePath("printed.pdf"));
+        QVERIFY(printed.open(QIODevice::ReadOnly));
+        const QByteArray pdf = written("report.pdf");
+        const auto countOf = [](const QByteArray& bytes) { return bytes.count("/Type /Page\n") + bytes.count("/Type /Page "); };
+        QVERIFY(countOf(pdf) > 3);
+        QCOMPARE(countOf(printed.readAll()), countOf(pdf));
     }
 
     /// A PDF begins and ends as one, and has more than a page.

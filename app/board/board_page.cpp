@@ -1,8 +1,10 @@
 #include "board/board_page.h"
 
 #include "board/board_view.h"
+#include "board/pins_picture.h"
 #include "derive/pins.h"
 #include "paint/text.h"
+#include "picture/report_picture.h"
 #include "plan/board_edits.h"
 
 namespace wisetick::app {
@@ -40,6 +42,11 @@ public:
             message_ = tr("all %n signals stand on pins of their own", nullptr, static_cast<int>(routing.places.size()));
         }
         emit hintChanged();
+    }
+
+    ReportPictures reportPictures(const Theme& theme) override {
+        const auto pins = document_.isOpen() ? pinsPicture(document_.figures(), kReportWidth - 2 * kReportSide) : std::nullopt;
+        return pins ? ReportPictures{{"pins", stacked({*pins}, theme)}} : ReportPictures();
     }
 
     void entered() override {

@@ -92,7 +92,9 @@ public:
     }
     bool isBusy() const override { return seek_ != nullptr && seek_->isBusy(); }
     QPixmap picture() override { return view_->picture(); }
-    QByteArray svg() override { return view_->svg(); }
+    ReportPictures reportPictures(const Theme& theme) override {
+        return document_.isOpen() ? ReportPictures{{"clocks", view_->reportPicture(theme)}} : ReportPictures();
+    }
 
     void openSeek() {
         if (document_.isOpen()) {
@@ -149,7 +151,7 @@ public:
     void explainOrder() { host_.explain(Target::way("reset")); }
     void copyPicture() { QApplication::clipboard()->setPixmap(view_->picture()); }
     void copySvg() {
-        const QByteArray svg = view_->svg();
+        const QByteArray svg = svgOf(view_->reportPicture(view_->theme()));
         auto* copied = new QMimeData;
         copied->setData("image/svg+xml", svg);
         copied->setText(QString::fromUtf8(svg));

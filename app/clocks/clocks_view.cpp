@@ -9,11 +9,9 @@
 #include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
 
-#include <QBuffer>
 #include <QLabel>
 #include <QLineEdit>
 #include <QPaintEvent>
-#include <QSvgGenerator>
 
 #include <algorithm>
 #include <cmath>
@@ -365,20 +363,16 @@ QPixmap ClocksView::picture() {
     return picture;
 }
 
-QByteArray ClocksView::svg() {
-    QByteArray bytes;
-    QBuffer buffer(&bytes);
-    QSvgGenerator generator;
-    generator.setOutputDevice(&buffer);
+ReportPicture ClocksView::reportPicture(const Theme& theme) {
     const QSizeF size(viewport()->width(), layout_.height() + kGrid);
-    generator.setViewBox(QRectF(QPointF(), size));
-    generator.setSize(size.toSize());
-    generator.setTitle(document_.isOpen() ? text(document_.plan().name) : QString());
-    QPainter painter(&generator);
-    painter.fillRect(QRectF(QPointF(), size), theme_.paper);
-    paintClocks(painter, scene(), size, 0);
-    painter.end();
-    return bytes;
+    return {text(document_.plan().name), size, [this, theme, size](QPainter& painter) {
+                ClocksScene drawn = scene();
+                drawn.theme = theme;
+                drawn.selected.reset();
+                drawn.hovered.reset();
+                painter.fillRect(QRectF(QPointF(), size), theme.paper);
+                paintClocks(painter, drawn, size, 0);
+            }};
 }
 
 void ClocksView::resizeEvent(QResizeEvent* event) {

@@ -4,6 +4,7 @@
 #include "clocks/clocks_layout.h"
 #include "document/document.h"
 #include "paint/painted_view.h"
+#include "picture/report_picture.h"
 
 class QLabel;
 class QLineEdit;
@@ -54,7 +55,8 @@ public:
     const std::set<NodeIndex>& markedRows() const { return marked_; }
     /// The view as it is, whole and not only its visible part.
     QPixmap picture();
-    QByteArray svg();
+    ReportPicture reportPicture(const Theme& theme);
+    const Theme& theme() const { return theme_; }
 
     std::vector<SpokenRow> spokenRows() override;
 

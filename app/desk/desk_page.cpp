@@ -1,10 +1,14 @@
 #include "desk/desk_page.h"
 
 #include "desk/desk_view.h"
+#include "desk/pictures.h"
+#include "picture/report_picture.h"
 
 namespace wisetick::app {
 
 namespace {
+
+constexpr std::size_t kReportWays = 24;
 
 class DeskPage : public View {
 public:
@@ -18,6 +22,26 @@ public:
     void followPromise(const QString& name) override { view_->show(name); }
     QString helpPage(const QWidget*) const override { return "calculations.md"; }
     void pinOrFree() { view_->pinOrFree(); }
+    ReportPictures reportPictures(const Theme& theme) override {
+        ReportPictures pictures;
+        const auto& promises = document_.figures().promises;
+        for (std::size_t i = 0; document_.isOpen() && i < promises.size(); ++i) {
+            if (promises[i].state != State::elsewhere) {
+                const Desk desk = deskOf(document_.part(), document_.plan(), document_.figures(), i, kReportWays);
+                const DeskScene scene{document_.part(),
+                                      document_.plan(),
+                                      document_.figures(),
+                                      promises[i],
+                                      document_.plan().promises[i].line,
+                                      desk};
+                std::vector<Picture> drawn = deskPictures(scene);
+                if (!drawn.empty()) {
+                    pictures["promise/" + promises[i].name] = stacked(std::move(drawn), theme);
+                }
+            }
+        }
+        return pictures;
+    }
 
 private:
     DeskView* view_;

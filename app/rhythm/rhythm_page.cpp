@@ -1,5 +1,7 @@
 #include "rhythm/rhythm_page.h"
 
+#include "picture/report_picture.h"
+#include "rhythm/jobs_picture.h"
 #include "rhythm/rhythm_view.h"
 
 namespace wisetick::app {
@@ -29,6 +31,18 @@ public:
     }
     QString helpPage(const QWidget*) const override { return "rhythm.md"; }
     bool isBusy() const override { return view_->isBusy(); }
+    ReportPictures reportPictures(const Theme& theme) override {
+        if (!document_.isOpen() || document_.plan().jobs.empty() || !document_.figures().rhythm) {
+            return {};
+        }
+        const RhythmFigure& rhythm = *document_.figures().rhythm;
+        std::vector<Picture> pictures;
+        if (rhythm.trace && rhythm.trace->size() > 0) {
+            pictures.push_back(jobsPicture(document_.part(), document_.plan(), document_.figures()));
+        }
+        pictures.push_back(chargePicture(rhythm, 0));
+        return {{"rhythm", stacked(pictures, theme)}};
+    }
     void beginJob() { view_->editLine(true); }
 
 private:

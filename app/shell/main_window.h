@@ -8,6 +8,7 @@
 #include <QPointer>
 
 class QLabel;
+class QPagedPaintDevice;
 class QSplitter;
 class QStackedWidget;
 class QListWidget;
@@ -35,6 +36,8 @@ public:
     bool openPlan(const QString& path);
     /// Writes the plan for people: HTML, PDF or Markdown by the ending. Why not; empty where it was written.
     QString writeReport(const QString& path);
+    /// The same on paper.
+    void printReport(QPagedPaintDevice& paper);
     void setTheme(const Theme& theme);
     /// Selects the line, promise, mode, … wherever it is shown.
     void goTo(const Target& target) override;
@@ -87,8 +90,9 @@ private:
     void addTakeCommands();
     void openTakes(const QString& selected);
     void askForReport();
-    /// Of the view that comes first, as SVG.
-    QByteArray pictureOfClocks();
+    void askForPrinter();
+    /// Of all views, light whatever the window is.
+    ReportPictures reportPictures();
     void chooseAndOpen();
     void chooseRecent();
     void takeSavedPart(const QString& path);

@@ -9,6 +9,7 @@
 #include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/report_file.h"
+#include "shell/report_pages.h"
 #include "takes/takes_window.h"
 #include "workings/workings_panel.h"
 
@@ -18,6 +19,8 @@
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QLineEdit>
+#include <QPrintDialog>
+#include <QPrinter>
 
 namespace wisetick::app {
 
@@ -68,6 +71,7 @@ void MainWindow::addCommands() {
     });
     addCommand(tr("Quit"), QKeySequence("Ctrl+Q"), [this] { close(); });
     addCommand(tr("Write a report for people: HTML, PDF or Markdown"), QKeySequence("Ctrl+Alt+R"), [this] { askForReport(); });
+    addCommand(tr("Print the report"), QKeySequence("Ctrl+Alt+P"), [this] { askForPrinter(); });
     addTakeCommands();
 }
 
@@ -83,7 +87,23 @@ QString MainWindow::writeReport(const QString& path) {
     if (!document_.isOpen()) {
         return tr("no plan is open");
     }
-    return writeReportFile(document_, pictureOfClocks(), path);
+    return writeReportFile(document_, reportPictures(), path);
+}
+
+void MainWindow::printReport(QPagedPaintDevice& paper) {
+    printReportPages(document_, reportPictures(), paper);
+}
+
+void MainWindow::askForPrinter() {
+    if (!document_.isOpen()) {
+        return;
+    }
+    QPrinter printer(QPrinter::HighResolution);
+    printer.setDocName(text(document_.plan().name));
+    if (QPrintDialog(&printer, this).exec() == QDialog::Accepted) {
+        printer.setResolution(ReportPages::kDotsPerInch);
+        printReport(printer);
+    }
 }
 
 void MainWindow::askForReport() {

@@ -41,8 +41,12 @@ View& MainWindow::viewAt(Place& place) {
     return *place.view;
 }
 
-QByteArray MainWindow::pictureOfClocks() {
-    return viewAt(placeOf(kFirstView)).svg();
+ReportPictures MainWindow::reportPictures() {
+    ReportPictures pictures;
+    for (Place& place : places_) {
+        pictures.merge(viewAt(place).reportPictures(lightTheme()));
+    }
+    return pictures;
 }
 
 void MainWindow::showView(const QString& name) {

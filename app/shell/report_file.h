@@ -1,13 +1,17 @@
 #pragma once
 
 #include "document/document.h"
+#include "picture/report_picture.h"
 
-class QByteArray;
+class QPagedPaintDevice;
 
 namespace wisetick::app {
 
-/// Writes the plan for people into a file, whole or not at all: HTML, or by its ending PDF (A4, with page numbers) or Markdown.
-/// `clocks`: the picture of the clocks as SVG. Why it could not be written; empty where it was.
-QString writeReportFile(const Document& document, const QByteArray& clocks, const QString& path);
+/// Writes the plan for people into a file, whole or not at all: HTML, or by its ending PDF or Markdown. Why it could not be
+/// written; empty where it was.
+QString writeReportFile(const Document& document, const ReportPictures& pictures, const QString& path);
+
+/// The same as pages on paper: a title page, contents with page numbers, and the pictures drawn as lines.
+void printReportPages(const Document& document, const ReportPictures& pictures, QPagedPaintDevice& paper);
 
 } // namespace wisetick::app

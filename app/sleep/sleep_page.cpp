@@ -1,6 +1,7 @@
 #include "sleep/sleep_page.h"
 
 #include "paint/text.h"
+#include "picture/report_picture.h"
 #include "sleep/sleep_view.h"
 
 namespace wisetick::app {
@@ -27,6 +28,22 @@ public:
         return true;
     }
     Target subject() override { return document_.isOpen() ? Target::mode(view_->selected().toStdString()) : Target(); }
+    ReportPictures reportPictures(const Theme& theme) override {
+        ReportPictures pictures;
+        if (!document_.isOpen() || document_.figures().modes.empty()) {
+            return pictures;
+        }
+        const Figures& figures = document_.figures();
+        for (const ModeFigure& mode : figures.modes) {
+            std::vector<Picture> drawn = modePictures(document_.part(), document_.plan(), figures, mode);
+            drawn.push_back(drawBars(figures, mode, {}));
+            pictures["mode/" + mode.id] = stacked(std::move(drawn), theme);
+        }
+        const std::vector<BestRest> best = bestRests(restCosts(document_.part(), figures));
+        const std::vector<JobRest> jobs = jobRests(document_.part(), document_.plan(), figures, best);
+        pictures["rests"] = stacked({restLengths(best, jobs, document_.take().restsIn)}, theme);
+        return pictures;
+    }
     QString helpPage(const QWidget*) const override { return "sleep.md"; }
 
 private:

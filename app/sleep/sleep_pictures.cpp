@@ -160,6 +160,20 @@ std::optional<Picture> currentOverSupply(const Part& part, const Plan& plan, con
     return sweepPicture(sweep);
 }
 
+std::vector<Picture> modePictures(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode) {
+    std::vector<Picture> pictures;
+    if (mode.wakeUp) {
+        pictures.push_back(wakeStrip(plan, figures, mode));
+    }
+    if (figures.grid.celsius.size() > 1) {
+        pictures.push_back(currentOverTemperature(figures, mode));
+    }
+    if (auto overSupply = currentOverSupply(part, plan, figures, mode)) {
+        pictures.push_back(std::move(*overSupply));
+    }
+    return pictures;
+}
+
 Picture restLengths(const std::vector<BestRest>& best, const std::vector<JobRest>& jobs, const std::string& meant) {
     Picture picture;
     picture.title = QObject::tr("Worth going deeper?");

@@ -14,6 +14,9 @@ Picture currentOverTemperature(const Figures& figures, const ModeFigure& mode);
 /// What a mode draws over the board's supply; nothing where it does not depend on it.
 std::optional<Picture> currentOverSupply(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode);
 
+/// How a mode is left, and what it draws over the board's temperatures and supply, as far as that can be drawn.
+std::vector<Picture> modePictures(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode);
+
 /// From which length of a rest on which mode takes the least charge, and how long the jobs let it rest.
 Picture restLengths(const std::vector<BestRest>& best, const std::vector<JobRest>& jobs, const std::string& meant);
 

@@ -50,15 +50,7 @@ void SleepView::remake() {
         mode_ = std::min(mode_, matrix_.modes.size() - 1);
         row_ = std::clamp<std::size_t>(row_, 1, matrix_.rows.size() - 1);
         const ModeFigure& mode = figures.modes[mode_];
-        if (mode.wakeUp) {
-            pictures_.push_back(wakeStrip(document_.plan(), figures, mode));
-        }
-        if (figures.grid.celsius.size() > 1) {
-            pictures_.push_back(currentOverTemperature(figures, mode));
-        }
-        if (auto overSupply = currentOverSupply(part, document_.plan(), figures, mode)) {
-            pictures_.push_back(std::move(*overSupply));
-        }
+        pictures_ = modePictures(part, document_.plan(), figures, mode);
         bands_ = bestRests(restCosts(part, figures));
         jobs_ = jobRests(part, document_.plan(), figures, bands_);
         pictures_.push_back(restLengths(bands_, jobs_, document_.take().restsIn));

@@ -2,6 +2,7 @@
 
 #include "document/document.h"
 #include "paint/theme.h"
+#include "picture/report_picture.h"
 
 #include <QKeySequence>
 #include <QPixmap>
@@ -61,8 +62,8 @@ public:
     virtual void partSaved() {}
     /// The view as it is, whole and not only its visible part.
     virtual QPixmap picture() { return widget()->grab(); }
-    /// The same as SVG; empty where it can't be drawn so.
-    virtual QByteArray svg() { return {}; }
+    /// What it shows of the plan as pictures for a report; they are drawn before the plan changes.
+    virtual ReportPictures reportPictures(const Theme&) { return {}; }
 
 signals:
     void hintChanged();

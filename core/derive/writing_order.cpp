@@ -1,5 +1,6 @@
 #include "derive/writing_order.h"
 
+#include "base/recent.h"
 #include "derive/clock_moments.h"
 #include "derive/controls.h"
 #include "derive/demand.h"
@@ -9,7 +10,6 @@
 
 #include <algorithm>
 #include <functional>
-#include <list>
 #include <map>
 #include <set>
 #include <stdexcept>
@@ -19,7 +19,6 @@ namespace wisetick {
 namespace {
 
 constexpr int kMostSteps = 1000;
-constexpr std::size_t kMostRecent = 4; ///< the moment now, the next, one on the way, and one to spare
 
 /// One control of one node that still stands otherwise than it shall.
 struct Change {
@@ -36,27 +35,6 @@ const Take& takeNamed(const Plan& plan, const std::string& name) {
     }
     return *take;
 }
-
-/// What was worked out last: the same is asked for again and again (whether a step may be made, what it needs, once it is made).
-/// What `of` gives lives until three others were asked for.
-template <class Key, class Value>
-class Recent {
-public:
-    template <class Make>
-    const Value& of(const Key& key, const Make& make) {
-        const auto known = std::find_if(list_.begin(), list_.end(), [&](const auto& each) { return each.first == key; });
-        if (known != list_.end()) {
-            list_.splice(list_.begin(), list_, known);
-        } else {
-            list_.emplace_front(key, make());
-            list_.resize(std::min(list_.size(), kMostRecent));
-        }
-        return list_.front().second;
-    }
-
-private:
-    std::list<std::pair<Key, Value>> list_; ///< the last one first
-};
 
 class Walker {
 public:

@@ -149,7 +149,8 @@ std::vector<HandoverState> handoverStates(const Part& part, const Plan& plan, co
             states.push_back(std::move(state));
             continue;
         }
-        const auto figures = byTake.contains(take) ? byTake.find(take) : byTake.emplace(take, evaluatePromises(part, plan, take)).first;
+        const auto figures =
+            byTake.contains(take) ? byTake.find(take) : byTake.emplace(take, evaluatePromises(part, plan, take)).first;
         EmitStyle style;
         style.registers = file.registers;
         style.from = file.from.empty() ? std::nullopt : std::optional(file.from);

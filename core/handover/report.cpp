@@ -132,6 +132,7 @@ private:
                 pins.push_back({pin.pin, users.empty() ? "the debugger" : users, pin.why});
             }
         }
+        picture("pins", "the pins in use, and who takes them");
         table(std::move(pins), {false, false, false});
     }
 
@@ -229,6 +230,10 @@ private:
                             mode.wakeUp ? printQuantity(mode.wakeUp->restored.max, Unit::second, kDigits) : "", keeps});
         }
         table(std::move(rows), {false, true, true, true, false});
+        picture("rests", "from which length of a rest on which mode takes the least charge");
+        for (const ModeFigure& mode : active().modes) {
+            picture("mode/" + mode.id, "mode " + mode.id + ": how it is left, and what draws in it");
+        }
     }
 
     void addRhythm() {
