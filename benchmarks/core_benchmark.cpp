@@ -1,9 +1,13 @@
 // How long the core's stages take on the shipped example. Quote the median of --benchmark_repetitions=9.
 
 #include "derive/pins.h"
+#include "derive/workings_of.h"
 #include "evaluate/evaluate.h"
 #include "files/part_reader.h"
 #include "files/shelf.h"
+#include "handover/emit.h"
+#include "handover/handover_files.h"
+#include "handover/report.h"
 #include "promise/can.h"
 #include "promise/pwm.h"
 #include "promise/timer.h"
@@ -81,6 +85,34 @@ void readParts(benchmark::State& state, const char* id) {
 }
 BENCHMARK_CAPTURE(readParts, middle, "gorse-12")->Unit(benchmark::kMicrosecond);
 BENCHMARK_CAPTURE(readParts, large, "cordgrass-60")->Unit(benchmark::kMicrosecond);
+
+/// What a firmware gets of the largest part: the order of writing, and that as C.
+void emitLargest(benchmark::State& state) {
+    static const LoadedPlan loaded = loadPlan(kSource + "/examples/spindle-balancer.plan.toml", {kSource + "/parts"});
+    const Figures figures = evaluate(*loaded.part, *loaded.plan, loaded.plan->active);
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(emitFields(*loaded.part, *loaded.plan, figures, EmitForm::source));
+    }
+}
+BENCHMARK(emitLargest)->Unit(benchmark::kMicrosecond);
+
+/// Four files of three takes, made and held against what stands on the disk.
+void handoverOfFour(benchmark::State& state) {
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(handoverStates(*middle().part, *middle().plan, kSource + "/examples"));
+    }
+}
+BENCHMARK(handoverOfFour)->Unit(benchmark::kMicrosecond);
+
+/// The plan for people as HTML, without pictures.
+void reportMiddle(benchmark::State& state) {
+    Figures figures = evaluate(*middle().part, *middle().plan, "fast");
+    addWorkings(*middle().part, *middle().plan, figures);
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(reportHtml(reportOf(*middle().part, *middle().plan, {figures})));
+    }
+}
+BENCHMARK(reportMiddle)->Unit(benchmark::kMicrosecond);
 
 /// Sixty signals of five places each on a hundred pins: the places of neighbours overlap, so that many must give way.
 void routeSixty(benchmark::State& state) {

@@ -9,6 +9,8 @@
 #include "quantity/quantity_read.h"
 #include "text_table.h"
 
+#include <fmt/format.h>
+
 #include <algorithm>
 #include <filesystem>
 
@@ -20,26 +22,47 @@ using How = HandoverState::How;
 
 constexpr std::size_t kAround = 3; ///< lines shown before and behind what differs
 
-/// What differs, with a few lines around it; '-' as it stands there, '+' as the plan would write it.
+/// The lines [from, to) as one piece of a unified difference; `found` and `planned`: how many lines stand before it.
+std::string hunkText(const std::vector<DiffLine>& lines, std::size_t from, std::size_t to, std::size_t found,
+                     std::size_t planned) {
+    std::size_t ofFound = 0;
+    std::size_t ofPlanned = 0;
+    std::string text;
+    for (std::size_t i = from; i < to; ++i) {
+        const DiffLine::Side side = lines[i].side;
+        ofFound += side == DiffLine::Side::planned ? 0 : 1;
+        ofPlanned += side == DiffLine::Side::found ? 0 : 1;
+        text += (side == DiffLine::Side::both ? " " : side == DiffLine::Side::found ? "-" : "+") + lines[i].text + "\n";
+    }
+    return fmt::format("@@ -{},{} +{},{} @@\n", found + (ofFound > 0 ? 1 : 0), ofFound, planned + (ofPlanned > 0 ? 1 : 0),
+                       ofPlanned) +
+           text;
+}
+
+/// What differs, with a few lines around it, as a unified difference; '-' as it stands there, '+' as the plan would write it.
 std::string diffText(const HandoverState& state) {
     const std::vector<DiffLine> lines = diffOf(state.found, state.planned);
     std::string text;
-    std::size_t last = 0; ///< behind the last line that was shown
-    for (std::size_t i = 0; i < lines.size(); ++i) {
-        const std::size_t from = i > kAround ? i - kAround : 0;
-        const std::size_t to = std::min(lines.size(), i + kAround + 1);
+    std::size_t found = 0;
+    std::size_t planned = 0;
+    std::optional<std::size_t> begin; ///< of the piece that is gathered
+    std::pair<std::size_t, std::size_t> before;
+    for (std::size_t i = 0; i <= lines.size(); ++i) {
+        const auto from = lines.begin() + static_cast<std::ptrdiff_t>(i > kAround ? i - kAround : 0);
+        const auto to = lines.begin() + static_cast<std::ptrdiff_t>(std::min(lines.size(), i + kAround + 1));
         const bool isNear =
-            std::any_of(lines.begin() + static_cast<std::ptrdiff_t>(from), lines.begin() + static_cast<std::ptrdiff_t>(to),
-                        [](const DiffLine& line) { return line.side != DiffLine::Side::both; });
-        if (!isNear) {
-            continue;
+            i < lines.size() && std::any_of(from, to, [](const DiffLine& line) { return line.side != DiffLine::Side::both; });
+        if (isNear && !begin) {
+            begin = i;
+            before = {found, planned};
+        } else if (!isNear && begin) {
+            text += hunkText(lines, *begin, i, before.first, before.second);
+            begin.reset();
         }
-        if (last != i || i == 0) {
-            text += "@@ -" + std::to_string(lines[i].foundLine) + " +" + std::to_string(lines[i].plannedLine) + " @@\n";
+        if (i < lines.size()) {
+            found += lines[i].side == DiffLine::Side::planned ? 0 : 1;
+            planned += lines[i].side == DiffLine::Side::found ? 0 : 1;
         }
-        last = i + 1;
-        const char* mark = lines[i].side == DiffLine::Side::both ? " " : (lines[i].side == DiffLine::Side::found ? "-" : "+");
-        text += mark + lines[i].text + "\n";
     }
     return text.empty() ? text : "--- " + state.file.path + "\n+++ as planned\n" + text;
 }

@@ -1,4 +1,5 @@
 #include "handover/handover_view.h"
+#include "paint/text.h"
 #include "window_fixture.h"
 
 #include <QFile>
@@ -42,6 +43,20 @@ class AppHandover : public WindowFixture {
     }
 
 private slots:
+    /// A changed line that is longer than its side is drawn from shortly before what changed; any other from its beginning.
+    void longLinesBeginWhereTheyDiffer() {
+        const std::string same(100, 'a');
+        HandoverList::Beside line{same + "=1", same + "=2"};
+        const QString shown = HandoverList::fromWhatDiffers(line, text(*line.planned), 300);
+        QVERIFY2(shown.startsWith(QString::fromUtf8("\u2026aaa")) && shown.endsWith("=2"), qPrintable(shown));
+        QVERIFY(textWidth(Face::figure, shown) < 300);
+        QCOMPARE(HandoverList::fromWhatDiffers(line, text(*line.planned), 3000), text(*line.planned));
+        line.isSame = true;
+        QCOMPARE(HandoverList::fromWhatDiffers(line, text(*line.planned), 300), text(*line.planned));
+        const HandoverList::Beside early{"1" + same, "2" + same};
+        QCOMPARE(HandoverList::fromWhatDiffers(early, text(*early.planned), 300), text(*early.planned));
+    }
+
     /// A file is typed, written with Enter, falls behind with an edit, is written again, and taken out.
     void filesAreKeptInStep() {
         show();

@@ -1,12 +1,79 @@
 #include "cli_support.h"
 
+#include <QRegularExpression>
+
 using namespace wisetick::test;
 
 /// Commands about files: parts that are begun and looked at, what is handed over, what a review gets.
 class CliFiles : public CliFixture {
     Q_OBJECT
 
+    /// What a unified difference makes of a text; its pieces must stand where their heads say, and be as long.
+    static QStringList patched(const QStringList& old, const QString& difference) {
+        static const QRegularExpression head("^@@ -(\\d+),(\\d+) \\+(\\d+),(\\d+) @@$");
+        QStringList made;
+        qsizetype taken = 0;
+        qsizetype left = 0;
+        qsizetype toMake = 0;
+        for (const QString& line : difference.split('\n')) {
+            if (const auto match = head.match(line); match.hasMatch()) {
+                left = match.captured(2).toInt();
+                toMake = match.captured(4).toInt();
+                const qsizetype begin = match.captured(1).toInt() - (left > 0 ? 1 : 0);
+                while (taken < begin) {
+                    made << old.at(taken++);
+                }
+                if (made.size() != match.captured(3).toInt() - (toMake > 0 ? 1 : 0)) {
+                    qFatal("a piece that stands elsewhere: %s", qPrintable(line));
+                }
+            } else if (left > 0 || toMake > 0) {
+                if (line.startsWith('+')) {
+                    made << line.mid(1);
+                } else {
+                    if (old.at(taken) != line.mid(1)) {
+                        qFatal("a line that is not there: %s", qPrintable(line));
+                    }
+                    if (line.startsWith(' ')) {
+                        made << line.mid(1);
+                    }
+                    ++taken;
+                }
+                left -= line.startsWith('+') ? 0 : 1;
+                toMake -= line.startsWith('-') ? 0 : 1;
+            }
+        }
+        while (taken < old.size()) {
+            made << old.at(taken++);
+        }
+        return made;
+    }
+
+    QStringList linesOf(const QString& name) const {
+        QFile file(folder_.filePath(name));
+        return file.open(QIODevice::ReadOnly) ? QString::fromUtf8(file.readAll()).trimmed().split('\n') : QStringList();
+    }
+
 private slots:
+    /// The difference of a file that is behind in many places, and of one that begins and ends otherwise, makes the one that is
+    /// written.
+    void differencesCanBeApplied() {
+        write(folder_.filePath("marram-20.part.toml"), marramText());
+        const QString path = folder_.filePath("differs.plan.toml");
+        write(path, orchardText() + "\n[[handover]]\nfile = \"all.csv\"\nas = \"csv\"\n");
+        run({"handover", path, "--write"});
+        const QStringList whole = linesOf("all.csv");
+        QVERIFY(whole.size() > 20);
+        QStringList other = whole;
+        other.removeAt(15);
+        other.insert(8, "one more");
+        other[3] = "changed";
+        for (const QStringList& found : {other, QStringList{"nothing of it"}, QStringList{"before"} + whole, whole.mid(0, 5)}) {
+            write(folder_.filePath("all.csv"), found.join('\n').toStdString() + "\n");
+            const QString difference = run({"handover", path, "--check", "--diff"}).out;
+            QCOMPARE(patched(found, difference.mid(difference.indexOf("--- "))), whole);
+        }
+    }
+
     /// Made for a firmware: written, in step, behind after an edit of the plan, and never over what a person changed.
     void handoverKeepsFilesInStep() {
         const std::string files = "\n[[handover]]\nfile = \"clocks.h\"\nas = \"header\"\ntake = \"B\"\n";

@@ -1,8 +1,12 @@
 #include "derive/field_values.h"
+#include "files/part_reader.h"
 #include "handover/found.h"
 #include "small_part.h"
 
+#include <fstream>
 #include <random>
+#include <regex>
+#include <set>
 
 using namespace wisetick;
 using namespace wisetick::test;
@@ -123,6 +127,26 @@ private slots:
     }
 
     /// What was not read is unknown, and says nothing.
+    /// Every register that the text of a part names before a "[": a board's dump of it is read without a word.
+    void everyRegisterOfThePartIsKnown() {
+        for (const char* name : {"cordgrass-60", "gorse-12", "marram-20", "samphire-5", "sedge-8"}) {
+            const std::string path = sourceDir() + "/parts/" + name + ".part.toml";
+            std::ifstream file(path);
+            const std::string text{std::istreambuf_iterator<char>(file), {}};
+            const Part part = *readPart(text, path).part;
+            const std::regex field("\"([A-Z][A-Z0-9_]*(?:\\.[A-Z0-9_]+)?)\\[[0-9]+(?::[0-9]+)?\\]");
+            std::set<std::string> names;
+            for (auto it = std::sregex_iterator(text.begin(), text.end(), field); it != std::sregex_iterator(); ++it) {
+                names.insert((*it)[1]);
+            }
+            QVERIFY2(names.size() > 5, name);
+            for (const std::string& reg : names) {
+                const FoundRegisters found = readFound(part, reg + " = 0x0\n", "board.txt");
+                QVERIFY2(found.diagnostics.empty(), (std::string(name) + ": " + reg).c_str());
+            }
+        }
+    }
+
     void whatWasNotReadIsUnknown() {
         const Edited edited = withRegisters();
         const FoundRegisters none = readFound(edited.part, "", "regs");

@@ -31,7 +31,7 @@ public:
         paintAxis();
         const qreal head = layout_.measures().headHeight;
         painter_.save();
-        painter_.setClipRect(QRectF(0, head, area_.width(), area_.height() - head));
+        painter_.setClipRect(QRectF(0, head, area_.width(), area_.height() - head), Qt::IntersectClip);
         painter_.translate(0, -scroll_);
         for (std::size_t row = 0; row < layout_.rows().size(); ++row) {
             if (isSeen(row)) {
@@ -40,7 +40,8 @@ public:
         }
         // needles and threads stay between the columns
         painter_.setClipRect(
-            QRectF(layout_.axisLeft() - 8, scroll_ + head, layout_.axisRight() - layout_.axisLeft() + 16, area_.height()));
+            QRectF(layout_.axisLeft() - 8, scroll_ + head, layout_.axisRight() - layout_.axisLeft() + 16, area_.height()),
+            Qt::IntersectClip);
         for (std::size_t row = 0; row < layout_.rows().size(); ++row) {
             paintThread(row);
         }

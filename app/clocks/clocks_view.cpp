@@ -364,15 +364,29 @@ QPixmap ClocksView::picture() {
 }
 
 ReportPicture ClocksView::reportPicture(const Theme& theme) {
-    const QSizeF size(viewport()->width(), layout_.height() + kGrid);
-    return {text(document_.plan().name), size, [this, theme, size](QPainter& painter) {
-                ClocksScene drawn = scene();
-                drawn.theme = theme;
-                drawn.selected.reset();
-                drawn.hovered.reset();
-                painter.fillRect(QRectF(QPointF(), size), theme.paper);
-                paintClocks(painter, drawn, size, 0);
-            }};
+    ReportPicture picture;
+    const qreal width = viewport()->width();
+    picture.title = text(document_.plan().name);
+    picture.size = QSizeF(width, layout_.height() + kGrid);
+    picture.headHeight = layout_.measures().headHeight;
+    picture.paintPart = [this, theme, width](QPainter& painter, qreal from, qreal to) {
+        ClocksScene drawn = scene();
+        drawn.theme = theme;
+        drawn.selected.reset();
+        drawn.hovered.reset();
+        const qreal head = layout_.measures().headHeight;
+        const QSizeF size(width, head + to - from);
+        painter.fillRect(QRectF(QPointF(), size), theme.paper);
+        paintClocks(painter, drawn, size, from - head);
+    };
+    picture.paint = [part = picture.paintPart, picture](QPainter& painter) {
+        part(painter, picture.headHeight, picture.size.height());
+    };
+    for (std::size_t row = 1; row < layout_.rows().size(); ++row) {
+        picture.cuts.push_back(layout_.rowRect(row).top());
+    }
+    picture.cuts.push_back(picture.size.height());
+    return picture;
 }
 
 void ClocksView::resizeEvent(QResizeEvent* event) {

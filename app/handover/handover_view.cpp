@@ -244,10 +244,22 @@ void HandoverList::paintLines(QPainter& painter) const {
                 painter.fillRect(area, isPlanned ? tint : theme_.rail);
             }
             const QString sign = line.isSame ? QString("  ") : (isPlanned ? QString("+ ") : QString::fromUtf8("\u2212 "));
-            drawText(painter, area.adjusted(4, 0, -4, 0), Qt::AlignLeft, sign + text(*own), Face::figure,
+            const QRectF inside = area.adjusted(4, 0, -4, 0);
+            drawText(painter, inside, Qt::AlignLeft, sign + fromWhatDiffers(line, text(*own), inside.width()), Face::figure,
                      line.isSame ? theme_.muted : theme_.ink);
         }
     }
+}
+
+QString HandoverList::fromWhatDiffers(const Beside& line, const QString& own, qreal width) {
+    constexpr qsizetype kBefore = 12; // letters
+    if (line.isSame || !line.found || !line.planned || textWidth(Face::figure, "+ " + own) <= width) {
+        return own;
+    }
+    const auto at = std::mismatch(line.found->begin(), line.found->end(), line.planned->begin(), line.planned->end()).first;
+    const QString same = QString::fromUtf8(line.found->data(), at - line.found->begin());
+    const qsizetype begin = same.size() - kBefore;
+    return begin <= 1 ? own : QString::fromUtf8("\u2026") + own.mid(begin);
 }
 
 void HandoverList::paintFound(QPainter& painter) const {

@@ -29,6 +29,9 @@ public:
     };
     /// What is shown of the selected file: the lines that differ, and a few around them.
     const std::vector<Beside>& lines() const { return lines_; }
+    /// What is drawn of one side of a line into so many pixels: of one that is too long, what begins shortly before the place
+    /// where it differs from the other side.
+    static QString fromWhatDiffers(const Beside& line, const QString& own, qreal width);
 
     std::vector<SpokenRow> spokenRows() override;
 

@@ -19,6 +19,12 @@ struct ReportPicture {
     QString title;
     QSizeF size; ///< pixels of the screen
     std::function<void(QPainter& painter)> paint;
+    /// Of one that may be cut over several pages: where, pixels from its top, the last of them at its end; empty: it stands
+    /// whole.
+    std::vector<qreal> cuts = {};
+    qreal headHeight = 0; ///< of what stands at the top of each part
+    /// Draws the part between two cuts, its head above it.
+    std::function<void(QPainter& painter, qreal from, qreal to)> paintPart = {};
 };
 
 /// By the name that the report has for each.

@@ -18,6 +18,8 @@ namespace {
 
 constexpr int kPictureObject = QTextFormat::UserObject + 1;
 constexpr int kPictureName = QTextFormat::UserProperty + 1;
+constexpr int kPictureFrom = QTextFormat::UserProperty + 2; ///< pixels, of a part
+constexpr int kPictureTo = QTextFormat::UserProperty + 3;
 constexpr qreal kMargin = 15;    ///< mm
 constexpr qreal kFootHeight = 8; ///< mm, at the bottom of the text's area
 constexpr qreal kTextPoints = 9;
@@ -69,28 +71,42 @@ ReportPages::ReportPages(std::vector<ReportBlock> blocks, ReportPictures picture
     document_.setDocumentMargin(0);
 }
 
-QSizeF ReportPages::intrinsicSize(QTextDocument* document, int, const QTextFormat& format) {
+/// Units of the document for a pixel of the picture; what can be cut is as wide as the page wherever it ends.
+qreal ReportPages::scaleOf(const ReportPicture& picture) const {
+    const QSizeF page = document_.pageSize();
+    const qreal wide = std::min(kShrink * kUnits, page.width() / picture.size.width());
+    return picture.cuts.empty() ? std::min(wide, page.height() * kMostOfAPage / picture.size.height()) : wide;
+}
+
+QSizeF ReportPages::intrinsicSize(QTextDocument*, int, const QTextFormat& format) {
     const auto found = pictures_.find(format.stringProperty(kPictureName).toStdString());
     if (found == pictures_.end()) {
         return {};
     }
-    const QSizeF page = document->pageSize();
-    const QSizeF size = found->second.size;
-    const qreal scale = std::min({kShrink * kUnits, page.width() / size.width(), page.height() * kMostOfAPage / size.height()});
-    return size * scale;
+    const ReportPicture& picture = found->second;
+    const qreal height = picture.cuts.empty()
+                             ? picture.size.height()
+                             : picture.headHeight + format.doubleProperty(kPictureTo) - format.doubleProperty(kPictureFrom);
+    return QSizeF(picture.size.width(), height) * scaleOf(picture);
 }
 
 void ReportPages::drawObject(QPainter* painter, const QRectF& rect, QTextDocument*, int, const QTextFormat& format) {
     const auto found = pictures_.find(format.stringProperty(kPictureName).toStdString());
-    if (found != pictures_.end()) {
-        painter->save();
-        painter->translate(rect.topLeft());
-        const qreal scale = rect.width() / found->second.size.width();
-        painter->scale(scale, scale);
-        painter->setClipRect(QRectF(QPointF(), found->second.size), Qt::IntersectClip);
-        found->second.paint(*painter);
-        painter->restore();
+    if (found == pictures_.end()) {
+        return;
     }
+    const ReportPicture& picture = found->second;
+    painter->save();
+    painter->translate(rect.topLeft());
+    const qreal scale = rect.width() / picture.size.width();
+    painter->scale(scale, scale);
+    painter->setClipRect(QRectF(0, 0, picture.size.width(), rect.height() / scale), Qt::IntersectClip);
+    if (picture.cuts.empty()) {
+        picture.paint(*painter);
+    } else {
+        picture.paintPart(*painter, format.doubleProperty(kPictureFrom), format.doubleProperty(kPictureTo));
+    }
+    painter->restore();
 }
 
 int ReportPages::pageAt(int position) const {
@@ -148,13 +164,25 @@ void ReportPages::addPicture(const ReportBlock& block) {
     if (!pictures_.contains(block.anchor)) {
         return;
     }
+    const ReportPicture& picture = pictures_.at(block.anchor);
     QTextCursor cursor(&document_);
     cursor.movePosition(QTextCursor::End);
     QTextCharFormat format;
     format.setObjectType(kPictureObject);
     format.setProperty(kPictureName, text(block.anchor));
-    cursor.insertBlock(spaced(6, 2));
-    cursor.insertText(QString(QChar::ObjectReplacementCharacter), format);
+    const qreal room = document_.pageSize().height() * kMostOfAPage / scaleOf(picture) - picture.headHeight;
+    qreal from = picture.headHeight;
+    for (std::size_t i = 0; i < std::max<std::size_t>(picture.cuts.size(), 1); ++i) {
+        const bool isLast = i + 1 >= picture.cuts.size();
+        if (!isLast && picture.cuts[i + 1] - from <= room) {
+            continue;
+        }
+        format.setProperty(kPictureFrom, from);
+        format.setProperty(kPictureTo, picture.cuts.empty() ? picture.size.height() : picture.cuts[i]);
+        cursor.insertBlock(spaced(6, 2));
+        cursor.insertText(QString(QChar::ObjectReplacementCharacter), format);
+        from = picture.cuts.empty() ? 0 : picture.cuts[i];
+    }
     cursor.insertBlock(spaced(0, 8));
     cursor.insertText(text(block.text), letters(kTextPoints - 1.5, lightTheme().muted));
 }

@@ -43,6 +43,7 @@ private:
     void addPicture(const ReportBlock& block);
     void numberContents();
     int pageAt(int position) const;
+    qreal scaleOf(const ReportPicture& picture) const;
 
     struct Entry {
         QString title;

@@ -5,11 +5,13 @@
 #include "derive/controls.h"
 #include "evaluate/evaluate.h"
 #include "handover/emit.h"
+#include "part/register_names.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 
 #include <algorithm>
 #include <charconv>
+#include <set>
 #include <stdexcept>
 
 namespace wisetick {
@@ -187,9 +189,9 @@ private:
     }
 
     void takeNamed(const std::string& name, const Register* known, std::uint64_t value, const Place& place) {
-        const std::vector<std::string> names = registerNames();
-        if (std::find(names.begin(), names.end(), name) == names.end()) {
-            fault(place, "no register '" + name + "' in this part", "one that a field of it stands in", didYouMean(name, names));
+        if (!names_.contains(name)) {
+            fault(place, "no register '" + name + "' in this part", "one that a field of it stands in",
+                  didYouMean(name, {names_.begin(), names_.end()}));
             return;
         }
         const int width = known == nullptr ? (value >> 32 != 0 ? 64 : 32) : known->width;
@@ -198,50 +200,6 @@ private:
             return;
         }
         found_.registers[name] = {value, onesOf(width)};
-    }
-
-    const std::vector<std::string>& registerNames() {
-        if (names_.empty()) {
-            const auto add = [&](const Field& field) {
-                for (const Field& piece : field.pieces()) {
-                    names_.push_back(piece.reg);
-                }
-            };
-            for (const Register& each : part_.registers) {
-                names_.push_back(each.name);
-            }
-            for (const Tier& tier : part_.tiers) {
-                if (tier.field) {
-                    add(*tier.field);
-                }
-            }
-            for (const Source& source : part_.sources) {
-                for (const auto& field : {source.field, source.rateField, source.driveField}) {
-                    if (field) {
-                        add(*field);
-                    }
-                }
-            }
-            for (const Line& line : part_.lines) {
-                for (const auto& [control, field] : line.fields) {
-                    add(field);
-                }
-            }
-            for (const WaitTable& table : part_.waits) {
-                if (table.field) {
-                    add(*table.field);
-                }
-            }
-            for (const Peripheral& peripheral : part_.peripherals) {
-                for (const auto& [control, field] : peripheral.fields) {
-                    add(field);
-                }
-                if (peripheral.gate) {
-                    add(*peripheral.gate);
-                }
-            }
-        }
-        return names_;
     }
 
     /// Registers whose address the bytes cover.
@@ -269,7 +227,7 @@ private:
     FoundRegisters found_;
     std::map<std::uint64_t, std::uint8_t> bytes_;
     std::uint64_t base_ = 0;
-    std::vector<std::string> names_;
+    std::set<std::string> names_ = registerNames(part_);
 };
 
 /// The inverse of heldFor: the value of a set that its field holds as that number.
