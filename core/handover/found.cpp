@@ -413,6 +413,33 @@ DecodedTake decodedTake(const Part& part, const FoundRegisters& found, const std
     return result;
 }
 
+void putFields(const std::vector<FieldValue>& fields, FoundRegisters& found) {
+    for (const FieldValue& value : fields) {
+        auto left = static_cast<std::uint64_t>(value.held);
+        const std::vector<Field> pieces = value.field.pieces();
+        for (auto piece = pieces.rbegin(); piece != pieces.rend(); ++piece) { // the lowest holds the lowest bits
+            const std::uint64_t ones = onesOf(piece->ownWidth());
+            FoundRegister& reg = found.registers[piece->reg];
+            reg.value = (reg.value & ~(ones << piece->lsb)) | ((left & ones) << piece->lsb);
+            reg.known |= ones << piece->lsb;
+            left = piece->ownWidth() == 64 ? 0 : left >> piece->ownWidth();
+        }
+    }
+}
+
+std::optional<Rational> foundSetting(const Part& part, const FoundRegisters& found, std::size_t index,
+                                     const std::string& setting) {
+    const Peripheral& peripheral = part.peripherals[index];
+    const Decoder decoder(found, peripheral.fields, peripheral.holds);
+    std::optional<Rational> value;
+    peripheral.kind.row()->widths(peripheral.kind, [&](const std::string& control, const FactorSet& set) {
+        if (control == setting) {
+            value = decoder.value(control, set);
+        }
+    });
+    return value;
+}
+
 std::string addDecodedTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like,
                            const std::string& name) {
     const Take* model = findTake(plan, like);

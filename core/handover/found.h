@@ -44,6 +44,13 @@ struct DecodedTake {
 };
 DecodedTake decodedTake(const Part& part, const FoundRegisters& found, const std::string& name);
 
+/// Puts the numbers of fields into registers, beside what stands there.
+void putFields(const std::vector<FieldValue>& fields, FoundRegisters& found);
+
+/// The value of a setting of a peripheral ("counts") as its fields hold it; nothing where it has none, or they hold none of it.
+std::optional<Rational> foundSetting(const Part& part, const FoundRegisters& found, std::size_t peripheral,
+                                     const std::string& setting);
+
 /// One field of a take against what was found in it.
 struct FoundField {
     FieldValue planned;

@@ -1,0 +1,334 @@
+#include "bench/explain.h"
+
+#include "bench/uart_frames.h"
+#include "promise/judge.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+#include <optional>
+
+namespace wisetick {
+
+namespace {
+
+constexpr double kMeanwhile = 4e-7;      ///< by which a source may move between what is measured of it at different times
+constexpr double kFarOff = 1e9;          ///< what moves stands still, or the other way round
+constexpr double kRounding = 1e-12;      ///< of what is worked out in doubles
+constexpr std::size_t kMostPairs = 1500; ///< slips that are tried two by two
+
+/// A stretch of shares; empty where most < least.
+struct Shares {
+    double least = 0;
+    double most = 0;
+
+    void narrow(const Shares& other) {
+        least = std::max(least, other.least);
+        most = std::min(most, other.most);
+    }
+    double gap() const { return std::max(0.0, least - most); }
+};
+
+/// What a hypothesis says of each signal.
+struct Says {
+    bool isSilent = false;
+    double ratio = 1;
+    NodeIndex source = 0;
+};
+
+class Explainer {
+public:
+    Explainer(const Part& part, const Figures& figures, const std::vector<BenchSignal>& predicted, const std::vector<Slip>& slips,
+              const std::vector<MeasuredSignal>& measured)
+        : part_(part), figures_(figures), signals_(predicted), slips_(slips), measured_(measured) {
+        for (const BenchSignal& signal : predicted) {
+            planned_.push_back({false, 1, signal.source});
+        }
+    }
+
+    std::vector<Explanation> all(std::size_t most) {
+        add(-1, {}, "as planned");
+        for (const Slip& slip : slips_) {
+            add(static_cast<int>(slip.kind), {&slip}, slip.say);
+        }
+        addCycles();
+        if (std::none_of(found_.begin(), found_.end(), [](const Ranked& each) { return each.is.explainsAll(); })) {
+            addPairs();
+        }
+        std::stable_sort(found_.begin(), found_.end(), [](const Ranked& a, const Ranked& b) {
+            if (a.is.explainsAll() != b.is.explainsAll()) {
+                return a.is.explainsAll();
+            }
+            return a.is.explainsAll() ? a.rank < b.rank : a.is.leftOver < b.is.leftOver;
+        });
+        return grouped(most);
+    }
+
+private:
+    struct Ranked {
+        int rank = 0;
+        std::vector<Says> says;
+        Explanation is;
+    };
+
+    std::vector<Says> saysOf(const std::vector<const Slip*>& slips) const {
+        std::vector<Says> says = planned_;
+        for (const Slip* slip : slips) {
+            for (const SlipEffect& effect : slip->effects) {
+                Says& of = says[effect.signal];
+                of.isSilent = of.isSilent || effect.isSilent;
+                of.ratio *= effect.ratio.toDouble();
+                of.source = effect.source != signals_[effect.signal].source ? effect.source : of.source;
+            }
+        }
+        return says;
+    }
+
+    Shares toleranceOf(NodeIndex source) const {
+        const auto& hertz = figures_.lines[source].hertz;
+        if (!hertz || !figures_.lines[source].unknown.empty()) {
+            return {-1, 1};
+        }
+        return {(hertz->min / hertz->nominal).toDouble() - 1 - kRounding,
+                (hertz->max / hertz->nominal).toDouble() - 1 + kRounding};
+    }
+
+    /// How far the source is off where the signal is what was said of it.
+    Shares readingOf(const MeasuredSignal& measured, const Says& says) const {
+        const BenchSignal& signal = signals_[measured.signal];
+        const double said = signal.cycle.nominal.toDouble() * says.ratio;
+        // what of the cycle is open beside its clock: a loop whose memory waits, say
+        const Shares tolerance = toleranceOf(signal.source);
+        const double beside = std::max({0.0, (signal.cycle.max / signal.cycle.nominal).toDouble() * (1 + tolerance.least) - 1,
+                                        1 - (signal.cycle.min / signal.cycle.nominal).toDouble() * (1 + tolerance.most)});
+        const double open = kMeanwhile + (beside > 1e-9 ? beside : 0);
+        return {said / measured.cycle.max.toDouble() - 1 - open,
+                measured.cycle.min.isZero() ? 1e300 : said / measured.cycle.min.toDouble() - 1 + open};
+    }
+
+    /// What is left over, and what the sources run at; `without`: a signal that is not looked at.
+    double judge(const std::vector<Says>& says, std::vector<SourceReading>* readings,
+                 std::optional<std::size_t> without = std::nullopt) const {
+        std::map<NodeIndex, Shares> sources;
+        for (const MeasuredSignal& measured : measured_) {
+            if (measured.signal == without) {
+                continue;
+            }
+            const Says& of = says[measured.signal];
+            if (measured.isSilent) { // it stands still, or is slower than it was looked at
+                const double said = signals_[measured.signal].cycle.nominal.toDouble() * of.ratio;
+                if (!of.isSilent && said < measured.length.toDouble()) {
+                    return kFarOff;
+                }
+            } else if (of.isSilent) {
+                return kFarOff;
+            } else {
+                const auto at = sources.try_emplace(of.source, toleranceOf(of.source)).first;
+                at->second.narrow(readingOf(measured, of));
+            }
+        }
+        double left = 0;
+        for (const auto& [source, shares] : sources) {
+            left = std::max(left, shares.gap());
+            if (readings != nullptr) {
+                readings->push_back({source, shares.least, shares.most});
+            }
+        }
+        return left;
+    }
+
+    void add(int rank, std::vector<const Slip*> slips, const std::string& say) {
+        Ranked ranked;
+        ranked.rank = rank;
+        ranked.says = saysOf(slips);
+        ranked.is.say = say;
+        ranked.is.slips = std::move(slips);
+        ranked.is.leftOver = judge(ranked.says, &ranked.is.sources);
+        found_.push_back(std::move(ranked));
+    }
+
+    /// Firmware that takes so many cycles more each time: what the other signals tell of the source is held against it.
+    void addCycles() {
+        const auto& core = figures_.lines[part_.core].hertz;
+        for (const MeasuredSignal& measured : measured_) {
+            const BenchSignal& signal = signals_[measured.signal];
+            if (!signal.isByTheCore || measured.isSilent || !core || judge(planned_, nullptr, measured.signal) > 0) {
+                continue;
+            }
+            std::vector<SourceReading> readings;
+            judge(planned_, &readings, measured.signal);
+            Shares source = toleranceOf(signal.source);
+            for (const SourceReading& each : readings) {
+                if (each.source == signal.source) {
+                    source = {each.least, each.most};
+                }
+            }
+            const double said = signal.cycle.nominal.toDouble();
+            const double hertz = core->nominal.toDouble();
+            const double least =
+                std::ceil((measured.cycle.min.toDouble() - said * (1 + kMeanwhile) / (1 + source.least)) * hertz);
+            const double most = std::floor((measured.cycle.max.toDouble() - said * (1 - kMeanwhile) / (1 + source.most)) * hertz);
+            if (most < 1 || most < least || least > said * hertz) {
+                continue;
+            }
+            const auto from = static_cast<std::int64_t>(std::max(least, 1.0));
+            const auto to = static_cast<std::int64_t>(most);
+            Ranked ranked;
+            ranked.rank = static_cast<int>(Slip::Kind::cycles);
+            ranked.says = planned_;
+            ranked.says[measured.signal].ratio = measured.cycle.nominal.toDouble() / said;
+            ranked.is.lateOf = signal.name;
+            ranked.is.cycles = Bounds{Rational(from), Rational((from + to) / 2), Rational(to)};
+            ranked.is.say = signal.name + ": the firmware takes " +
+                            (from == to ? std::to_string(from) : std::to_string(from) + " to " + std::to_string(to)) +
+                            " cycles more each time";
+            ranked.is.sources = std::move(readings);
+            found_.push_back(std::move(ranked));
+        }
+    }
+
+    void addPairs() {
+        const std::size_t count = std::min(slips_.size(), kMostPairs);
+        std::optional<std::pair<std::size_t, std::size_t>> best;
+        double least = 1e300;
+        for (std::size_t i = 0; i < count; ++i) {
+            for (std::size_t j = i + 1; j < count; ++j) {
+                const bool isSame = slips_[i].id == slips_[j].id && slips_[i].setting == slips_[j].setting;
+                const double left = isSame ? 1e300 : judge(saysOf({&slips_[i], &slips_[j]}), nullptr);
+                if (left < least) {
+                    least = left;
+                    best = {i, j};
+                }
+                if (least == 0) {
+                    break;
+                }
+            }
+            if (least == 0) {
+                break;
+            }
+        }
+        if (best && least == 0) {
+            add(static_cast<int>(Slip::Kind::cycles) + 1, {&slips_[best->first], &slips_[best->second]},
+                slips_[best->first].say + ", and " + slips_[best->second].say);
+        }
+    }
+
+    /// Those that say the same of every signal as one, told by the first of them.
+    std::vector<Explanation> grouped(std::size_t most) {
+        std::vector<Explanation> list;
+        std::vector<const Ranked*> told;
+        for (const Ranked& each : found_) {
+            const auto same = std::find_if(told.begin(), told.end(), [&](const Ranked* other) {
+                return each.is.lateOf.empty() && other->is.lateOf.empty() && saySame(each.says, other->says);
+            });
+            if (same != told.end()) {
+                list[static_cast<std::size_t>(same - told.begin())].same.push_back(each.is.say);
+            } else if (told.size() < most) {
+                told.push_back(&each);
+                list.push_back(each.is);
+            }
+        }
+        return list;
+    }
+
+    static bool saySame(const std::vector<Says>& a, const std::vector<Says>& b) {
+        return std::equal(a.begin(), a.end(), b.begin(), b.end(), [](const Says& x, const Says& y) {
+            return x.isSilent == y.isSilent &&
+                   (x.isSilent || (x.source == y.source && std::abs(x.ratio / y.ratio - 1) < kRounding));
+        });
+    }
+
+    const Part& part_;
+    const Figures& figures_;
+    const std::vector<BenchSignal>& signals_;
+    const std::vector<Slip>& slips_;
+    const std::vector<MeasuredSignal>& measured_;
+    std::vector<Says> planned_;
+    std::vector<Ranked> found_;
+};
+
+/// The promise by what was measured: of one that is asked exactly, and of what is no longer than a bound, whether it can be
+/// inside of what is predicted.
+State stateBy(const Ask& ask, const BenchSignal& signal, const Bounds& cycle) {
+    const auto within = [&](const Rational& asked, const Tolerance& tolerance) {
+        if (!tolerance.within) {
+            const bool isApart = cycle.max < signal.cycle.min || cycle.min > signal.cycle.max;
+            return isApart ? State::broken : State::kept;
+        }
+        const Bounds error{cycle.min / asked - 1, cycle.nominal / asked - 1, cycle.max / asked - 1};
+        return judgeWithin(error, *tolerance.within, true).state;
+    };
+    const auto asRate = [&](const Rational& asked, const Tolerance& tolerance) { return within(1 / asked, tolerance); };
+    if (const auto* fires = ask.as<FiresAsk>()) {
+        return within(fires->period, fires->tolerance);
+    }
+    if (const auto* waits = ask.as<WaitsAsk>()) {
+        return waits->isAtLeast ? judgeAtLeast(cycle, waits->time, true).state : within(waits->time, waits->tolerance);
+    }
+    if (const auto* talks = ask.as<TalksAsk>()) {
+        return asRate(talks->bitsPerSecond, talks->tolerance);
+    }
+    if (const auto* drives = ask.as<DrivesAsk>()) {
+        return asRate(drives->hertz, drives->tolerance);
+    }
+    if (const auto* plays = ask.as<PlaysAsk>()) {
+        return asRate(plays->hertz, plays->tolerance);
+    }
+    if (const auto* clocks = ask.as<ClocksAsk>()) {
+        return judgeAtLeast(cycle, 1 / clocks->hertz, true).state;
+    }
+    if (const auto* runs = ask.as<RunsAsk>()) {
+        return runs->bound == RunsAsk::Bound::at        ? asRate(runs->hertz, runs->tolerance)
+               : runs->bound == RunsAsk::Bound::atLeast ? judgeAtMost(cycle, 1 / runs->hertz, true).state
+                                                        : judgeAtLeast(cycle, 1 / runs->hertz, true).state;
+    }
+    return State::kept;
+}
+
+} // namespace
+
+std::vector<MeasuredSignal> measureSignals(const Capture& capture, const Plan& plan, const std::vector<BenchSignal>& predicted) {
+    std::vector<MeasuredSignal> all;
+    for (std::size_t i = 0; i < predicted.size(); ++i) {
+        const BenchSignal& signal = predicted[i];
+        const auto track = std::find_if(capture.tracks.begin(), capture.tracks.end(),
+                                        [&](const Track& each) { return isTrackOf(each.name, signal); });
+        if (track == capture.tracks.end()) {
+            continue;
+        }
+        MeasuredSignal measured;
+        measured.signal = i;
+        measured.track = track->name;
+        MeasuredFigure figure;
+        if (signal.shape == BenchSignal::Shape::frames) {
+            figure = measureBitRate(capture, *track, signal.frame, 1 / signal.hertz);
+            if (figure.value) {
+                measured.text = textOf(readUart(capture, *track, figure.value->nominal, signal.frame));
+                figure.value = inverse(*figure.value);
+            }
+        } else {
+            const TrackFigures found = measureTrack(capture, *track, 0, capture.end);
+            figure = signal.shape == BenchSignal::Shape::toggles ? found.half : found.period;
+        }
+        // it should have changed several times, and never did
+        measured.isSilent = track->edges.size() <= 1 && capture.length() > 4 * signal.cycle.max;
+        measured.length = capture.length();
+        if (!figure.value && !measured.isSilent) {
+            continue;
+        }
+        measured.cycle = figure.value.value_or(Bounds());
+        measured.count = figure.count;
+        measured.state =
+            measured.isSilent ? State::broken : stateBy(plan.promises[signal.promise].line.ask, signal, measured.cycle);
+        all.push_back(std::move(measured));
+    }
+    return all;
+}
+
+std::vector<Explanation> explain(const Part& part, const Figures& figures, const std::vector<BenchSignal>& predicted,
+                                 const std::vector<Slip>& slips, const std::vector<MeasuredSignal>& measured, std::size_t most) {
+    return measured.empty() ? std::vector<Explanation>() : Explainer(part, figures, predicted, slips, measured).all(most);
+}
+
+} // namespace wisetick

@@ -1,0 +1,40 @@
+#pragma once
+
+#include "base/workings.h"
+#include "bench/capture.h"
+#include "quantity/bounds.h"
+
+#include <optional>
+#include <string>
+
+namespace wisetick {
+
+/// A figure that was measured: min and max hold all that it can be, by what the capture leaves open.
+struct MeasuredFigure {
+    std::optional<Bounds> value;
+    std::int64_t count = 0; ///< intervals that it is made from
+    std::string why;        ///< why there is none
+    Workings workings;
+};
+
+/// What of a signal is measured.
+struct TrackFigures {
+    MeasuredFigure period;          ///< s, over all of its rising edges
+    MeasuredFigure rate;            ///< Hz
+    MeasuredFigure half;            ///< s, between neighbouring edges of any kind
+    MeasuredFigure high;            ///< s, the mean of its high pulses
+    MeasuredFigure duty;            ///< share of the period that it is high
+    std::optional<Bounds> shortest; ///< s, period: min and max of its spread as they were seen, without the capture's own
+    std::int64_t edges = 0;
+    bool isWhole = true; ///< false: it is x or z meanwhile; what is measured is the longest stretch without
+};
+
+/// Measures a signal between two ticks; `from` 0 and `to` the capture's end for all of it. A period over n intervals of a capture
+/// of tick s is (last − first) ÷ n, and s ÷ n to each side at each of both ends.
+TrackFigures measureTrack(const Capture& capture, const Track& track, std::int64_t from, std::int64_t to);
+
+/// The delay from each edge of one signal to the next edge of another, s: min and max are the shortest and the longest with a
+/// tick to each side, nominal the mean. Where `isRising` they are rising edges, else falling ones.
+MeasuredFigure measureDelay(const Capture& capture, const Track& from, const Track& to, bool isRising);
+
+} // namespace wisetick

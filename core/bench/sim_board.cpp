@@ -1,0 +1,257 @@
+#include "bench/sim_board.h"
+
+#include "derive/demand.h"
+#include "derive/field_values.h"
+#include "derive/line_rates.h"
+#include "handover/found.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+#include <cmath>
+#include <random>
+
+namespace wisetick {
+
+namespace {
+
+constexpr double kMostDrift = 2e-7;            ///< of a source, while it is looked at
+constexpr std::int64_t kMostEdges = 200'000; ///< of one signal; then it stops
+constexpr double kFewTicks = 4;                ///< a cycle of fewer can't be told from noise
+
+/// When a source has counted so many of its periods: it runs at hertz × (1 + off + drift × t ÷ span).
+struct SourceClock {
+    double hertz = 0;
+    double off = 0;
+    double drift = 0;
+    double span = 1;
+
+    double timeOf(double periods) const {
+        const double wanted = periods / hertz;
+        const double steady = 1 + off;
+        const double bend = drift / (2 * span);
+        double time = wanted / steady;
+        for (int i = 0; i < 3; ++i) { // the drift is small: each pass gains six digits
+            time = wanted / (steady + bend * time);
+        }
+        return time;
+    }
+};
+
+class BoardPlayer {
+public:
+    BoardPlayer(const Part& part, const Plan& plan, const Figures& figures, const std::vector<BenchSignal>& predicted,
+                const DrawnBoard& board, const BoardRun& run)
+        : part_(part), plan_(plan), figures_(figures), signals_(predicted), board_(board), run_(run) {
+        readRegisters();
+        capture_.name = "simulated board, seed " + std::to_string(board.seed);
+        capture_.tick = run.tick;
+        capture_.end = static_cast<std::int64_t>((run.seconds / run.tick).toDouble());
+    }
+
+    Capture play() {
+        for (const BenchSignal& signal : signals_) {
+            playSignal(signal);
+        }
+        return std::move(capture_);
+    }
+
+private:
+    /// The take goes through its register fields: what comes back is what runs.
+    void readRegisters() {
+        Take take = *findTake(plan_, figures_.take);
+        if (run_.slip != nullptr && !run_.slip->choice.id.empty()) {
+            const Choice& other = run_.slip->choice;
+            Choice& set = choiceOf(take, other.id);
+            set.from = other.from ? other.from : set.from;
+            set.divide = other.divide ? other.divide : set.divide;
+            set.multiply = other.multiply ? other.multiply : set.multiply;
+            set.rate = other.rate ? other.rate : set.rate;
+        }
+        Diagnostics ignored;
+        const Controls planned = resolveControls(part_, take, ignored);
+        FoundRegisters registers;
+        for (std::size_t i = 0; i < part_.lines.size(); ++i) {
+            putFields(lineFields(part_, planned, i), registers);
+        }
+        for (std::size_t i = 0; i < part_.sources.size(); ++i) {
+            if (const auto field = rateField(part_, planned, i)) {
+                putFields({*field}, registers);
+            }
+        }
+        for (const BenchSignal& signal : signals_) {
+            if (signal.peripheral) {
+                putFields(peripheralFields(part_, planned, *signal.peripheral, settingsOf(signal)), registers);
+            }
+        }
+        Take read = decodedTake(part_, registers, take.name).take;
+        for (const Choice& choice : take.choices) { // what has no field
+            Choice& set = choiceOf(read, choice.id);
+            set.from = set.from ? set.from : choice.from;
+            set.divide = set.divide ? set.divide : choice.divide;
+            set.multiply = set.multiply ? set.multiply : choice.multiply;
+            set.rate = set.rate ? set.rate : choice.rate;
+        }
+        read.tier = take.tier;
+        controls_ = resolveControls(part_, read, ignored);
+        lines_ = lineRates(part_, plan_.board, controls_, nullptr, Detail::verdict);
+        registers_ = std::move(registers);
+    }
+
+    std::vector<Setting> settingsOf(const BenchSignal& signal) const {
+        std::vector<Setting> settings = figures_.promises[signal.promise].settings;
+        for (Setting& setting : settings) {
+            const bool isSlipped = run_.slip != nullptr && signal.peripheral && run_.slip->choice.id.empty() &&
+                                   run_.slip->id == part_.peripherals[*signal.peripheral].id &&
+                                   run_.slip->setting == setting.name;
+            setting.value = isSlipped ? run_.slip->value : setting.value;
+        }
+        return settings;
+    }
+
+    /// Ticks of its clock that a cycle lasts, from the fields; what has none is as it was set.
+    Rational ticksOf(const BenchSignal& signal) const {
+        if (signal.factors.empty()) {
+            return signal.cycle.nominal * signal.hertz;
+        }
+        const std::vector<Setting> settings = settingsOf(signal);
+        Rational planned = 1;
+        Rational ticks = 1;
+        for (const Setting& factor : signal.factors) {
+            const auto held = foundSetting(part_, registers_, *signal.peripheral, factor.name);
+            const Rational* set = pinnedValue(settings, factor.name);
+            ticks *= held.value_or(set != nullptr ? *set : factor.value);
+            planned *= factor.value;
+        }
+        // a counter that goes up and down, and what else a kind counts beside its settings
+        return ticks * (signal.cycle.nominal * signal.hertz / planned);
+    }
+
+    void playSignal(const BenchSignal& signal) {
+        const NodeIndex clock =
+            signal.peripheral ? clockOf(part_, controls_, *signal.peripheral).value_or(signal.clock) : signal.clock;
+        Track track{signal.name, {}};
+        track.edges.add(0, signal.shape == BenchSignal::Shape::frames ? Level::high : Level::low);
+        if (!lines_[clock].hertz || lines_[clock].hertz->nominal.isZero()) {
+            capture_.tracks.push_back(std::move(track)); // it has no clock: nothing moves
+            return;
+        }
+        const NodeIndex source = chainOf(part_, controls_, clock).back();
+        const double hertz = lines_[clock].hertz->nominal.toDouble();
+        const double sourceHertz = figures_.lines[source].hertz->nominal.toDouble();
+        const SourceClock runs{sourceHertz, board_.off[source], board_.drift[source], run_.seconds.toDouble()};
+        const double perTick = sourceHertz / hertz; // periods of the source to a tick of the clock
+        double ticks = ticksOf(signal).toDouble();
+        if (signal.name == run_.lateOf && lines_[part_.core].hertz) {
+            ticks += run_.lateCycles.toDouble() * hertz / lines_[part_.core].hertz->nominal.toDouble();
+        }
+        const double inCapture = runs.timeOf(ticks * perTick) / capture_.tick.toDouble();
+        if (inCapture < kFewTicks) {
+            capture_.diagnostics.push_back(
+                {Severity::warning,
+                 {{}, 0, 0, signal.name},
+                 signal.name + " is too fast for a tick of " + printQuantity(capture_.tick, Unit::second),
+                 "a shorter tick",
+                 {}});
+            return;
+        }
+        const auto at = [&](double clockTicks) {
+            return static_cast<std::int64_t>(std::ceil(runs.timeOf(clockTicks * perTick) / capture_.tick.toDouble()));
+        };
+        if (signal.shape == BenchSignal::Shape::frames) {
+            playFrames(signal, ticks, at, track.edges);
+        } else {
+            playCycles(signal, ticks, at, track.edges);
+        }
+        capture_.tracks.push_back(std::move(track));
+    }
+
+    template <class At>
+    void playCycles(const BenchSignal& signal, double ticks, const At& at, EdgeList& edges) const {
+        const bool doesToggle = signal.shape == BenchSignal::Shape::toggles;
+        const double high =
+            doesToggle ? 1 : std::clamp(std::round(ticks * signal.duty.toDouble()), 1.0, std::max(1.0, ticks - 1)) / ticks;
+        Level level = Level::low;
+        for (std::int64_t i = 1; i < kMostEdges; ++i) {
+            const std::int64_t tick = at(static_cast<double>(i) * ticks);
+            if (tick > capture_.end) {
+                break;
+            }
+            if (doesToggle) {
+                level = level == Level::low ? Level::high : Level::low;
+                edges.add(tick, level);
+                continue;
+            }
+            edges.add(tick, Level::high);
+            const std::int64_t falls = at((static_cast<double>(i) + high) * ticks);
+            if (falls <= capture_.end) {
+                edges.add(std::max(falls, tick), Level::low);
+            }
+        }
+    }
+
+    /// The text again and again, a rest of thirty bits between; each bit begins at a whole tick of the port's clock.
+    template <class At>
+    void playFrames(const BenchSignal& signal, double ticks, const At& at, EdgeList& edges) const {
+        double bits = 20;
+        const UartFrame& frame = signal.frame;
+        for (std::size_t sent = 0; sent < static_cast<std::size_t>(kMostEdges / 10); ++sent) {
+            const auto byte = static_cast<unsigned char>(run_.text[sent % run_.text.size()]);
+            std::vector<bool> levels{false};
+            bool isOdd = false;
+            for (int i = 0; i < frame.dataBits; ++i) {
+                levels.push_back(((byte >> i) & 1) != 0);
+                isOdd = isOdd != levels.back();
+            }
+            if (frame.parity != 'N') {
+                levels.push_back((frame.parity == 'O') != isOdd);
+            }
+            levels.insert(levels.end(), static_cast<std::size_t>(frame.stopBits), true);
+            for (std::size_t i = 0; i < levels.size(); ++i) {
+                const std::int64_t tick = at(std::floor((bits + static_cast<double>(i)) * ticks));
+                if (tick > capture_.end) {
+                    return;
+                }
+                edges.add(tick, levels[i] ? Level::high : Level::low);
+            }
+            bits += static_cast<double>(levels.size()) + ((sent + 1) % run_.text.size() == 0 ? 30 : 0);
+        }
+    }
+
+    const Part& part_;
+    const Plan& plan_;
+    const Figures& figures_;
+    const std::vector<BenchSignal>& signals_;
+    const DrawnBoard& board_;
+    const BoardRun& run_;
+    Controls controls_;
+    std::vector<LineFigure> lines_;
+    FoundRegisters registers_;
+    Capture capture_;
+};
+
+} // namespace
+
+DrawnBoard drawBoard(const Part& part, const Figures& figures, std::uint64_t seed) {
+    DrawnBoard board;
+    board.seed = seed;
+    std::mt19937_64 random(seed);
+    const auto share = [&] { return static_cast<double>(random() >> 11U) / static_cast<double>(std::uint64_t{1} << 53U); };
+    for (std::size_t i = 0; i < part.sources.size(); ++i) {
+        const auto& hertz = figures.lines[i].hertz;
+        const double low = hertz ? (hertz->min / hertz->nominal - 1).toDouble() : 0;
+        const double high = hertz ? (hertz->max / hertz->nominal - 1).toDouble() : 0;
+        const std::uint64_t corner = random() % 10;
+        const double begin = corner == 0 ? low : corner == 1 ? high : low + (high - low) * share();
+        const double end = std::clamp(begin + (2 * share() - 1) * kMostDrift, low, high);
+        board.off.push_back(begin);
+        board.drift.push_back(end - begin);
+    }
+    return board;
+}
+
+Capture playBoard(const Part& part, const Plan& plan, const Figures& figures, const std::vector<BenchSignal>& predicted,
+                  const DrawnBoard& board, const BoardRun& run) {
+    return BoardPlayer(part, plan, figures, predicted, board, run).play();
+}
+
+} // namespace wisetick
