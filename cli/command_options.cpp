@@ -1,5 +1,6 @@
 #include "command_options.h"
 
+#include "bench_command.h"
 #include "handover_command.h"
 #include "part_commands.h"
 #include "review_commands.h"
@@ -199,6 +200,15 @@ Run newPart(CLI::App& app) {
     return [=](const Console& console) { return runNewPart(console, *id, *like, *fromSvd); };
 }
 
+Run bench(CLI::App& app) {
+    const auto plan = addPlanOptions(app);
+    const auto options = std::make_shared<BenchOptions>();
+    app.add_option("CAPTURE", options->capture, "a value change dump (IEEE 1364) whose tracks are called like promises")
+        ->required();
+    app.add_flag("--explain", options->isExplained, "what explains it: settings, clocks and cycles that are not as planned");
+    return [=](const Console& console) { return runBench(console, *plan, *options); };
+}
+
 Run lint(CLI::App& app) {
     const auto options = std::make_shared<LintOptions>();
     app.add_option("PART", options->parts, "part files")->required();
@@ -224,6 +234,7 @@ const std::vector<Command>& commands() {
         {"handover", "The files that the plan hands over: as planned, or behind; written where that is asked", handover},
         {"report", "The plan from beginning to end, for people: HTML or Markdown", report},
         {"found", "Registers read from a board against a take: what differs, and what that does to the promises", found},
+        {"bench", "A capture from a board against the plan; exit 1 if a promise is measured broken", bench},
         {"filter", "Try CAN filters on ids; exit 1 if an id is kept out", filter},
         {"compare", "Put the takes of a plan beside one another, differences first", compare},
         {"seek", "Find takes that keep wishes and promises all at once; exit 1 if none does", seek},

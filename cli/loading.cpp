@@ -6,8 +6,26 @@
 #include "handover/figures_json.h"
 
 #include <algorithm>
+#include <cstdlib>
 
 namespace wisetick::cli {
+
+Shelf shelfFor(const std::vector<std::string>& named) {
+    Shelf shelf(named.begin(), named.end());
+    if (const char* variable = std::getenv("WISETICK_PARTS")) {
+        shelf.emplace_back(variable);
+    }
+    std::error_code error;
+    const std::filesystem::path program = std::filesystem::read_symlink("/proc/self/exe", error);
+    shelf.push_back(program.parent_path().parent_path() / "share" / "wisetick" / "parts");
+    for (std::filesystem::path folder = program.parent_path(); folder.has_relative_path(); folder = folder.parent_path()) {
+        if (std::filesystem::is_directory(folder / "parts", error)) {
+            shelf.push_back(folder / "parts");
+            break;
+        }
+    }
+    return shelf;
+}
 
 void printDiagnostics(std::ostream& stream, const Diagnostics& diagnostics) {
     for (const Diagnostic& diagnostic : diagnostics) {

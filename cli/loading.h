@@ -9,6 +9,9 @@
 
 namespace wisetick::cli {
 
+/// Where parts are looked for: what the user names, then beside the program as installed, then up the tree from it as built.
+Shelf shelfFor(const std::vector<std::string>& named);
+
 void printDiagnostics(std::ostream& stream, const Diagnostics& diagnostics);
 
 /// {"error": {"position", "length", "say"}}.

@@ -1,4 +1,5 @@
 #include "command_options.h"
+#include "loading.h"
 
 #include "base/nearest_name.h"
 
@@ -12,27 +13,7 @@
 
 namespace {
 
-namespace fs = std::filesystem;
 using namespace wisetick;
-
-/// Where parts are looked for: what the user names, then beside the program as installed, then up the tree from it
-/// as built.
-Shelf shelfFor(const std::vector<std::string>& named) {
-    Shelf shelf(named.begin(), named.end());
-    if (const char* variable = std::getenv("WISETICK_PARTS")) {
-        shelf.emplace_back(variable);
-    }
-    std::error_code error;
-    const fs::path program = fs::read_symlink("/proc/self/exe", error);
-    shelf.push_back(program.parent_path().parent_path() / "share" / "wisetick" / "parts");
-    for (fs::path folder = program.parent_path(); folder.has_relative_path(); folder = folder.parent_path()) {
-        if (fs::is_directory(folder / "parts", error)) {
-            shelf.push_back(folder / "parts");
-            break;
-        }
-    }
-    return shelf;
-}
 
 bool wantsColour() {
     const char* term = std::getenv("TERM");
@@ -55,6 +36,7 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli handover PLAN [--check|--write|--diff]    the files made from the plan, and whether they are in step
   wisetick-cli report PLAN --as html|markdown    the plan from beginning to end, for people
   wisetick-cli found PLAN FILE                   registers read from a board, against the plan
+  wisetick-cli bench PLAN CAPTURE [--explain]    what was measured over what was predicted
   wisetick-cli filter 0x100..0x17f --id 0x123      which ids a CAN filter lets in
   wisetick-cli compare PLAN [TAKE...]        takes beside one another, differences first
   wisetick-cli shelf "core >= 100 MHz, 2 uart, sleep <= 2 uA"    which part has what is needed
@@ -116,7 +98,7 @@ int run(int argc, char** argv) {
         std::cerr << (hint.empty() ? "" : "\n" + hint + "\n");
         return isBad ? cli::kBadInput : cli::kHolds;
     }
-    const cli::Console console{shelfFor(partFolders), {wantsColour(), isWide ? 0U : 120U}, std::cout, std::cerr};
+    const cli::Console console{cli::shelfFor(partFolders), {wantsColour(), isWide ? 0U : 120U}, std::cout, std::cerr};
     const auto chosen = std::find_if(runs.begin(), runs.end(), [](const auto& each) { return each.first->parsed(); });
     return chosen->second(console);
 }

@@ -233,7 +233,7 @@ private slots:
         int measuredSignals = 0;
         for (const std::string& name : kExamples) {
             const Bench& bench = benchOf(name);
-            for (std::uint64_t seed = 1; seed <= static_cast<std::uint64_t>(worldCountOf(20)); ++seed) {
+            for (std::uint64_t seed = 1; seed <= static_cast<std::uint64_t>(worldCountOf(4)); ++seed) {
                 const DrawnBoard board = drawBoard(*bench.loaded.part, bench.figures, seed);
                 BoardRun run;
                 run.seconds = Rational(1, 5);
@@ -254,7 +254,7 @@ private slots:
                 }
             }
         }
-        QVERIFY2(measuredSignals > 500, qPrintable(QString::number(measuredSignals)));
+        QVERIFY2(measuredSignals > 100, qPrintable(QString::number(measuredSignals)));
     }
 
     /// A board that makes one slip of its part's own, drawn at random: where it can be told from a board as planned, it is named
@@ -267,7 +267,7 @@ private slots:
         for (const std::string& name : kExamples) {
             const Bench& bench = benchOf(name);
             std::mt19937_64 random(11);
-            for (int round = 0; round < worldCountOf(30) && !bench.slips.empty(); ++round) {
+            for (int round = 0; round < worldCountOf(8) && !bench.slips.empty(); ++round) {
                 const Slip& slip = bench.slips[random() % bench.slips.size()];
                 BoardRun run;
                 run.seconds = 1;
@@ -286,7 +286,44 @@ private slots:
                 }
             }
         }
-        QVERIFY2(told > 60, qPrintable(QString::number(told)));
+        QVERIFY2(told > 25, qPrintable(QString::number(told)));
+        QVERIFY2(named * 100 >= told * 95,
+                 qPrintable(QString("%1 of %2\n").arg(named).arg(told) + QString::fromStdString(others)));
+    }
+
+    /// Firmware that takes some cycles more each time: how many is told, and holds the true number.
+    void lateFirmwareIsNamed() {
+        int told = 0;
+        int named = 0;
+        std::string others;
+        for (const std::string& name : kExamples) {
+            const Bench& bench = benchOf(name);
+            std::mt19937_64 random(13);
+            for (int round = 0; round < worldCountOf(8) && !bench.predicted.empty(); ++round) {
+                const BenchSignal& signal = bench.predicted[random() % bench.predicted.size()];
+                if (!signal.isByTheCore || signal.cycle.nominal > Rational(1, 10)) {
+                    continue;
+                }
+                BoardRun run;
+                run.seconds = 1;
+                run.lateOf = signal.name;
+                run.lateCycles = Rational(static_cast<std::int64_t>(random() % 3000 + 3));
+                const auto measured = playAndMeasure(bench, drawBoard(*bench.loaded.part, bench.figures, random()), run);
+                const auto list = explain(*bench.loaded.part, bench.figures, bench.predicted, bench.slips, measured, 5);
+                if (list.front().say == "as planned" && list.front().explainsAll()) {
+                    continue; // inside of the tolerance of its source
+                }
+                ++told;
+                const Explanation& first = list.front();
+                const bool isIt = first.lateOf == signal.name && first.cycles && first.cycles->min <= run.lateCycles &&
+                                  run.lateCycles <= first.cycles->max;
+                named += isIt ? 1 : 0;
+                others +=
+                    isIt ? ""
+                         : name + ": " + signal.name + " " + run.lateCycles.toString() + " is called " + firstSaid(list) + "\n";
+            }
+        }
+        QVERIFY2(told >= 8, qPrintable(QString::number(told)));
         QVERIFY2(named * 100 >= told * 95,
                  qPrintable(QString("%1 of %2\n").arg(named).arg(told) + QString::fromStdString(others)));
     }

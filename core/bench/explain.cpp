@@ -6,8 +6,8 @@
 
 #include <algorithm>
 #include <cmath>
-#include <map>
 #include <optional>
+#include <unordered_map>
 
 namespace wisetick {
 
@@ -15,6 +15,8 @@ namespace {
 
 constexpr double kMeanwhile = 4e-7;      ///< by which a source may move between what is measured of it at different times
 constexpr double kFarOff = 1e9;          ///< what moves stands still, or the other way round
+constexpr double kPartOfACycle = 1e-3;   ///< for rounding
+constexpr double kMostCycles = 1e7;      ///< that a firmware is late
 constexpr double kRounding = 1e-12;      ///< of what is worked out in doubles
 constexpr std::size_t kMostPairs = 1500; ///< slips that are tried two by two
 
@@ -44,6 +46,17 @@ public:
         : part_(part), figures_(figures), signals_(predicted), slips_(slips), measured_(measured) {
         for (const BenchSignal& signal : predicted) {
             planned_.push_back({false, 1, signal.source});
+        }
+        for (NodeIndex source = 0; source < part.sources.size(); ++source) {
+            tolerances_.push_back(workTolerance(source));
+        }
+        for (const MeasuredSignal& each : measured) {
+            reads_.push_back(workRead(each));
+        }
+        for (const Slip& slip : slips) {
+            for (const SlipEffect& effect : slip.effects) {
+                ratios_[&effect] = effect.ratio.toDouble();
+            }
         }
     }
 
@@ -78,14 +91,16 @@ private:
             for (const SlipEffect& effect : slip->effects) {
                 Says& of = says[effect.signal];
                 of.isSilent = of.isSilent || effect.isSilent;
-                of.ratio *= effect.ratio.toDouble();
+                of.ratio *= ratios_.at(&effect);
                 of.source = effect.source != signals_[effect.signal].source ? effect.source : of.source;
             }
         }
         return says;
     }
 
-    Shares toleranceOf(NodeIndex source) const {
+    Shares toleranceOf(NodeIndex source) const { return tolerances_[source]; }
+
+    Shares workTolerance(NodeIndex source) const {
         const auto& hertz = figures_.lines[source].hertz;
         if (!hertz || !figures_.lines[source].unknown.empty()) {
             return {-1, 1};
@@ -94,38 +109,52 @@ private:
                 (hertz->max / hertz->nominal).toDouble() - 1 + kRounding};
     }
 
-    /// How far the source is off where the signal is what was said of it.
-    Shares readingOf(const MeasuredSignal& measured, const Says& says) const {
+    /// A measured signal in doubles.
+    struct Read {
+        double said = 0; ///< s, its cycle as planned
+        double least = 0;
+        double most = 0;
+        double open = 0; ///< share, beside the clock
+    };
+
+    Read workRead(const MeasuredSignal& measured) const {
         const BenchSignal& signal = signals_[measured.signal];
-        const double said = signal.cycle.nominal.toDouble() * says.ratio;
         // what of the cycle is open beside its clock: a loop whose memory waits, say
         const Shares tolerance = toleranceOf(signal.source);
         const double beside = std::max({0.0, (signal.cycle.max / signal.cycle.nominal).toDouble() * (1 + tolerance.least) - 1,
                                         1 - (signal.cycle.min / signal.cycle.nominal).toDouble() * (1 + tolerance.most)});
-        const double open = kMeanwhile + (beside > 1e-9 ? beside : 0);
-        return {said / measured.cycle.max.toDouble() - 1 - open,
-                measured.cycle.min.isZero() ? 1e300 : said / measured.cycle.min.toDouble() - 1 + open};
+        return {signal.cycle.nominal.toDouble(), measured.cycle.min.toDouble(), measured.cycle.max.toDouble(),
+                kMeanwhile + (beside > 1e-9 ? beside : 0)};
+    }
+
+    /// How far the source is off where the signal is what was said of it.
+    Shares readingOf(const Read& read, const Says& says) const {
+        const double said = read.said * says.ratio;
+        return {said / read.most - 1 - read.open, read.least > 0 ? said / read.least - 1 + read.open : 1e300};
     }
 
     /// What is left over, and what the sources run at; `without`: a signal that is not looked at.
     double judge(const std::vector<Says>& says, std::vector<SourceReading>* readings,
                  std::optional<std::size_t> without = std::nullopt) const {
-        std::map<NodeIndex, Shares> sources;
-        for (const MeasuredSignal& measured : measured_) {
+        std::vector<std::pair<NodeIndex, Shares>> sources;
+        for (std::size_t i = 0; i < measured_.size(); ++i) {
+            const MeasuredSignal& measured = measured_[i];
             if (measured.signal == without) {
                 continue;
             }
             const Says& of = says[measured.signal];
             if (measured.isSilent) { // it stands still, or is slower than it was looked at
-                const double said = signals_[measured.signal].cycle.nominal.toDouble() * of.ratio;
-                if (!of.isSilent && said < measured.length.toDouble()) {
+                if (!of.isSilent && reads_[i].said * of.ratio < measured.length.toDouble()) {
                     return kFarOff;
                 }
             } else if (of.isSilent) {
                 return kFarOff;
             } else {
-                const auto at = sources.try_emplace(of.source, toleranceOf(of.source)).first;
-                at->second.narrow(readingOf(measured, of));
+                auto at = std::find_if(sources.begin(), sources.end(), [&](const auto& each) { return each.first == of.source; });
+                if (at == sources.end()) {
+                    at = sources.insert(at, {of.source, toleranceOf(of.source)});
+                }
+                at->second.narrow(readingOf(reads_[i], of));
             }
         }
         double left = 0;
@@ -148,6 +177,13 @@ private:
         found_.push_back(std::move(ranked));
     }
 
+    NodeIndex sourceOf(NodeIndex node) const {
+        while (figures_.lines[node].parent) {
+            node = *figures_.lines[node].parent;
+        }
+        return node;
+    }
+
     /// Firmware that takes so many cycles more each time: what the other signals tell of the source is held against it.
     void addCycles() {
         const auto& core = figures_.lines[part_.core].hertz;
@@ -158,18 +194,20 @@ private:
             }
             std::vector<SourceReading> readings;
             judge(planned_, &readings, measured.signal);
-            Shares source = toleranceOf(signal.source);
-            for (const SourceReading& each : readings) {
-                if (each.source == signal.source) {
-                    source = {each.least, each.most};
-                }
-            }
+            const auto readingFor = [&](NodeIndex wanted) {
+                const auto found = std::find_if(readings.begin(), readings.end(),
+                                                [&](const SourceReading& each) { return each.source == wanted; });
+                return found == readings.end() ? toleranceOf(wanted) : Shares{found->least, found->most};
+            };
+            const Shares source = readingFor(signal.source);
+            const Shares coreSource = readingFor(sourceOf(part_.core)); // its cycles last as long as that makes them
             const double said = signal.cycle.nominal.toDouble();
             const double hertz = core->nominal.toDouble();
-            const double least =
-                std::ceil((measured.cycle.min.toDouble() - said * (1 + kMeanwhile) / (1 + source.least)) * hertz);
-            const double most = std::floor((measured.cycle.max.toDouble() - said * (1 - kMeanwhile) / (1 + source.most)) * hertz);
-            if (most < 1 || most < least || least > said * hertz) {
+            const double shortest = measured.cycle.min.toDouble() - said * (1 + kMeanwhile) / (1 + source.least);
+            const double longest = measured.cycle.max.toDouble() - said * (1 - kMeanwhile) / (1 + source.most);
+            const double least = std::ceil(shortest * hertz * (1 + coreSource.least) - kPartOfACycle);
+            const double most = std::floor(longest * hertz * (1 + coreSource.most) + kPartOfACycle);
+            if (most < 1 || most < least || least > kMostCycles) {
                 continue;
             }
             const auto from = static_cast<std::int64_t>(std::max(least, 1.0));
@@ -214,11 +252,15 @@ private:
         }
     }
 
-    /// Those that say the same of every signal as one, told by the first of them.
+    /// Those that say the same of every signal that was measured as one, told by the first of them; what says of these the same
+    /// as the plan is left out.
     std::vector<Explanation> grouped(std::size_t most) {
         std::vector<Explanation> list;
         std::vector<const Ranked*> told;
         for (const Ranked& each : found_) {
+            if (!each.is.slips.empty() && saySame(each.says, planned_)) {
+                continue;
+            }
             const auto same = std::find_if(told.begin(), told.end(), [&](const Ranked* other) {
                 return each.is.lateOf.empty() && other->is.lateOf.empty() && saySame(each.says, other->says);
             });
@@ -232,8 +274,10 @@ private:
         return list;
     }
 
-    static bool saySame(const std::vector<Says>& a, const std::vector<Says>& b) {
-        return std::equal(a.begin(), a.end(), b.begin(), b.end(), [](const Says& x, const Says& y) {
+    bool saySame(const std::vector<Says>& a, const std::vector<Says>& b) const {
+        return std::all_of(measured_.begin(), measured_.end(), [&](const MeasuredSignal& measured) {
+            const Says& x = a[measured.signal];
+            const Says& y = b[measured.signal];
             return x.isSilent == y.isSilent &&
                    (x.isSilent || (x.source == y.source && std::abs(x.ratio / y.ratio - 1) < kRounding));
         });
@@ -245,6 +289,9 @@ private:
     const std::vector<Slip>& slips_;
     const std::vector<MeasuredSignal>& measured_;
     std::vector<Says> planned_;
+    std::vector<Shares> tolerances_; ///< by source
+    std::vector<Read> reads_;        ///< by measured signal
+    std::unordered_map<const SlipEffect*, double> ratios_;
     std::vector<Ranked> found_;
 };
 

@@ -14,9 +14,9 @@ namespace wisetick {
 
 namespace {
 
-constexpr double kMostDrift = 2e-7;            ///< of a source, while it is looked at
+constexpr double kMostDrift = 2e-7;          ///< of a source, while it is looked at
 constexpr std::int64_t kMostEdges = 200'000; ///< of one signal; then it stops
-constexpr double kFewTicks = 4;                ///< a cycle of fewer can't be told from noise
+constexpr double kFewTicks = 4;              ///< a cycle of fewer can't be told from noise
 
 /// When a source has counted so many of its periods: it runs at hertz × (1 + off + drift × t ÷ span).
 struct SourceClock {

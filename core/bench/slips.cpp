@@ -24,6 +24,9 @@ std::vector<Rational> othersOf(const FactorSet& set, const Rational& now) {
             values.push_back(value);
         }
     };
+    const Rational step = set.isRange() ? set.step() : Rational(1);
+    add(now + step);
+    add(now - step);
     add(now + 1);
     add(now - 1);
     add(now * 2);
@@ -80,7 +83,8 @@ private:
             return;
         }
         for (const Rational& value : othersOf(set, now.value)) {
-            const bool isNext = value == now.value + 1 || value == now.value - 1;
+            const Rational step = set.isRange() ? set.step() : Rational(1);
+            const bool isNext = value == now.value + step || value == now.value - step;
             addSetting(isNext ? Slip::Kind::offByOne : Slip::Kind::otherValue, peripheral, now, value, "");
         }
         if (const auto swapped = swappedBytes(peripheral, now)) {

@@ -11,6 +11,8 @@ namespace wisetick {
 
 namespace {
 
+const Rational kMeanwhile(4, 10'000'000); ///< a share
+
 int bitsOf(const UartFrame& frame) {
     return 1 + frame.dataBits + (frame.parity == 'N' ? 0 : 1) + frame.stopBits;
 }
@@ -146,21 +148,34 @@ MeasuredFigure measureBitRate(const Capture& capture, const Track& track, const 
         std::int64_t ticks = 0;
         std::int64_t bits = 0;
         std::int64_t ends = 0;
+        std::optional<Bounds> lasts; // a bit, s: it is inside of what each run of frames leaves open
+        const Rational open = 2 * (capture.tick + stray);
+        const Rational meanwhile = Rational(1) + kMeanwhile; // a clock moves from one run to the next
         for (const Run& run : *runs) {
+            if (run.bits == 0) {
+                continue;
+            }
+            const Rational own = capture.tick * Rational(run.ticks);
+            const Rational from = std::max(Rational(0), own - open) / (Rational(run.bits) * meanwhile);
+            const Rational to = (own + open) * meanwhile / Rational(run.bits);
+            lasts = lasts ? Bounds{std::max(lasts->min, from), from, std::min(lasts->max, to)} : Bounds{from, from, to};
             ticks += run.ticks;
             bits += run.bits;
-            ends += run.bits > 0 ? 2 : 0;
+            ++ends;
         }
         const Rational seconds = capture.tick * Rational(ticks);
-        const Rational open = (capture.tick + stray) * Rational(ends);
-        if (bits == 0 || seconds <= open) {
+        if (bits == 0 || seconds <= open * Rational(ends)) {
             continue;
         }
+        if (lasts->min > lasts->max || lasts->min.isZero()) { // it moves by more than that: all of it is left open
+            lasts = Bounds{(seconds - open * Rational(ends)) / Rational(bits), Rational(0),
+                           (seconds + open * Rational(ends)) / Rational(bits)};
+        }
         figure.count = bits;
-        figure.value = Bounds{Rational(bits) / (seconds + open), Rational(bits) / seconds, Rational(bits) / (seconds - open)};
+        figure.value = inverse(Bounds{lasts->min, std::clamp(seconds / Rational(bits), lasts->min, lasts->max), lasts->max});
         figure.workings.push_back({"bit rate",
-                                   "bits inside frames ÷ their time",
-                                   std::to_string(bits) + " ÷ " + printQuantity(seconds, Unit::second),
+                                   "bits inside frames \u00f7 their time",
+                                   std::to_string(bits) + " \u00f7 " + printQuantity(seconds, Unit::second),
                                    printQuantity(figure.value->nominal, Unit::bitsPerSecond),
                                    {}});
         return figure;

@@ -345,16 +345,18 @@ std::string declaration(const std::string& kind, const std::string& id, const st
     return text;
 }
 
-/// The time scale that a tick is a whole number of, and that number.
+/// The longest time scale that a tick is a whole number of, and that number.
 std::pair<std::string, std::int64_t> scaleFor(const Rational& tick) {
-    Rational scale = 1;
-    for (const char* unit : {"s", "ms", "us", "ns", "ps"}) {
-        if ((tick / scale).isWhole()) {
-            return {std::string("1 ") + unit, static_cast<std::int64_t>((tick / scale).toDouble())};
+    Rational scale = 100;
+    for (const char* unit : {"s", "ms", "us", "ns", "ps", "fs"}) {
+        for (const int number : {100, 10, 1}) {
+            if ((tick / scale).isWhole()) {
+                return {std::to_string(number) + " " + unit, static_cast<std::int64_t>((tick / scale).toDouble())};
+            }
+            scale /= 10;
         }
-        scale /= 1000;
     }
-    return {"1 fs", std::max<std::int64_t>(1, static_cast<std::int64_t>((tick / scale).rounded().toDouble()))};
+    return {"1 fs", std::max<std::int64_t>(1, static_cast<std::int64_t>((tick / (scale * 10)).rounded().toDouble()))};
 }
 
 } // namespace

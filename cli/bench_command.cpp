@@ -1,0 +1,128 @@
+#include "bench_command.h"
+
+#include "bench/bench_said.h"
+#include "bench/vcd.h"
+#include "evaluate/evaluate.h"
+#include "files/file_pieces.h"
+#include "loading.h"
+#include "quantity/quantity_print.h"
+#include "text_table.h"
+
+#include <fmt/format.h>
+
+#include <cmath>
+
+namespace wisetick::cli {
+
+namespace {
+
+constexpr std::size_t kMostExplanations = 5;
+constexpr int kDigits = 3;
+
+nlohmann::ordered_json boundsJson(const Bounds& bounds) {
+    return {{"min", bounds.min.toDouble()}, {"nominal", bounds.nominal.toDouble()}, {"max", bounds.max.toDouble()}};
+}
+
+nlohmann::ordered_json explanationJson(const Part& part, const Explanation& explanation) {
+    nlohmann::ordered_json sources = nlohmann::ordered_json::array();
+    for (const SourceReading& reading : explanation.sources) {
+        sources.push_back({{"source", part.nodeId(reading.source)}, {"least", reading.least}, {"most", reading.most}});
+    }
+    return {{"say", explanation.say},
+            {"same", explanation.same},
+            {"explains_all", explanation.explainsAll()},
+            {"left_over", explanation.leftOver},
+            {"sources", std::move(sources)}};
+}
+
+std::string explanationText(const Part& part, const std::vector<Explanation>& list) {
+    if (list.empty()) {
+        return {};
+    }
+    std::string text = list.front().explainsAll() ? "\nWhat explains it:\n" : "\nNothing here explains it. What leaves least:\n";
+    for (const Explanation& each : list) {
+        const std::string sources = sourcesSaid(part, each);
+        text += std::string("  ") + (each.explainsAll() ? "\u25CF " : "\u25CB ") + each.say;
+        text += each.explainsAll() ? (sources.empty() ? "" : "; " + sources) : ", " + leftSaid(each);
+        text += "\n";
+        for (const std::string& same : each.same) {
+            text += "      or, showing the same: " + same + "\n";
+        }
+    }
+    return text;
+}
+
+} // namespace
+
+int runBench(const Console& console, const PlanOptions& options, const BenchOptions& bench) {
+    const auto loaded = load(console, options);
+    if (!loaded) {
+        return kBadInput;
+    }
+    VcdReader reader(bench.capture);
+    const std::string trouble = readPieces(bench.capture, [&](std::string_view piece) { reader.feed(piece); });
+    if (!trouble.empty()) {
+        return reportBadInput(console, {{Severity::error, {bench.capture, 0, 0, {}}, trouble, "a value change dump", {}}},
+                              options.isJson);
+    }
+    const Capture capture = reader.finish();
+    if (capture.tracks.empty()) {
+        return reportBadInput(console, capture.diagnostics, options.isJson);
+    }
+    const Figures figures = evaluatePromises(loaded->part, loaded->plan, loaded->take);
+    const std::vector<BenchSignal> predicted = benchSignals(loaded->part, loaded->plan, figures);
+    const std::vector<MeasuredSignal> measured = measureSignals(capture, loaded->plan, predicted);
+    const auto slips = bench.isExplained ? slipsOf(loaded->part, loaded->plan, figures, predicted) : std::vector<Slip>();
+    const auto explained = bench.isExplained ? explain(loaded->part, figures, predicted, slips, measured, kMostExplanations)
+                                             : std::vector<Explanation>();
+    bool isBroken = false;
+    TextTable table({Align::left, Align::left, Align::right, Align::right, Align::right, Align::left});
+    table.add({"promise", "track", "measured", "predicted", "off", ""});
+    nlohmann::ordered_json list = nlohmann::ordered_json::array();
+    for (const MeasuredSignal& each : measured) {
+        const BenchSignal& signal = predicted[each.signal];
+        isBroken = isBroken || each.state == State::broken;
+        const ShownCycle was = shownCycle(signal, signal.cycle);
+        const std::string planned = printQuantity(was.value.nominal, was.unit);
+        if (each.isSilent) {
+            table.add({signal.name, each.track, "never changes", planned, "", stateName(each.state)});
+        } else {
+            const ShownCycle now = shownCycle(signal, each.cycle);
+            table.add({signal.name, each.track, measuredSaid(now), planned,
+                       printError((now.value.nominal / was.value.nominal - 1)), stateName(each.state)});
+        }
+        if (!each.text.empty()) {
+            table.add(
+                {"", "\u2018" + each.text.substr(0, 60) + (each.text.size() > 60 ? "\u2026" : "") + "\u2019", "", "", "", ""});
+        }
+        nlohmann::ordered_json json{{"promise", signal.name}, {"track", each.track}, {"state", stateName(each.state)}};
+        json["measured"] = each.isSilent ? nlohmann::ordered_json() : boundsJson(shownCycle(signal, each.cycle).value);
+        json["predicted"] = boundsJson(was.value);
+        json["count"] = each.count;
+        list.push_back(std::move(json));
+    }
+    if (options.isJson) {
+        nlohmann::ordered_json json{
+            {"capture", bench.capture}, {"seconds", capture.length().toDouble()}, {"measured", std::move(list)}};
+        for (const Explanation& each : explained) {
+            json["explanations"].push_back(explanationJson(loaded->part, each));
+        }
+        console.out << json.dump(2) << "\n";
+    } else {
+        console.out << fmt::format("{}: {}, a tick of {}, {} signals\n", bench.capture,
+                                   printQuantity(capture.length(), Unit::second, kDigits),
+                                   printQuantity(capture.tick, Unit::second), capture.tracks.size())
+                    << table.text(console.style.columns) << explanationText(loaded->part, explained);
+    }
+    printDiagnostics(console.err, capture.diagnostics);
+    if (measured.empty()) {
+        console.err << "error: no track is called like a promise or its peripheral: "
+                    << (predicted.empty() ? "no promise of this take shows on a pin"
+                                          : "expected such as '" + predicted.front().name + "'")
+                    << "\n";
+        return kBadInput;
+    }
+    return isBroken ? kBroken : kHolds;
+}
+
+} // namespace wisetick::cli

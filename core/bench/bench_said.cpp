@@ -1,0 +1,56 @@
+#include "bench/bench_said.h"
+
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+constexpr int kDigits = 3;
+constexpr double kTold = 0.5; ///< wider than that nothing is told of a source
+
+/// Without the sign that it is rounded: the bounds beside it say so.
+std::string bare(const std::string& text) {
+    constexpr std::string_view sign = "\u2248";
+    return text.rfind(sign, 0) == 0 ? text.substr(sign.size()) : text;
+}
+
+std::string shareSaid(double share) {
+    return bare(printError(quantised(share, Rational(1, 100'000'000))));
+}
+
+} // namespace
+
+ShownCycle shownCycle(const BenchSignal& signal, const Bounds& cycle) {
+    switch (signal.shape) {
+    case BenchSignal::Shape::toggles: return {cycle, Unit::second};
+    case BenchSignal::Shape::frames: return {inverse(cycle), Unit::bitsPerSecond};
+    case BenchSignal::Shape::clock:
+    case BenchSignal::Shape::pulses: return {inverse(cycle), Unit::hertz};
+    }
+    return {cycle, Unit::second};
+}
+
+std::string measuredSaid(const ShownCycle& shown) {
+    const Rational open = std::max(shown.value.max - shown.value.nominal, shown.value.nominal - shown.value.min);
+    return bare(printQuantity(shown.value.nominal, shown.unit)) + " \u00b1" + bare(printQuantity(open, shown.unit, kDigits));
+}
+
+std::string sourcesSaid(const Part& part, const Explanation& explanation) {
+    std::string text;
+    for (const SourceReading& reading : explanation.sources) {
+        if (reading.least <= reading.most && reading.most - reading.least < kTold) {
+            text += (text.empty() ? "" : ", ") + part.nodeId(reading.source) + " " + shareSaid(reading.least) + " \u2026 " +
+                    shareSaid(reading.most);
+        }
+    }
+    return text;
+}
+
+std::string leftSaid(const Explanation& explanation) {
+    return explanation.leftOver > 1 ? "far off" : "leaves " + shareSaid(explanation.leftOver);
+}
+
+} // namespace wisetick

@@ -1,0 +1,26 @@
+#pragma once
+
+#include "bench/explain.h"
+#include "quantity/unit.h"
+
+#include <string>
+
+namespace wisetick {
+
+/// What a signal's cycle is to a reader: a time, a rate, or bits a second.
+struct ShownCycle {
+    Bounds value;
+    Unit unit = Unit::second;
+};
+ShownCycle shownCycle(const BenchSignal& signal, const Bounds& cycle);
+
+/// "507.02 ms ±83 ns".
+std::string measuredSaid(const ShownCycle& shown);
+
+/// "xtm +12.9 ppm … +13.1 ppm" of each source that an explanation tells the rate of.
+std::string sourcesSaid(const Part& part, const Explanation& explanation);
+
+/// "leaves +0.3 %", or "far off".
+std::string leftSaid(const Explanation& explanation);
+
+} // namespace wisetick
