@@ -1,3 +1,4 @@
+#include "bench/bench_view.h"
 #include "clocks/clocks_view.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
@@ -61,11 +62,12 @@ int main(int argc, char** argv) {
     parser.addPositionalArgument("plan", "the plan to open", "[PLAN]");
     parser.addOption({"picture", "Write a picture of the window to FILE and quit.", "FILE"});
     parser.addOption({"report", "Write the plan for people to FILE (.html, .pdf or .md) and quit.", "FILE"});
+    parser.addOption({"capture", "Lay this capture (.vcd) on the bench.", "FILE"});
     parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
     parser.addOption({"select", "Select this first, such as promise/modem or line/core.", "TARGET"});
-    parser.addOption({"view", "Start with this view: board, shelf, clocks, promises, sleep, rhythm, handover or part.", "VIEW"});
+    parser.addOption({"view", "Start with this view: board, shelf, clocks, promises, sleep, rhythm, bench, handover or part.", "VIEW"});
     parser.addOption({"seek", "Open Seek with this asked, such as \"usb = 48 MHz\"; may be given more than once.", "LINE"});
     parser.process(application);
     // the fonts are found while the plan is read
@@ -105,6 +107,10 @@ int main(int argc, char** argv) {
         for (const QString& line : seek != nullptr ? parser.values("seek") : QStringList()) {
             seek->asked()->enterLine(line);
         }
+    }
+    if (parser.isSet("capture")) {
+        window.showView("bench");
+        window.find<wisetick::app::BenchView>()->work().readFile(parser.value("capture"));
     }
     if (parser.isSet("once")) {
         FirstPaint painted(plan.isEmpty() ? static_cast<QWidget*>(&window)

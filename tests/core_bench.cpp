@@ -98,7 +98,7 @@ private slots:
         std::int64_t tick = 0;
         for (int i = 0; i < 20000; ++i) {
             tick += static_cast<std::int64_t>(random() >> (random() % 40 + 20));
-            const auto level = static_cast<Level>(random() % 4);
+            const auto level = static_cast<LogicLevel>(random() % 4);
             if (plain.empty() || plain.back().level != level) {
                 plain.push_back({tick, level});
             }
@@ -164,10 +164,10 @@ private slots:
         capture.tick = Rational(1, 100000000);
         capture.end = 1000;
         Track track{"x", {}};
-        track.edges.add(0, Level::low);
+        track.edges.add(0, LogicLevel::low);
         for (int i = 0; i < 5; ++i) {
-            track.edges.add(100 + 200 * i, Level::high);
-            track.edges.add(150 + 200 * i, Level::low);
+            track.edges.add(100 + 200 * i, LogicLevel::high);
+            track.edges.add(150 + 200 * i, LogicLevel::low);
         }
         const TrackFigures figures = measureTrack(capture, track, 0, capture.end);
         QCOMPARE(figures.period.count, 4);
@@ -178,7 +178,7 @@ private slots:
         QCOMPARE(figures.high.value->nominal, Rational(1, 2000000));
         QCOMPARE(figures.edges, 10);
         // x in the middle: the longer clean stretch is what counts
-        track.edges.add(1100, Level::unknown);
+        track.edges.add(1100, LogicLevel::unknown);
         capture.end = 1200;
         QVERIFY(!measureTrack(capture, track, 0, capture.end).isWhole);
         QCOMPARE(measureTrack(capture, track, 0, capture.end).period.count, 4);
@@ -194,7 +194,7 @@ private slots:
                 Capture capture;
                 capture.tick = Rational(1, 10000000);
                 Track track{"tx", {}};
-                track.edges.add(0, Level::high);
+                track.edges.add(0, LogicLevel::high);
                 double at = 3 * bit;
                 const std::string said = "Bench 7\r\n";
                 for (const char c : said) {
@@ -208,10 +208,10 @@ private slots:
                         bits.push_back(parity == 'E' ? ones % 2 : 1 - ones % 2);
                     }
                     for (const int each : bits) {
-                        track.edges.add(static_cast<std::int64_t>(std::ceil(at)), each == 1 ? Level::high : Level::low);
+                        track.edges.add(static_cast<std::int64_t>(std::ceil(at)), each == 1 ? LogicLevel::high : LogicLevel::low);
                         at += bit;
                     }
-                    track.edges.add(static_cast<std::int64_t>(std::ceil(at)), Level::high);
+                    track.edges.add(static_cast<std::int64_t>(std::ceil(at)), LogicLevel::high);
                     at += bit * frame.stopBits + static_cast<double>(random() % 3) * bit * 0.37;
                 }
                 capture.end = static_cast<std::int64_t>(at + 20 * bit);
@@ -286,6 +286,7 @@ private slots:
                 }
             }
         }
+        qInfo("%d of %d slips that show were named first", named, told);
         QVERIFY2(told > 25, qPrintable(QString::number(told)));
         QVERIFY2(named * 100 >= told * 95,
                  qPrintable(QString("%1 of %2\n").arg(named).arg(told) + QString::fromStdString(others)));
@@ -323,6 +324,7 @@ private slots:
                          : name + ": " + signal.name + " " + run.lateCycles.toString() + " is called " + firstSaid(list) + "\n";
             }
         }
+        qInfo("%d of %d late firmwares were named first", named, told);
         QVERIFY2(told >= 8, qPrintable(QString::number(told)));
         QVERIFY2(named * 100 >= told * 95,
                  qPrintable(QString("%1 of %2\n").arg(named).arg(told) + QString::fromStdString(others)));

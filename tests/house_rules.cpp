@@ -47,13 +47,14 @@ const std::map<std::string, std::set<std::string>>& windowMayInclude() {
         {"board", view},
         {"desk", view},
         {"sleep", view},
+        {"bench", view},
         {"handover", view},
         {"rhythm", view},
         {"clocks", {"document", "paint", "picture", "view", "seek"}},
         {"part_editor", {"document", "paint", "clocks"}},
         {"shell",
-         {"board", "clocks", "desk", "document", "handover", "paint", "part_editor", "picture", "promises", "rhythm", "seek",
-          "sleep", "takes", "view", "workings"}},
+         {"bench", "board", "clocks", "desk", "document", "handover", "paint", "part_editor", "picture", "promises", "rhythm",
+          "seek", "sleep", "takes", "view", "workings"}},
     };
     return rooms;
 }

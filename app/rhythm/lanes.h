@@ -1,8 +1,8 @@
 #pragma once
 
 #include "derive/figures.h"
+#include "picture/time_axis.h"
 #include "plan/plan.h"
-#include "rhythm/time_axis.h"
 #include "rhythm/trace.h"
 
 #include <QString>

@@ -1,5 +1,6 @@
 #include "shell/views.h"
 
+#include "bench/bench_page.h"
 #include "board/board_page.h"
 #include "board/shelf_page.h"
 #include "clocks/clocks_page.h"
@@ -11,7 +12,7 @@
 namespace wisetick::app {
 
 std::vector<ViewKind> viewKinds() {
-    return {boardKind(), shelfKind(), clocksKind(), deskKind(), sleepKind(), rhythmKind(), handoverKind()};
+    return {boardKind(), shelfKind(), clocksKind(), deskKind(), sleepKind(), rhythmKind(), benchKind(), handoverKind()};
 }
 
 } // namespace wisetick::app

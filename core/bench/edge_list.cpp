@@ -29,7 +29,7 @@ void EdgeList::beginBlock() {
     blocks_.push_back({lastTick_, end_});
 }
 
-void EdgeList::append(std::int64_t tick, Level level) {
+void EdgeList::append(std::int64_t tick, LogicLevel level) {
     if (size_ % kBlock == 0) {
         beginBlock();
     }
@@ -68,9 +68,9 @@ std::size_t EdgeList::countBefore(std::int64_t tick) const {
     return place;
 }
 
-Level EdgeList::levelAt(std::int64_t tick) const {
+LogicLevel EdgeList::levelAt(std::int64_t tick) const {
     const std::size_t upTo = countBefore(tick + 1);
-    return upTo == 0 ? Level::unknown : at(upTo - 1).level;
+    return upTo == 0 ? LogicLevel::unknown : at(upTo - 1).level;
 }
 
 std::size_t EdgeList::bytes() const {
@@ -102,7 +102,7 @@ bool EdgeList::Walk::next(Edge& edge) {
     }
     const std::uint64_t value = unpack(at_);
     tick_ += static_cast<std::int64_t>(value >> 2U);
-    edge = {tick_, static_cast<Level>(value & 3U)};
+    edge = {tick_, static_cast<LogicLevel>(value & 3U)};
     ++place_;
     return true;
 }

@@ -8,12 +8,12 @@
 namespace wisetick {
 
 /// What a digital signal shows: x and z of IEEE 1364 too.
-enum class Level : std::uint8_t { low, high, unknown, floating };
+enum class LogicLevel : std::uint8_t { low, high, unknown, floating };
 
 /// A change of level, at a tick of its capture.
 struct Edge {
     std::int64_t tick = 0;
-    Level level = Level::low; ///< from then on
+    LogicLevel level = LogicLevel::low; ///< from then on
     bool operator==(const Edge&) const = default;
 };
 
@@ -22,7 +22,7 @@ struct Edge {
 class EdgeList {
 public:
     /// `tick` must not be before the last one; an edge to the level that is there already is none.
-    void add(std::int64_t tick, Level level) {
+    void add(std::int64_t tick, LogicLevel level) {
         if (size_ > 0 && level == lastLevel_) {
             return;
         }
@@ -35,7 +35,7 @@ public:
     /// How many edges there are before a tick.
     std::size_t countBefore(std::int64_t tick) const;
     /// The level at a tick; unknown before the first edge.
-    Level levelAt(std::int64_t tick) const;
+    LogicLevel levelAt(std::int64_t tick) const;
     /// Bytes that it takes.
     std::size_t bytes() const;
 
@@ -65,7 +65,7 @@ private:
         const std::uint8_t* bytes = nullptr;
     };
 
-    void append(std::int64_t tick, Level level);
+    void append(std::int64_t tick, LogicLevel level);
     void beginBlock();
 
     std::vector<std::unique_ptr<std::uint8_t[]>> chunks_;
@@ -74,7 +74,7 @@ private:
     std::size_t left_ = 0;        ///< bytes of the chunk
     std::size_t size_ = 0;
     std::int64_t lastTick_ = 0;
-    Level lastLevel_ = Level::unknown;
+    LogicLevel lastLevel_ = LogicLevel::unknown;
 };
 
 } // namespace wisetick

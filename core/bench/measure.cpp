@@ -16,7 +16,7 @@ std::pair<std::size_t, std::size_t> cleanStretch(const EdgeList& edges, std::siz
     EdgeList::Walk walk(edges, from);
     Edge edge;
     for (std::size_t place = from; place < to && walk.next(edge); ++place) {
-        if (edge.level != Level::low && edge.level != Level::high) {
+        if (edge.level != LogicLevel::low && edge.level != LogicLevel::high) {
             begin = place + 1;
         } else if (place + 1 - begin > best.second - best.first) {
             best = {begin, place + 1};
@@ -97,7 +97,7 @@ TrackFigures measureTrack(const Capture& capture, const Track& track, std::int64
             continue;
         }
         any.add(edge.tick);
-        if (edge.level == Level::high) {
+        if (edge.level == LogicLevel::high) {
             highInPeriods += sinceRising;
             sinceRising = 0;
             rising.add(edge.tick);
@@ -148,7 +148,7 @@ TrackFigures measureTrack(const Capture& capture, const Track& track, std::int64
 
 MeasuredFigure measureDelay(const Capture& capture, const Track& from, const Track& to, bool isRising) {
     MeasuredFigure figure;
-    const Level wanted = isRising ? Level::high : Level::low;
+    const LogicLevel wanted = isRising ? LogicLevel::high : LogicLevel::low;
     EdgeList::Walk walk(from.edges, 1); // the first is what stands at the beginning
     EdgeList::Walk other(to.edges, 1);
     Edge edge;

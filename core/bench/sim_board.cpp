@@ -130,7 +130,7 @@ private:
         const NodeIndex clock =
             signal.peripheral ? clockOf(part_, controls_, *signal.peripheral).value_or(signal.clock) : signal.clock;
         Track track{signal.name, {}};
-        track.edges.add(0, signal.shape == BenchSignal::Shape::frames ? Level::high : Level::low);
+        track.edges.add(0, signal.shape == BenchSignal::Shape::frames ? LogicLevel::high : LogicLevel::low);
         if (!lines_[clock].hertz || lines_[clock].hertz->nominal.isZero()) {
             capture_.tracks.push_back(std::move(track)); // it has no clock: nothing moves
             return;
@@ -170,21 +170,21 @@ private:
         const bool doesToggle = signal.shape == BenchSignal::Shape::toggles;
         const double high =
             doesToggle ? 1 : std::clamp(std::round(ticks * signal.duty.toDouble()), 1.0, std::max(1.0, ticks - 1)) / ticks;
-        Level level = Level::low;
+        LogicLevel level = LogicLevel::low;
         for (std::int64_t i = 1; i < kMostEdges; ++i) {
             const std::int64_t tick = at(static_cast<double>(i) * ticks);
             if (tick > capture_.end) {
                 break;
             }
             if (doesToggle) {
-                level = level == Level::low ? Level::high : Level::low;
+                level = level == LogicLevel::low ? LogicLevel::high : LogicLevel::low;
                 edges.add(tick, level);
                 continue;
             }
-            edges.add(tick, Level::high);
+            edges.add(tick, LogicLevel::high);
             const std::int64_t falls = at((static_cast<double>(i) + high) * ticks);
             if (falls <= capture_.end) {
-                edges.add(std::max(falls, tick), Level::low);
+                edges.add(std::max(falls, tick), LogicLevel::low);
             }
         }
     }
@@ -211,7 +211,7 @@ private:
                 if (tick > capture_.end) {
                     return;
                 }
-                edges.add(tick, levels[i] ? Level::high : Level::low);
+                edges.add(tick, levels[i] ? LogicLevel::high : LogicLevel::low);
             }
             bits += static_cast<double>(levels.size()) + ((sent + 1) % run_.text.size() == 0 ? 30 : 0);
         }

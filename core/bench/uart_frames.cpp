@@ -30,7 +30,7 @@ std::vector<Stay> staysOf(const Track& track) {
     std::int64_t before = -1;
     while (walk.next(edge)) {
         if (before >= 0) {
-            stays.push_back({edge.tick - before, edge.level != Level::high});
+            stays.push_back({edge.tick - before, edge.level != LogicLevel::high});
         }
         before = edge.tick;
     }
@@ -77,10 +77,11 @@ std::vector<UartRead> readUart(const Capture& capture, const Track& track, const
     Edge edge;
     std::vector<Edge> ahead; ///< the edges of the frame that is being read
     bool hasEdge = walk.next(edge);
-    Level before = Level::unknown;
+    LogicLevel before = LogicLevel::unknown;
     double free = 0; ///< from when on a start bit may begin
     while (hasEdge) {
-        const bool isStart = edge.level == Level::low && before == Level::high && static_cast<double>(edge.tick) >= free;
+        const bool isStart =
+            edge.level == LogicLevel::low && before == LogicLevel::high && static_cast<double>(edge.tick) >= free;
         before = edge.level;
         if (!isStart) {
             hasEdge = walk.next(edge);
@@ -88,7 +89,7 @@ std::vector<UartRead> readUart(const Capture& capture, const Track& track, const
         }
         UartRead read;
         read.tick = edge.tick;
-        Level level = Level::low;
+        LogicLevel level = LogicLevel::low;
         bool isOdd = false;
         hasEdge = walk.next(edge);
         for (int i = 1; i < bits; ++i) {
@@ -98,7 +99,7 @@ std::vector<UartRead> readUart(const Capture& capture, const Track& track, const
                 before = level;
                 hasEdge = walk.next(edge);
             }
-            const bool isHigh = level == Level::high;
+            const bool isHigh = level == LogicLevel::high;
             if (i <= frame.dataBits) {
                 read.data |= static_cast<std::uint32_t>(isHigh) << (i - 1);
                 isOdd = isOdd != isHigh;

@@ -21,14 +21,14 @@ bool isBlank(char c) {
     return c == ' ' || c == '\n' || c == '\t' || c == '\r';
 }
 
-std::optional<Level> levelOf(char value) {
+std::optional<LogicLevel> levelOf(char value) {
     switch (value) {
-    case '0': return Level::low;
-    case '1': return Level::high;
+    case '0': return LogicLevel::low;
+    case '1': return LogicLevel::high;
     case 'x':
-    case 'X': return Level::unknown;
+    case 'X': return LogicLevel::unknown;
     case 'z':
-    case 'Z': return Level::floating;
+    case 'Z': return LogicLevel::floating;
     default: return std::nullopt;
     }
 }
@@ -275,11 +275,11 @@ void VcdReader::takeVector(std::string_view value, std::string_view id) {
               "a value of 0, 1, x and z, and the identifier of a $var");
         return;
     }
-    const Level fill = *levelOf(value.front()) == Level::high ? Level::low : *levelOf(value.front());
+    const LogicLevel fill = *levelOf(value.front()) == LogicLevel::high ? LogicLevel::low : *levelOf(value.front());
     for (const std::size_t signal : *predicted) {
         const std::vector<std::size_t>& bits = signals_[signal].bits;
         for (std::size_t i = 0; i < bits.size(); ++i) { // from the lowest bit on
-            const Level level = i < value.size() ? *levelOf(value[value.size() - 1 - i]) : fill;
+            const LogicLevel level = i < value.size() ? *levelOf(value[value.size() - 1 - i]) : fill;
             capture_.tracks[bits[bits.size() - 1 - i]].edges.add(now_, level);
         }
     }

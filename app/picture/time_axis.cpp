@@ -1,4 +1,4 @@
-#include "rhythm/time_axis.h"
+#include "picture/time_axis.h"
 
 #include "paint/text.h"
 #include "picture/picture_text.h"

@@ -1,0 +1,84 @@
+#include "bench/bench_page.h"
+
+#include "bench/bench_view.h"
+#include "paint/text.h"
+#include "quantity/quantity_print.h"
+
+#include <QFileDialog>
+#include <QFileInfo>
+
+namespace wisetick::app {
+
+namespace {
+
+constexpr int kDigits = 3;
+
+class BenchPage : public View {
+public:
+    BenchPage(Document& document, ViewHost& host, std::shared_ptr<State> worst)
+        : View(document, host), work_(document), view_(new BenchView(document, work_)), worst_(std::move(worst)) {
+        connect(&work_, &BenchWork::changed, this, [this] {
+            *worst_ = work_.worst();
+            emit hintChanged();
+        });
+    }
+
+    QWidget* widget() override { return view_; }
+    void setTheme(const Theme& theme) override { view_->setTheme(theme); }
+    QString hint() const override {
+        const Capture* capture = work_.capture();
+        if (capture == nullptr) {
+            return tr("what was measured, over what the plan predicts");
+        }
+        return tr("%1, %2 at a tick of %3; bands are what the plan predicts")
+            .arg(QFileInfo(text(capture->name)).fileName(), text(printQuantity(capture->length(), Unit::second, kDigits)),
+                 text(printQuantity(capture->tick, Unit::second, kDigits)));
+    }
+    bool isBusy() const override { return work_.isBusy(); }
+    QString helpPage(const QWidget*) const override { return "bench.md"; }
+
+    BenchWork& work() { return work_; }
+    BenchView& view() { return *view_; }
+
+private:
+    BenchWork work_;
+    BenchView* view_;
+    std::shared_ptr<State> worst_;
+};
+
+BenchPage& pageOf(View& view) {
+    return static_cast<BenchPage&>(view);
+}
+
+void openCapture(View& view) {
+    const QString path =
+        QFileDialog::getOpenFileName(view.widget(), QObject::tr("A capture"), {}, QObject::tr("Value change dumps (*.vcd)"));
+    if (!path.isEmpty()) {
+        pageOf(view).work().readFile(path);
+    }
+}
+
+} // namespace
+
+ViewKind benchKind() {
+    auto worst = std::make_shared<State>(State::pending); // until something was measured
+    ViewKind kind;
+    kind.name = "bench";
+    kind.title = QObject::tr("Bench");
+    kind.key = 6;
+    kind.state = [worst](const Document&) { return *worst; };
+    kind.opens = [](const Document&, const Target&) { return false; };
+    kind.make = [worst](Document& document, ViewHost& host) -> View* { return new BenchPage(document, host, worst); };
+    kind.commands = {
+        {QObject::tr("Bench: play a simulated board"), QKeySequence("Ctrl+Alt+B"),
+         [](View& view) { pageOf(view).work().play(pageOf(view).work().seed() + 1, false); }, true},
+        {QObject::tr("Bench: play a board that makes a slip"), QKeySequence("Ctrl+Alt+Shift+B"),
+         [](View& view) { pageOf(view).work().play(pageOf(view).work().seed() + 1, true); }, true},
+        {QObject::tr("Bench: open a capture (VCD)"), QKeySequence("Ctrl+Alt+V"), openCapture, true},
+        {QObject::tr("Bench: note what explains it in the plan"), QKeySequence("Ctrl+Alt+N"),
+         [](View& view) { pageOf(view).view().tell(pageOf(view).view().note()); }, true},
+    };
+    return kind;
+}
+
+} // namespace wisetick::app

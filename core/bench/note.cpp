@@ -1,0 +1,114 @@
+#include "bench/note.h"
+
+#include "plan/board_edits.h"
+#include "plan/promise_edits.h"
+#include "plan/take_edits.h"
+#include "quantity/quantity_print.h"
+
+#include <algorithm>
+
+namespace wisetick {
+
+namespace {
+
+const Rational kFinest(1, 100'000'000); ///< of a share
+constexpr double kCloser = 4;           ///< times closer than its tolerance: then a reading is worth a note
+
+std::optional<BenchNote> noteCycles(const Plan& plan, const Explanation& explanation) {
+    const std::vector<std::string> names = promiseNames(plan);
+    const auto name = std::find(names.begin(), names.end(), explanation.lateOf);
+    if (name == names.end() || !explanation.cycles) {
+        return std::nullopt;
+    }
+    const auto place = static_cast<std::size_t>(name - names.begin());
+    Promise promise = plan.promises[place];
+    const auto* fires = promise.line.ask.as<FiresAsk>();
+    if (fires == nullptr) {
+        return std::nullopt;
+    }
+    FiresAsk late = *fires;
+    late.late = late.late.value_or(Rational(0)) + explanation.cycles->nominal;
+    promise.line.ask = late;
+    return BenchNote{explanation.lateOf + " late " + late.late->toString() + " cycles",
+                     [place, promise](Plan& edited) { return replacePromise(edited, place, promise); }};
+}
+
+std::optional<BenchNote> noteChoices(const Plan& plan, const Explanation& explanation) {
+    std::vector<Choice> choices;
+    for (const Slip* slip : explanation.slips) {
+        if (!slip->choice.id.empty()) {
+            choices.push_back(slip->choice);
+        }
+    }
+    if (choices.empty() || choices.size() != explanation.slips.size()) {
+        return std::nullopt;
+    }
+    const std::string from = plan.active;
+    std::string name = from + " as measured";
+    for (int number = 2; findTake(plan, name) != nullptr; ++number) {
+        name = from + " as measured " + std::to_string(number);
+    }
+    return BenchNote{"a take '" + name + "'", [choices, from, name](Plan& edited) {
+                         std::string why = copyTake(edited, from, name);
+                         const auto take = std::find_if(edited.takes.begin(), edited.takes.end(),
+                                                        [&](const Take& each) { return each.name == name; });
+                         if (!why.empty() || take == edited.takes.end()) {
+                             return why;
+                         }
+                         for (const Choice& other : choices) {
+                             Choice& set = choiceOf(*take, other.id);
+                             set.from = other.from ? other.from : set.from;
+                             set.divide = other.divide ? other.divide : set.divide;
+                             set.multiply = other.multiply ? other.multiply : set.multiply;
+                             set.rate = other.rate ? other.rate : set.rate;
+                         }
+                         edited.active = name;
+                         return why;
+                     }};
+}
+
+std::optional<BenchNote> noteSources(const Part& part, const Figures& figures, const Explanation& explanation) {
+    std::vector<Measured> all;
+    std::string say;
+    for (const SourceReading& reading : explanation.sources) {
+        const auto& hertz = figures.lines[reading.source].hertz;
+        if (!hertz || reading.least > reading.most) {
+            continue;
+        }
+        const double tolerance = (hertz->max / hertz->min).toDouble() - 1;
+        if ((reading.most - reading.least) * kCloser > tolerance) {
+            continue;
+        }
+        const Rational off = quantised((reading.least + reading.most) / 2, kFinest);
+        Measured measured;
+        measured.source = part.nodeId(reading.source);
+        measured.rate = hertz->nominal * (1 + off);
+        measured.tolerance = quantised((reading.most - reading.least) / 2, kFinest) + 2 * kFinest; // and what was rounded
+        all.push_back(measured);
+        say += (say.empty() ? "" : ", ") + measured.source + " of this board: " + printError(off);
+    }
+    if (all.empty()) {
+        return std::nullopt;
+    }
+    return BenchNote{say, [all](Plan& edited) {
+                         std::string why;
+                         for (const Measured& each : all) {
+                             why = why.empty() ? noteMeasured(edited, each) : why;
+                         }
+                         return why;
+                     }};
+}
+
+} // namespace
+
+std::optional<BenchNote> noteOf(const Part& part, const Plan& plan, const Figures& figures, const Explanation& explanation) {
+    if (!explanation.explainsAll()) {
+        return std::nullopt;
+    }
+    if (!explanation.lateOf.empty()) {
+        return noteCycles(plan, explanation);
+    }
+    return explanation.slips.empty() ? noteSources(part, figures, explanation) : noteChoices(plan, explanation);
+}
+
+} // namespace wisetick
