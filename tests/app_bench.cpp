@@ -86,11 +86,14 @@ private slots:
         QVERIFY(!isLate());
     }
 
-    /// What one sees: all of it at first, half of that with +, moved by keys and mouse, and never beyond its ends.
+    /// What one sees: a dozen cycles at first, all with Home, half of that with +, moved by keys and mouse, and never beyond its
+    /// ends.
     void timeIsShown() {
         show();
         lay(recorded("plain.vcd", "", 0));
         QCOMPARE(view().axis().from, 0.0);
+        QVERIFY(std::abs(view().axis().to - 0.012) < 1e-5); // twelve ticks
+        QTest::keyClick(&view(), Qt::Key_Home);
         QCOMPARE(view().axis().to, 0.2);
         QTest::keyClick(&view(), Qt::Key_Plus);
         QCOMPARE(view().axis().from, 0.05);

@@ -21,6 +21,7 @@ constexpr qreal kLeft = 16;
 constexpr qreal kNames = 150;
 constexpr qreal kFigures = 190;
 constexpr qreal kSnap = 12;        ///< pixels
+constexpr double kCycles = 12;     ///< that are shown at first
 constexpr int kMostBands = 400;    ///< edges whose band is drawn
 constexpr double kStepShare = 0.1; ///< of what is shown, that a key moves
 constexpr int kDigits = 6;
@@ -40,14 +41,13 @@ BenchView::BenchView(Document& document, BenchWork& work, QWidget* parent)
     viewport()->setMouseTracking(true);
     connect(&work_, &BenchWork::changed, this, [this] {
         if (work_.capture() != shown_) {
-            const bool isOther = shown_ == nullptr || work_.capture() == nullptr || work_.capture()->length() != Rational(0);
             shown_ = work_.capture();
             cursors_[0].reset();
             cursors_[1].reset();
             selected_ = 0;
-            if (isOther && shown_ != nullptr) {
+            if (shown_ != nullptr) {
                 trouble_.clear();
-                showAll();
+                showSome();
             }
         }
         selected_ = std::min(selected_, std::max<std::size_t>(work_.explained().size(), 1) - 1);
@@ -111,6 +111,14 @@ void BenchView::showTime(double from, double to) {
 
 void BenchView::showAll() {
     showTime(0, work_.capture() == nullptr ? 1 : work_.capture()->length().toDouble());
+}
+
+void BenchView::showSome() {
+    double slowest = 0;
+    for (const MeasuredSignal& measured : work_.measured()) {
+        slowest = std::max(slowest, measured.cycle.nominal.toDouble());
+    }
+    showTime(0, slowest > 0 ? kCycles * slowest : work_.capture()->length().toDouble());
 }
 
 void BenchView::zoom(double factor, double around) {

@@ -20,6 +20,8 @@ public:
     /// Shows a stretch of time, s, inside of what was recorded.
     void showTime(double from, double to);
     void showAll();
+    /// A dozen cycles of the slowest signal, so that edges and bands can be told apart; all where it has fewer.
+    void showSome();
     QRectF trackRect(std::size_t measured) const;
     QRectF explanationRect(std::size_t explanation) const;
     std::size_t selected() const { return selected_; }
