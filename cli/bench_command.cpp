@@ -1,11 +1,11 @@
 #include "bench_command.h"
 
 #include "bench/bench_said.h"
-#include "bench/vcd.h"
+#include "bench/capture_file.h"
 #include "evaluate/evaluate.h"
-#include "files/file_pieces.h"
 #include "loading.h"
 #include "quantity/quantity_print.h"
+#include "quantity/quantity_read.h"
 #include "text_table.h"
 
 #include <fmt/format.h>
@@ -59,13 +59,20 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
     if (!loaded) {
         return kBadInput;
     }
-    VcdReader reader(bench.capture);
-    const std::string trouble = readPieces(bench.capture, [&](std::string_view piece) { reader.feed(piece); });
-    if (!trouble.empty()) {
-        return reportBadInput(console, {{Severity::error, {bench.capture, 0, 0, {}}, trouble, "a value change dump", {}}},
-                              options.isJson);
+    std::optional<Rational> sample;
+    if (!bench.sample.empty()) {
+        const auto read = readQuantity(bench.sample, Unit::second);
+        if (!read || *read <= Rational(0)) {
+            console.err << "error: --sample '" << bench.sample << "'; expected a time such as '41.7 ns'\n";
+            return kBadInput;
+        }
+        sample = *read;
     }
-    const Capture capture = reader.finish();
+    const ReadCapture read = readCaptureFile(bench.capture, sample);
+    if (!read.why.empty()) {
+        return reportBadInput(console, {{Severity::error, {bench.capture, 0, 0, {}}, read.why, "a capture", {}}}, options.isJson);
+    }
+    const Capture& capture = read.capture;
     if (capture.tracks.empty()) {
         return reportBadInput(console, capture.diagnostics, options.isJson);
     }
@@ -109,7 +116,8 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
         }
         console.out << json.dump(2) << "\n";
     } else {
-        console.out << fmt::format("{}: {}, a tick of {}, {} signals\n", bench.capture,
+        console.out << (read.form.empty() ? std::string() : "understood as " + read.form + "\n")
+                    << fmt::format("{}: {}, a tick of {}, {} signals\n", bench.capture,
                                    printQuantity(capture.length(), Unit::second, kDigits),
                                    printQuantity(capture.tick, Unit::second), capture.tracks.size())
                     << table.text(console.style.columns) << explanationText(loaded->part, explained);

@@ -1,6 +1,7 @@
 // A board of the batch that plays a take: what a logic analyser would see on its pins, as a value change dump.
 
 #include "base/nearest_name.h"
+#include "bench/csv_capture.h"
 #include "bench/sim_board.h"
 #include "bench/vcd.h"
 #include "evaluate/evaluate.h"
@@ -39,6 +40,7 @@ struct BoardOptions {
     std::string slip;
     std::string late;
     std::string vcd;
+    std::string csv;
     bool areSlipsListed = false;
     std::vector<std::string> parts;
 };
@@ -112,6 +114,16 @@ int play(const BoardOptions& options) {
                       << " of this board: " << printError(quantised(board.off[i], Rational(1, 1000000000))) << "\n";
         }
     }
+    if (!options.csv.empty()) {
+        const std::string why = writeWholeFile(options.csv, writeCsv(capture));
+        if (!why.empty()) {
+            std::cerr << "error: " << options.csv << ": " << why << "\n";
+            return cli::kBadInput;
+        }
+        if (options.vcd.empty()) {
+            return cli::kHolds;
+        }
+    }
     if (options.vcd.empty()) {
         writeVcd(capture, [](std::string_view piece) { std::cout << piece; });
         return std::cout.flush() ? cli::kHolds : cli::kBadInput;
@@ -138,6 +150,7 @@ int run(int argc, char** argv) {
     app.add_option("--slip", options.slip, "what is set otherwise, as --slips says it");
     app.add_option("--late", options.late, "a promise whose firmware takes more cycles of the core each time, and how many");
     app.add_option("--vcd", options.vcd, "the file that is written; without, it goes to the output");
+    app.add_option("--csv", options.csv, "the same as a table");
     app.add_flag("--slips", options.areSlipsListed, "lists what may be set otherwise, and plays nothing");
     app.add_option("--parts", options.parts, "a folder in which parts are looked for first");
     CLI11_PARSE(app, argc, argv);

@@ -203,8 +203,10 @@ Run newPart(CLI::App& app) {
 Run bench(CLI::App& app) {
     const auto plan = addPlanOptions(app);
     const auto options = std::make_shared<BenchOptions>();
-    app.add_option("CAPTURE", options->capture, "a value change dump (IEEE 1364) whose tracks are called like promises")
+    app.add_option("CAPTURE", options->capture,
+                   "a value change dump (IEEE 1364) or a table (.csv), its tracks called like promises")
         ->required();
+    app.add_option("--sample", options->sample, "the time between two rows of a table that tells no times, such as '41.7 ns'");
     app.add_flag("--explain", options->isExplained, "what explains it: settings, clocks and cycles that are not as planned");
     return [=](const Console& console) { return runBench(console, *plan, *options); };
 }

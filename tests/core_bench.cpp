@@ -1,3 +1,4 @@
+#include "bench/csv_capture.h"
 #include "bench/explain.h"
 #include "bench/sim_board.h"
 #include "bench/uart_frames.h"
@@ -156,6 +157,64 @@ private slots:
         QVERIFY(lines(readAll("$timescale 3 ns $end $enddefinitions $end").diagnostics).find("1, 10 or 100") !=
                 std::string::npos);
         QVERIFY(lines(readAll("$timescale 1 ns $end").diagnostics).find("ends before its predicted") != std::string::npos);
+    }
+
+    /// Tables as programs and people write them: what separates, decimals, header, times and their unit are found out.
+    void tablesAreRead() {
+        const auto read = [](const std::string& text, std::size_t piece = 7) {
+            CsvReader reader("table.csv");
+            for (std::size_t at = 0; at < text.size(); at += piece) {
+                reader.feed(std::string_view(text).substr(at, piece));
+            }
+            Capture capture = reader.finish();
+            return std::pair(std::move(capture), reader.form().value_or(CsvForm()));
+        };
+        const auto [plain, form] = read("time [s],tick,amps [A]\n0,0,0.5\n0.001,1,0.5\n0.003,0,0.25\n0.004,0,0.25\n");
+        QCOMPARE(form.text(), std::string("separated by ',', decimals with '.', a header, times in column 1"));
+        QCOMPARE(plain.tick, Rational(1, 1000)); // all times are whole milliseconds
+        QCOMPARE(plain.end, 4);
+        QCOMPARE(plain.tracks[0].name, std::string("tick"));
+        QCOMPARE(edgesText(plain.tracks[0]), std::string("00 11 30 "));
+        QCOMPARE(plain.values[0].unit, std::string("A"));
+        QCOMPARE(plain.values[0].values, (std::vector<double>{0.5, 0.25}));
+        const auto [european, its] = read("Time (ms);tick\n0,5;0\n1,0;1\n1,5;1\n2,0;1\n2,5;0\n");
+        QCOMPARE(its.text(), std::string("separated by ';', decimals with ',', a header, times in column 1"));
+        QCOMPARE(european.tick, Rational(1, 2000));
+        QCOMPARE(european.sample, Rational(1, 2000)); // even rows, some without a change: samples
+        QCOMPARE(edgesText(european.tracks[0]), std::string("10 21 50 "));
+        const auto [bare, without] = read("0\t0\n0.1\t1\n0.35\t0\n");
+        QCOMPARE(without.text(), std::string("separated by tabs, decimals with '.', no header, times in column 1"));
+        QCOMPARE(bare.tracks[0].name, std::string("column 2"));
+        CsvReader sampled("samples.csv");
+        sampled.setSample(Rational(1, 1000000));
+        sampled.feed("a,b\n0,1\n1,1\n0,0\n");
+        const Capture samples = sampled.finish();
+        QCOMPARE(samples.tick, Rational(1, 1000000));
+        QCOMPARE(edgesText(samples.tracks[0]), std::string("00 11 20 "));
+        QVERIFY(lines(read("a,b\n0,1\n1,1\n0,0\n").first.diagnostics).find("no column of times") != std::string::npos);
+        const auto odd = read("time,x\n0,0\n1,1,1\n2,oops\n1,0\n3,0\n").first;
+        QCOMPARE(odd.diagnostics.size(), std::size_t{3});
+        QCOMPARE(odd.diagnostics[1].place.line, 4);
+        QCOMPARE(edgesText(odd.tracks[0]), std::string("00 "));
+    }
+
+    /// A board written as a table and as a dump is measured alike.
+    void tablesAndDumpsSayTheSame() {
+        const Bench& bench = benchOf("orchard-sprayer");
+        BoardRun run;
+        run.seconds = Rational(1, 20);
+        const Capture capture = playBoard(*bench.loaded.part, *bench.loaded.plan, bench.figures, bench.predicted,
+                                          drawBoard(*bench.loaded.part, bench.figures, 3), run);
+        CsvReader table("board.csv");
+        table.feed(writeCsv(capture));
+        const auto byTable = measureSignals(table.finish(), *bench.loaded.plan, bench.predicted);
+        const auto byDump = measureSignals(readAll(written(capture)), *bench.loaded.plan, bench.predicted);
+        QCOMPARE(byTable.size(), byDump.size());
+        QVERIFY(byDump.size() >= 3);
+        for (std::size_t i = 0; i < byDump.size(); ++i) {
+            QCOMPARE(byTable[i].cycle.nominal, byDump[i].cycle.nominal);
+            QCOMPARE(byTable[i].text, byDump[i].text);
+        }
     }
 
     /// 5 rising edges at 100, 300, … 900 of a tick of 10 ns, high for 50: 2 us by hand, ±2 × 10 ns ÷ 4, a quarter high.

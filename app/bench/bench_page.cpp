@@ -51,8 +51,8 @@ BenchPage& pageOf(View& view) {
 }
 
 void openCapture(View& view) {
-    const QString path =
-        QFileDialog::getOpenFileName(view.widget(), QObject::tr("A capture"), {}, QObject::tr("Value change dumps (*.vcd)"));
+    const QString path = QFileDialog::getOpenFileName(view.widget(), QObject::tr("A capture"), {},
+                                                      QObject::tr("Captures (*.vcd *.csv *.tsv *.txt)"));
     if (!path.isEmpty()) {
         pageOf(view).work().readFile(path);
     }
@@ -74,7 +74,7 @@ ViewKind benchKind() {
          [](View& view) { pageOf(view).work().play(pageOf(view).work().seed() + 1, false); }, true},
         {QObject::tr("Bench: play a board that makes a slip"), QKeySequence("Ctrl+Alt+Shift+B"),
          [](View& view) { pageOf(view).work().play(pageOf(view).work().seed() + 1, true); }, true},
-        {QObject::tr("Bench: open a capture (VCD)"), QKeySequence("Ctrl+Alt+V"), openCapture, true},
+        {QObject::tr("Bench: open a capture (VCD or CSV)"), QKeySequence("Ctrl+Alt+V"), openCapture, true},
         {QObject::tr("Bench: note what explains it in the plan"), QKeySequence("Ctrl+Alt+N"),
          [](View& view) { pageOf(view).view().tell(pageOf(view).view().note()); }, true},
     };

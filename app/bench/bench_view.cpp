@@ -315,7 +315,7 @@ void BenchView::paintEvent(QPaintEvent* event) {
         const QString say = !trouble_.isEmpty()   ? trouble_
                             : !document_.isOpen() ? tr("Open a plan to lay a capture over it")
                             : work_.isBusy()      ? tr("being played \u2026")
-                                                  : tr("Drop a capture here (.vcd), or play a simulated board");
+                                                  : tr("Drop a capture here (.vcd, .csv), or play a simulated board");
         drawText(painter, viewport()->rect(), Qt::AlignHCenter, say, Face::word,
                  trouble_.isEmpty() ? theme_.muted : theme_.broken);
         return;
@@ -438,7 +438,8 @@ void BenchView::mouseDoubleClickEvent(QMouseEvent* event) {
 
 void BenchView::dragEnterEvent(QDragEnterEvent* event) {
     const QList<QUrl> urls = event->mimeData()->urls();
-    if (document_.isOpen() && urls.size() == 1 && urls.front().toLocalFile().endsWith(".vcd")) {
+    if (document_.isOpen() && urls.size() == 1 &&
+        (urls.front().toLocalFile().endsWith(".vcd") || urls.front().toLocalFile().endsWith(".csv"))) {
         event->acceptProposedAction();
     }
 }

@@ -1,7 +1,6 @@
 #include "bench/bench_work.h"
 
-#include "bench/vcd.h"
-#include "files/file_pieces.h"
+#include "bench/capture_file.h"
 #include "paint/text.h"
 
 #include <algorithm>
@@ -85,13 +84,12 @@ void BenchWork::play(std::uint64_t seed, bool isSlipped) {
 }
 
 void BenchWork::readFile(const QString& path) {
-    auto reader = std::make_shared<VcdReader>(path.toStdString());
-    const std::string why = readPieces(path.toStdString(), [&](std::string_view piece) { reader->feed(piece); });
-    if (!why.empty()) {
-        emit troubled(path + ": " + text(why));
+    ReadCapture read = readCaptureFile(path.toStdString());
+    if (!read.why.empty()) {
+        emit troubled(path + ": " + text(read.why));
         return;
     }
-    auto capture = std::make_shared<const Capture>(reader->finish());
+    auto capture = std::make_shared<const Capture>(std::move(read.capture));
     if (!capture->diagnostics.empty()) {
         emit troubled(text(diagnosticText(capture->diagnostics.front())));
     }

@@ -30,7 +30,7 @@ public:
 
     /// Plays the take as a board of the batch, with a slip drawn from the seed where that is wanted.
     void play(std::uint64_t seed, bool isSlipped);
-    /// Reads a value change dump; why it can't be read comes by `troubled`.
+    /// Reads a capture; why it can't be read comes by `troubled`.
     void readFile(const QString& path);
     /// What an explanation would write into the plan.
     std::optional<BenchNote> noteFor(std::size_t explanation) const;

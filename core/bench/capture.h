@@ -4,6 +4,7 @@
 #include "bench/edge_list.h"
 #include "quantity/rational.h"
 
+#include <algorithm>
 #include <optional>
 #include <string>
 #include <vector>
@@ -33,6 +34,9 @@ struct Capture {
     std::vector<ValueTrack> values;
     Diagnostics diagnostics;
 
+    Rational sample; ///< s between two looks at the signals, where that is longer than a tick; 0: a tick
+    /// s, by which an edge may be earlier than it stands here.
+    Rational resolution() const { return std::max(sample, tick); }
     Rational length() const { return tick * Rational(end); }
     /// The track of that name, or whose last part it is ("tx" of "board.uart1.tx") if there is just one; nullptr: none.
     const Track* findTrack(const std::string& name) const;

@@ -59,7 +59,7 @@ MeasuredFigure meanInterval(const Capture& capture, const Ends& ends, const std:
     }
     const Rational count = figure.count;
     const Rational span = capture.tick * Rational(ends.last - ends.first);
-    const Rational open = 2 * capture.tick / count;
+    const Rational open = 2 * capture.resolution() / count;
     const Rational nominal = span / count;
     figure.value = Bounds{std::max(Rational(0), nominal - open), nominal, nominal + open};
     figure.workings.push_back({what,
@@ -68,8 +68,8 @@ MeasuredFigure meanInterval(const Capture& capture, const Ends& ends, const std:
                                printQuantity(nominal, Unit::second),
                                {}});
     figure.workings.push_back({"of the capture",
-                               "± a tick at each end ÷ intervals",
-                               "2 × " + ticksText(capture.tick) + " ÷ " + count.toString(),
+                               "± a look at each end ÷ intervals",
+                               "2 × " + ticksText(capture.resolution()) + " ÷ " + count.toString(),
                                "±" + printQuantity(open, Unit::second),
                                {}});
     return figure;
@@ -129,7 +129,7 @@ TrackFigures measureTrack(const Capture& capture, const Track& track, std::int64
     }
     if (highs > 0) {
         const Rational mean = capture.tick * Rational(highTicks) / Rational(highs);
-        figures.high.value = Bounds{std::max(Rational(0), mean - capture.tick), mean, mean + capture.tick};
+        figures.high.value = Bounds{std::max(Rational(0), mean - capture.resolution()), mean, mean + capture.resolution()};
         figures.high.count = highs;
     } else {
         figures.high.why = "no whole high pulse";
@@ -137,7 +137,8 @@ TrackFigures measureTrack(const Capture& capture, const Track& track, std::int64
     if (rising.intervals() > 0) {
         const Rational span = Rational(rising.last - rising.first);
         const Rational share = Rational(highInPeriods) / span;
-        const Rational open = Rational(rising.intervals() + 2) / span; // a tick for each pulse, and for the ends
+        const Rational open =
+            Rational(rising.intervals() + 2) / span * (capture.resolution() / capture.tick); // for each pulse, and for the ends
         figures.duty.value = Bounds{std::max(Rational(0), share - open), share, std::min(Rational(1), share + open)};
         figures.duty.count = rising.intervals();
     } else {
@@ -177,8 +178,9 @@ MeasuredFigure measureDelay(const Capture& capture, const Track& from, const Tra
         figure.why = "no edge that another one follows";
         return figure;
     }
-    figure.value = Bounds{std::max(Rational(0), capture.tick * Rational(shortest - 1)),
-                          capture.tick * Rational(sum) / Rational(figure.count), capture.tick * Rational(longest + 1)};
+    figure.value =
+        Bounds{std::max(Rational(0), capture.tick * Rational(shortest) - capture.resolution()),
+               capture.tick * Rational(sum) / Rational(figure.count), capture.tick * Rational(longest) + capture.resolution()};
     return figure;
 }
 

@@ -45,14 +45,14 @@ struct Run {
 
 /// Splits the edges into runs by a bit of about so many ticks; nothing where a low stretch is no whole number of them. A high one
 /// may be none: the line rests in it.
-std::optional<std::vector<Run>> runsBy(const std::vector<Stay>& stays, double bit, const UartFrame& frame) {
+std::optional<std::vector<Run>> runsBy(const std::vector<Stay>& stays, double bit, double look, const UartFrame& frame) {
     std::vector<Run> runs(1);
     for (const Stay& stay : stays) {
         const double bits = static_cast<double>(stay.ticks) / bit;
         const double whole = std::round(bits);
         // an edge is a tick off at most at each end, and the bit itself is known to a few per cent only
         const bool isWhole =
-            whole >= 1 && whole <= bitsOf(frame) - frame.stopBits && std::abs(bits - whole) <= 2 / bit + 0.02 * whole;
+            whole >= 1 && whole <= bitsOf(frame) - frame.stopBits && std::abs(bits - whole) <= 2 * look / bit + 0.02 * whole;
         if (!isWhole && stay.isHigh) {
             runs.emplace_back();
             continue;
@@ -129,12 +129,13 @@ MeasuredFigure measureBitRate(const Capture& capture, const Track& track, const 
     const auto shortest =
         std::min_element(stays.begin(), stays.end(), [](const Stay& a, const Stay& b) { return a.ticks < b.ticks; });
     const auto least = static_cast<double>(shortest->ticks);
+    const double lookTicks = (capture.resolution() / capture.tick).toDouble();
     // the shortest stretch is one bit or a few; of those that fit the longest bit is the one
     for (int parts = 1; parts <= bitsOf(frame); ++parts) {
         double bit = least / parts;
         std::optional<std::vector<Run>> runs;
         for (int pass = 0; pass < 4 && bit >= 1; ++pass) { // with each pass it is known better
-            runs = runsBy(stays, bit, frame);
+            runs = runsBy(stays, bit, lookTicks, frame);
             double ticks = 0;
             double bits = 0;
             for (const Run& run : runs ? *runs : std::vector<Run>()) {
@@ -150,7 +151,7 @@ MeasuredFigure measureBitRate(const Capture& capture, const Track& track, const 
         std::int64_t bits = 0;
         std::int64_t ends = 0;
         std::optional<Bounds> lasts; // a bit, s: it is inside of what each run of frames leaves open
-        const Rational open = 2 * (capture.tick + stray);
+        const Rational open = 2 * (capture.resolution() + stray);
         const Rational meanwhile = Rational(1) + kMeanwhile; // a clock moves from one run to the next
         for (const Run& run : *runs) {
             if (run.bits == 0) {

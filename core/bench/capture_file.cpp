@@ -1,0 +1,28 @@
+#include "bench/capture_file.h"
+
+#include "bench/csv_capture.h"
+#include "bench/vcd.h"
+#include "files/file_pieces.h"
+
+namespace wisetick {
+
+ReadCapture readCaptureFile(const std::filesystem::path& path, const std::optional<Rational>& sample) {
+    ReadCapture read;
+    const std::string ending = path.extension().string();
+    if (ending == ".csv" || ending == ".tsv" || ending == ".txt") {
+        CsvReader reader(path.string());
+        if (sample) {
+            reader.setSample(*sample);
+        }
+        read.why = readPieces(path, [&](std::string_view piece) { reader.feed(piece); });
+        read.capture = reader.finish();
+        read.form = reader.form() ? reader.form()->text() : std::string();
+    } else {
+        VcdReader reader(path.string());
+        read.why = readPieces(path, [&](std::string_view piece) { reader.feed(piece); });
+        read.capture = reader.finish();
+    }
+    return read;
+}
+
+} // namespace wisetick

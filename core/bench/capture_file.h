@@ -1,0 +1,21 @@
+#pragma once
+
+#include "bench/capture.h"
+
+#include <filesystem>
+#include <optional>
+#include <string>
+
+namespace wisetick {
+
+/// A capture read from a file: a table where its name ends in .csv, .tsv or .txt, else a value change dump.
+struct ReadCapture {
+    std::string why;  ///< why the file can't be read; empty where it can
+    std::string form; ///< of a table: how it was understood
+    Capture capture;
+};
+
+/// `sample`: s between two rows of a table that has no times.
+ReadCapture readCaptureFile(const std::filesystem::path& path, const std::optional<Rational>& sample = std::nullopt);
+
+} // namespace wisetick
