@@ -1,5 +1,8 @@
 // How long the core's stages take on the shipped example. Quote the median of --benchmark_repetitions=9.
 
+#include "bench/explain.h"
+#include "bench/sim_board.h"
+#include "bench/vcd.h"
 #include "derive/pins.h"
 #include "derive/workings_of.h"
 #include "evaluate/evaluate.h"
@@ -88,10 +91,9 @@ BENCHMARK_CAPTURE(readParts, large, "cordgrass-60")->Unit(benchmark::kMicrosecon
 
 /// What a firmware gets of the largest part: the order of writing, and that as C.
 void emitLargest(benchmark::State& state) {
-    static const LoadedPlan loaded = loadPlan(kSource + "/examples/spindle-balancer.plan.toml", {kSource + "/parts"});
-    const Figures figures = evaluate(*loaded.part, *loaded.plan, loaded.plan->active);
+    const Figures figures = evaluate(*largest().part, *largest().plan, largest().plan->active);
     for (auto _ : state) {
-        benchmark::DoNotOptimize(emitFields(*loaded.part, *loaded.plan, figures, EmitForm::source));
+        benchmark::DoNotOptimize(emitFields(*largest().part, *largest().plan, figures, EmitForm::source));
     }
 }
 BENCHMARK(emitLargest)->Unit(benchmark::kMicrosecond);
@@ -113,6 +115,51 @@ void reportMiddle(benchmark::State& state) {
     }
 }
 BENCHMARK(reportMiddle)->Unit(benchmark::kMicrosecond);
+
+/// A board of the largest example, some of whose firmware is late: two tenths of a second.
+Capture largestPlayed(const std::vector<BenchSignal>& predicted, const Figures& figures) {
+    BoardRun run;
+    run.seconds = Rational(1, 5);
+    return playBoard(*largest().part, *largest().plan, figures, predicted, drawBoard(*largest().part, figures, 5), run);
+}
+
+const Figures& largestFigures() {
+    static const Figures figures = evaluate(*largest().part, *largest().plan, largest().plan->active);
+    return figures;
+}
+
+void playLargest(benchmark::State& state) {
+    const auto predicted = benchSignals(*largest().part, *largest().plan, largestFigures());
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(largestPlayed(predicted, largestFigures()));
+    }
+}
+BENCHMARK(playLargest)->Unit(benchmark::kMillisecond);
+
+/// All that may be set otherwise worked out, and held against what was measured.
+void explainLargest(benchmark::State& state) {
+    const auto predicted = benchSignals(*largest().part, *largest().plan, largestFigures());
+    const auto measured = measureSignals(largestPlayed(predicted, largestFigures()), *largest().plan, predicted);
+    for (auto _ : state) {
+        const auto slips = slipsOf(*largest().part, *largest().plan, largestFigures(), predicted);
+        benchmark::DoNotOptimize(explain(*largest().part, largestFigures(), predicted, slips, measured, 5));
+    }
+}
+BENCHMARK(explainLargest)->Unit(benchmark::kMillisecond);
+
+/// A dump of many megabytes, by its bytes a second.
+void readDump(benchmark::State& state) {
+    const auto predicted = benchSignals(*largest().part, *largest().plan, largestFigures());
+    std::string text;
+    writeVcd(largestPlayed(predicted, largestFigures()), [&](std::string_view piece) { text += piece; });
+    for (auto _ : state) {
+        VcdReader reader("dump");
+        reader.feed(text);
+        benchmark::DoNotOptimize(reader.finish());
+    }
+    state.SetBytesProcessed(static_cast<std::int64_t>(state.iterations()) * static_cast<std::int64_t>(text.size()));
+}
+BENCHMARK(readDump)->Unit(benchmark::kMillisecond);
 
 /// Sixty signals of five places each on a hundred pins: the places of neighbours overlap, so that many must give way.
 void routeSixty(benchmark::State& state) {

@@ -1,5 +1,6 @@
 #include "cli_support.h"
 
+#include <QDir>
 #include <QRegularExpression>
 
 using namespace wisetick::test;
@@ -99,6 +100,46 @@ private slots:
                  qPrintable(refused.err));
         run({"handover", path, "--write", "--over-edited"});
         QVERIFY(run({"handover", path}).out.contains("as planned"));
+    }
+
+    /// A board that plays the plan is measured as planned; one whose firmware is late breaks its promise, and is told so.
+    void capturesAreLaidOverThePlan() {
+        const QString board = QFileInfo(qEnvironmentVariable("WISETICK_CLI")).dir().filePath("wisetick-board");
+        const auto play = [&](const QStringList& arguments) {
+            QProcess process;
+            process.start(board,
+                          QStringList{QString::fromStdString(sourceDir()) + "/" + kOrchard, "--for", "100 ms"} + arguments);
+            process.waitForFinished(30000);
+            return process.exitCode();
+        };
+        const QString plain = folder_.filePath("plain.vcd");
+        const QString late = folder_.filePath("late.csv");
+        QCOMPARE(play({"--vcd", plain}), 0);
+        QCOMPARE(play({"--late", "tick 400", "--csv", late}), 0);
+        QCOMPARE(play({"--late", "tick"}), 2);
+        QCOMPARE(play({"--slip", "no such slip"}), 2);
+        const Run asPlanned = run({"bench", kOrchard, plain, "--explain"});
+        QVERIFY2(asPlanned.out.contains(QString::fromUtf8("\u25CF as planned; xtm")), qPrintable(asPlanned.out));
+        const QJsonObject json = run({"bench", kOrchard, late, "--explain", "--json"}).json();
+        QVERIFY(json["explanations"].toArray()[0].toObject()["say"].toString().startsWith("tick: the firmware takes"));
+        const auto stateOf = [](const QJsonObject& of, const QString& promise) {
+            for (const QJsonValue& each : of["measured"].toArray()) {
+                if (each.toObject()["promise"].toString() == promise) {
+                    return each.toObject()["state"].toString();
+                }
+            }
+            return QString();
+        };
+        QCOMPARE(stateOf(json, "tick"), QString("broken"));
+        QCOMPARE(stateOf(run({"bench", kOrchard, plain, "--json"}).json(), "tick"), QString("kept"));
+        QCOMPARE(run({"bench", kOrchard, late}).exitCode, 1);
+        const Run gone = run({"bench", kOrchard, folder_.filePath("gone.vcd")});
+        QCOMPARE(gone.exitCode, 2);
+        QVERIFY2(gone.err.contains("there is no such file"), qPrintable(gone.err));
+        write(folder_.filePath("other.csv"), "time,nobody\n0,0\n1,1\n2,0\n");
+        const Run other = run({"bench", kOrchard, folder_.filePath("other.csv")});
+        QCOMPARE(other.exitCode, 2);
+        QVERIFY2(other.err.contains("no track is called like a promise"), qPrintable(other.err));
     }
 
     void checksGoIntoReviews() {

@@ -156,7 +156,7 @@ private slots:
         QVERIFY(lines(readAll("0!\n").diagnostics).find("a declaration such as") != std::string::npos);
         QVERIFY(lines(readAll("$timescale 3 ns $end $enddefinitions $end").diagnostics).find("1, 10 or 100") !=
                 std::string::npos);
-        QVERIFY(lines(readAll("$timescale 1 ns $end").diagnostics).find("ends before its predicted") != std::string::npos);
+        QVERIFY(lines(readAll("$timescale 1 ns $end").diagnostics).find("ends before its signals") != std::string::npos);
     }
 
     /// Tables as programs and people write them: what separates, decimals, header, times and their unit are found out.

@@ -58,7 +58,7 @@ void BenchWork::work(const Record& record) {
         return;
     }
     working_.start([this, record, part = document_.part(), plan = document_.plan(),
-                    figures = document_.figures()](std::stop_token) -> std::function<void()> {
+                    figures = document_.figures()](const std::stop_token&) -> std::function<void()> {
         auto result = std::make_shared<Result>();
         result->predicted = benchSignals(part, plan, figures);
         result->capture = record(figures, result->predicted);

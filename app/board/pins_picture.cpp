@@ -59,8 +59,9 @@ std::optional<Picture> pinsPicture(const Figures& figures, qreal width) {
     picture.height = static_cast<qreal>(rows) * (cellHeight() + kGap);
     picture.paint = [taken, columns](QPainter& painter, const QRectF& area, const Theme& theme) {
         for (std::size_t i = 0; i < taken.size(); ++i) {
-            const qreal left = area.left() + static_cast<qreal>(i % columns) * (kWidth + kGap);
-            const qreal top = area.top() + static_cast<qreal>(i / columns) * (cellHeight() + kGap);
+            const std::size_t row = i / columns;
+            const qreal left = area.left() + static_cast<qreal>(i - row * columns) * (kWidth + kGap);
+            const qreal top = area.top() + static_cast<qreal>(row) * (cellHeight() + kGap);
             drawPin(painter, QRectF(left, top, kWidth, cellHeight()), taken[i], theme);
         }
     };

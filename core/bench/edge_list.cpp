@@ -8,6 +8,15 @@ namespace {
 
 constexpr std::uint64_t kMore = 0x80; ///< a byte of seven bits that another one follows
 
+/// Small numbers of either sign as small ones without.
+std::uint64_t zigzag(std::int64_t value) {
+    return (static_cast<std::uint64_t>(value) << 1U) ^ static_cast<std::uint64_t>(value >> 63);
+}
+
+std::int64_t unzigzag(std::uint64_t value) {
+    return static_cast<std::int64_t>(value >> 1U) ^ -static_cast<std::int64_t>(value & 1U);
+}
+
 std::uint64_t unpack(const std::uint8_t*& at) {
     std::uint64_t value = 0;
     unsigned shift = 0;
@@ -27,13 +36,17 @@ void EdgeList::beginBlock() {
         left_ = kChunk;
     }
     blocks_.push_back({lastTick_, end_});
+    lastDistances_ = {};
 }
 
 void EdgeList::append(std::int64_t tick, LogicLevel level) {
     if (size_ % kBlock == 0) {
         beginBlock();
     }
-    std::uint64_t value = (static_cast<std::uint64_t>(tick - lastTick_) << 2U) | static_cast<std::uint64_t>(level);
+    const std::int64_t distance = tick - lastTick_;
+    const std::int64_t more = distance - lastDistances_.lastButOne;
+    lastDistances_ = {distance, lastDistances_.last};
+    std::uint64_t value = (zigzag(more) << 2U) | static_cast<std::uint64_t>(level);
     const std::uint8_t* begin = end_;
     while (value >= kMore) {
         *end_++ = static_cast<std::uint8_t>(value | kMore);
@@ -90,6 +103,7 @@ EdgeList::Walk::Walk(const EdgeList& list, std::size_t from) : list_(list), plac
 
 void EdgeList::Walk::enter(std::size_t block) {
     tick_ = list_.blocks_[block].tick;
+    before_ = {};
     at_ = list_.blocks_[block].bytes;
 }
 
@@ -101,7 +115,9 @@ bool EdgeList::Walk::next(Edge& edge) {
         enter(place_ / kBlock);
     }
     const std::uint64_t value = unpack(at_);
-    tick_ += static_cast<std::int64_t>(value >> 2U);
+    const std::int64_t distance = before_.lastButOne + unzigzag(value >> 2U);
+    before_ = {distance, before_.last};
+    tick_ += distance;
     edge = {tick_, static_cast<LogicLevel>(value & 3U)};
     ++place_;
     return true;

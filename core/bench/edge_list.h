@@ -17,8 +17,9 @@ struct Edge {
     bool operator==(const Edge&) const = default;
 };
 
-/// The changes of a signal in order of time, each packed into as few bytes as its distance from the one before needs: about two
-/// for most signals, so that a hundred million of them find room. What is asked for by place costs O(log n) plus a block.
+/// The changes of a signal in order of time, each packed into as few bytes as it needs to say by how much its distance from the
+/// one before differs from that of the edge of its kind before it: one byte where a signal repeats, about two else, so that a
+/// hundred million of them find room. What is asked for by place costs O(log n) plus a block.
 class EdgeList {
 public:
     /// `tick` must not be before the last one; an edge to the level that is there already is none.
@@ -39,6 +40,12 @@ public:
     /// Bytes that it takes.
     std::size_t bytes() const;
 
+    /// The last two distances of a block; a rising edge comes as far behind a falling one as the time before.
+    struct Distances {
+        std::int64_t last = 0;
+        std::int64_t lastButOne = 0;
+    };
+
     /// Walks over the edges from a place on.
     class Walk {
     public:
@@ -52,6 +59,7 @@ public:
         const EdgeList& list_;
         std::size_t place_ = 0;
         std::int64_t tick_ = 0;
+        Distances before_;
         const std::uint8_t* at_ = nullptr;
     };
 
@@ -74,6 +82,7 @@ private:
     std::size_t left_ = 0;        ///< bytes of the chunk
     std::size_t size_ = 0;
     std::int64_t lastTick_ = 0;
+    Distances lastDistances_;
     LogicLevel lastLevel_ = LogicLevel::unknown;
 };
 

@@ -25,6 +25,7 @@ private:
         std::optional<std::size_t> real;
     };
 
+    std::size_t takeQuickly(std::string_view text, std::size_t at);
     void takeWord(std::string_view word);
     void takeDeclaration();
     void declareVariable();
