@@ -17,7 +17,7 @@ namespace {
 
 constexpr std::size_t kGuessed = 1U << 16U; ///< bytes from which the form is guessed
 constexpr std::size_t kGuessedLines = 30;
-constexpr std::size_t kMostFaults = 20;
+constexpr std::size_t kMostCsvFaults = 20;
 constexpr std::int64_t kFewIdle = 10; ///< of so many rows one without a change: they are samples
 const Rational kPicosecond = powerOfTen(-12);
 
@@ -137,7 +137,7 @@ CsvReader::CsvReader(std::string name, std::optional<CsvForm> form) : form_(std:
 }
 
 void CsvReader::fault(const std::string& found, const std::string& expected) {
-    if (capture_.diagnostics.size() < kMostFaults) {
+    if (capture_.diagnostics.size() < kMostCsvFaults) {
         capture_.diagnostics.push_back({Severity::error, {capture_.name, static_cast<int>(line_), 1, {}}, found, expected, {}});
     }
 }

@@ -13,12 +13,12 @@ namespace wisetick {
 
 namespace {
 
-constexpr double kMeanwhile = 4e-7;      ///< by which a source may move between what is measured of it at different times
-constexpr double kFarOff = 1e9;          ///< what moves stands still, or the other way round
-constexpr double kPartOfACycle = 1e-3;   ///< for rounding
-constexpr double kMostCycles = 1e7;      ///< that a firmware is late
-constexpr double kRounding = 1e-12;      ///< of what is worked out in doubles
-constexpr std::size_t kMostPairs = 1500; ///< slips that are tried two by two
+constexpr double kMeanwhile = 4e-7;       ///< by which a source may move between what is measured of it at different times
+constexpr double kFarOff = 1e9;           ///< what moves stands still, or the other way round
+constexpr double kPartOfACycle = 1e-3;    ///< for rounding
+constexpr double kMostCycles = 1e7;       ///< that a firmware is late
+constexpr double kDoubleRounding = 1e-12; ///< of what is worked out in doubles
+constexpr std::size_t kMostPairs = 1500;  ///< slips that are tried two by two
 
 /// A stretch of shares; empty where most < least.
 struct Shares {
@@ -105,8 +105,8 @@ private:
         if (!hertz || !figures_.lines[source].unknown.empty()) {
             return {-1, 1};
         }
-        return {(hertz->min / hertz->nominal).toDouble() - 1 - kRounding,
-                (hertz->max / hertz->nominal).toDouble() - 1 + kRounding};
+        return {(hertz->min / hertz->nominal).toDouble() - 1 - kDoubleRounding,
+                (hertz->max / hertz->nominal).toDouble() - 1 + kDoubleRounding};
     }
 
     /// A measured signal in doubles.
@@ -279,7 +279,7 @@ private:
             const Says& x = a[measured.signal];
             const Says& y = b[measured.signal];
             return x.isSilent == y.isSilent &&
-                   (x.isSilent || (x.source == y.source && std::abs(x.ratio / y.ratio - 1) < kRounding));
+                   (x.isSilent || (x.source == y.source && std::abs(x.ratio / y.ratio - 1) < kDoubleRounding));
         });
     }
 

@@ -11,9 +11,9 @@ namespace wisetick {
 
 namespace {
 
-const Rational kMeanwhile(4, 10'000'000); ///< a share
+const Rational kBitDrift(4, 10'000'000); ///< a share
 
-int bitsOf(const UartFrame& frame) {
+int frameBits(const UartFrame& frame) {
     return 1 + frame.dataBits + (frame.parity == 'N' ? 0 : 1) + frame.stopBits;
 }
 
@@ -52,7 +52,7 @@ std::optional<std::vector<Run>> runsBy(const std::vector<Stay>& stays, double bi
         const double whole = std::round(bits);
         // an edge is a tick off at most at each end, and the bit itself is known to a few per cent only
         const bool isWhole =
-            whole >= 1 && whole <= bitsOf(frame) - frame.stopBits && std::abs(bits - whole) <= 2 * look / bit + 0.02 * whole;
+            whole >= 1 && whole <= frameBits(frame) - frame.stopBits && std::abs(bits - whole) <= 2 * look / bit + 0.02 * whole;
         if (!isWhole && stay.isHigh) {
             runs.emplace_back();
             continue;
@@ -72,7 +72,7 @@ std::vector<UartRead> readUart(const Capture& capture, const Track& track, const
                                const UartFrame& frame) {
     std::vector<UartRead> frames;
     const double bit = (1 / (bitsPerSecond * capture.tick)).toDouble();
-    const int bits = bitsOf(frame);
+    const int bits = frameBits(frame);
     EdgeList::Walk walk(track.edges, 0);
     Edge edge;
     std::vector<Edge> ahead; ///< the edges of the frame that is being read
@@ -131,7 +131,7 @@ MeasuredFigure measureBitRate(const Capture& capture, const Track& track, const 
     const auto least = static_cast<double>(shortest->ticks);
     const double lookTicks = (capture.resolution() / capture.tick).toDouble();
     // the shortest stretch is one bit or a few; of those that fit the longest bit is the one
-    for (int parts = 1; parts <= bitsOf(frame); ++parts) {
+    for (int parts = 1; parts <= frameBits(frame); ++parts) {
         double bit = least / parts;
         std::optional<std::vector<Run>> runs;
         for (int pass = 0; pass < 4 && bit >= 1; ++pass) { // with each pass it is known better
@@ -152,7 +152,7 @@ MeasuredFigure measureBitRate(const Capture& capture, const Track& track, const 
         std::int64_t ends = 0;
         std::optional<Bounds> lasts; // a bit, s: it is inside of what each run of frames leaves open
         const Rational open = 2 * (capture.resolution() + stray);
-        const Rational meanwhile = Rational(1) + kMeanwhile; // a clock moves from one run to the next
+        const Rational meanwhile = Rational(1) + kBitDrift; // a clock moves from one run to the next
         for (const Run& run : *runs) {
             if (run.bits == 0) {
                 continue;

@@ -14,10 +14,10 @@ namespace {
 
 constexpr int kFirstLetter = 33; ///< '!': identifiers are made of the 94 that can be seen
 constexpr int kLetters = 94;
-constexpr std::size_t kMostFaults = 20;
+constexpr std::size_t kMostVcdFaults = 20;
 constexpr std::size_t kLongestWord = 1U << 20U; ///< letters: nothing in such a file is longer
 
-bool isBlank(char c) {
+bool isBetweenWords(char c) {
     return c == ' ' || c == '\n' || c == '\t' || c == '\r';
 }
 
@@ -72,7 +72,7 @@ VcdReader::VcdReader(std::string name) {
 }
 
 void VcdReader::fault(const std::string& found, const std::string& expected) {
-    if (capture_.diagnostics.size() < kMostFaults) {
+    if (capture_.diagnostics.size() < kMostVcdFaults) {
         capture_.diagnostics.push_back({Severity::error, {capture_.name, static_cast<int>(line_), 1, {}}, found, expected, {}});
     }
 }
@@ -81,7 +81,7 @@ void VcdReader::feed(std::string_view text) {
     std::size_t at = 0;
     const auto countLine = [&](char c) { line_ += c == '\n' ? 1 : 0; };
     if (!rest_.empty()) { // the word that the last piece broke off in
-        const std::size_t end = static_cast<std::size_t>(std::find_if(text.begin(), text.end(), isBlank) - text.begin());
+        const std::size_t end = static_cast<std::size_t>(std::find_if(text.begin(), text.end(), isBetweenWords) - text.begin());
         rest_.append(text.substr(0, end));
         if (rest_.size() > kLongestWord) {
             fault("a word of more than a million letters", "a value change dump");
@@ -97,12 +97,12 @@ void VcdReader::feed(std::string_view text) {
     }
     while (!isBroken_) {
         at = takeQuickly(text, at);
-        while (at < text.size() && isBlank(text[at])) {
+        while (at < text.size() && isBetweenWords(text[at])) {
             countLine(text[at]);
             ++at;
         }
         std::size_t end = at;
-        while (end < text.size() && !isBlank(text[end])) {
+        while (end < text.size() && !isBetweenWords(text[end])) {
             ++end;
         }
         if (end == text.size()) {

@@ -18,7 +18,7 @@ namespace wisetick {
 
 namespace {
 
-constexpr int kMostSteps = 1000;
+constexpr int kMostWrites = 1000;
 
 /// One control of one node that still stands otherwise than it shall.
 struct Change {
@@ -28,7 +28,7 @@ struct Change {
     std::function<void(Choice&)> apply;
 };
 
-const Take& takeNamed(const Plan& plan, const std::string& name) {
+const Take& wantedTake(const Plan& plan, const std::string& name) {
     const Take* take = findTake(plan, name);
     if (take == nullptr) {
         throw std::invalid_argument("no take '" + name + "'");
@@ -39,11 +39,11 @@ const Take& takeNamed(const Plan& plan, const std::string& name) {
 class Walker {
 public:
     Walker(const Part& part, const Plan& plan, const std::optional<std::string>& from, const std::string& to)
-        : part_(part), plan_(plan), goal_(takeNamed(plan, to)), moments_(part, plan) {
+        : part_(part), plan_(plan), goal_(wantedTake(plan, to)), moments_(part, plan) {
         Diagnostics ignored;
         goalControls_ = resolveControls(part_, goal_, ignored);
         goalDemand_ = demandOf(part_, plan_, goal_, goalControls_);
-        now_.take = from ? takeNamed(plan, *from) : Take{"reset", {}, {}, {}, {}, {}};
+        now_.take = from ? wantedTake(plan, *from) : Take{"reset", {}, {}, {}, {}, {}};
         const Controls controls = resolveControls(part_, now_.take, ignored);
         std::vector<bool> on(part_.nodeCount());
         goalFields_ = lineRates(part_, plan_.board, goalControls_, &goalDemand_);
@@ -76,7 +76,7 @@ public:
         startSources();
         int steps = 0;
         while (step()) {
-            if (++steps > kMostSteps) {
+            if (++steps > kMostWrites) {
                 way_.trouble = "no end of steps";
                 return std::move(way_);
             }

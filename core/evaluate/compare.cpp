@@ -12,7 +12,7 @@ namespace wisetick {
 
 namespace {
 
-constexpr int kDigits = 4;
+constexpr int kComparedDigits = 4;
 
 /// Collects the rows of all takes.
 class Comparison {
@@ -67,7 +67,7 @@ private:
     }
 
     static Cell cellOf(const std::optional<Rational>& value, Unit unit) {
-        return {value ? printQuantity(*value, unit, kDigits) : "unknown", {}};
+        return {value ? printQuantity(*value, unit, kComparedDigits) : "unknown", {}};
     }
 
     static Cell lineCell(const LineFigure& line) {
@@ -81,7 +81,7 @@ private:
         if (promise.state == State::elsewhere) {
             return {"not asked", {}};
         }
-        const std::string result = resultSaid(promise, kDigits);
+        const std::string result = resultSaid(promise, kComparedDigits);
         if (!result.empty()) {
             return {result, promise.state};
         }

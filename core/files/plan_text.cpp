@@ -9,7 +9,7 @@ namespace wisetick {
 
 namespace {
 
-std::string_view trimmed(std::string_view text) {
+std::string_view withoutBlanks(std::string_view text) {
     const std::size_t begin = text.find_first_not_of(" \t\r\n");
     return begin == std::string_view::npos ? std::string_view()
                                            : text.substr(begin, text.find_last_not_of(" \t\r\n") - begin + 1);
@@ -85,7 +85,7 @@ private:
 
     /// The first of the comment lines right above a line.
     std::size_t commentsAbove(std::size_t index) const {
-        while (index > 0 && !insideValue_.contains(index - 1) && trimmed(line(index - 1)).substr(0, 1) == "#") {
+        while (index > 0 && !insideValue_.contains(index - 1) && withoutBlanks(line(index - 1)).substr(0, 1) == "#") {
             --index;
         }
         return index;
@@ -96,7 +96,7 @@ private:
         tables_[""] = &root_;
         std::map<std::string, int> counts;
         for (std::size_t i = 0; i < lineCount(); ++i) {
-            const std::string_view content = trimmed(line(i));
+            const std::string_view content = withoutBlanks(line(i));
             if (insideValue_.contains(i) || content.substr(0, 1) != "[") {
                 continue;
             }

@@ -19,7 +19,7 @@ namespace wisetick {
 namespace {
 
 /// "0x5000_0200", "12", "1F" where `isHex` is told.
-std::optional<std::uint64_t> readNumber(std::string_view text, bool isHex = false) {
+std::optional<std::uint64_t> readFoundNumber(std::string_view text, bool isHex = false) {
     std::string digits;
     std::copy_if(text.begin(), text.end(), std::back_inserter(digits), [](char c) { return c != '_' && c != '\''; });
     if (digits.rfind("0x", 0) == 0 || digits.rfind("0X", 0) == 0) {
@@ -91,7 +91,7 @@ private:
     std::vector<std::uint8_t> bytesOf(std::string_view digits, const Place& place) {
         std::vector<std::uint8_t> bytes;
         for (std::size_t i = 0; i + 1 < digits.size(); i += 2) {
-            const auto byte = readNumber(digits.substr(i, 2), true);
+            const auto byte = readFoundNumber(digits.substr(i, 2), true);
             if (!byte) {
                 fault(place, "'" + std::string(digits.substr(i, 2)) + "'", "two digits of base 16");
                 return {};
@@ -167,11 +167,11 @@ private:
             fault(place, "'" + std::string(line) + "'", "NAME = value, or an address and values");
             return;
         }
-        const auto address = readNumber(words.front());
+        const auto address = readFoundNumber(words.front());
         const Register* known = address ? nullptr : part_.findRegister(words.front());
         std::uint64_t at = address.value_or(0);
         for (std::size_t i = 1; i < words.size(); ++i) {
-            const auto value = readNumber(words[i]);
+            const auto value = readFoundNumber(words[i]);
             if (!value) {
                 fault(place, "'" + words[i] + "'", "a number such as 0x3");
                 return;
@@ -247,8 +247,8 @@ std::optional<Rational> valueFor(const Holds& holds, std::uint64_t held) {
         return std::nullopt;
     }
     if (holds.form == Holds::Form::logarithm) {
-        constexpr int kMostPowers = 62;
-        if (number - holds.offset > kMostPowers) { // no control is set to that
+        constexpr int kMostDoublings = 62;
+        if (number - holds.offset > kMostDoublings) { // no control is set to that
             return std::nullopt;
         }
         Rational power = 1;

@@ -15,7 +15,7 @@ namespace {
 
 using Kind = RegisterAct::Kind;
 
-std::uint64_t onesOf(int width) {
+std::uint64_t onesIn(int width) {
     return width <= 0 ? 0 : ~std::uint64_t{0} >> (64 - width);
 }
 
@@ -30,7 +30,7 @@ std::vector<FieldValue> piecesOf(const FieldValue& value) {
         each.field = piece;
         each.held = pieces.size() == 1
                         ? value.held
-                        : static_cast<std::int64_t>((static_cast<std::uint64_t>(value.held) >> left) & onesOf(piece.width()));
+                        : static_cast<std::int64_t>((static_cast<std::uint64_t>(value.held) >> left) & onesIn(piece.width()));
         list.push_back(std::move(each));
     }
     return list;
@@ -72,7 +72,7 @@ public:
 
     void until(const Field& field, std::uint64_t value, const std::string& say, const std::optional<Rational>& seconds,
                const std::optional<Rational>& core) {
-        acts_.push_back({Kind::until, say, field.reg, onesOf(field.width()) << field.lsb, value << field.lsb, seconds, core});
+        acts_.push_back({Kind::until, say, field.reg, onesIn(field.width()) << field.lsb, value << field.lsb, seconds, core});
     }
 
     void wait(const Rational& seconds, const std::string& say, const std::optional<Rational>& core) {
@@ -103,7 +103,7 @@ private:
                 left_.push_back({value.control, value.setting + " does not fit " + fieldText(value.field)});
                 return;
             }
-            act.mask |= onesOf(value.field.width()) << value.field.lsb;
+            act.mask |= onesIn(value.field.width()) << value.field.lsb;
             act.value |= static_cast<std::uint64_t>(value.held) << value.field.lsb;
             act.controls.push_back(value.control);
         }
@@ -115,7 +115,7 @@ private:
             left_.push_back({values.front().control, "no bit of " + reg + " can be made 0 by writing it"});
             return;
         }
-        const std::uint64_t all = onesOf(known == nullptr ? 32 : known->width);
+        const std::uint64_t all = onesIn(known == nullptr ? 32 : known->width);
         if (access == Access::readToClear) {
             act.kind = Kind::load;
         } else if (access == Access::writeZeroToClear) {
@@ -167,8 +167,8 @@ private:
             const RegisterWrite& write = needed->writes[i];
             if (write.wait.empty()) {
                 const Register* key = part_.findRegister(write.field.reg);
-                const std::uint64_t all = onesOf(key == nullptr ? 32 : key->width);
-                const std::uint64_t mask = onesOf(write.field.width()) << write.field.lsb;
+                const std::uint64_t all = onesIn(key == nullptr ? 32 : key->width);
+                const std::uint64_t mask = onesIn(write.field.width()) << write.field.lsb;
                 acts_.push_back({mask == all || (key != nullptr && key->access == Access::writeOnly) ? Kind::store : Kind::modify,
                                  needed->id + ", for: " + say,
                                  write.field.reg,

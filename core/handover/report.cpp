@@ -13,7 +13,7 @@ namespace wisetick {
 
 namespace {
 
-constexpr int kDigits = 3; ///< of what is estimated
+constexpr int kReportDigits = 3; ///< of what is estimated
 
 class Report {
 public:
@@ -54,10 +54,10 @@ private:
     }
 
     static std::string range(const std::optional<Bounds>& bounds, Unit unit) {
-        return bounds ? printQuantity(bounds->nominal, unit, kDigits) +
+        return bounds ? printQuantity(bounds->nominal, unit, kReportDigits) +
                             (bounds->min == bounds->max ? std::string()
-                                                        : " (" + printQuantity(bounds->min, unit, kDigits) + " \u2026 " +
-                                                              printQuantity(bounds->max, unit, kDigits) + ")")
+                                                        : " (" + printQuantity(bounds->min, unit, kReportDigits) + " \u2026 " +
+                                                              printQuantity(bounds->max, unit, kReportDigits) + ")")
                       : "unknown";
     }
 
@@ -79,8 +79,8 @@ private:
         const Vitals& vitals = active().vitals;
         std::vector<std::vector<std::string>> rows{{"figure", "value"}};
         rows.push_back({"core", vitals.coreHertz ? printQuantity(*vitals.coreHertz, Unit::hertz) : "no rate"});
-        rows.push_back(
-            {"worst wake-up", vitals.worstWakeUp ? printQuantity(vitals.worstWakeUp->max, Unit::second, kDigits) : "none asked"});
+        rows.push_back({"worst wake-up",
+                        vitals.worstWakeUp ? printQuantity(vitals.worstWakeUp->max, Unit::second, kReportDigits) : "none asked"});
         rows.push_back({"average current", range(vitals.average, Unit::ampere)});
         rows.push_back({"battery", range(vitals.life, Unit::second)});
         table(std::move(rows), {false, true});
@@ -226,8 +226,8 @@ private:
                 }
             }
             rows.push_back({mode.id, mode.current.unknown.empty() ? range(mode.ampere, Unit::ampere) : mode.current.unknown,
-                            mode.wakeUp ? printQuantity(mode.wakeUp->firstInstruction.max, Unit::second, kDigits) : "",
-                            mode.wakeUp ? printQuantity(mode.wakeUp->restored.max, Unit::second, kDigits) : "", keeps});
+                            mode.wakeUp ? printQuantity(mode.wakeUp->firstInstruction.max, Unit::second, kReportDigits) : "",
+                            mode.wakeUp ? printQuantity(mode.wakeUp->restored.max, Unit::second, kReportDigits) : "", keeps});
         }
         table(std::move(rows), {false, true, true, true, false});
         picture("rests", "from which length of a rest on which mode takes the least charge");
@@ -244,13 +244,13 @@ private:
         heading(2, "Rhythm of the jobs", "rhythm");
         picture("rhythm", "the jobs over time, and what is drawn meanwhile");
         paragraph("Average " + range(rhythm->average, Unit::ampere) + "; battery " + range(rhythm->life, Unit::second) +
-                  "; the jobs take " + printQuantity(rhythm->load, Unit::ratio, kDigits) + " of the time." +
+                  "; the jobs take " + printQuantity(rhythm->load, Unit::ratio, kReportDigits) + " of the time." +
                   (rhythm->unknown.empty() ? "" : " " + rhythm->unknown + "."));
         std::vector<std::vector<std::string>> rows{{"what", "time", "charge", "of the average"}};
         for (const RhythmFigure::Share& share : rhythm->shares) {
-            rows.push_back({share.name, printQuantity(share.timeShare, Unit::ratio, kDigits),
-                            printQuantity(share.chargeShare, Unit::ratio, kDigits),
-                            printQuantity(share.ampere, Unit::ampere, kDigits)});
+            rows.push_back({share.name, printQuantity(share.timeShare, Unit::ratio, kReportDigits),
+                            printQuantity(share.chargeShare, Unit::ratio, kReportDigits),
+                            printQuantity(share.ampere, Unit::ampere, kReportDigits)});
         }
         table(std::move(rows), {false, true, true, true});
     }

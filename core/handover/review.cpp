@@ -82,37 +82,37 @@ std::vector<ReviewItem> reviewItems(const std::vector<Figures>& takes, const std
 }
 
 std::string sarifOf(const std::vector<ReviewItem>& items, const std::string& version) {
-    using Json = nlohmann::ordered_json;
-    const auto rule = [](const char* id, const char* say) { return Json{{"id", id}, {"shortDescription", {{"text", say}}}}; };
-    Json results = Json::array();
+    using Object = nlohmann::ordered_json;
+    const auto rule = [](const char* id, const char* say) { return Object{{"id", id}, {"shortDescription", {{"text", say}}}}; };
+    Object results = Object::array();
     for (const ReviewItem& item : items) {
         if (item.say.empty()) {
             continue;
         }
-        Json location;
+        Object location;
         location["physicalLocation"]["artifactLocation"]["uri"] = uriOf(item.place.file);
         if (item.place.line > 0) {
             location["physicalLocation"]["region"] = {{"startLine", item.place.line},
                                                       {"startColumn", std::max(item.place.column, 1)}};
         }
-        Json result{{"ruleId", item.rule},
-                    {"ruleIndex", item.rule == "promise" ? 0 : 1},
-                    {"level", levelOf(item)},
-                    {"message", {{"text", "take " + item.take + ": " + item.say}}}};
+        Object result{{"ruleId", item.rule},
+                      {"ruleIndex", item.rule == "promise" ? 0 : 1},
+                      {"level", levelOf(item)},
+                      {"message", {{"text", "take " + item.take + ": " + item.say}}}};
         if (!item.place.file.empty()) {
-            result["locations"] = Json::array({std::move(location)});
+            result["locations"] = Object::array({std::move(location)});
         }
         results.push_back(std::move(result));
     }
-    Json driver{
+    Object driver{
         {"name", "wisetick-cli"},
         {"version", version},
-        {"rules", Json::array({rule("promise", "A promise of the plan is not kept at every corner."),
-                               rule("finding", "A limit is overstepped, or something of the plan is wrong or unknown.")})}};
-    Json run{{"tool", {{"driver", std::move(driver)}}}, {"results", std::move(results)}};
-    return Json{{"$schema", "https://docs.oasis-open.org/sarif/sarif/v2.1.0/errata01/os/schemas/sarif-schema-2.1.0.json"},
-                {"version", "2.1.0"},
-                {"runs", Json::array({std::move(run)})}}
+        {"rules", Object::array({rule("promise", "A promise of the plan is not kept at every corner."),
+                                 rule("finding", "A limit is overstepped, or something of the plan is wrong or unknown.")})}};
+    Object run{{"tool", {{"driver", std::move(driver)}}}, {"results", std::move(results)}};
+    return Object{{"$schema", "https://docs.oasis-open.org/sarif/sarif/v2.1.0/errata01/os/schemas/sarif-schema-2.1.0.json"},
+                  {"version", "2.1.0"},
+                  {"runs", Object::array({std::move(run)})}}
                .dump(2) +
            "\n";
 }

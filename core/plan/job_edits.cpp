@@ -15,7 +15,7 @@ std::string noJob(const std::string& name) {
 }
 
 /// Why a job can't be called so; `save` is the one that is renamed.
-std::string checkName(Plan& plan, const std::string& name, const std::string& save = {}) {
+std::string checkJobName(Plan& plan, const std::string& name, const std::string& save = {}) {
     if (name.find_first_not_of(" \t") == std::string::npos) {
         return "a job needs a name";
     }
@@ -59,7 +59,7 @@ std::string freeJobName(const Plan& plan) {
 }
 
 std::string addJob(Plan& plan, Job job) {
-    for (const std::string& why : {checkName(plan, job.name), checkFollowing(plan, job), checkTake(plan, job)}) {
+    for (const std::string& why : {checkJobName(plan, job.name), checkFollowing(plan, job), checkTake(plan, job)}) {
         if (!why.empty()) {
             return why;
         }
@@ -74,7 +74,7 @@ std::string replaceJob(Plan& plan, const std::string& name, Job job) {
     }
     Plan changed = plan;
     const std::string renamed = job.name;
-    for (const std::string& why : {checkName(plan, renamed, name), checkTake(plan, job)}) {
+    for (const std::string& why : {checkJobName(plan, renamed, name), checkTake(plan, job)}) {
         if (!why.empty()) {
             return why;
         }

@@ -11,7 +11,7 @@ std::vector<Take>::iterator takeNamed(Plan& plan, const std::string& name) {
 }
 
 /// Why a take can't be called so.
-std::string checkName(const Plan& plan, const std::string& name) {
+std::string checkTakeName(const Plan& plan, const std::string& name) {
     if (name.find_first_not_of(" \t") == std::string::npos) {
         return "a take needs a name";
     }
@@ -45,7 +45,7 @@ std::string freeTakeName(const Plan& plan) {
 }
 
 std::string addTake(Plan& plan, const std::string& name) {
-    const std::string why = checkName(plan, name);
+    const std::string why = checkTakeName(plan, name);
     if (why.empty()) {
         plan.takes.push_back({name, {}, {}, {}, {}, {}});
     }
@@ -53,7 +53,7 @@ std::string addTake(Plan& plan, const std::string& name) {
 }
 
 std::string copyTake(Plan& plan, const std::string& name, const std::string& copy) {
-    const std::string why = checkName(plan, copy);
+    const std::string why = checkTakeName(plan, copy);
     const auto take = takeNamed(plan, name);
     if (!why.empty() || take == plan.takes.end()) {
         return why.empty() ? noTake(name) : why;
@@ -68,7 +68,7 @@ std::string renameTake(Plan& plan, const std::string& name, const std::string& b
     if (name == by) {
         return {};
     }
-    const std::string why = checkName(plan, by);
+    const std::string why = checkTakeName(plan, by);
     const auto take = takeNamed(plan, name);
     if (!why.empty() || take == plan.takes.end()) {
         return why.empty() ? noTake(name) : why;

@@ -15,7 +15,7 @@ std::optional<Rational> lesser(const std::optional<Rational>& a, const std::opti
     return std::min(*a, *b);
 }
 
-int rank(State state) {
+int rankOfState(State state) {
     switch (state) {
     case State::pending:
     case State::elsewhere: return 0;
@@ -44,7 +44,7 @@ std::string stateName(State state) {
 }
 
 State worseState(State a, State b) {
-    return rank(a) < rank(b) ? b : a;
+    return rankOfState(a) < rankOfState(b) ? b : a;
 }
 
 const Rational* pinnedValue(const std::vector<Setting>& pinned, const std::string& name) {
@@ -115,7 +115,7 @@ Judgement both(const Judgement& a, const Judgement& b) {
 
 int compareWays(const Way& a, const Way& b) {
     if (a.state != b.state) {
-        return rank(a.state) - rank(b.state);
+        return rankOfState(a.state) - rankOfState(b.state);
     }
     const int byWorst = compare(largestMagnitude(a.error), largestMagnitude(b.error));
     return byWorst != 0 ? byWorst : compare(abs(a.error.nominal), abs(b.error.nominal));

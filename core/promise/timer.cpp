@@ -356,10 +356,10 @@ private:
     }
 
     static std::string hexByte(std::int64_t value) {
-        constexpr const char* kDigits = "0123456789ABCDEF";
+        constexpr const char* kTickDigits = "0123456789ABCDEF";
         std::string text;
         for (std::int64_t rest = value; rest > 0 || text.size() < 2; rest /= 16) {
-            text.insert(text.begin(), kDigits[rest % 16]);
+            text.insert(text.begin(), kTickDigits[rest % 16]);
         }
         return "0x" + text;
     }

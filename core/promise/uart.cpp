@@ -9,7 +9,7 @@ namespace wisetick {
 namespace {
 
 /// Start, data, parity and the first stop bit.
-Rational bitsOf(const UartFrame& frame) {
+Rational bitsIn(const UartFrame& frame) {
     return 2 + frame.dataBits + (frame.parity == 'N' ? 0 : 1);
 }
 
@@ -50,7 +50,7 @@ Rational edgeShare(const Rational& slow, const Rational& divisor) {
 Rational standsWith(const UartFrame& frame, std::int64_t oversample, const Rational& slow, const Rational& divisor) {
     const FrameWindow window = frameWindow(frame, oversample);
     const Rational smaller = oversample > 1 ? std::min(-window.low, window.high) : -window.low;
-    return std::max(smaller - edgeShare(slow, divisor) / (bitsOf(frame) - Rational(1, 2)), Rational(0));
+    return std::max(smaller - edgeShare(slow, divisor) / (bitsIn(frame) - Rational(1, 2)), Rational(0));
 }
 
 /// Half of a window in such a way that both ends off by it, each to its side, just fill it: (1 + t) ÷ (1 − t) − 1 = w.
@@ -260,7 +260,7 @@ void addWorkings(PromiseFigure& figure, const UartKind& uart, const TalksAsk& as
 } // namespace
 
 FrameWindow frameWindow(const UartFrame& frame, std::int64_t oversample) {
-    const Rational bits = bitsOf(frame);
+    const Rational bits = bitsIn(frame);
     const Rational half(1, 2);
     const Rational tick(1, oversample);
     return {-half / (bits - half), (half - tick) / (bits - half + tick)};
@@ -268,7 +268,7 @@ FrameWindow frameWindow(const UartFrame& frame, std::int64_t oversample) {
 
 Rational latestStart(const UartFrame& frame, std::int64_t oversample, const Rational& error) {
     const Rational tick = oversample > 1 ? Rational(1, oversample) : Rational(0);
-    return Rational(1, 2) - tick - (bitsOf(frame) - Rational(1, 2)) * abs(error);
+    return Rational(1, 2) - tick - (bitsIn(frame) - Rational(1, 2)) * abs(error);
 }
 
 Rational defaultUartTolerance(const UartFrame& frame, std::int64_t oversample) {

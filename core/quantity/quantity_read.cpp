@@ -22,7 +22,7 @@ bool isBlank(char c) {
     return c == ' ' || c == '\t';
 }
 
-std::string quoted(std::string_view text) {
+std::string inQuotesOnce(std::string_view text) {
     return "'" + std::string(text) + "'";
 }
 
@@ -149,7 +149,7 @@ std::string saidHere(std::string_view suffix, Unit unit, const std::vector<std::
     const auto other = std::find_if(others.begin(), others.end(), [&](const auto& each) { return each.first == suffix; });
     if (other != others.end() &&
         (other->second == "days" || std::find(known.begin(), known.end(), other->second) != known.end())) {
-        return other->second == "days" ? "say it in days, such as '730 days'" : "say " + quoted(other->second);
+        return other->second == "days" ? "say it in days, such as '730 days'" : "say " + inQuotesOnce(other->second);
     }
     if (unit == Unit::perYear && suffix == "%") {
         return "a share in a time: '%/year'";
@@ -173,7 +173,7 @@ std::string saidHere(std::string_view suffix, Unit unit, const std::vector<std::
             alike = each;
         }
     }
-    return alike.empty() ? std::string() : "did you mean " + quoted(alike) + "?";
+    return alike.empty() ? std::string() : "did you mean " + inQuotesOnce(alike) + "?";
 }
 
 TextError unitError(std::string_view suffix, std::size_t position, Unit unit) {
@@ -184,19 +184,19 @@ TextError unitError(std::string_view suffix, std::size_t position, Unit unit) {
     }
     for (const Unit other : allUnits()) {
         if (other != unit && findSuffix(other, suffix) != nullptr) {
-            error.found = quoted(suffix) + " makes it " + unitNoun(other);
+            error.found = inQuotesOnce(suffix) + " makes it " + unitNoun(other);
             error.mend = unit == Unit::perYear ? saidHere(suffix, unit, known) : std::string();
             return error;
         }
     }
-    error.found = "unknown unit " + quoted(suffix);
+    error.found = "unknown unit " + inQuotesOnce(suffix);
     error.mend = saidHere(suffix, unit, known);
     error.mend = error.mend.empty() ? didYouMean(suffix, known) : error.mend;
     return error;
 }
 
 TextError tooLarge(std::string_view text) {
-    return {0, text.size(), "the number in " + quoted(text) + " is too large", "at most 256 bits", {}};
+    return {0, text.size(), "the number in " + inQuotesOnce(text) + " is too large", "at most 256 bits", {}};
 }
 
 /// What is counted here: figures of these sizes can be multiplied and divided a few times within 256 bits.
@@ -213,14 +213,14 @@ bool isInReach(const Rational& value) {
 TextError outOfReach(std::string_view text) {
     return {0,
             text.size(),
-            quoted(text) + " is far from anything that can be counted here",
+            inQuotesOnce(text) + " is far from anything that can be counted here",
             "a size from 1e-30 to 1e30, in the unit itself",
             {}};
 }
 
 TextError notANumber(std::string_view text, std::size_t position, const std::string& expected) {
     const std::string_view rest = text.substr(std::min(position, text.size()));
-    return {position, rest.size(), rest.empty() ? "nothing" : quoted(rest), expected, {}};
+    return {position, rest.size(), rest.empty() ? "nothing" : inQuotesOnce(rest), expected, {}};
 }
 
 } // namespace
@@ -256,7 +256,7 @@ tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit
                 return value;
             }
             return tl::unexpected(
-                TextError{start, text.size() - start, quoted(text.substr(start)) + " has no unit", expected(), {}});
+                TextError{start, text.size() - start, inQuotesOnce(text.substr(start)) + " has no unit", expected(), {}});
         }
         const std::string_view suffix = scanner.rest();
         const UnitSuffix* known = findSuffix(unit, suffix);

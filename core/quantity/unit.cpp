@@ -85,7 +85,9 @@ std::vector<UnitSuffix> makeSuffixes(Unit unit) {
     case Unit::drift:
         list = {{"s/day", 1 / kDay}, {"ppm", Rational(1, 1000000)}, {"s/week", 1 / (7 * kDay)}, {"s/year", 1 / kSecondsOfYear}};
         break;
-    case Unit::perYear: list = {{"%/year", Rational(1, 100) / kSecondsOfYear}, {"ppm/year", Rational(1, 1000000) / kSecondsOfYear}}; break;
+    case Unit::perYear:
+        list = {{"%/year", Rational(1, 100) / kSecondsOfYear}, {"ppm/year", Rational(1, 1000000) / kSecondsOfYear}};
+        break;
     }
     return list;
 }
@@ -124,7 +126,8 @@ std::vector<UnitSuffix> makeLadder(Unit unit) {
     case Unit::byte: return {{"byte", 1}, {"KiB", 1024}, {"MiB", Rational(1024 * 1024)}};
     case Unit::cycle: return {{"cycles", 1}};
     case Unit::drift: return {{"s/day", 1 / kDay}};
-    case Unit::perYear: return {{"ppm/year", Rational(1, 1000000) / kSecondsOfYear}, {"%/year", Rational(1, 100) / kSecondsOfYear}};
+    case Unit::perYear:
+        return {{"ppm/year", Rational(1, 1000000) / kSecondsOfYear}, {"%/year", Rational(1, 100) / kSecondsOfYear}};
     }
     return {};
 }

@@ -27,9 +27,9 @@ void setInForce(InForce& inForce, const Demanded& demanded, bool isInForce) {
 }
 
 /// Finds which demands collide. What it has learned of one set of them it uses for others.
-class Finder {
+class ConflictFinder {
 public:
-    Finder(const Space& space, const SeekControl& control)
+    ConflictFinder(const Space& space, const SeekControl& control)
         : space_(space), effort_(effortFor(control, control.mostSteps)), all_(allInForce(space)) {
         for (std::size_t i = 0; i < space.question.wishes.size(); ++i) {
             if (!space.question.wishes[i].isSoft) {
@@ -395,7 +395,7 @@ std::optional<Lifted> liftedOf(const Space& space, const Demanded& demanded) {
 }
 
 std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, const SeekControl& control) {
-    Finder finder(space, control);
+    ConflictFinder finder(space, control);
     Effort& effort = finder.effort();
     if (finder.fits(finder.allAsked())) {
         if (effort.isOver()) {

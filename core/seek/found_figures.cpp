@@ -45,7 +45,7 @@ WishStanding standingIn(const Part& part, const Figures& figures, const Wish& wi
 }
 
 std::string sayWorst(const Score& score) {
-    constexpr double kSmall = 0.01;
+    constexpr double kSmallShare = 0.01;
     constexpr double kLarge = 1000;
     if (score.ratios.empty()) {
         return "exact";
@@ -54,7 +54,7 @@ std::string sayWorst(const Score& score) {
     if (percent >= kLarge && percent < kLarge * kLarge) {
         return fmt::format("{:.0f} %", percent);
     }
-    return percent >= kSmall ? fmt::format("{:.3g} %", percent) : fmt::format("{:.1e} %", percent);
+    return percent >= kSmallShare ? fmt::format("{:.3g} %", percent) : fmt::format("{:.1e} %", percent);
 }
 
 std::string sayStates(const Score& score) {

@@ -37,9 +37,9 @@ std::strong_ordering compareLists(const Amounts& a, const Amounts& b) {
 }
 
 std::strong_ordering compareExtremes(const Amounts& a, const Amounts& b) {
-    static const Rational kNothing;
+    static const Rational kNoScore;
     for (std::size_t i = 0; i < std::max(a.size(), b.size()); ++i) {
-        const auto order = (i < a.size() ? a[i] : kNothing) <=> (i < b.size() ? b[i] : kNothing);
+        const auto order = (i < a.size() ? a[i] : kNoScore) <=> (i < b.size() ? b[i] : kNoScore);
         if (order != std::strong_ordering::equal) {
             return order;
         }

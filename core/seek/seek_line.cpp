@@ -9,13 +9,13 @@ namespace wisetick {
 namespace {
 
 /// A word of a line, or what stands between commas, and where it stands.
-struct Word {
+struct SeekWord {
     std::string text;
     std::size_t position = 0;
 };
 
-std::vector<Word> wordsOf(std::string_view text) {
-    std::vector<Word> words;
+std::vector<SeekWord> seekWordsOf(std::string_view text) {
+    std::vector<SeekWord> words;
     const char* blanks = " ,";
     for (std::size_t at = text.find_first_not_of(blanks); at != std::string_view::npos;) {
         const std::size_t end = std::min(text.find_first_of(blanks, at), text.size());
@@ -25,8 +25,8 @@ std::vector<Word> wordsOf(std::string_view text) {
     return words;
 }
 
-std::vector<Word> piecesOf(std::string_view text) {
-    std::vector<Word> pieces;
+std::vector<SeekWord> piecesOf(std::string_view text) {
+    std::vector<SeekWord> pieces;
     for (std::size_t at = 0; at <= text.size();) {
         const std::size_t end = std::min(text.find(',', at), text.size());
         const std::string_view piece = text.substr(at, end - at);
@@ -39,11 +39,11 @@ std::vector<Word> piecesOf(std::string_view text) {
     return pieces;
 }
 
-TextError unknownWord(const Word& word, const std::string& found, const std::vector<std::string>& known) {
+TextError unknownWord(const SeekWord& word, const std::string& found, const std::vector<std::string>& known) {
     return {word.position, word.text.size(), found, listNames(known), didYouMean(word.text, known)};
 }
 
-bool contains(const std::vector<std::string>& names, const std::string& name) {
+bool isAmong(const std::vector<std::string>& names, const std::string& name) {
     return std::find(names.begin(), names.end(), name) != names.end();
 }
 
@@ -55,15 +55,15 @@ std::vector<std::string> changeable(const Part& part) {
     return ids;
 }
 
-std::optional<TextError> takeId(MayChange& mayChange, const Word& word, const std::vector<std::string>& known) {
-    if (!contains(known, word.text)) {
+std::optional<TextError> takeId(MayChange& mayChange, const SeekWord& word, const std::vector<std::string>& known) {
+    if (!isAmong(known, word.text)) {
         return unknownWord(word, "no source, line or peripheral '" + word.text + "'", known);
     }
     mayChange.ids.push_back(word.text);
     return std::nullopt;
 }
 
-tl::expected<SeekLine, TextError> readOnly(std::string_view text, const std::vector<Word>& words, const Part& part) {
+tl::expected<SeekLine, TextError> readOnly(std::string_view text, const std::vector<SeekWord>& words, const Part& part) {
     const std::vector<std::string> known = changeable(part);
     MayChange mayChange;
     for (std::size_t i = 1; i < words.size() && words[i].text != "may"; ++i) {
@@ -77,8 +77,8 @@ tl::expected<SeekLine, TextError> readOnly(std::string_view text, const std::vec
     return mayChange;
 }
 
-tl::expected<SeekLine, TextError> readOf(std::string_view text, const std::vector<Word>& words, const Source& source) {
-    const Word& name = words.front();
+tl::expected<SeekLine, TextError> readOf(std::string_view text, const std::vector<SeekWord>& words, const Source& source) {
+    const SeekWord& name = words.front();
     if (source.kind == SourceKind::rc) {
         return tl::unexpected(
             TextError{name.position, name.text.size(), "'" + name.text + "' is in the part", "a crystal or a clock input", {}});
@@ -96,8 +96,8 @@ tl::expected<SeekLine, TextError> readOf(std::string_view text, const std::vecto
 
 tl::expected<SeekLine, TextError> readSeekLine(std::string_view text, const Part& part,
                                                const std::vector<std::string>& promises) {
-    const std::vector<Word> words = wordsOf(text);
-    if (words.size() == 1 && contains(promises, words.front().text)) {
+    const std::vector<SeekWord> words = seekWordsOf(text);
+    if (words.size() == 1 && isAmong(promises, words.front().text)) {
         return SoughtName{words.front().text};
     }
     if (!words.empty() && words.front().text == "only") {
@@ -117,7 +117,7 @@ tl::expected<SeekLine, TextError> readSeekLine(std::string_view text, const Part
 tl::expected<MayChange, TextError> readMayChange(std::string_view text, const Part& part) {
     const std::vector<std::string> known = changeable(part);
     MayChange mayChange;
-    for (const Word& word : piecesOf(text)) {
+    for (const SeekWord& word : piecesOf(text)) {
         if (word.text == "everything") {
             continue;
         }
@@ -131,8 +131,8 @@ tl::expected<MayChange, TextError> readMayChange(std::string_view text, const Pa
 tl::expected<std::vector<std::string>, TextError> readPromiseNames(std::string_view text,
                                                                    const std::vector<std::string>& promises) {
     std::vector<std::string> names;
-    for (const Word& word : piecesOf(text)) {
-        if (!contains(promises, word.text)) {
+    for (const SeekWord& word : piecesOf(text)) {
+        if (!isAmong(promises, word.text)) {
             return tl::unexpected(unknownWord(word, "no promise '" + word.text + "'", promises));
         }
         names.push_back(word.text);
@@ -157,13 +157,13 @@ tl::expected<Lifted, TextError> readLifted(std::string_view text, const Part& pa
     }
     std::vector<std::string> names;
     std::transform(known.begin(), known.end(), std::back_inserter(names), [](const auto& each) { return each.first; });
-    const Word whole{std::string(text), 0};
+    const SeekWord whole{std::string(text), 0};
     return tl::unexpected(unknownWord(whole, "nothing is called '" + whole.text + "' that can be lifted", names));
 }
 
 tl::expected<std::vector<Preference>, TextError> readPreferences(std::string_view text) {
     std::vector<Preference> preferences;
-    for (const Word& word : piecesOf(text)) {
+    for (const SeekWord& word : piecesOf(text)) {
         const auto preference = readPreference(word.text);
         if (!preference) {
             return tl::unexpected(unknownWord(word, "no preference '" + word.text + "'", preferenceNames()));
@@ -175,15 +175,15 @@ tl::expected<std::vector<Preference>, TextError> readPreferences(std::string_vie
 
 tl::expected<CrystalQuestion, TextError> readCrystalQuestion(std::string_view text, const Part& part) {
     const std::size_t colon = std::min(text.find(':'), text.size());
-    const std::vector<Word> names = piecesOf(text.substr(0, colon));
-    const Word name = names.empty() ? Word{} : names.front();
+    const std::vector<SeekWord> names = piecesOf(text.substr(0, colon));
+    const SeekWord name = names.empty() ? SeekWord{} : names.front();
     std::vector<std::string> known;
     for (const Source& source : part.sources) {
         if (source.kind != SourceKind::rc) {
             known.push_back(source.id);
         }
     }
-    if (!contains(known, name.text)) {
+    if (!isAmong(known, name.text)) {
         return tl::unexpected(unknownWord(name, "nothing is fitted for '" + name.text + "'", known));
     }
     const bool isSaid = colon < text.size();

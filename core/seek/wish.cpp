@@ -12,7 +12,7 @@ namespace wisetick {
 
 namespace {
 
-const Rational kPartsPerMillion = 1000000;
+const Rational kWishMillionth = 1000000;
 const Rational kUnknownStray = 1000000;
 
 /// Reads a wish word by word.
@@ -262,7 +262,7 @@ WishStanding standingOf(const Wish& wish, const Bounds& hertz, bool isWorstKnown
     if (wish.kind == Wish::Kind::at) {
         const Bounds error = relativeError(hertz, wish.hertz);
         const Rational miss = abs(error.nominal);
-        const Rational ratio = wish.tolerance.within ? miss / *wish.tolerance.within : miss * kPartsPerMillion;
+        const Rational ratio = wish.tolerance.within ? miss / *wish.tolerance.within : miss * kWishMillionth;
         return {judgeTolerance(error, wish.tolerance, isWorstKnown).state, ratio};
     }
     WishStanding standing{State::kept, 0};

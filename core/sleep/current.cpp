@@ -10,7 +10,7 @@ namespace wisetick {
 namespace {
 
 const Rational kMegahertz = 1000000;
-const Rational kPicoampere = powerOfTen(-12);
+const Rational kCurrentStep = powerOfTen(-12);
 
 void addPoints(std::vector<Rational>& list, const std::optional<TemperatureCurve>& curve) {
     if (curve && curve->points.size() > 1) {
@@ -70,7 +70,7 @@ std::vector<Rational> overGrid(const std::optional<TemperatureCurve>& curve, con
     if (!curve || !slope) {
         return currents;
     }
-    const Rational byRate = (*slope * hertz / kMegahertz / kPicoampere).rounded() * kPicoampere;
+    const Rational byRate = (*slope * hertz / kMegahertz / kCurrentStep).rounded() * kCurrentStep;
     for (const Rational& celsius : grid.celsius) {
         currents.push_back(currentAt(*curve, celsius, isExtrapolated) + byRate);
     }
@@ -86,7 +86,7 @@ void addBySupply(const Draw::BySupply& bySupply, const TemperatureGrid& grid, Co
     const auto add = [&](std::vector<Rational>& currents, const Rational& volt) {
         for (Rational& current : currents) {
             const Rational exact = current + bySupply.slope * (volt - bySupply.at);
-            current = std::max((exact / kPicoampere).rounded() * kPicoampere, Rational(0));
+            current = std::max((exact / kCurrentStep).rounded() * kCurrentStep, Rational(0));
         }
     };
     const bool isMore = bySupply.slope.sign() >= 0;
@@ -104,7 +104,7 @@ void addOnTop(std::vector<Rational>& currents, const std::optional<Rational>& sl
         currents.clear();
         return;
     }
-    const Rational more = (*slope * hertz / kMegahertz / kPicoampere).rounded() * kPicoampere;
+    const Rational more = (*slope * hertz / kMegahertz / kCurrentStep).rounded() * kCurrentStep;
     for (Rational& current : currents) {
         current += more;
     }
@@ -157,11 +157,11 @@ Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool&
     const Rational share = (celsius - below->celsius) / (above->celsius - below->celsius);
     if (below->ampere.sign() <= 0 || above->ampere.sign() <= 0) { // no logarithm of 0: a straight line
         const Rational exact = below->ampere + share * (above->ampere - below->ampere);
-        return (exact / kPicoampere).rounded() * kPicoampere;
+        return (exact / kCurrentStep).rounded() * kCurrentStep;
     }
     const double low = std::log(below->ampere.toDouble());
     const double high = std::log(above->ampere.toDouble());
-    return quantised(std::exp(low + share.toDouble() * (high - low)), kPicoampere);
+    return quantised(std::exp(low + share.toDouble() * (high - low)), kCurrentStep);
 }
 
 Contribution contributionOf(const std::string& name, const Target& target, const Draw* draw, const Bounds& hertz,
@@ -202,7 +202,7 @@ std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, con
         return std::nullopt;
     }
     bool ignored = false;
-    const auto rounded = [](const Rational& ampere) { return (ampere / kPicoampere).rounded() * kPicoampere; };
+    const auto rounded = [](const Rational& ampere) { return (ampere / kCurrentStep).rounded() * kCurrentStep; };
     Rational current =
         currentAt(*draw.typ, grid.celsius[grid.nominal], ignored) + rounded(*draw.perMegahertzTyp * hertz / kMegahertz);
     if (draw.bySupply) {
