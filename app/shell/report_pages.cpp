@@ -158,6 +158,12 @@ void ReportPages::addTable(const ReportBlock& block) {
             into.insertText(text(block.rows[row][column]), letters(kTextPoints - 1.5, row == 0 ? theme.muted : theme.ink));
         }
     }
+    // what stands behind a table takes no room, or it would make a page of its own
+    QTextCursor behind(&document_);
+    behind.movePosition(QTextCursor::End);
+    QTextBlockFormat flat;
+    flat.setLineHeight(1, QTextBlockFormat::FixedHeight);
+    behind.setBlockFormat(flat);
 }
 
 void ReportPages::addPicture(const ReportBlock& block) {
