@@ -67,7 +67,8 @@ int main(int argc, char** argv) {
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
     parser.addOption({"select", "Select this first, such as promise/modem or line/core.", "TARGET"});
-    parser.addOption({"view", "Start with this view: board, shelf, clocks, promises, sleep, rhythm, bench, handover or part.", "VIEW"});
+    parser.addOption(
+        {"view", "Start with this view: board, shelf, clocks, promises, sleep, rhythm, bench, handover or part.", "VIEW"});
     parser.addOption({"seek", "Open Seek with this asked, such as \"usb = 48 MHz\"; may be given more than once.", "LINE"});
     parser.process(application);
     // the fonts are found while the plan is read

@@ -6,7 +6,7 @@ namespace wisetick::cli {
 
 struct BenchOptions {
     std::string capture;
-    std::string sample; ///< between two rows of a table without times
+    std::string sample;       ///< between two rows of a table without times
     bool isExplained = false; ///< what explains it, the best first
 };
 
