@@ -56,11 +56,7 @@ std::optional<BenchNote> noteChoices(const Plan& plan, const Explanation& explan
                              return why;
                          }
                          for (const Choice& other : choices) {
-                             Choice& set = choiceOf(*take, other.id);
-                             set.from = other.from ? other.from : set.from;
-                             set.divide = other.divide ? other.divide : set.divide;
-                             set.multiply = other.multiply ? other.multiply : set.multiply;
-                             set.rate = other.rate ? other.rate : set.rate;
+                             setOtherwise(*take, other);
                          }
                          edited.active = name;
                          return why;

@@ -60,12 +60,7 @@ private:
     void readRegisters() {
         Take take = *findTake(plan_, figures_.take);
         if (run_.slip != nullptr && !run_.slip->choice.id.empty()) {
-            const Choice& other = run_.slip->choice;
-            Choice& set = choiceOf(take, other.id);
-            set.from = other.from ? other.from : set.from;
-            set.divide = other.divide ? other.divide : set.divide;
-            set.multiply = other.multiply ? other.multiply : set.multiply;
-            set.rate = other.rate ? other.rate : set.rate;
+            setOtherwise(take, run_.slip->choice);
         }
         Diagnostics ignored;
         const Controls planned = resolveControls(part_, take, ignored);

@@ -169,11 +169,7 @@ private:
     /// With one control otherwise all rates are worked out again: what follows another line's control moves too.
     void addChoice(Slip::Kind kind, const Choice& choice, const std::string& say) {
         Take other = take_;
-        Choice& set = choiceOf(other, choice.id);
-        set.from = choice.from ? choice.from : set.from;
-        set.divide = choice.divide ? choice.divide : set.divide;
-        set.multiply = choice.multiply ? choice.multiply : set.multiply;
-        set.rate = choice.rate ? choice.rate : set.rate;
+        setOtherwise(other, choice);
         Diagnostics faults;
         const Controls controls = resolveControls(part_, other, faults);
         const std::vector<LineFigure> lines = lineRates(part_, plan_.board, controls, nullptr, Detail::verdict);
@@ -209,6 +205,14 @@ private:
 };
 
 } // namespace
+
+void setOtherwise(Take& take, const Choice& choice) {
+    Choice& set = choiceOf(take, choice.id);
+    set.from = choice.from ? choice.from : set.from;
+    set.divide = choice.divide ? choice.divide : set.divide;
+    set.multiply = choice.multiply ? choice.multiply : set.multiply;
+    set.rate = choice.rate ? choice.rate : set.rate;
+}
 
 std::vector<Slip> slipsOf(const Part& part, const Plan& plan, const Figures& figures, const std::vector<BenchSignal>& predicted) {
     return SlipFinder(part, plan, figures, predicted).find();

@@ -29,6 +29,9 @@ struct Slip {
     std::vector<SlipEffect> effects;
 };
 
+/// Sets in the take what a choice says; what it says nothing of stays.
+void setOtherwise(Take& take, const Choice& choice);
+
 /// Everything of the take that may be set otherwise and shows in a signal, from the part's own ranges: settings of the
 /// peripherals (one more, one less, doubled, halved, each other value of a short list, the bytes of its field swapped), dividers,
 /// multipliers and inputs of all lines on the way to their clocks, rates of sources.
