@@ -13,7 +13,9 @@
 #include <QFontDatabase>
 #include <QStandardPaths>
 
+#include <algorithm>
 #include <iostream>
+#include <string_view>
 #include <thread>
 
 namespace {
@@ -48,9 +50,21 @@ private:
     bool isThere_ = false;
 };
 
+/// What only writes a file needs no display.
+void useNoDisplayForFiles(int argc, char** argv) {
+    const bool writesFile = std::any_of(argv + 1, argv + argc, [](const char* word) {
+        return std::string_view(word).starts_with("--report") || std::string_view(word).starts_with("--picture");
+    });
+    if (writesFile && qEnvironmentVariableIsEmpty("DISPLAY") && qEnvironmentVariableIsEmpty("WAYLAND_DISPLAY") &&
+        qEnvironmentVariableIsEmpty("QT_QPA_PLATFORM")) {
+        qputenv("QT_QPA_PLATFORM", "offscreen");
+    }
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
+    useNoDisplayForFiles(argc, argv);
     wisetick::app::Application application(argc, argv);
     QApplication::setApplicationName("Wise Tick");
     QApplication::setOrganizationName("Wise Tick");

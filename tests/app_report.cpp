@@ -6,6 +6,8 @@
 #include <QFile>
 #include <QPdfWriter>
 #include <QPrinter>
+#include <QProcess>
+#include <QStandardPaths>
 
 namespace wisetick::test {
 
@@ -56,6 +58,16 @@ private slots:
         QCOMPARE(static_cast<std::size_t>(light.count("<svg ")), expected);
     }
 
+    /// What is written while the jobs are still being played holds them all the same.
+    void nothingIsMissingInAHurry() {
+        document().edit("faster", changing([](Plan& plan) { plan.jobs.front().every /= 2; }));
+        QVERIFY(document().isPlaying());
+        const QByteArray hurried = written("hurry.html");
+        QVERIFY(hurried.contains("<figcaption>the jobs over time"));
+        settle();
+        QCOMPARE(hurried, written("ease.html"));
+    }
+
     /// The title stands alone, the contents behind it say where each chapter begins, and what is long takes as many pages as it
     /// needs: a chapter behind 300 rows is told by the page that it is on.
     void contentsSayThePages() {
@@ -79,6 +91,44 @@ private slots:
         const QStringList contents = pages.contents();
         QCOMPARE(contents, QStringList({"first 3", "long 4", "below " + QString::number(pages.pageOf("below")),
                                         "last " + QString::number(pages.pageCount())}));
+    }
+
+    /// Wherever a table begins and ends on a page: no head is said without a row below it, and no page is empty.
+    void headsStandAboveRows() {
+        const QString reader = QStandardPaths::findExecutable("pdftotext");
+        if (reader.isEmpty()) {
+            QSKIP("pdftotext is not there");
+        }
+        std::vector<ReportBlock> blocks{{ReportBlock::Kind::heading, "Plan", 1, "plan", {}, {}, {}}};
+        for (std::size_t i = 0; i < 300; ++i) { // so that all places of a page are come by
+            if (i % 10 == 0) {
+                blocks.push_back({ReportBlock::Kind::heading, "rows", 2, "rows", {}, {}, {}});
+            }
+            ReportBlock table{ReportBlock::Kind::table, {}, 0, {}, {}, {{"head", "b"}}, {false, true}};
+            table.rows.resize(3 + i % 7 + i / 60, {"row", std::to_string(i)});
+            table.rows.front() = {"head", "b"};
+            blocks.push_back(table);
+        }
+        ReportPages pages(blocks, {});
+        const QString path = folder_->filePath("heads.pdf");
+        QPdfWriter writer(path);
+        writer.setResolution(ReportPages::kDotsPerInch);
+        pages.print(writer);
+        QProcess read;
+        read.start(reader, {"-layout", path, "-"});
+        QVERIFY(read.waitForFinished());
+        const QStringList all = QString::fromUtf8(read.readAllStandardOutput()).split('\f', Qt::SkipEmptyParts);
+        QCOMPARE(all.size(), pages.pageCount());
+        for (qsizetype i = 2; i < all.size(); ++i) {
+            const QStringList lines = all[i].split('\n', Qt::SkipEmptyParts);
+            QVERIFY2(lines.size() > 1, qPrintable(QString("page %1 is empty").arg(i + 1)));
+            for (qsizetype at = 0; at < lines.size(); ++at) {
+                const bool isHead = lines[at].contains("head");
+                QVERIFY2(!isHead || lines.value(at + 1).contains("row"),
+                         qPrintable(QString("page %1:\n%2").arg(i + 1).arg(all[i])));
+                QVERIFY2(!isHead || lines[at].count("head") == 1, qPrintable(all[i]));
+            }
+        }
     }
 
     /// A printer gets the same pages as a PDF does.

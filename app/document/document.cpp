@@ -311,6 +311,17 @@ void Document::playSoon() {
     soon_->start();
 }
 
+void Document::playNow() {
+    if (soon_->isActive()) {
+        soon_->stop();
+        play();
+    }
+}
+
+bool Document::isPlaying() const {
+    return soon_->isActive() || playing_.isBusy();
+}
+
 /// Plays beside the interface; what is changed meanwhile makes it of no use.
 void Document::play() {
     playing_.start([this, part = part_, plan = plan(), kept = baselinePlan_,

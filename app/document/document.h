@@ -100,7 +100,9 @@ public:
     /// Makes the present figures the ones that the ripple starts from.
     void keep();
     /// Whether jobs are still to be played.
-    bool isPlaying() const { return playing_.isBusy(); }
+    bool isPlaying() const;
+    /// Begins to play them at once where they still wait for a pause.
+    void playNow();
     /// Says that work beside the interface ended in an exception, and what to do.
     void troubleBeside(const QString& why);
 

@@ -10,6 +10,7 @@
 #include "workings/workings_panel.h"
 
 #include <QAction>
+#include <QCoreApplication>
 #include <QLabel>
 #include <QSplitter>
 #include <QStackedWidget>
@@ -42,6 +43,10 @@ View& MainWindow::viewAt(Place& place) {
 }
 
 ReportPictures MainWindow::reportPictures() {
+    document_.playNow();
+    while (document_.isPlaying()) { // the jobs are in the pictures
+        QCoreApplication::processEvents(QEventLoop::ExcludeUserInputEvents | QEventLoop::WaitForMoreEvents);
+    }
     ReportPictures pictures;
     for (Place& place : places_) {
         pictures.merge(viewAt(place).reportPictures(lightTheme()));

@@ -20,11 +20,15 @@ constexpr int kPictureObject = QTextFormat::UserObject + 1;
 constexpr int kPictureName = QTextFormat::UserProperty + 1;
 constexpr int kPictureFrom = QTextFormat::UserProperty + 2; ///< pixels, of a part
 constexpr int kPictureTo = QTextFormat::UserProperty + 3;
+constexpr int kTextAbove = QTextFormat::UserProperty + 4; ///< which of the texts; none: -1
+constexpr int kTextBelow = QTextFormat::UserProperty + 5;
 constexpr qreal kMargin = 15;    ///< mm
 constexpr qreal kFootHeight = 8; ///< mm, at the bottom of the text's area
 constexpr qreal kTextPoints = 9;
 constexpr qreal kUnits = 4; ///< to a point, in which the document is set
 constexpr qreal kDots = 72 * kUnits;
+constexpr qreal kCellPadding = 1.5; ///< points
+constexpr qreal kBehindTable = 10;  ///< points
 constexpr qreal kAboveTitle = 130;  ///< points
 constexpr qreal kMostOfAPage = 0.8; ///< that a picture takes
 constexpr qreal kShrink = 0.62;     ///< points of a page for a pixel of a screen
@@ -49,6 +53,13 @@ QTextBlockFormat spaced(qreal above, qreal below) {
     return format;
 }
 
+/// Of a block with nothing in it, so many points high.
+QTextBlockFormat flat(qreal height) {
+    QTextBlockFormat format;
+    format.setLineHeight(height * kUnits, QTextBlockFormat::FixedHeight);
+    return format;
+}
+
 QString markOf(State state) {
     switch (state) {
     case State::kept: return QStringLiteral("\u25CF ");
@@ -58,6 +69,11 @@ QString markOf(State state) {
     case State::elsewhere: return {};
     }
     return {};
+}
+
+/// A chapter begins on a page of its own, but for short ones.
+bool startsPage(const ReportBlock& block) {
+    return block.level == 2 && block.anchor != "takes" && block.anchor != "findings";
 }
 
 } // namespace
@@ -78,6 +94,12 @@ qreal ReportPages::scaleOf(const ReportPicture& picture) const {
     return picture.cuts.empty() ? std::min(wide, page.height() * kMostOfAPage / picture.size.height()) : wide;
 }
 
+/// The height of a text of its own above or below a picture; 0 where there is none.
+qreal ReportPages::heightOf(const QTextFormat& format, int which) const {
+    const int text = format.intProperty(which);
+    return text < 0 ? 0 : texts_[static_cast<std::size_t>(text)]->size().height();
+}
+
 QSizeF ReportPages::intrinsicSize(QTextDocument*, int, const QTextFormat& format) {
     const auto found = pictures_.find(format.stringProperty(kPictureName).toStdString());
     if (found == pictures_.end()) {
@@ -87,7 +109,8 @@ QSizeF ReportPages::intrinsicSize(QTextDocument*, int, const QTextFormat& format
     const qreal height = picture.cuts.empty()
                              ? picture.size.height()
                              : picture.headHeight + format.doubleProperty(kPictureTo) - format.doubleProperty(kPictureFrom);
-    return QSizeF(picture.size.width(), height) * scaleOf(picture);
+    const QSizeF size = QSizeF(picture.size.width(), height) * scaleOf(picture);
+    return {size.width(), size.height() + heightOf(format, kTextAbove) + heightOf(format, kTextBelow)};
 }
 
 void ReportPages::drawObject(QPainter* painter, const QRectF& rect, QTextDocument*, int, const QTextFormat& format) {
@@ -96,11 +119,22 @@ void ReportPages::drawObject(QPainter* painter, const QRectF& rect, QTextDocumen
         return;
     }
     const ReportPicture& picture = found->second;
+    const qreal above = heightOf(format, kTextAbove);
+    const qreal below = heightOf(format, kTextBelow);
+    const QRectF area = rect.adjusted(0, above, 0, -below);
+    for (const auto& [which, top] : {std::pair(kTextAbove, rect.top()), std::pair(kTextBelow, area.bottom())}) {
+        if (const int text = format.intProperty(which); text >= 0) {
+            painter->save();
+            painter->translate(rect.left(), top);
+            texts_[static_cast<std::size_t>(text)]->drawContents(painter);
+            painter->restore();
+        }
+    }
     painter->save();
-    painter->translate(rect.topLeft());
-    const qreal scale = rect.width() / picture.size.width();
+    painter->translate(area.topLeft());
+    const qreal scale = scaleOf(picture);
     painter->scale(scale, scale);
-    painter->setClipRect(QRectF(0, 0, picture.size.width(), rect.height() / scale), Qt::IntersectClip);
+    painter->setClipRect(QRectF(0, 0, picture.size.width(), area.height() / scale), Qt::IntersectClip);
     if (picture.cuts.empty()) {
         picture.paint(*painter);
     } else {
@@ -133,14 +167,16 @@ void ReportPages::addTable(const ReportBlock& block) {
     const int columns = static_cast<int>(block.rows.front().size());
     QTextTableFormat format;
     format.setBorder(0);
-    format.setCellPadding(1.5 * kUnits);
+    format.setCellPadding(kCellPadding * kUnits);
     format.setCellSpacing(0);
     format.setHeaderRowCount(1);
     format.setWidth(QTextLength(QTextLength::PercentageLength, 100));
-    format.setTopMargin(4 * kUnits);
-    format.setBottomMargin(8 * kUnits);
     const Theme& theme = lightTheme();
-    cursor.insertBlock(spaced(0, 0), letters(2, theme.ink));
+    // the room above is in its head, for an empty block takes none; room below that reaches into the next page would have the
+    // head repeated there for nothing
+    if (!std::exchange(isBehindTable_, false)) {
+        cursor.insertBlock(QTextBlockFormat());
+    }
     QTextTable* table = cursor.insertTable(static_cast<int>(block.rows.size()), columns, format);
     for (std::size_t row = 0; row < block.rows.size(); ++row) {
         for (std::size_t column = 0; column < block.rows[row].size(); ++column) {
@@ -149,6 +185,7 @@ void ReportPages::addTable(const ReportBlock& block) {
             look.setBottomBorderStyle(QTextFrameFormat::BorderStyle_Solid);
             look.setBottomBorder(0.4 * kUnits);
             look.setBottomBorderBrush(theme.line);
+            look.setTopPadding((row == 0 ? kBehindTable : kCellPadding) * kUnits);
             cell.setFormat(look);
             QTextCursor into = cell.firstCursorPosition();
             QTextBlockFormat side;
@@ -158,25 +195,61 @@ void ReportPages::addTable(const ReportBlock& block) {
             into.insertText(text(block.rows[row][column]), letters(kTextPoints - 1.5, row == 0 ? theme.muted : theme.ink));
         }
     }
-    // what stands behind a table takes no room, or it would make a page of its own
-    QTextCursor behind(&document_);
-    behind.movePosition(QTextCursor::End);
-    QTextBlockFormat flat;
-    flat.setLineHeight(1, QTextBlockFormat::FixedHeight);
-    behind.setBlockFormat(flat);
+    cursor.movePosition(QTextCursor::End);
+    cursor.setBlockFormat(flat(0.25)); // what stands behind a table takes no room, or it would make a page of its own
+    isBehindTable_ = true;
 }
 
-void ReportPages::addPicture(const ReportBlock& block) {
-    if (!pictures_.contains(block.anchor)) {
+/// Begins a block at the end; behind a table there is one already, without any room above it.
+void ReportPages::beginBlock(QTextCursor& cursor, const QTextBlockFormat& format) {
+    const bool isBehindTable = std::exchange(isBehindTable_, false);
+    if (isBehindTable && format.pageBreakPolicy() == QTextFormat::PageBreak_AlwaysBefore) {
+        cursor.setBlockFormat(format);
         return;
     }
+    if (isBehindTable) {
+        cursor.setBlockFormat(flat(kBehindTable));
+        cursor.insertText(QString(QChar::Nbsp)); // else it is taken for none
+    }
+    cursor.insertBlock(format);
+}
+
+/// A text of its own, as wide as the page; its number.
+int ReportPages::addOwnText(const Blocks& blocks) {
+    auto own = std::make_unique<QTextDocument>();
+    own->documentLayout()->setPaintDevice(document_.documentLayout()->paintDevice());
+    own->setDefaultFont(document_.defaultFont());
+    own->setDocumentMargin(0);
+    own->setTextWidth(document_.pageSize().width());
+    QTextCursor cursor(own.get());
+    for (const ReportBlock* block : blocks) {
+        addText(cursor, *block, [&](const QTextBlockFormat& format) {
+            block == blocks.front() ? cursor.setBlockFormat(format) : cursor.insertBlock(format);
+        });
+    }
+    texts_.push_back(std::move(own));
+    return static_cast<int>(texts_.size()) - 1;
+}
+
+/// A picture and what is said of it stay together, and so does `above` while that leaves room; a long one is cut over pages.
+void ReportPages::addPicture(const ReportBlock& block, const Blocks& above) {
     const ReportPicture& picture = pictures_.at(block.anchor);
-    QTextCursor cursor(&document_);
-    cursor.movePosition(QTextCursor::End);
+    ReportBlock said = block;
+    said.kind = ReportBlock::Kind::picture;
     QTextCharFormat format;
     format.setObjectType(kPictureObject);
     format.setProperty(kPictureName, text(block.anchor));
-    const qreal room = document_.pageSize().height() * kMostOfAPage / scaleOf(picture) - picture.headHeight;
+    format.setProperty(kTextAbove, above.empty() ? -1 : addOwnText(above));
+    format.setProperty(kTextBelow, -1);
+    const int below = addOwnText({&said});
+    const qreal page = document_.pageSize().height();
+    if (picture.cuts.empty() &&
+        heightOf(format, kTextAbove) + picture.size.height() * scaleOf(picture) + texts_.back()->size().height() > page) {
+        format.setProperty(kTextAbove, -1);
+        addBlocks(above);
+    }
+    QTextCursor cursor(&document_);
+    const qreal room = page * kMostOfAPage / scaleOf(picture) - picture.headHeight;
     qreal from = picture.headHeight;
     for (std::size_t i = 0; i < std::max<std::size_t>(picture.cuts.size(), 1); ++i) {
         const bool isLast = i + 1 >= picture.cuts.size();
@@ -185,46 +258,79 @@ void ReportPages::addPicture(const ReportBlock& block) {
         }
         format.setProperty(kPictureFrom, from);
         format.setProperty(kPictureTo, picture.cuts.empty() ? picture.size.height() : picture.cuts[i]);
-        cursor.insertBlock(spaced(6, 2));
+        format.setProperty(kTextBelow, isLast ? below : -1);
+        cursor.movePosition(QTextCursor::End);
+        beginBlock(cursor, spaced(6, isLast ? 8 : 2));
         cursor.insertText(QString(QChar::ObjectReplacementCharacter), format);
+        if (format.intProperty(kTextAbove) >= 0) {
+            enter(above);
+            format.setProperty(kTextAbove, -1);
+        }
         from = picture.cuts.empty() ? 0 : picture.cuts[i];
     }
-    cursor.insertBlock(spaced(0, 8));
-    cursor.insertText(text(block.text), letters(kTextPoints - 1.5, lightTheme().muted));
 }
 
-void ReportPages::addBlock(const ReportBlock& block) {
+/// Writes a heading, a paragraph or what is said of a picture into the block that `begin` begins.
+void ReportPages::addText(QTextCursor& cursor, const ReportBlock& block,
+                          const std::function<void(const QTextBlockFormat&)>& begin) {
     const Theme& theme = lightTheme();
-    QTextCursor cursor(&document_);
-    cursor.movePosition(QTextCursor::End);
     const QColor colour = block.state ? theme.of(*block.state) : theme.ink;
     switch (block.kind) {
     case ReportBlock::Kind::heading: {
-        const bool isShort = block.anchor == "takes" || block.anchor == "findings";
-        QTextBlockFormat format = spaced(block.level > 2 ? 14 : isShort ? 24 : 0, 6);
-        if (block.level == 2 && !isShort) {
+        const qreal size = block.level == 2 ? 16 : 11;
+        QTextBlockFormat format = spaced(block.level > 2 ? 14 : startsPage(block) ? 0 : 24, 6);
+        if (startsPage(block)) {
             format.setPageBreakPolicy(QTextFormat::PageBreak_AlwaysBefore);
         }
-        cursor.insertBlock(format);
-        entries_.push_back({text(block.text), block.level, QTextCursor(cursor), {}});
-        entries_.back().at.setKeepPositionOnInsert(true);
-        cursor.insertText(block.state ? markOf(*block.state) : QString(), letters(block.level == 2 ? 16 : 11, colour, true));
-        cursor.insertText(text(block.text), letters(block.level == 2 ? 16 : 11, theme.ink, true));
+        begin(format);
+        cursor.insertText(block.state ? markOf(*block.state) : QString(), letters(size, colour, true));
+        cursor.insertText(text(block.text), letters(size, theme.ink, true));
         break;
     }
     case ReportBlock::Kind::paragraph:
-        if (!block.text.empty()) {
-            cursor.insertBlock(spaced(0, 4));
-            cursor.insertText(block.state ? markOf(*block.state) : QString(), letters(kTextPoints, colour));
-            cursor.insertText(text(block.text), letters(kTextPoints, theme.ink));
-        }
+        begin(spaced(0, 4));
+        cursor.insertText(block.state ? markOf(*block.state) : QString(), letters(kTextPoints, colour));
+        cursor.insertText(text(block.text), letters(kTextPoints, theme.ink));
         break;
-    case ReportBlock::Kind::table:
+    case ReportBlock::Kind::picture:
+        begin(spaced(2, 0));
+        cursor.insertText(text(block.text), letters(kTextPoints - 1.5, theme.muted));
+        break;
+    case ReportBlock::Kind::table: break;
+    }
+}
+
+void ReportPages::addBlock(const ReportBlock& block) {
+    if (block.kind == ReportBlock::Kind::table) {
         if (block.rows.size() > 1) {
             addTable(block);
         }
-        break;
-    case ReportBlock::Kind::picture: addPicture(block); break;
+        return;
+    }
+    if (block.kind == ReportBlock::Kind::paragraph && block.text.empty()) {
+        return;
+    }
+    QTextCursor cursor(&document_);
+    cursor.movePosition(QTextCursor::End);
+    addText(cursor, block, [&](const QTextBlockFormat& format) { beginBlock(cursor, format); });
+    enter({&block});
+}
+
+void ReportPages::addBlocks(const Blocks& blocks) {
+    for (const ReportBlock* block : blocks) {
+        addBlock(*block);
+    }
+}
+
+/// Notes where headings stand that were just written, or that the picture written next carries above it.
+void ReportPages::enter(const Blocks& blocks) {
+    for (const ReportBlock* block : blocks) {
+        if (block->kind == ReportBlock::Kind::heading) {
+            QTextCursor cursor(&document_);
+            cursor.movePosition(QTextCursor::End);
+            entries_.push_back({text(block->text), block->level, cursor, {}});
+            entries_.back().at.setKeepPositionOnInsert(true);
+        }
     }
 }
 
@@ -251,6 +357,35 @@ void ReportPages::addFrontAndContents() {
     format.setPageBreakPolicy(QTextFormat::PageBreak_AlwaysBefore);
     cursor.insertBlock(format);
     cursor.insertText(tr("Contents"), letters(16, theme.ink, true));
+}
+
+/// A heading within a chapter waits, with what is said below it, for the picture that may follow.
+void ReportPages::addChapters() {
+    Blocks waiting;
+    bool isFront = true;
+    for (const ReportBlock& block : blocks_) {
+        const bool isHeading = block.kind == ReportBlock::Kind::heading;
+        isFront = isFront && !(isHeading && block.level > 1);
+        if (isFront) {
+            continue;
+        }
+        if (block.kind == ReportBlock::Kind::picture) {
+            if (pictures_.contains(block.anchor)) {
+                addPicture(block, std::exchange(waiting, {}));
+            }
+            continue;
+        }
+        if (isHeading || block.kind == ReportBlock::Kind::table) {
+            addBlocks(std::exchange(waiting, {}));
+        }
+        const bool isEmpty = block.kind == ReportBlock::Kind::paragraph && block.text.empty();
+        if ((isHeading && block.level > 2) || (!waiting.empty() && !isEmpty)) {
+            waiting.push_back(&block);
+        } else {
+            addBlock(block);
+        }
+    }
+    addBlocks(waiting);
 }
 
 void ReportPages::set() {
@@ -281,13 +416,7 @@ void ReportPages::set() {
                         letters(kTextPoints, state == nullptr ? lightTheme().ink : lightTheme().of(*state)));
         name.insertText(text(headings[i]->text), letters(kTextPoints, lightTheme().ink, headings[i]->level == 2));
     }
-    bool isFront = true;
-    for (const ReportBlock& block : blocks_) {
-        isFront = isFront && !(block.kind == ReportBlock::Kind::heading && block.level > 1);
-        if (!isFront) {
-            addBlock(block);
-        }
-    }
+    addChapters();
     for (std::size_t i = 0; i < entries_.size() && contents != nullptr; ++i) {
         entries_[i].number = contents->cellAt(static_cast<int>(i), 1).firstCursorPosition();
     }

@@ -7,6 +7,9 @@
 #include <QTextDocument>
 #include <QTextObjectInterface>
 
+#include <functional>
+#include <memory>
+
 class QPagedPaintDevice;
 
 namespace wisetick::app {
@@ -38,9 +41,18 @@ public:
 private:
     void set();
     void addFrontAndContents();
+    using Blocks = std::vector<const ReportBlock*>;
+    using Texts = std::vector<std::unique_ptr<QTextDocument>>;
     void addBlock(const ReportBlock& block);
+    void addBlocks(const Blocks& blocks);
+    static void addText(QTextCursor& cursor, const ReportBlock& block, const std::function<void(const QTextBlockFormat&)>& begin);
+    void beginBlock(QTextCursor& cursor, const QTextBlockFormat& format);
     void addTable(const ReportBlock& block);
-    void addPicture(const ReportBlock& block);
+    void addPicture(const ReportBlock& block, const Blocks& above);
+    void addChapters();
+    int addOwnText(const Blocks& blocks);
+    void enter(const Blocks& blocks);
+    qreal heightOf(const QTextFormat& format, int which) const;
     void numberContents();
     int pageAt(int position) const;
     qreal scaleOf(const ReportPicture& picture) const;
@@ -56,6 +68,8 @@ private:
     ReportPictures pictures_;
     QTextDocument document_;
     std::vector<Entry> entries_;
+    bool isBehindTable_ = false; ///< the last block is the empty one that a table leaves
+    Texts texts_;                ///< what stands above or below a picture and must stay on its page
 };
 
 } // namespace wisetick::app

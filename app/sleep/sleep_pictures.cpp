@@ -265,8 +265,7 @@ Picture drawBars(const Figures& figures, const ModeFigure& mode, const std::vect
     picture.title = QObject::tr("What draws in %1").arg(text(mode.id));
     picture.hint =
         without.empty()
-            ? QObject::tr("%1 typically, %2 at most; click one to see what its absence saves")
-                  .arg(ampere(mode.ampere.nominal), ampere(mode.ampere.max))
+            ? QObject::tr("%1 typically, %2 at most").arg(ampere(mode.ampere.nominal), ampere(mode.ampere.max))
             : QObject::tr("without what is struck out %1 less: %2").arg(ampere(saved), ampere(mode.ampere.nominal - saved));
     picture.height = barHeight() * static_cast<qreal>(list.size());
     picture.paint = [list, nominal, most, without, ampere](QPainter& painter, const QRectF& area, const Theme& theme) {

@@ -55,6 +55,9 @@ void SleepView::remake() {
         jobs_ = jobRests(part, document_.plan(), figures, bands_);
         pictures_.push_back(restLengths(bands_, jobs_, document_.take().restsIn));
         pictures_.push_back(drawBars(figures, mode, without_));
+        if (without_.empty()) {
+            pictures_.back().hint += tr("; click one to see what its absence saves");
+        }
     }
     layOut();
 }

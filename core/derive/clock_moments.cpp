@@ -35,28 +35,48 @@ void Moments::markEnds(const Controls& controls, const std::vector<bool>& on) {
 
 /// What has a clock at the moment and is used by something: a line above a multiplier that stands still is not.
 std::vector<bool> Moments::inUse(const Moment& moment, const Controls& controls) const {
+    const std::vector<bool> alive = aliveNodes(moment, controls);
     std::vector<bool> result(part_.nodeCount());
-    for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
-        if (!isEnd_[node] || !isAlive(moment, controls, node)) {
-            continue;
-        }
-        for (const NodeIndex each : chainOf(part_, controls, node)) {
-            result[each] = used_[each];
-        }
-    }
-    for (NodeIndex node = part_.sources.size(); node < part_.nodeCount(); ++node) {
-        if (isMultiplier(node) && moment.runs[node]) { // a running multiplier must be well fed, whoever uses it
-            for (const NodeIndex each : chainOf(part_, controls, node)) {
-                result[each] = used_[each];
+    const auto markChain = [&](NodeIndex node) {
+        for (;; node = parentOf(part_, controls, node - part_.sources.size())) {
+            result[node] = used_[node] && alive[node];
+            if (part_.isSource(node)) {
+                return;
             }
+        }
+    };
+    for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
+        // a running multiplier must be well fed, whoever uses it
+        const bool isFed = !part_.isSource(node) && moment.runs[node] && isMultiplier(node);
+        if ((isEnd_[node] && alive[node]) || isFed) {
+            markChain(node);
         }
     }
     return result;
 }
 
+/// By node: everything on its way to the source that is started and stopped runs.
+std::vector<bool> Moments::aliveNodes(const Moment& moment, const Controls& controls) const {
+    std::vector<bool> alive(part_.nodeCount());
+    for (NodeIndex node = 0; node < part_.sources.size(); ++node) {
+        alive[node] = moment.runs[node];
+    }
+    for (const std::size_t line : part_.order) {
+        const NodeIndex node = part_.nodeOfLine(line);
+        alive[node] = alive[parentOf(part_, controls, line)] && (!isStarted(node) || moment.runs[node]);
+    }
+    return alive;
+}
+
 bool Moments::isAlive(const Moment& moment, const Controls& controls, NodeIndex node) const {
-    const std::vector<NodeIndex> chain = chainOf(part_, controls, node);
-    return std::all_of(chain.begin(), chain.end(), [&](NodeIndex each) { return !isStarted(each) || moment.runs[each]; });
+    for (;; node = parentOf(part_, controls, node - part_.sources.size())) {
+        if (isStarted(node) && !moment.runs[node]) {
+            return false;
+        }
+        if (part_.isSource(node)) {
+            return true;
+        }
+    }
 }
 
 JudgedMoment Moments::judge(const Moment& moment, const Controls& controls, Diagnostics findings) const {
@@ -64,7 +84,7 @@ JudgedMoment Moments::judge(const Moment& moment, const Controls& controls, Diag
     std::vector<LineFigure> lines = lineRates(part_, plan_.board, controls, nullptr, Detail::verdict);
     const std::vector<bool> isUsed = inUse(moment, controls);
     for (NodeIndex node = 0; node < lines.size(); ++node) {
-        lines[node].isOn = isUsed[node] && isAlive(moment, controls, node);
+        lines[node].isOn = isUsed[node];
     }
     judgeLimits(part_, plan_.board, controls, lines, findings);
     judgeBoard(part_, plan_, controls, lines, findings);

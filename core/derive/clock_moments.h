@@ -42,6 +42,7 @@ public:
 
 private:
     std::vector<bool> inUse(const Moment& moment, const Controls& controls) const;
+    std::vector<bool> aliveNodes(const Moment& moment, const Controls& controls) const;
 
     const Part& part_;
     const Plan& plan_;

@@ -142,7 +142,13 @@ private:
                                       line.resetDivide, result.fault);
         result.multiply = resolveFactor(line.id, "multiply", choice == nullptr ? std::nullopt : choice->multiply, line.multiply,
                                         line.resetMultiply, result.fault);
-        result.factor = line.factor * result.multiply / result.divide;
+        result.factor = line.factor;
+        if (!line.multiply.empty()) {
+            result.factor *= result.multiply;
+        }
+        if (!line.divide.empty()) {
+            result.factor /= result.divide;
+        }
         return result;
     }
 

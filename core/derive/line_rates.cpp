@@ -147,7 +147,9 @@ void workLine(const Part& part, const Line& line, const LineControls& controls, 
     figure.unknown = parent.unknown;
     try {
         const Bounds steady = *parent.hertz * controls.factor;
-        figure.hertz = Bounds{steady.min * (1 - line.ripple), steady.nominal, steady.max * (1 + line.ripple)};
+        figure.hertz = line.ripple.isZero()
+                           ? steady
+                           : Bounds{steady.min * (1 - line.ripple), steady.nominal, steady.max * (1 + line.ripple)};
         workLong(line, controls, parent, figure);
     } catch (const RationalOverflow&) {
         figure.why = "the rate of " + line.id + " needs more than 256 bits";

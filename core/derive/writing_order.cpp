@@ -171,8 +171,10 @@ private:
     Controls controlsNow() const { return controlsOf(now_.take); }
 
     bool isAbove(const Controls& controls, NodeIndex above, NodeIndex node) const {
-        const std::vector<NodeIndex> chain = chainOf(part_, controls, node);
-        return std::find(chain.begin(), chain.end(), above) != chain.end();
+        while (node != above && !part_.isSource(node)) {
+            node = parentOf(part_, controls, node - part_.sources.size());
+        }
+        return node == above;
     }
 
     /// Makes one step towards the goal; false where none can be made.

@@ -189,7 +189,10 @@ private:
 class ProgramWork {
 public:
     ProgramWork(const Part& part, const Plan& plan, const Figures& figures, Broken broken, const std::optional<std::string>& from)
-        : part_(part), plan_(plan), figures_(figures), broken_(broken), from_(from), writer_(part, program_.left) {}
+        : part_(part), plan_(plan), figures_(figures), broken_(broken), from_(from), writer_(part, program_.left) {
+        Diagnostics ignored; // said where the figures were worked out
+        controls_ = resolveControls(part, *findTake(plan, figures.take), ignored);
+    }
 
     RegisterProgram work() {
         const WritingOrder way = writingOrder(part_, plan_, from_, figures_.take);
@@ -332,13 +335,11 @@ private:
         const PromiseLine& line = plan_.promises[promise].line;
         const auto* wakes = line.ask.as<WakesAsk>();
         const auto peripheral = part_.findPeripheral(wakes != nullptr ? wakes->by : peripheralOf(line.subject));
-        Diagnostics ignored;
-        const Controls controls = resolveControls(part_, *findTake(plan_, figures_.take), ignored);
-        const auto clock = peripheral ? clockOf(part_, controls, *peripheral) : std::nullopt;
+        const auto clock = peripheral && !lateSources_.empty() ? clockOf(part_, controls_, *peripheral) : std::nullopt;
         if (!clock) {
             return false;
         }
-        const std::vector<NodeIndex> chain = chainOf(part_, controls, *clock);
+        const std::vector<NodeIndex> chain = chainOf(part_, controls_, *clock);
         return std::find(lateSources_.begin(), lateSources_.end(), chain.back()) != lateSources_.end();
     }
 
@@ -409,6 +410,7 @@ private:
     const Figures& figures_;
     Broken broken_;
     std::optional<std::string> from_;
+    Controls controls_; ///< as the take has them
     RegisterProgram program_;
     ActWriter writer_;
     std::size_t late_ = 0;
