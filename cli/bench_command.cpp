@@ -98,6 +98,10 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
             table.add({signal.name, each.track, measuredSaid(now), planned,
                        printError((now.value.nominal / was.value.nominal - 1)), stateName(each.state)});
         }
+        const std::string more = moreSaid(signal, each);
+        if (!more.empty()) {
+            table.add({"", "", more, "", "", ""});
+        }
         if (!each.text.empty()) {
             table.add(
                 {"", "\u2018" + each.text.substr(0, 60) + (each.text.size() > 60 ? "\u2026" : "") + "\u2019", "", "", "", ""});
@@ -106,6 +110,12 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
         json["measured"] = each.isSilent ? nlohmann::ordered_json() : boundsJson(shownCycle(signal, each.cycle).value);
         json["predicted"] = boundsJson(was.value);
         json["count"] = each.count;
+        if (each.duty) {
+            json["high"] = boundsJson(*each.duty);
+        }
+        if (each.jitter) {
+            json["jitter"] = boundsJson(*each.jitter);
+        }
         list.push_back(std::move(json));
     }
     if (options.isJson) {

@@ -1,8 +1,11 @@
 #include "bench/can_frames.h"
 #include "bench/clocked_lines.h"
+#include "bench/measure.h"
 #include "support.h"
 
 #include <QTest>
+
+#include <cmath>
 
 #include <random>
 
@@ -254,6 +257,65 @@ private slots:
             QVERIFY2(read.size() == 1, qPrintable(QString("from %1: %2").arg(from).arg(read.size())));
             QVERIFY(read.front().frame == second);
         }
+    }
+
+    /// Two lines of a half bridge: 5 and 7 ticks between them, then an overlap that is told.
+    void deadTime() {
+        Capture capture;
+        capture.tick = Rational(1, 10'000'000);
+        Track high{"high", {}};
+        Track low{"low", {}};
+        high.edges.add(0, LogicLevel::low);
+        low.edges.add(0, LogicLevel::low);
+        for (std::int64_t i = 0; i < 50; ++i) {
+            const std::int64_t at = 100 + i * 100;
+            high.edges.add(at, LogicLevel::high);
+            high.edges.add(at + 40, LogicLevel::low);
+            low.edges.add(at + 45, LogicLevel::high);
+            low.edges.add(at + 93, LogicLevel::low);
+        }
+        const MeasuredFigure dead = measureDeadTime(capture, high, low);
+        QVERIFY2(dead.value && dead.why.empty(), dead.why.c_str());
+        QCOMPARE(dead.count, std::int64_t{99}); // fifty behind one, forty-nine behind the other
+        QCOMPARE(dead.value->min, Rational(4, 10'000'000));
+        QCOMPARE(dead.value->max, Rational(8, 10'000'000));
+        QCOMPARE(dead.value->nominal, Rational(50 * 5 + 49 * 7, 99) / 10'000'000);
+        high.edges.add(5200, LogicLevel::high);
+        low.edges.add(5230, LogicLevel::high);
+        QVERIFY(QString::fromStdString(measureDeadTime(capture, high, low).why).contains("both are high at once"));
+        QVERIFY(!measureDeadTime(capture, high, Track{"none", {}}).value);
+    }
+
+    /// Jitter is what the periods spread more than two looks can make; bursts are parted by rests.
+    void jitterAndBursts() {
+        Capture capture;
+        capture.tick = Rational(1, 1'000'000);
+        capture.end = 100'000;
+        Track track{"tick", {}};
+        track.edges.add(0, LogicLevel::low);
+        std::int64_t at = 10;
+        for (int burst = 0; burst < 3; ++burst) {
+            for (int i = 0; i < 4; ++i) {
+                track.edges.add(at, LogicLevel::high);
+                track.edges.add(at + 3, LogicLevel::low);
+                at += i % 2 == 0 ? 10 : 15;
+            }
+            at += 1000;
+        }
+        const std::vector<Burst> bursts = measureBursts(track, 500);
+        QCOMPARE(bursts.size(), std::size_t{3});
+        QVERIFY((bursts[0] == Burst{10, 48, 8}));
+        const TrackFigures first = measureTrack(capture, track, 0, 48);
+        QVERIFY(first.jitter);
+        QCOMPARE(first.jitter->nominal, Rational(5, 1'000'000));
+        QCOMPARE(first.jitter->min, Rational(3, 1'000'000));
+        Track even{"even", {}};
+        even.edges.add(0, LogicLevel::low);
+        for (int i = 1; i < 200; ++i) { // a period of ten ticks and a third: the looks alone make it spread
+            even.edges.add(static_cast<std::int64_t>(std::ceil(i * 31.0 / 3)), LogicLevel::high);
+            even.edges.add(static_cast<std::int64_t>(std::ceil(i * 31.0 / 3)) + 2, LogicLevel::low);
+        }
+        QVERIFY(measureTrack(capture, even, 0, capture.end).jitter->min.isZero());
     }
 
     /// Words on a clocked line: both edges, both orders, words of 3 to 32 bits, with and without a select line.

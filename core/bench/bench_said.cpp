@@ -26,6 +26,7 @@ std::string shareSaid(double share) {
 ShownCycle shownCycle(const BenchSignal& signal, const Bounds& cycle) {
     switch (signal.shape) {
     case BenchSignal::Shape::toggles: return {cycle, Unit::second};
+    case BenchSignal::Shape::bus:
     case BenchSignal::Shape::frames: return {inverse(cycle), Unit::bitsPerSecond};
     case BenchSignal::Shape::clock:
     case BenchSignal::Shape::pulses: return {inverse(cycle), Unit::hertz};
@@ -36,6 +37,20 @@ ShownCycle shownCycle(const BenchSignal& signal, const Bounds& cycle) {
 std::string measuredSaid(const ShownCycle& shown) {
     const Rational open = std::max(shown.value.max - shown.value.nominal, shown.value.nominal - shown.value.min);
     return bare(printQuantity(shown.value.nominal, shown.unit)) + " \u00b1" + bare(printQuantity(open, shown.unit, kDigits));
+}
+
+std::string moreSaid(const BenchSignal&, const MeasuredSignal& measured) {
+    std::string text;
+    if (measured.duty) {
+        const Rational open = (measured.duty->max - measured.duty->min) / 2;
+        text = "high " + bare(printQuantity(measured.duty->nominal, Unit::ratio, kDigits + 1)) + " \u00b1" +
+               bare(printQuantity(open, Unit::ratio, kDigits));
+    }
+    if (measured.jitter && !measured.jitter->min.isZero()) {
+        text += (text.empty() ? "" : ", ") + std::string("periods spread by ") +
+                bare(printQuantity(measured.jitter->nominal, Unit::second, kDigits));
+    }
+    return text;
 }
 
 std::string sourcesSaid(const Part& part, const Explanation& explanation) {

@@ -5,6 +5,7 @@
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <optional>
 #include <unordered_map>
@@ -18,7 +19,18 @@ constexpr double kFarOff = 1e9;           ///< what moves stands still, or the o
 constexpr double kPartOfACycle = 1e-3;    ///< for rounding
 constexpr double kMostCycles = 1e7;       ///< that a firmware is late
 constexpr double kDoubleRounding = 1e-12; ///< of what is worked out in doubles
-constexpr std::size_t kMostPairs = 1500;  ///< slips that are tried two by two
+/// By which a bus may be faster than asked and still be one.
+const std::array<Rational, 11> kBusRatios{Rational(1),    Rational(2),    Rational(1, 2), Rational(4),
+                                          Rational(1, 4), Rational(8),    Rational(1, 8), Rational(5),
+                                          Rational(1, 5), Rational(5, 2), Rational(2, 5)};
+constexpr std::size_t kMostPairs = 1500; ///< slips that are tried two by two
+
+/// As its compare register has it.
+Rational plannedDuty(const BenchSignal& signal) {
+    const auto counts =
+        std::find_if(signal.factors.begin(), signal.factors.end(), [](const Setting& each) { return each.name == "counts"; });
+    return signal.compare && counts != signal.factors.end() ? signal.compare->value / counts->value : signal.duty;
+}
 
 /// A stretch of shares; empty where most < least.
 struct Shares {
@@ -37,6 +49,13 @@ struct Says {
     bool isSilent = false;
     double ratio = 1;
     NodeIndex source = 0;
+    double duty = 1; ///< ÷ the planned one
+};
+
+/// What a slip multiplies, in doubles.
+struct Ratios {
+    double cycle = 1;
+    double duty = 1;
 };
 
 class Explainer {
@@ -45,7 +64,7 @@ public:
               const std::vector<MeasuredSignal>& measured)
         : part_(part), figures_(figures), signals_(predicted), slips_(slips), measured_(measured) {
         for (const BenchSignal& signal : predicted) {
-            planned_.push_back({false, 1, signal.source});
+            planned_.push_back({false, 1, signal.source, 1});
         }
         for (NodeIndex source = 0; source < part.sources.size(); ++source) {
             tolerances_.push_back(workTolerance(source));
@@ -55,7 +74,7 @@ public:
         }
         for (const Slip& slip : slips) {
             for (const SlipEffect& effect : slip.effects) {
-                ratios_[&effect] = effect.ratio.toDouble();
+                ratios_[&effect] = {effect.ratio.toDouble(), effect.duty.toDouble()};
             }
         }
     }
@@ -91,7 +110,8 @@ private:
             for (const SlipEffect& effect : slip->effects) {
                 Says& of = says[effect.signal];
                 of.isSilent = of.isSilent || effect.isSilent;
-                of.ratio *= ratios_.at(&effect);
+                of.ratio *= ratios_.at(&effect).cycle;
+                of.duty *= ratios_.at(&effect).duty;
                 of.source = effect.source != signals_[effect.signal].source ? effect.source : of.source;
             }
         }
@@ -157,11 +177,25 @@ private:
                 at->second.narrow(readingOf(reads_[i], of));
             }
         }
-        double left = 0;
+        double left = dutyLeft(says, without);
         for (const auto& [source, shares] : sources) {
             left = std::max(left, shares.gap());
             if (readings != nullptr) {
                 readings->push_back({source, shares.least, shares.most});
+            }
+        }
+        return left;
+    }
+
+    /// By how much of a period a signal is high longer or shorter than is said, beyond what was measured leaves open.
+    double dutyLeft(const std::vector<Says>& says, std::optional<std::size_t> without) const {
+        double left = 0;
+        for (const MeasuredSignal& measured : measured_) {
+            const BenchSignal& signal = signals_[measured.signal];
+            if (measured.duty && signal.compare && measured.signal != without) {
+                const double said = plannedDuty(signal).toDouble() * says[measured.signal].duty;
+                left = std::max({left, measured.duty->min.toDouble() - kDoubleRounding - said,
+                                 said - measured.duty->max.toDouble() - kDoubleRounding});
             }
         }
         return left;
@@ -279,7 +313,8 @@ private:
             const Says& x = a[measured.signal];
             const Says& y = b[measured.signal];
             return x.isSilent == y.isSilent &&
-                   (x.isSilent || (x.source == y.source && std::abs(x.ratio / y.ratio - 1) < kDoubleRounding));
+                   (x.isSilent || (x.source == y.source && std::abs(x.ratio / y.ratio - 1) < kDoubleRounding &&
+                                   (!measured.duty || std::abs(x.duty / y.duty - 1) < kDoubleRounding)));
         });
     }
 
@@ -291,13 +326,13 @@ private:
     std::vector<Says> planned_;
     std::vector<Shares> tolerances_; ///< by source
     std::vector<Read> reads_;        ///< by measured signal
-    std::unordered_map<const SlipEffect*, double> ratios_;
+    std::unordered_map<const SlipEffect*, Ratios> ratios_;
     std::vector<Ranked> found_;
 };
 
 /// The promise by what was measured: of one that is asked exactly, and of what is no longer than a bound, whether it can be
 /// inside of what is predicted.
-State stateBy(const Ask& ask, const BenchSignal& signal, const Bounds& cycle) {
+State stateBy(const Ask& ask, const BenchSignal& signal, const Bounds& cycle, const std::optional<Bounds>& duty) {
     const auto within = [&](const Rational& asked, const Tolerance& tolerance) {
         if (!tolerance.within) {
             const bool isApart = cycle.max < signal.cycle.min || cycle.min > signal.cycle.max;
@@ -317,7 +352,13 @@ State stateBy(const Ask& ask, const BenchSignal& signal, const Bounds& cycle) {
         return asRate(talks->bitsPerSecond, talks->tolerance);
     }
     if (const auto* drives = ask.as<DrivesAsk>()) {
-        return asRate(drives->hertz, drives->tolerance);
+        const Rational step = signal.compare ? plannedDuty(signal) / signal.compare->value : Rational(0);
+        const bool isHighAsAsked =
+            !duty || (duty->max >= drives->duty - step && duty->min <= drives->duty + step); // to the nearest step
+        return isHighAsAsked ? asRate(drives->hertz, drives->tolerance) : State::broken;
+    }
+    if (const auto* can = ask.as<CanAsk>()) {
+        return asRate(can->bitsPerSecond, can->tolerance);
     }
     if (const auto* plays = ask.as<PlaysAsk>()) {
         return asRate(plays->hertz, plays->tolerance);
@@ -331,6 +372,26 @@ State stateBy(const Ask& ask, const BenchSignal& signal, const Bounds& cycle) {
                                                         : judgeAtLeast(cycle, 1 / runs->hertz, true).state;
     }
     return State::kept;
+}
+
+/// The bit of a bus, and the frames on it; where none can be read at the rate that is asked, the usual other rates are tried.
+MeasuredFigure measureBus(const Capture& capture, const Track& track, const BenchSignal& signal, MeasuredSignal& measured) {
+    MeasuredFigure figure;
+    for (const Rational& ratio : kBusRatios) {
+        CanTiming timing = signal.can;
+        timing.bitsPerSecond *= ratio;
+        timing.dataBitsPerSecond *= ratio;
+        const std::vector<CanRead> frames = readCan(capture, track, timing);
+        const auto good = std::count_if(frames.begin(), frames.end(), [](const CanRead& each) { return each.fault.empty(); });
+        if (good * 2 <= static_cast<std::ptrdiff_t>(frames.size())) {
+            continue;
+        }
+        measured.text =
+            std::to_string(good) + " of " + std::to_string(frames.size()) + " frames good: " + canText(frames.front());
+        return measureCanBit(capture, track, timing);
+    }
+    figure.why = "no frame can be read";
+    return figure;
 }
 
 } // namespace
@@ -354,9 +415,13 @@ std::vector<MeasuredSignal> measureSignals(const Capture& capture, const Plan& p
                 measured.text = textOf(readUart(capture, *track, figure.value->nominal, signal.frame));
                 figure.value = inverse(*figure.value);
             }
+        } else if (signal.shape == BenchSignal::Shape::bus) {
+            figure = measureBus(capture, *track, signal, measured);
         } else {
             const TrackFigures found = measureTrack(capture, *track, 0, capture.end);
             figure = signal.shape == BenchSignal::Shape::toggles ? found.half : found.period;
+            measured.duty = signal.shape == BenchSignal::Shape::pulses ? found.duty.value : std::nullopt;
+            measured.jitter = signal.shape == BenchSignal::Shape::toggles ? std::nullopt : found.jitter;
         }
         // it should have changed several times, and never did
         measured.isSilent = track->edges.size() <= 1 && capture.length() > 4 * signal.cycle.max;
@@ -366,8 +431,10 @@ std::vector<MeasuredSignal> measureSignals(const Capture& capture, const Plan& p
         }
         measured.cycle = figure.value.value_or(Bounds());
         measured.count = figure.count;
-        measured.state =
-            measured.isSilent ? State::broken : stateBy(plan.promises[signal.promise].line.ask, signal, measured.cycle);
+        measured.workings = std::move(figure.workings);
+        measured.state = measured.isSilent
+                             ? State::broken
+                             : stateBy(plan.promises[signal.promise].line.ask, signal, measured.cycle, measured.duty);
         all.push_back(std::move(measured));
     }
     return all;

@@ -10,14 +10,17 @@ namespace wisetick {
 
 /// A signal of the plan that was measured.
 struct MeasuredSignal {
-    std::size_t signal = 0; ///< index among the signals
-    bool isSilent = false;  ///< its track never changes
-    Rational length;        ///< s, for which it was looked at
-    Bounds cycle;           ///< s, with what the capture leaves open
-    std::int64_t count = 0; ///< of cycles, or bits
+    std::size_t signal = 0;            ///< index among the signals
+    bool isSilent = false;             ///< its track never changes
+    Rational length;                   ///< s, for which it was looked at
+    Bounds cycle;                      ///< s, with what the capture leaves open
+    std::int64_t count = 0;            ///< of cycles, or bits
+    std::optional<Bounds> jitter = {}; ///< s, by which its periods spread
+    std::optional<Bounds> duty = {};   ///< of one that is high for a share of its period
     std::string track;
-    std::string text;          ///< that a port sent, read at the rate that it has
+    std::string text;          ///< that a port sent, or the frames of a bus, read at the rate that it has
     State state = State::kept; ///< of the promise, by what was measured
+    Workings workings = {};    ///< how its cycle was measured
 };
 
 /// What a source would run at, if an explanation is right.

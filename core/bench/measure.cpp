@@ -3,6 +3,7 @@
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
+#include <array>
 #include <limits>
 
 namespace wisetick {
@@ -122,6 +123,9 @@ TrackFigures measureTrack(const Capture& capture, const Track& track, std::int64
                                          {}});
         figures.shortest =
             Bounds{capture.tick * Rational(rising.shortest), period.nominal, capture.tick * Rational(rising.longest)};
+        const Rational spread = capture.tick * Rational(rising.longest - rising.shortest);
+        figures.jitter =
+            Bounds{std::max(Rational(0), spread - 2 * capture.resolution()), spread, spread + 2 * capture.resolution()};
     } else if (figures.period.value) {
         figures.rate.why = "too few ticks for a rate";
     } else {
@@ -182,6 +186,69 @@ MeasuredFigure measureDelay(const Capture& capture, const Track& from, const Tra
         Bounds{std::max(Rational(0), capture.tick * Rational(shortest) - capture.resolution()),
                capture.tick * Rational(sum) / Rational(figure.count), capture.tick * Rational(longest) + capture.resolution()};
     return figure;
+}
+
+MeasuredFigure measureDeadTime(const Capture& capture, const Track& one, const Track& other) {
+    MeasuredFigure figure;
+    const std::array<const Track*, 2> tracks{&one, &other};
+    std::array<EdgeList::Walk, 2> walks{EdgeList::Walk(one.edges, 0), EdgeList::Walk(other.edges, 0)};
+    std::array<Edge, 2> edges;
+    std::array<bool, 2> has{walks[0].next(edges[0]), walks[1].next(edges[1])};
+    std::array<LogicLevel, 2> levels{LogicLevel::unknown, LogicLevel::unknown};
+    std::int64_t fell = -1; ///< when the last of both became low
+    std::size_t by = 0;     ///< which of them that was
+    std::int64_t sum = 0;
+    std::int64_t shortest = std::numeric_limits<std::int64_t>::max();
+    std::int64_t longest = 0;
+    while (has[0] || has[1]) {
+        // of two at the same tick the fall comes first: nothing says that they overlap
+        const bool isFirst =
+            !has[1] ||
+            (has[0] && (edges[0].tick < edges[1].tick || (edges[0].tick == edges[1].tick && edges[0].level == LogicLevel::low)));
+        const std::size_t now = isFirst ? 0 : 1;
+        const std::size_t then = 1 - now;
+        const Edge edge = edges[now];
+        has[now] = walks[now].next(edges[now]);
+        if (edge.level == LogicLevel::high) {
+            if (levels[then] == LogicLevel::high && figure.why.empty()) {
+                figure.why = "both are high at once, " + tracks[now]->name + " since " +
+                             printQuantity(capture.tick * Rational(edge.tick), Unit::second);
+            }
+            if (levels[then] == LogicLevel::low && fell >= 0 && by == then) {
+                sum += edge.tick - fell;
+                shortest = std::min(shortest, edge.tick - fell);
+                longest = std::max(longest, edge.tick - fell);
+                ++figure.count;
+            }
+            fell = -1;
+        } else if (edge.level == LogicLevel::low && levels[now] == LogicLevel::high) {
+            fell = edge.tick;
+            by = now;
+        }
+        levels[now] = edge.level;
+    }
+    if (figure.count > 0) {
+        figure.value = Bounds{std::max(Rational(0), capture.tick * Rational(shortest) - capture.resolution()),
+                              capture.tick * Rational(sum) / Rational(figure.count),
+                              capture.tick * Rational(longest) + capture.resolution()};
+    } else if (figure.why.empty()) {
+        figure.why = "none of them follows the other";
+    }
+    return figure;
+}
+
+std::vector<Burst> measureBursts(const Track& track, std::int64_t rest) {
+    std::vector<Burst> bursts;
+    EdgeList::Walk walk(track.edges, 1); // the first is what stands at the beginning
+    Edge edge;
+    while (walk.next(edge)) {
+        if (bursts.empty() || edge.tick - bursts.back().to >= rest) {
+            bursts.push_back({edge.tick, edge.tick, 0});
+        }
+        bursts.back().to = edge.tick;
+        ++bursts.back().edges;
+    }
+    return bursts;
 }
 
 } // namespace wisetick

@@ -33,14 +33,37 @@ std::optional<BenchNote> noteCycles(const Plan& plan, const Explanation& explana
                      [place, promise](Plan& edited) { return replacePromise(edited, place, promise); }};
 }
 
-std::optional<BenchNote> noteChoices(const Plan& plan, const Explanation& explanation) {
+/// The way of each promise of a peripheral with the setting that it has in fact.
+std::vector<PinnedWay> waysWith(const Plan& plan, const Figures& figures, const Slip& slip) {
+    std::vector<PinnedWay> ways;
+    for (std::size_t i = 0; i < figures.promises.size(); ++i) {
+        const PromiseFigure& figure = figures.promises[i];
+        PinnedWay way{figure.name, {}};
+        bool hasIt = false;
+        for (const Setting& setting : figure.settings) {
+            hasIt = hasIt || setting.name == slip.setting;
+            way.settings.emplace_back(setting.name, setting.name == slip.setting ? slip.value : setting.value);
+        }
+        if (hasIt && peripheralOf(plan.promises[i].line.subject) == slip.id) {
+            ways.push_back(std::move(way));
+        }
+    }
+    return ways;
+}
+
+/// What is set otherwise, as a take of its own: clocks as choices, settings of peripherals as ways that it insists on.
+std::optional<BenchNote> noteTake(const Plan& plan, const Figures& figures, const Explanation& explanation) {
     std::vector<Choice> choices;
+    std::vector<PinnedWay> ways;
     for (const Slip* slip : explanation.slips) {
         if (!slip->choice.id.empty()) {
             choices.push_back(slip->choice);
+            continue;
         }
+        const std::vector<PinnedWay> with = waysWith(plan, figures, *slip);
+        ways.insert(ways.end(), with.begin(), with.end());
     }
-    if (choices.empty() || choices.size() != explanation.slips.size()) {
+    if (choices.empty() && ways.empty()) {
         return std::nullopt;
     }
     const std::string from = plan.active;
@@ -48,7 +71,7 @@ std::optional<BenchNote> noteChoices(const Plan& plan, const Explanation& explan
     for (int number = 2; findTake(plan, name) != nullptr; ++number) {
         name = from + " as measured " + std::to_string(number);
     }
-    return BenchNote{"a take '" + name + "'", [choices, from, name](Plan& edited) {
+    return BenchNote{"a take '" + name + "'", [choices, ways, from, name](Plan& edited) {
                          std::string why = copyTake(edited, from, name);
                          const auto take = std::find_if(edited.takes.begin(), edited.takes.end(),
                                                         [&](const Take& each) { return each.name == name; });
@@ -57,6 +80,9 @@ std::optional<BenchNote> noteChoices(const Plan& plan, const Explanation& explan
                          }
                          for (const Choice& other : choices) {
                              setOtherwise(*take, other);
+                         }
+                         for (const PinnedWay& way : ways) {
+                             why = why.empty() ? pinWay(edited, name, way) : why;
                          }
                          edited.active = name;
                          return why;
@@ -104,7 +130,7 @@ std::optional<BenchNote> noteOf(const Part& part, const Plan& plan, const Figure
     if (!explanation.lateOf.empty()) {
         return noteCycles(plan, explanation);
     }
-    return explanation.slips.empty() ? noteSources(part, figures, explanation) : noteChoices(plan, explanation);
+    return explanation.slips.empty() ? noteSources(part, figures, explanation) : noteTake(plan, figures, explanation);
 }
 
 } // namespace wisetick

@@ -13,9 +13,9 @@ struct BenchNote {
     PlanEdit edit;
 };
 
-/// Of one that explains all: the cycles that firmware is late (`late 40 cycles` of a promise that fires), else the clocks that
-/// are set otherwise as a take more, which becomes the active one, else the rate of each source whose reading is much closer than
-/// its tolerance as measured. Nothing where it writes none of these.
+/// Of one that explains all: the cycles that firmware is late (`late 40 cycles` of a promise that fires), else the clocks and
+/// settings that are otherwise as a take more, which becomes the active one, else the rate of each source whose reading is much
+/// closer than its tolerance as measured. Nothing where it writes none of these.
 std::optional<BenchNote> noteOf(const Part& part, const Plan& plan, const Figures& figures, const Explanation& explanation);
 
 } // namespace wisetick

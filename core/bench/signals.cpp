@@ -52,7 +52,42 @@ bool shapeOf(const Ask& ask, const Bounds& got, BenchSignal& signal) {
         signal.frame = talks->frame;
         return true;
     }
+    if (const auto* can = ask.as<CanAsk>()) {
+        signal.shape = Shape::bus;
+        signal.can.bitsPerSecond = can->bitsPerSecond;
+        signal.can.dataBitsPerSecond = can->data.value_or(Rational(0));
+        return true;
+    }
     return ask.is<ClocksAsk>() || ask.is<PlaysAsk>() || ask.is<RunsAsk>();
+}
+
+/// Where the bits of a bus are sampled, and what their lengths are made of.
+void setBus(const std::vector<Setting>& settings, BenchSignal& signal) {
+    const auto share = [&](const std::string& first, const std::string& second, Rational& sample) {
+        const Rational* before = pinnedValue(settings, first);
+        const Rational* after = pinnedValue(settings, second);
+        if (before != nullptr && after != nullptr) {
+            sample = (1 + *before) / (1 + *before + *after);
+        }
+    };
+    share("seg1", "seg2", signal.can.sample);
+    share("data_seg1", "data_seg2", signal.can.dataSample);
+    for (const Setting& setting : settings) {
+        if (setting.name == "seg1" || setting.name == "seg2") {
+            signal.summed.push_back(setting);
+        }
+    }
+}
+
+/// The setting of a channel's compare register: "timer8.1" has "compare1".
+std::optional<Setting> compareOf(const std::vector<Setting>& settings, const std::string& subject) {
+    const std::size_t dot = subject.rfind('.');
+    for (const Setting& setting : settings) {
+        if (dot != std::string::npos && setting.name == "compare" + subject.substr(dot + 1)) {
+            return setting;
+        }
+    }
+    return std::nullopt;
 }
 
 } // namespace
@@ -85,9 +120,29 @@ std::vector<BenchSignal> benchSignals(const Part& part, const Plan& plan, const 
         signal.source = chainOf(part, controls, *clock).back();
         signal.hertz = hertz->nominal;
         signal.factors = signal.peripheral ? factorsOf(figure.settings) : std::vector<Setting>();
+        if (signal.shape == BenchSignal::Shape::bus) {
+            setBus(figure.settings, signal);
+        } else if (signal.shape == BenchSignal::Shape::pulses) {
+            signal.compare = compareOf(figure.settings, signal.subject);
+        }
         predicted.push_back(std::move(signal));
     }
     return predicted;
+}
+
+Rational BenchSignal::product(const std::function<Rational(const Setting&)>& valueOf) const {
+    Rational product = 1;
+    for (const Setting& factor : factors) {
+        product *= valueOf(factor);
+    }
+    if (!summed.empty()) {
+        Rational sum = 1;
+        for (const Setting& each : summed) {
+            sum += valueOf(each);
+        }
+        product *= sum;
+    }
+    return product;
 }
 
 bool isTrackOf(const std::string& track, const BenchSignal& signal) {

@@ -1,8 +1,10 @@
 #pragma once
 
+#include "bench/can_frames.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
+#include <functional>
 #include <optional>
 #include <string>
 #include <vector>
@@ -15,7 +17,8 @@ struct BenchSignal {
         toggles, ///< it changes each time: a handler or a loop turns the pin
         clock,   ///< half of the period high
         pulses,  ///< high for `duty` of the period
-        frames   ///< bytes
+        frames,  ///< bytes
+        bus      ///< frames of a CAN bus
     };
 
     std::size_t promise = 0; ///< index in the plan
@@ -28,9 +31,15 @@ struct BenchSignal {
     Rational hertz; ///< of its clock
     Bounds cycle;   ///< s: between two changes of one that toggles, a period, or a bit
     Rational duty = Rational(1, 2);
-    std::vector<Setting> factors; ///< the settings that the cycle is a product of
-    bool isByTheCore = false;     ///< the firmware has a part in it each time
+    std::vector<Setting> factors;        ///< the settings that the cycle is a product of
+    std::vector<Setting> summed = {};    ///< and of one more than the sum of these, where there are any
+    std::optional<Setting> compare = {}; ///< so many of its counts it is high
+    bool isByTheCore = false;            ///< the firmware has a part in it each time
     UartFrame frame = {};
+    CanTiming can = {};
+
+    /// What its factors and sums come to, with the value that each setting is said to have.
+    Rational product(const std::function<Rational(const Setting&)>& valueOf) const;
 };
 
 /// The signals of the promises that are asked in the figures' take and have a rate. What is broken is predicted too.

@@ -16,7 +16,9 @@ namespace {
 
 constexpr double kMostDrift = 2e-7;          ///< of a source, while it is looked at
 constexpr std::int64_t kMostEdges = 200'000; ///< of one signal; then it stops
-constexpr double kFewTicks = 4;              ///< a cycle of fewer can't be told from noise
+constexpr double kRestBits = 20;             ///< of a bus between two frames
+constexpr std::uint32_t kMostFrames = 2000;
+constexpr double kFewTicks = 4; ///< a cycle of fewer can't be told from noise
 
 /// When a source has counted so many of its periods: it runs at hertz × (1 + off + drift × t ÷ span).
 struct SourceClock {
@@ -109,23 +111,34 @@ private:
             return signal.cycle.nominal * signal.hertz;
         }
         const std::vector<Setting> settings = settingsOf(signal);
-        Rational planned = 1;
-        Rational ticks = 1;
-        for (const Setting& factor : signal.factors) {
-            const auto held = foundSetting(part_, registers_, *signal.peripheral, factor.name);
-            const Rational* set = pinnedValue(settings, factor.name);
-            ticks *= held.value_or(set != nullptr ? *set : factor.value);
-            planned *= factor.value;
-        }
+        const Rational planned = signal.product([](const Setting& each) { return each.value; });
+        const Rational held = signal.product([&](const Setting& each) { return heldBy(signal, settings, each); });
         // a counter that goes up and down, and what else a kind counts beside its settings
-        return ticks * (signal.cycle.nominal * signal.hertz / planned);
+        return held * (signal.cycle.nominal * signal.hertz / planned);
+    }
+
+    /// What the registers say of a setting; of what has no field what was set.
+    Rational heldBy(const BenchSignal& signal, const std::vector<Setting>& settings, const Setting& setting) const {
+        const Rational* set = pinnedValue(settings, setting.name);
+        return foundSetting(part_, registers_, *signal.peripheral, setting.name).value_or(set != nullptr ? *set : setting.value);
+    }
+
+    /// The share of its period that it is high.
+    double dutyOf(const BenchSignal& signal, double ticks) const {
+        const auto counts =
+            std::find_if(signal.factors.begin(), signal.factors.end(), [](const Setting& each) { return each.name == "counts"; });
+        if (signal.compare && counts != signal.factors.end()) {
+            const std::vector<Setting> settings = settingsOf(signal);
+            return (heldBy(signal, settings, *signal.compare) / heldBy(signal, settings, *counts)).toDouble();
+        }
+        return std::clamp(std::round(ticks * signal.duty.toDouble()), 1.0, std::max(1.0, ticks - 1)) / ticks;
     }
 
     void playSignal(const BenchSignal& signal) {
         const NodeIndex clock =
             signal.peripheral ? clockOf(part_, controls_, *signal.peripheral).value_or(signal.clock) : signal.clock;
         Track track{signal.name, {}};
-        track.edges.add(0, signal.shape == BenchSignal::Shape::frames ? LogicLevel::high : LogicLevel::low);
+        track.edges.add(0, isLine(signal) ? LogicLevel::high : LogicLevel::low);
         if (!lines_[clock].hertz || lines_[clock].hertz->nominal.isZero()) {
             capture_.tracks.push_back(std::move(track)); // it has no clock: nothing moves
             return;
@@ -154,6 +167,8 @@ private:
         };
         if (signal.shape == BenchSignal::Shape::frames) {
             playFrames(signal, ticks, at, track.edges);
+        } else if (signal.shape == BenchSignal::Shape::bus) {
+            playBus(signal, ticks, at, track.edges);
         } else {
             playCycles(signal, ticks, at, track.edges);
         }
@@ -163,8 +178,7 @@ private:
     template <class At>
     void playCycles(const BenchSignal& signal, double ticks, const At& at, EdgeList& edges) const {
         const bool doesToggle = signal.shape == BenchSignal::Shape::toggles;
-        const double high =
-            doesToggle ? 1 : std::clamp(std::round(ticks * signal.duty.toDouble()), 1.0, std::max(1.0, ticks - 1)) / ticks;
+        const double high = doesToggle ? 1 : std::min(dutyOf(signal, ticks), 1.0);
         LogicLevel level = LogicLevel::low;
         for (std::int64_t i = 1; i < kMostEdges; ++i) {
             const std::int64_t tick = at(static_cast<double>(i) * ticks);
@@ -210,6 +224,46 @@ private:
             }
             bits += static_cast<double>(levels.size()) + ((sent + 1) % run_.text.size() == 0 ? 30 : 0);
         }
+    }
+
+    /// One frame after the other, of all lengths and kinds that the bus has, a rest of some bits between; a receiver that is not
+    /// drawn acknowledges them.
+    template <class At>
+    void playBus(const BenchSignal& signal, double ticks, const At& at, EdgeList& edges) const {
+        const bool isFd = !signal.can.dataBitsPerSecond.isZero();
+        const double sample = signal.can.sample.toDouble();
+        const double dataSample = signal.can.dataSample.toDouble();
+        const double fast = isFd ? ticks * (signal.can.bitsPerSecond / signal.can.dataBitsPerSecond).toDouble() : ticks;
+        double now = kRestBits * ticks;
+        for (std::uint32_t sent = 0; sent < kMostFrames; ++sent) {
+            CanFrame frame;
+            frame.id = 0x100 + sent % 7;
+            frame.isFd = isFd && sent % 2 == 1;
+            frame.isFast = frame.isFd;
+            frame.length = static_cast<std::uint8_t>(1 + sent % (frame.isFd ? 15 : 8));
+            for (std::size_t i = 0; i < canBytes(frame.length, frame.isFd); ++i) {
+                frame.bytes.push_back(static_cast<std::uint8_t>(run_.text[(sent + i) % run_.text.size()]));
+            }
+            bool isFast = false;
+            for (const CanBusBit& bit : canBits(frame)) {
+                const std::int64_t tick = at(std::floor(now));
+                if (tick > capture_.end) {
+                    return;
+                }
+                edges.add(tick, bit.isRecessive ? LogicLevel::high : LogicLevel::low);
+                if (bit.endsSwitch) {
+                    now += isFast ? dataSample * fast + (1 - sample) * ticks : sample * ticks + (1 - dataSample) * fast;
+                    isFast = !isFast;
+                } else {
+                    now += isFast ? fast : ticks;
+                }
+            }
+            now += kRestBits * ticks;
+        }
+    }
+
+    static bool isLine(const BenchSignal& signal) {
+        return signal.shape == BenchSignal::Shape::frames || signal.shape == BenchSignal::Shape::bus;
     }
 
     const Part& part_;

@@ -48,10 +48,15 @@ public:
     std::vector<Slip> find() {
         std::set<std::pair<std::size_t, std::string>> seen;
         for (const BenchSignal& signal : signals_) {
-            for (const Setting& factor : signal.factors) {
-                if (seen.insert({*signal.peripheral, factor.name}).second) {
-                    addSettings(*signal.peripheral, factor);
+            std::vector<Setting> settings = signal.factors;
+            settings.insert(settings.end(), signal.summed.begin(), signal.summed.end());
+            for (const Setting& setting : settings) {
+                if (seen.insert({*signal.peripheral, setting.name}).second) {
+                    addSettings(*signal.peripheral, setting);
                 }
+            }
+            if (signal.compare && seen.insert({*signal.peripheral, signal.compare->name}).second) {
+                addCompares(signal);
             }
         }
         std::set<NodeIndex> nodes;
@@ -106,13 +111,44 @@ private:
             if (signal.peripheral != peripheral) {
                 continue;
             }
-            for (const Setting& factor : signal.factors) {
-                if (factor.name == now.name && factor.value == now.value) {
-                    slip.effects.push_back({i, false, value / now.value, signal.source});
-                }
+            const auto holds = [&](const Setting& each) { return each.name == now.name && each.value == now.value; };
+            const Rational ratio = signal.product([&](const Setting& each) { return holds(each) ? value : each.value; }) /
+                                   signal.product([](const Setting& each) { return each.value; });
+            const bool isCompare = signal.compare && holds(*signal.compare);
+            const bool isCounts = signal.compare && now.name == "counts";
+            const Rational duty = isCompare ? value / now.value : isCounts ? now.value / value : Rational(1);
+            if (ratio != Rational(1) || duty != Rational(1)) {
+                slip.effects.push_back({i, false, ratio, signal.source, duty});
             }
         }
         slips_.push_back(std::move(slip));
+    }
+
+    /// What a channel may be high for instead: a count more or less, the double, the half, what it should be low for.
+    void addCompares(const BenchSignal& signal) {
+        const Setting& now = *signal.compare;
+        const auto counts =
+            std::find_if(signal.factors.begin(), signal.factors.end(), [](const Setting& each) { return each.name == "counts"; });
+        if (counts == signal.factors.end()) {
+            return;
+        }
+        std::vector<Rational> values;
+        const auto add = [&](const Rational& value, const std::string& why) {
+            if (value.isWhole() && value > Rational(0) && value < counts->value && value != now.value &&
+                std::find(values.begin(), values.end(), value) == values.end()) {
+                values.push_back(value);
+                addSetting(abs(value - now.value) == Rational(1) ? Slip::Kind::offByOne : Slip::Kind::otherValue,
+                           *signal.peripheral, now, value, why);
+            }
+        };
+        add(now.value + 1, "");
+        add(now.value - 1, "");
+        add(counts->value - now.value, ", the other way round");
+        add(now.value * 2, "");
+        add(now.value / 2, "");
+        if (const auto swapped = swappedBytes(*signal.peripheral, now)) {
+            add(*swapped, ", its bytes swapped");
+        }
     }
 
     /// What a field of nine to sixteen bits holds with its two bytes the other way round.

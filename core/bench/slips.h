@@ -13,6 +13,7 @@ struct SlipEffect {
     bool isSilent = false; ///< it has no clock then
     Rational ratio = 1;    ///< its cycle ÷ the planned one
     NodeIndex source = 0;  ///< that its clock comes from then
+    Rational duty = 1;     ///< the share that it is high ÷ the planned one
 };
 
 /// A single thing that may be otherwise than planned: the take as it stands then, and what that does to the signals.
