@@ -2,6 +2,7 @@
 
 #include "bench/bench_said.h"
 #include "bench/capture_file.h"
+#include "bench/current.h"
 #include "evaluate/evaluate.h"
 #include "loading.h"
 #include "quantity/quantity_print.h"
@@ -52,6 +53,79 @@ std::string explanationText(const Part& part, const std::vector<Explanation>& li
     return text;
 }
 
+std::string amount(double value, Unit unit, const Rational& finest = Rational(1, 1'000'000'000'000)) {
+    return printQuantity(quantised(value, finest), unit, kDigits);
+}
+
+nlohmann::ordered_json currentJson(const CurrentFigures& current, const std::vector<CurrentReason>& reasons) {
+    nlohmann::ordered_json json{{"track", current.track},
+                                {"seconds", current.seconds},
+                                {"average", current.average},
+                                {"uncertain", current.open},
+                                {"floor", current.floor},
+                                {"peak", current.peak},
+                                {"levels", nlohmann::ordered_json::array()}};
+    for (const CurrentLevel& level : current.levels) {
+        json["levels"].push_back({{"ampere", level.ampere},
+                                  {"share", level.share},
+                                  {"visits", level.visits},
+                                  {"state", level.name},
+                                  {"predicted", level.predicted}});
+    }
+    json["wakes"] = nlohmann::ordered_json::array();
+    for (const CurrentWake& wake : current.wakes) {
+        json["wakes"].push_back({{"jobs", wake.name},
+                                 {"count", wake.count},
+                                 {"coulomb", wake.coulomb},
+                                 {"seconds", wake.seconds},
+                                 {"to_first", wake.toFirst},
+                                 {"to_last", wake.toLast},
+                                 {"predicted", wake.predicted}});
+    }
+    for (const CurrentReason& reason : reasons) {
+        json["explanations"].push_back({{"say", reason.say}, {"left_over", reason.leftOver}});
+    }
+    return json;
+}
+
+/// What the supply drew: its average against the plan's, what it stays at, and its wakes.
+std::string currentText(const Plan& plan, const Figures& figures, const CurrentFigures& current) {
+    TextTable table({Align::left, Align::right, Align::right, Align::left});
+    table.add({"current", "measured", "predicted", ""});
+    const auto& average = figures.rhythm ? figures.rhythm->average : std::nullopt;
+    table.add({"average", amount(current.average, Unit::ampere) + " \u00b1" + amount(current.open, Unit::ampere),
+               average ? printQuantity(average->nominal, Unit::ampere, kDigits) + " to " +
+                             printQuantity(average->max, Unit::ampere, kDigits)
+                       : "",
+               stateName(currentState(plan, current))});
+    for (const CurrentLevel& level : current.levels) {
+        table.add({"stays at", amount(level.ampere, Unit::ampere),
+                   level.name.empty() ? "" : amount(level.predicted, Unit::ampere),
+                   amount(level.share, Unit::ratio) + " of the time" + (level.name.empty() ? "" : ", " + level.name)});
+    }
+    for (const CurrentWake& wake : current.wakes) {
+        table.add({std::to_string(wake.count) + " wakes",
+                   amount(wake.coulomb, Unit::coulomb) + " in " + amount(wake.seconds, Unit::second),
+                   wake.predicted > 0
+                       ? amount(wake.predicted, Unit::coulomb) + " in " + amount(wake.predictedSeconds, Unit::second)
+                       : "",
+                   (wake.name.empty() ? "" : wake.name + ", ") + amount(wake.toFirst, Unit::second) + " to the first stage, " +
+                       amount(wake.toLast, Unit::second) + " to the last"});
+    }
+    return "\n" + table.text(120);
+}
+
+std::string reasonsText(const std::vector<CurrentReason>& reasons) {
+    std::string text = reasons.empty() ? "" : "\nThe current:\n";
+    for (const CurrentReason& each : reasons) {
+        if (&each - reasons.data() < static_cast<std::ptrdiff_t>(kMostExplanations)) {
+            text += "  " + std::string(each.leftOver == 0 ? "\u25CF " : "\u25CB ") + each.say;
+            text += each.leftOver == 0 ? "\n" : ", leaves " + printError(quantised(each.leftOver, Rational(1, 1000))) + "\n";
+        }
+    }
+    return text;
+}
+
 } // namespace
 
 int runBench(const Console& console, const PlanOptions& options, const BenchOptions& bench) {
@@ -73,16 +147,24 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
         return reportBadInput(console, {{Severity::error, {bench.capture, 0, 0, {}}, read.why, "a capture", {}}}, options.isJson);
     }
     const Capture& capture = read.capture;
-    if (capture.tracks.empty()) {
+    const ValueTrack* supply = findCurrent(capture);
+    if (capture.tracks.empty() && supply == nullptr) {
         return reportBadInput(console, capture.diagnostics, options.isJson);
     }
-    const Figures figures = evaluatePromises(loaded->part, loaded->plan, loaded->take);
+    const Figures figures = evaluate(loaded->part, loaded->plan, loaded->take);
     const std::vector<BenchSignal> predicted = benchSignals(loaded->part, loaded->plan, figures);
     const std::vector<MeasuredSignal> measured = measureSignals(capture, loaded->plan, predicted);
     const auto slips = bench.isExplained ? slipsOf(loaded->part, loaded->plan, figures, predicted) : std::vector<Slip>();
     const auto explained = bench.isExplained ? explain(loaded->part, figures, predicted, slips, measured, kMostExplanations)
                                              : std::vector<Explanation>();
-    bool isBroken = false;
+    std::optional<CurrentFigures> current;
+    std::vector<CurrentReason> reasons;
+    if (supply != nullptr) {
+        current = measureCurrent(capture, *supply);
+        compareCurrent(figures, *current);
+        reasons = explainCurrent(loaded->part, loaded->plan, figures, *current);
+    }
+    bool isBroken = current && currentState(loaded->plan, *current) == State::broken;
     TextTable table({Align::left, Align::left, Align::right, Align::right, Align::right, Align::left});
     table.add({"promise", "track", "measured", "predicted", "off", ""});
     nlohmann::ordered_json list = nlohmann::ordered_json::array();
@@ -121,6 +203,9 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
     if (options.isJson) {
         nlohmann::ordered_json json{
             {"capture", bench.capture}, {"seconds", capture.length().toDouble()}, {"measured", std::move(list)}};
+        if (current) {
+            json["current"] = currentJson(*current, reasons);
+        }
         for (const Explanation& each : explained) {
             json["explanations"].push_back(explanationJson(loaded->part, each));
         }
@@ -130,10 +215,11 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
                     << fmt::format("{}: {}, a tick of {}, {} signals\n", bench.capture,
                                    printQuantity(capture.length(), Unit::second, kDigits),
                                    printQuantity(capture.tick, Unit::second), capture.tracks.size())
-                    << table.text(console.style.columns) << explanationText(loaded->part, explained);
+                    << table.text(console.style.columns) << (current ? currentText(loaded->plan, figures, *current) : "")
+                    << explanationText(loaded->part, explained) << (bench.isExplained ? reasonsText(reasons) : "");
     }
     printDiagnostics(console.err, capture.diagnostics);
-    if (measured.empty()) {
+    if (measured.empty() && !current) {
         console.err << "error: no track is called like a promise or its peripheral: "
                     << (predicted.empty() ? "no promise of this take shows on a pin"
                                           : "expected such as '" + predicted.front().name + "'")

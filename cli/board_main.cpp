@@ -7,6 +7,7 @@
 #include "evaluate/evaluate.h"
 #include "files/whole_file.h"
 #include "loading.h"
+#include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 
@@ -28,6 +29,8 @@ from the register fields of the take. What its pins do is written as a value cha
   wisetick-board PLAN --slips                                  what such a board may have set otherwise
   wisetick-board PLAN --slip "timer1: counts 40001 instead of 40000" --vcd board.vcd
   wisetick-board PLAN --late "blink 4652" --vcd board.vcd      firmware that takes more cycles each time
+  wisetick-board PLAN --rest idle --vcd board.vcd              it rests in another mode than planned
+  wisetick-board PLAN --job "sample 12 ms" --vcd board.vcd     a job that lasts otherwise
 
 `wisetick-cli bench PLAN board.vcd --explain` lays it over the plan.)";
 
@@ -39,6 +42,8 @@ struct BoardOptions {
     std::string tick = "10 ns";
     std::string slip;
     std::string late;
+    std::string rest;
+    std::string job;
     std::string vcd;
     std::string csv;
     bool areSlipsListed = false;
@@ -81,6 +86,31 @@ bool readLate(const std::string& text, BoardRun& run) {
     return true;
 }
 
+/// The figures that the board's current follows, where its rests or jobs are otherwise than planned; nothing where that is bad.
+std::optional<Figures> otherJobs(const cli::Loaded& loaded, const BoardOptions& options) {
+    Plan plan = loaded.plan;
+    if (!options.rest.empty()) {
+        if (!loaded.part.findMode(options.rest)) {
+            std::cerr << "error: no mode '" << options.rest << "'; the part has " << listNames(idsOf(loaded.part.modes)) << "\n";
+            return std::nullopt;
+        }
+        restIn(plan, loaded.take, options.rest);
+    }
+    if (!options.job.empty()) {
+        const std::size_t blank = options.job.find(' ');
+        const std::string name = options.job.substr(0, blank);
+        const auto lasts = readQuantity(blank == std::string::npos ? std::string() : options.job.substr(blank + 1), Unit::second);
+        const auto job = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.name == name; });
+        if (!lasts || job == plan.jobs.end()) {
+            std::cerr << "error: --job '" << options.job << "'; expected a job of the plan and a time, such as 'sample 12 ms'\n";
+            return std::nullopt;
+        }
+        job->lasts = *lasts;
+        job->cycles.reset();
+    }
+    return evaluate(loaded.part, plan, loaded.take);
+}
+
 int play(const BoardOptions& options) {
     const cli::Console console{cli::shelfFor(options.parts), {false, 120U}, std::cout, std::cerr};
     const auto loaded = cli::load(console, {options.plan, options.take, false});
@@ -89,7 +119,7 @@ int play(const BoardOptions& options) {
     if (!loaded || !length || !tick) {
         return cli::kBadInput;
     }
-    const Figures figures = evaluatePromises(loaded->part, loaded->plan, loaded->take);
+    const Figures figures = evaluate(loaded->part, loaded->plan, loaded->take);
     const std::vector<BenchSignal> predicted = benchSignals(loaded->part, loaded->plan, figures);
     const std::vector<Slip> slips = slipsOf(loaded->part, loaded->plan, figures, predicted);
     if (options.areSlipsListed) {
@@ -104,6 +134,14 @@ int play(const BoardOptions& options) {
     run.slip = options.slip.empty() ? nullptr : slipNamed(slips, options.slip);
     if ((!options.slip.empty() && run.slip == nullptr) || (!options.late.empty() && !readLate(options.late, run))) {
         return cli::kBadInput;
+    }
+    std::optional<Figures> jobs;
+    if (!options.rest.empty() || !options.job.empty()) {
+        jobs = otherJobs(*loaded, options);
+        if (!jobs) {
+            return cli::kBadInput;
+        }
+        run.jobs = &*jobs;
     }
     const DrawnBoard board = drawBoard(loaded->part, figures, options.seed);
     const Capture capture = playBoard(loaded->part, loaded->plan, figures, predicted, board, run);
@@ -149,6 +187,8 @@ int run(int argc, char** argv) {
     app.add_option("--tick", options.tick, "of the capture, such as '20 ns'; 10 ns without");
     app.add_option("--slip", options.slip, "what is set otherwise, as --slips says it");
     app.add_option("--late", options.late, "a promise whose firmware takes more cycles of the core each time, and how many");
+    app.add_option("--rest", options.rest, "the mode that it rests in instead of the planned one");
+    app.add_option("--job", options.job, "a job and how long it lasts in fact, such as 'sample 12 ms'");
     app.add_option("--vcd", options.vcd, "the file that is written; without, it goes to the output");
     app.add_option("--csv", options.csv, "the same as a table");
     app.add_flag("--slips", options.areSlipsListed, "lists what may be set otherwise, and plays nothing");

@@ -5,9 +5,11 @@
 #include "derive/line_rates.h"
 #include "handover/found.h"
 #include "quantity/quantity_print.h"
+#include "rhythm/trace.h"
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 #include <random>
 
 namespace wisetick {
@@ -53,6 +55,9 @@ public:
     Capture play() {
         for (const BenchSignal& signal : signals_) {
             playSignal(signal);
+        }
+        if (run_.hasCurrent) {
+            playJobs();
         }
         return std::move(capture_);
     }
@@ -262,6 +267,116 @@ private:
         }
     }
 
+    /// Its jobs as they are played, at the pace of what times them; between typical and largest as the board was drawn.
+    void playJobs() {
+        const Figures& figures = run_.jobs != nullptr ? *run_.jobs : figures_;
+        const auto& rhythm = figures.rhythm;
+        if (!rhythm || !rhythm->trace || rhythm->trace->size() == 0) {
+            return;
+        }
+        const Trace& trace = *rhythm->trace;
+        const auto paced = rhythm->restTiming.source;
+        const SourceClock pace{1, paced ? board_.off[*paced] : 0, paced ? board_.drift[*paced] : 0, run_.seconds.toDouble()};
+        const auto at = [&](double time) {
+            return static_cast<std::int64_t>(std::ceil(pace.timeOf(time) / capture_.tick.toDouble()));
+        };
+        const auto largest = [&](const TraceState& state) {
+            const auto mode = std::find_if(figures.modes.begin(), figures.modes.end(),
+                                           [&](const ModeFigure& each) { return state.name == "rest in " + each.id; });
+            const Bounds draws = mode != figures.modes.end() ? mode->ampere : rhythm->average.value_or(Bounds::exactly(1));
+            return draws.nominal.isZero() ? 1.0 : (draws.max / draws.nominal).toDouble();
+        };
+        ValueTrack supply{"supply", "A", {}, {}};
+        std::vector<Track> works(trace.states().size());
+        for (std::size_t i = 0; i < works.size(); ++i) {
+            const std::string& name = trace.states()[i].name;
+            works[i].name = "works_" + (name.starts_with("job ") ? name.substr(4) : name);
+            works[i].edges.add(0, LogicLevel::low);
+        }
+        std::map<std::string, std::vector<double>> begins; // of the runs of each job
+        std::size_t before = works.size();
+        double begun = 0;
+        for (std::size_t i = 0; i < static_cast<std::size_t>(kMostEdges); ++i) {
+            const std::int64_t tick = at(begun);
+            if (tick > capture_.end) {
+                break;
+            }
+            const auto [end, state] = trace.stretchAt(i % trace.size());
+            const TraceState& is = trace.states()[state];
+            const double draws = is.ampere * (1 + board_.draws * (largest(is) - 1));
+            if (supply.values.empty() || supply.values.back() != draws) {
+                supply.ticks.push_back(tick);
+                supply.values.push_back(draws);
+            }
+            if (before < works.size() && before != state) {
+                works[before].edges.add(tick, LogicLevel::low);
+            }
+            if (is.doing == Doing::job) {
+                works[state].edges.add(tick, LogicLevel::high);
+                begins[is.name.substr(std::min<std::size_t>(4, is.name.size()))].push_back(pace.timeOf(begun));
+            }
+            before = is.doing == Doing::job ? state : works.size();
+            begun = static_cast<double>(i / trace.size()) * trace.span() + end;
+        }
+        capture_.values.push_back(std::move(supply));
+        for (std::size_t i = 0; i < works.size(); ++i) {
+            if (trace.states()[i].doing == Doing::job) {
+                capture_.tracks.push_back(std::move(works[i]));
+            }
+        }
+        playWatchdogs(begins);
+    }
+
+    /// A watchdog counts from one feeding to the next; where it gets to its end before, it bites, and begins anew.
+    void playWatchdogs(const std::map<std::string, std::vector<double>>& begins) {
+        for (std::size_t i = 0; i < figures_.promises.size(); ++i) {
+            const PromiseFigure& figure = figures_.promises[i];
+            const auto* bites = plan_.promises[i].line.ask.as<BitesAsk>();
+            if (bites == nullptr || !figure.got || figure.state == State::elsewhere) {
+                continue;
+            }
+            const auto peripheral = part_.findPeripheral(peripheralOf(plan_.promises[i].line.subject));
+            const auto clock = peripheral ? clockOf(part_, controls_, *peripheral) : std::nullopt;
+            if (!clock || !lines_[*clock].hertz || lines_[*clock].hertz->nominal.isZero()) {
+                continue;
+            }
+            const Take* take = findTake(plan_, figures_.take);
+            const auto countsIn = [&](const ModeFigure& mode) {
+                const std::string& id = part_.peripherals[*peripheral].id;
+                return std::find(mode.peripherals.begin(), mode.peripherals.end(), id) != mode.peripherals.end();
+            };
+            if (std::any_of(figures_.modes.begin(), figures_.modes.end(), [&](const ModeFigure& mode) {
+                    return take != nullptr && mode.id == take->restsIn && !countsIn(mode);
+                })) {
+                continue; // it stands still at rest: how long it counted can't be seen from here
+            }
+            const NodeIndex source = chainOf(part_, controls_, *clock).back();
+            const double lasts = figure.got->nominal.toDouble() / (1 + board_.off[source]);
+            Track track{"bites_" + figure.name, {}};
+            track.edges.add(0, LogicLevel::low);
+            std::vector<double> fed;
+            if (const auto of = begins.find(bites->fedBy); of != begins.end()) {
+                fed = of->second;
+            } else if (bites->fedEvery) {
+                const double every = bites->fedEvery->toDouble();
+                for (double time = every; time < run_.seconds.toDouble() && fed.size() < kMostFrames; time += every) {
+                    fed.push_back(time);
+                }
+            }
+            fed.push_back(run_.seconds.toDouble());
+            double since = 0;
+            for (const double time : fed) {
+                for (; time - since > lasts; since += lasts) {
+                    const double bitten = (since + lasts) / capture_.tick.toDouble();
+                    track.edges.add(static_cast<std::int64_t>(std::ceil(bitten)), LogicLevel::high);
+                    track.edges.add(static_cast<std::int64_t>(std::ceil(bitten)) + 1, LogicLevel::low);
+                }
+                since = time;
+            }
+            capture_.tracks.push_back(std::move(track));
+        }
+    }
+
     static bool isLine(const BenchSignal& signal) {
         return signal.shape == BenchSignal::Shape::frames || signal.shape == BenchSignal::Shape::bus;
     }
@@ -295,6 +410,7 @@ DrawnBoard drawBoard(const Part& part, const Figures& figures, std::uint64_t see
         board.off.push_back(begin);
         board.drift.push_back(end - begin);
     }
+    board.draws = share();
     return board;
 }
 

@@ -14,6 +14,7 @@ struct DrawnBoard {
     std::uint64_t seed = 0;
     std::vector<double> off;   ///< by source, as a share of its rate, at the beginning
     std::vector<double> drift; ///< by source, by how much more at the end
+    double draws = 0;          ///< from 0, what is typical, to 1, the largest that is told
 };
 
 /// Draws a board inside the tolerances of its sources: at a corner now and then, else anywhere between; it drifts a little while
@@ -28,12 +29,17 @@ struct BoardRun {
     std::string lateOf;                     ///< the promise whose firmware takes more cycles each time
     Rational lateCycles;                    ///< of the core
     std::string text = "wise tick\r\n";     ///< that its ports send
+    /// Of a plan whose jobs or rests are otherwise: its current and its jobs follow these. nullptr: as planned.
+    const Figures* jobs = nullptr;
+    bool hasCurrent = true; ///< what its supply draws is recorded too
 };
 
 /// Plays a take as the registers hold it: its settings are written into register fields (those of the slip where there is one),
 /// read back from there, and counted down from the board's own sources; what the part names no field for is as planned. Gives
 /// what a logic analyser sees on the pins: an edge stands at the first tick at which it is over. Signals that are too fast for
-/// the tick are left out, and said.
+/// the tick are left out, and said. With jobs: what the supply draws ("supply", A), a line for each job that is high while it
+/// goes on
+/// ("works_report"), and for each watchdog that is fed by a job or at a time one that rises when it bites ("bites_feed").
 Capture playBoard(const Part& part, const Plan& plan, const Figures& figures, const std::vector<BenchSignal>& predicted,
                   const DrawnBoard& board, const BoardRun& run);
 

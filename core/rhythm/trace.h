@@ -33,6 +33,8 @@ public:
     double span() const { return span_; }
     const std::vector<TraceState>& states() const { return states_; }
     std::size_t size() const { return ends_.size(); }
+    /// Of a stretch < size(): when it ends, s, and the index of its state. The first begins at 0.
+    std::pair<double, std::size_t> stretchAt(std::size_t index) const { return {ends_[index], state_[index]}; }
     /// The index into states of what goes on at a time ≥ 0, s.
     std::size_t stateAt(double time) const;
     /// The runs of one job that overlap [from, to), s; at most `most`.
