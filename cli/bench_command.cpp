@@ -62,6 +62,8 @@ nlohmann::ordered_json currentJson(const CurrentFigures& current, const std::vec
                                 {"seconds", current.seconds},
                                 {"average", current.average},
                                 {"uncertain", current.open},
+                                {"as_often_as_planned", current.projected},
+                                {"not_seen", current.unseen},
                                 {"floor", current.floor},
                                 {"peak", current.peak},
                                 {"levels", nlohmann::ordered_json::array()}};
@@ -97,7 +99,15 @@ std::string currentText(const Plan& plan, const Figures& figures, const CurrentF
                average ? printQuantity(average->nominal, Unit::ampere, kDigits) + " to " +
                              printQuantity(average->max, Unit::ampere, kDigits)
                        : "",
-               stateName(currentState(plan, current))});
+               current.projected == current.average ? stateName(currentState(plan, current)) : ""});
+    if (current.projected > 0 && current.projected != current.average) {
+        std::string unseen;
+        for (const std::string& each : current.unseen) {
+            unseen += (unseen.empty() ? ", not seen: " : "; ") + each;
+        }
+        table.add({"as often as planned", amount(current.projected, Unit::ampere), "",
+                   stateName(currentState(plan, current)) + unseen});
+    }
     for (const CurrentLevel& level : current.levels) {
         table.add({"stays at", amount(level.ampere, Unit::ampere),
                    level.name.empty() ? "" : amount(level.predicted, Unit::ampere),

@@ -18,7 +18,10 @@ namespace {
 constexpr double kBin = 1.04;         ///< from one bin of the levels to the next
 constexpr double kLeastShare = 2e-5;  ///< of the time, for a level
 constexpr double kTimesAValley = 2.5; ///< a level stands out by so much against what lies between it and the next
+constexpr double kWholePatterns = 2;  ///< that a capture must hold for its average to be the plan's
+constexpr double kFloorShare = 0.05;  ///< of the time, that it must stay there
 constexpr double kNear = 1.6;         ///< a level is what is predicted within such a factor
+constexpr double kSameKind = 2;       ///< a wake is what is predicted within such a factor of its charge
 constexpr double kAlike = 1.25;       ///< charges of wakes of one kind
 constexpr double kPlayedTick = 1e-7;  ///< s, of the prediction
 constexpr std::size_t kMostStretches = 400'000;
@@ -127,7 +130,12 @@ private:
         }
         std::sort(figures.levels.begin(), figures.levels.end(),
                   [](const CurrentLevel& a, const CurrentLevel& b) { return a.ampere < b.ampere; });
-        figures.floor = figures.levels.empty() ? 0 : figures.levels.front().ampere;
+        // a stage of a wake may draw less than a rest: the floor is where it stays
+        const auto floor = std::find_if(figures.levels.begin(), figures.levels.end(),
+                                        [](const CurrentLevel& level) { return level.share >= kFloorShare; });
+        figures.floor = floor != figures.levels.end() ? floor->ampere
+                        : figures.levels.empty()      ? 0
+                                                      : figures.levels.front().ampere;
     }
 
     struct Up {
@@ -165,10 +173,13 @@ private:
 
     /// A wake is what lies above the floor, from one rest to the next.
     void addWakes(CurrentFigures& figures) const {
-        if (figures.levels.size() < 2) {
+        const auto next = std::find_if(figures.levels.begin(), figures.levels.end(), [&](const CurrentLevel& level) {
+            return level.ampere > kNear * std::max(figures.floor, 1e-12);
+        });
+        if (next == figures.levels.end()) {
             return;
         }
-        const double above = std::sqrt(figures.levels[0].ampere * figures.levels[1].ampere);
+        const double above = std::sqrt(std::max(figures.floor, 1e-12) * next->ampere);
         std::vector<Up> ups;
         std::size_t begun = 0; ///< one that is under way at the beginning is not whole
         bool wasUp = ampere(0) > above;
@@ -215,6 +226,8 @@ struct PredictedWake {
     double coulomb = 0;
     double seconds = 0;
     double count = 0;
+    double shortest = 0;
+    double longest = 0;
 };
 
 std::vector<PredictedWake> predictedWakes(const Trace& trace, double above) {
@@ -240,6 +253,8 @@ std::vector<PredictedWake> predictedWakes(const Trace& trace, double above) {
             kind.name = wake.name;
             kind.coulomb += wake.coulomb;
             kind.seconds += wake.seconds;
+            kind.shortest = kind.count > 0 ? std::min(kind.shortest, wake.seconds) : wake.seconds;
+            kind.longest = std::max(kind.longest, wake.seconds);
             ++kind.count;
             wake = {};
             jobs.clear();
@@ -267,6 +282,14 @@ const ModeFigure* modeNamed(const Figures& figures, const std::string& id) {
     const auto found =
         std::find_if(figures.modes.begin(), figures.modes.end(), [&](const ModeFigure& each) { return each.id == id; });
     return found == figures.modes.end() ? nullptr : &*found;
+}
+
+/// By what factor a current is off what a state draws; a rest draws anything between its typical and its largest.
+double offOf(const Figures& figures, const TraceState& state, double ampere) {
+    constexpr std::string_view kRest = "rest in ";
+    const ModeFigure* mode = state.name.starts_with(kRest) ? modeNamed(figures, state.name.substr(kRest.size())) : nullptr;
+    const bool isInside = mode != nullptr && ampere >= mode->ampere.min.toDouble() && ampere <= mode->ampere.max.toDouble();
+    return isInside ? std::min(apart(state.ampere, ampere), 1.01) : apart(state.ampere, ampere);
 }
 
 std::string ampereText(double ampere) {
@@ -338,8 +361,9 @@ void compareCurrent(const Figures& figures, CurrentFigures& measured) {
         double nearest = kNear;
         for (std::size_t i = 0; i < trace->states().size(); ++i) {
             const TraceState& state = trace->states()[i];
-            if (apart(state.ampere, level.ampere) < nearest) {
-                nearest = apart(state.ampere, level.ampere);
+            const double off = offOf(figures, state, level.ampere);
+            if (off < nearest) {
+                nearest = off;
                 level.name = state.name;
                 level.predicted = state.ampere;
                 level.state = i;
@@ -358,13 +382,25 @@ void compareCurrent(const Figures& figures, CurrentFigures& measured) {
         const auto nearest = std::min_element(predicted.begin(), predicted.end(), [&](const auto& a, const auto& b) {
             return apart(a.coulomb, wake.coulomb) < apart(b.coulomb, wake.coulomb);
         });
-        if (nearest != predicted.end()) {
+        if (nearest != predicted.end() && apart(nearest->coulomb, wake.coulomb) < kSameKind) {
             wake.name = nearest->name;
             wake.predicted = nearest->coulomb;
             wake.predictedSeconds = nearest->seconds;
+            wake.predictedSpread = {nearest->shortest, nearest->longest};
             wake.predictedPerSecond = nearest->count / trace->span();
             predicted.erase(nearest); // one kind is one kind
         }
+    }
+    double awake = 0;
+    for (const CurrentWake& wake : measured.wakes) {
+        measured.projected += wake.predictedPerSecond * wake.coulomb;
+        awake += wake.predictedPerSecond * wake.seconds;
+    }
+    measured.projected += std::max(0.0, 1 - awake) * measured.floor;
+    const bool isLong = measured.seconds >= kWholePatterns * trace->span();
+    measured.projected = isLong ? measured.average : measured.projected;
+    for (const PredictedWake& each : isLong ? std::vector<PredictedWake>() : predicted) {
+        measured.unseen.push_back(each.name);
     }
 }
 
@@ -372,10 +408,13 @@ State currentState(const Plan& plan, const CurrentFigures& measured) {
     for (const Promise& promise : plan.promises) {
         if (const auto* average = promise.line.ask.as<AverageAsk>()) {
             const double limit = average->limit.toDouble();
-            return measured.average - measured.open > limit ? State::broken : State::kept;
+            if (measured.projected - measured.open > limit) {
+                return State::broken; // what was not seen draws more yet
+            }
+            return measured.unseen.empty() && measured.projected > 0 ? State::kept : State::pending;
         }
     }
-    return State::kept;
+    return State::pending;
 }
 
 std::vector<CurrentReason> explainCurrent(const Part& part, const Plan& plan, const Figures& figures,
@@ -418,6 +457,10 @@ std::vector<CurrentReason> explainCurrent(const Part& part, const Plan& plan, co
         }
         reasons.push_back({"rests in " + rest->id + " as planned, at " + ampereText(floor), planned});
     }
+    double mostDraw = 1; // of what is typical, by the part's largest draws
+    for (const ModeFigure& mode : figures.modes) {
+        mostDraw = mode.runs && !mode.ampere.nominal.isZero() ? (mode.ampere.max / mode.ampere.nominal).toDouble() : mostDraw;
+    }
     for (const CurrentWake& wake : measured.wakes) {
         const double often = static_cast<double>(wake.count) / measured.seconds;
         if (wake.predicted <= 0 || wake.name.empty()) {
@@ -427,7 +470,12 @@ std::vector<CurrentReason> explainCurrent(const Part& part, const Plan& plan, co
         const double timeRatio = wake.predictedSeconds > 0 ? wake.seconds / wake.predictedSeconds : 1;
         const auto job =
             std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.name == wake.name; });
-        if (job != plan.jobs.end() && std::abs(timeRatio - 1) > kCloseCharge) {
+        if (job == plan.jobs.end() || job->isRandom) {
+            continue; // several at once, or as chance has it: no two are alike
+        }
+        const bool isOtherwise = wake.seconds < wake.predictedSpread.first * (1 - kCloseCharge) ||
+                                 wake.seconds > wake.predictedSpread.second * (1 + kCloseCharge);
+        if (std::abs(timeRatio - 1) > kCloseCharge && isOtherwise) {
             const double was = job->lasts ? job->lasts->toDouble() : 0;
             const double lasts = was + wake.seconds - wake.predictedSeconds;
             CurrentReason reason{wake.name + " lasts " +
@@ -440,11 +488,14 @@ std::vector<CurrentReason> explainCurrent(const Part& part, const Plan& plan, co
                 reason.lasts = lasts;
                 reasons.push_back(std::move(reason));
             }
-        } else if (std::abs(ratio - 1) > 0.25) {
+        } else if (ratio > mostDraw * (1 + kCloseCharge) || ratio < 1 / kAlike) {
             reasons.push_back({wake.name + " draws " + std::to_string(ratio).substr(0, 4) + " times as much as typical", 0});
         }
         const double expected = wake.predictedPerSecond * measured.seconds;
-        if (expected > 8 && std::abs(often / wake.predictedPerSecond - 1) > 2 / expected + 0.02) {
+        const Bounds stretch = figures.rhythm ? figures.rhythm->restTiming.stretch : Bounds::exactly(1);
+        const double least = 1 / stretch.max.toDouble() * (1 - 2 / expected) - kCloseCharge;
+        const double most = 1 / stretch.min.toDouble() * (1 + 2 / expected) + kCloseCharge;
+        if (expected > 8 && (often < wake.predictedPerSecond * least || often > wake.predictedPerSecond * most)) {
             reasons.push_back({wake.name + " comes " + std::to_string(often / wake.predictedPerSecond).substr(0, 4) +
                                    " times as often as planned",
                                0});

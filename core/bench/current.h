@@ -33,19 +33,22 @@ struct CurrentWake {
     double toLast = 0;    ///< s, to where it draws what it draws longest
     double predicted = 0; ///< C; 0: no kind is predicted that is near
     double predictedSeconds = 0;
-    double predictedPerSecond = 0; ///< how often it is predicted
+    std::pair<double, double> predictedSpread = {}; ///< s, the shortest and the longest of that kind
+    double predictedPerSecond = 0;                  ///< how often it is predicted
 };
 
 /// What of a current is measured.
 struct CurrentFigures {
     std::string track;
-    double seconds = 0;               ///< for which it was looked at
-    double average = 0;               ///< A
-    double open = 0;                  ///< A, by which the average may be off for the capture's looks
-    double floor = 0;                 ///< A, the lowest level that it stays at
-    double peak = 0;                  ///< A
-    std::vector<CurrentLevel> levels; ///< the lowest first
-    std::vector<CurrentWake> wakes;   ///< the most charge in all first
+    double seconds = 0;                   ///< for which it was looked at
+    double average = 0;                   ///< A
+    double open = 0;                      ///< A, by which the average may be off for the capture's looks
+    double floor = 0;                     ///< A, the lowest level that it stays at
+    double projected = 0;                 ///< A, the average where its wakes come as often as planned; 0: that is not known
+    std::vector<std::string> unseen = {}; ///< wakes that are planned and were not seen
+    double peak = 0;                      ///< A
+    std::vector<CurrentLevel> levels;     ///< the lowest first
+    std::vector<CurrentWake> wakes;       ///< the most charge in all first
 };
 
 /// What else than planned would draw so, as far as a current tells it.
@@ -70,7 +73,8 @@ std::optional<Capture> predictedCurrent(const Figures& figures, double seconds);
 /// Puts beside what was measured what is predicted: names and figures of levels and wakes.
 void compareCurrent(const Figures& figures, CurrentFigures& measured);
 
-/// The state of the promise `average under` by what was measured; kept where there is none.
+/// The state of the promise `average under` by what was measured; pending where there is none, and where the capture is shorter
+/// than the plan's pattern and not all kinds of wakes were seen.
 State currentState(const Plan& plan, const CurrentFigures& measured);
 
 /// What explains a current, the best first: as planned, another mode to rest in, a peripheral that is left on in it, a job that

@@ -277,13 +277,11 @@ private:
         const Trace& trace = *rhythm->trace;
         const auto paced = rhythm->restTiming.source;
         const SourceClock pace{1, paced ? board_.off[*paced] : 0, paced ? board_.drift[*paced] : 0, run_.seconds.toDouble()};
-        const auto at = [&](double time) {
-            return static_cast<std::int64_t>(std::ceil(pace.timeOf(time) / capture_.tick.toDouble()));
-        };
         const auto largest = [&](const TraceState& state) {
-            const auto mode = std::find_if(figures.modes.begin(), figures.modes.end(),
-                                           [&](const ModeFigure& each) { return state.name == "rest in " + each.id; });
-            const Bounds draws = mode != figures.modes.end() ? mode->ampere : rhythm->average.value_or(Bounds::exactly(1));
+            const auto mode = std::find_if(figures.modes.begin(), figures.modes.end(), [&](const ModeFigure& each) {
+                return state.doing == Doing::resting ? state.name == "rest in " + each.id : each.runs;
+            });
+            const Bounds draws = mode != figures.modes.end() ? mode->ampere : Bounds::exactly(1);
             return draws.nominal.isZero() ? 1.0 : (draws.max / draws.nominal).toDouble();
         };
         ValueTrack supply{"supply", "A", {}, {}};
@@ -295,9 +293,11 @@ private:
         }
         std::map<std::string, std::vector<double>> begins; // of the runs of each job
         std::size_t before = works.size();
-        double begun = 0;
+        double begun = 0; // as planned
+        double real = 0;  // s, on this board: what times the jobs ends its rests, not what goes on between them
+        const auto at = [&](double seconds) { return static_cast<std::int64_t>(std::ceil(seconds / capture_.tick.toDouble())); };
         for (std::size_t i = 0; i < static_cast<std::size_t>(kMostEdges); ++i) {
-            const std::int64_t tick = at(begun);
+            const std::int64_t tick = at(real);
             if (tick > capture_.end) {
                 break;
             }
@@ -313,10 +313,12 @@ private:
             }
             if (is.doing == Doing::job) {
                 works[state].edges.add(tick, LogicLevel::high);
-                begins[is.name.substr(std::min<std::size_t>(4, is.name.size()))].push_back(pace.timeOf(begun));
+                begins[is.name.substr(std::min<std::size_t>(4, is.name.size()))].push_back(real);
             }
             before = is.doing == Doing::job ? state : works.size();
-            begun = static_cast<double>(i / trace.size()) * trace.span() + end;
+            const double ends = static_cast<double>(i / trace.size()) * trace.span() + end;
+            real = is.doing == Doing::resting ? std::max(real, pace.timeOf(ends)) : real + ends - begun;
+            begun = ends;
         }
         capture_.values.push_back(std::move(supply));
         for (std::size_t i = 0; i < works.size(); ++i) {
