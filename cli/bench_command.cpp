@@ -105,7 +105,7 @@ std::string currentText(const Plan& plan, const Figures& figures, const CurrentF
         for (const std::string& each : current.unseen) {
             unseen += (unseen.empty() ? ", not seen: " : "; ") + each;
         }
-        table.add({"as often as planned", amount(current.projected, Unit::ampere), "",
+        table.add({"as often as planned", unseen.empty() ? amount(current.projected, Unit::ampere) : "unknown", "",
                    stateName(currentState(plan, current)) + unseen});
     }
     for (const CurrentLevel& level : current.levels) {
@@ -187,8 +187,7 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
             table.add({signal.name, each.track, "never changes", planned, "", stateName(each.state)});
         } else {
             const ShownCycle now = shownCycle(signal, each.cycle);
-            table.add({signal.name, each.track, measuredSaid(now), planned,
-                       printError((now.value.nominal / was.value.nominal - 1)), stateName(each.state)});
+            table.add({signal.name, each.track, measuredSaid(now), planned, offSaid(signal, each), stateName(each.state)});
         }
         const std::string more = moreSaid(signal, each);
         if (!more.empty()) {

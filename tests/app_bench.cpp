@@ -1,9 +1,16 @@
 #include "bench/bench_view.h"
 #include "bench/vcd.h"
+#include "evaluate/evaluate.h"
 #include "paint/text.h"
+#include "plan/take_edits.h"
+#include "promises/promises_column.h"
 #include "window_fixture.h"
 
+#include <QApplication>
+#include <QClipboard>
+#include <QDir>
 #include <QFile>
+#include <QMimeData>
 
 namespace wisetick::test {
 
@@ -16,15 +23,20 @@ class AppBench : public WindowFixture {
 
     /// A dump of a board that plays the open plan, some cycles late each time its timer fires.
     QString recorded(const QString& name, const std::string& lateOf, int cycles) {
-        const Part& part = document().part();
-        const Plan& plan = document().plan();
-        const auto predicted = benchSignals(part, plan, document().figures());
         BoardRun run;
-        run.seconds = Rational(1, 5);
         run.lateOf = lateOf;
         run.lateCycles = cycles;
-        const Capture capture =
-            playBoard(part, plan, document().figures(), predicted, drawBoard(part, document().figures(), 7), run);
+        return dumped(name, playedBoard(run));
+    }
+
+    Capture playedBoard(BoardRun run) {
+        run.seconds = run.seconds == Rational(2) ? Rational(1, 5) : run.seconds;
+        const Part& part = document().part();
+        const auto predicted = benchSignals(part, document().plan(), document().figures());
+        return playBoard(part, document().plan(), document().figures(), predicted, drawBoard(part, document().figures(), 7), run);
+    }
+
+    QString dumped(const QString& name, const Capture& capture) {
         const QString path = folder_->filePath(name);
         QFile file(path);
         if (!file.open(QIODevice::WriteOnly)) {
@@ -33,6 +45,8 @@ class AppBench : public WindowFixture {
         writeVcd(capture, [&](std::string_view piece) { file.write(piece.data(), static_cast<qint64>(piece.size())); });
         return path;
     }
+
+    QString written(const QString& name, const BoardRun& run) { return dumped(name, playedBoard(run)); }
 
     void show() {
         settle();
@@ -127,6 +141,167 @@ private slots:
         QVERIFY(view().grab().width() > 0);
     }
 
+    /// The supply's current lies below the tracks on a scale of decades, with its wakes against the plan's; what explains it is
+    /// chosen with the keys and noted as one edit.
+    void theCurrentIsLaidOverThePlan() {
+        show();
+        const Figures other = [&] {
+            Plan plan = document().plan();
+            restIn(plan, plan.active, "snooze");
+            return evaluate(document().part(), plan, plan.active);
+        }();
+        BoardRun run;
+        run.seconds = 45;
+        run.tick = Rational(1, 1'000'000);
+        run.jobs = &other;
+        lay(written("rest.vcd", run));
+        QVERIFY(work().current() && work().recorded() != nullptr && work().foretold() != nullptr);
+        QVERIFY(!view().currentRect().isEmpty() && view().currentRect().height() > view().trackRect(0).height());
+        QVERIFY2(!work().reasons().empty() && work().reasons().front().restsIn == "snooze", work().reasons().front().say.c_str());
+        view().setFocus();
+        const std::size_t wanted = work().explained().size();
+        for (std::size_t i = 0; i < wanted; ++i) {
+            QTest::keyClick(&view(), Qt::Key_Down);
+        }
+        QCOMPARE(view().selected(), wanted);
+        const std::size_t takes = document().plan().takes.size();
+        QTest::keyClick(&view(), Qt::Key_Return);
+        QCOMPARE(document().plan().takes.size(), takes + 1);
+        QCOMPARE(document().take().restsIn, std::string("snooze"));
+        QTRY_VERIFY(!work().isBusy() && !document().isPlaying());
+        QTRY_VERIFY(!work().isBusy() && !work().reasons().empty());
+        QVERIFY2(QString::fromStdString(work().reasons().front().say).contains("as planned"),
+                 work().reasons().front().say.c_str());
+        document().undo();
+        QCOMPARE(document().plan().takes.size(), takes);
+        QVERIFY(view().grab().width() > 0);
+    }
+
+    /// A track that is called like nothing is shown all the same, and belongs to a promise once that is said; how it was measured
+    /// stands below it.
+    void tracksAreMatchedByHand() {
+        show();
+        const Capture played = playedBoard({});
+        Capture renamed;
+        renamed.tick = played.tick;
+        renamed.end = played.end;
+        renamed.tracks.push_back({"pin 7", {}});
+        const Track* tick = played.findTrack("tick");
+        QVERIFY(tick != nullptr);
+        EdgeList::Walk walk(tick->edges, 0);
+        for (Edge edge; walk.next(edge);) {
+            renamed.tracks.back().edges.add(edge.tick, edge.level);
+        }
+        renamed.tracks.back().name = "pin_7";
+        lay(dumped("pins.vcd", renamed));
+        QVERIFY(work().measured().empty() && work().unmatched().size() == 1);
+        QVERIFY(!view().unmatchedRect(0).isEmpty());
+        view().selectRow(0);
+        QVERIFY(view().matchesOffered().contains("tick"));
+        QVERIFY(view().matchRow("tick").isEmpty());
+        QTRY_VERIFY(!work().isBusy() && work().measured().size() == 1);
+        QCOMPARE(work().measured().front().track, std::string("pin_7"));
+        QVERIFY(work().unmatched().empty());
+        const qreal before = view().trackRect(0).height();
+        view().setFocus();
+        QTest::keyClick(&view(), Qt::Key_W);
+        QVERIFY(view().trackRect(0).height() > before);
+        QVERIFY(!work().measured().front().workings.empty());
+        QTest::keyClick(&view(), Qt::Key_W);
+        QCOMPARE(view().trackRect(0).height(), before);
+        QVERIFY(view().matchRow({}).isEmpty());
+        QTRY_VERIFY(!work().isBusy() && work().measured().empty());
+    }
+
+    /// A capture is kept with the plan by its path and its sum, with what was said of its tracks; a file that was written anew is
+    /// read again, and said to be another one.
+    void capturesAreKept() {
+        show();
+        QVERIFY(document().save(folder_->filePath("kept.plan.toml")).why.isEmpty());
+        const QString path = dumped("kept.vcd", playedBoard({}));
+        lay(path);
+        QVERIFY(work().keep().isEmpty());
+        QCOMPARE(document().plan().captures.size(), std::size_t{1});
+        const KeptCapture kept = document().plan().captures.front();
+        QCOMPARE(kept.path, std::string("kept.vcd"));
+        QCOMPARE(kept.sum.size(), std::size_t{8});
+        QTRY_VERIFY(!work().isBusy());
+        QVERIFY(work().isKept() && !work().laid().front().isChanged);
+        BoardRun other;
+        other.seconds = Rational(3, 10);
+        dumped("kept.vcd", playedBoard(other)); // exported again
+        QTRY_VERIFY_WITH_TIMEOUT(work().laid().front().isChanged && !work().isBusy(), 5000);
+        QVERIFY(work().capture()->length() > Rational(29, 100));
+        QVERIFY(work().keep().isEmpty());
+        QVERIFY(document().plan().captures.front().sum != kept.sum);
+        QTRY_VERIFY(!work().isBusy());
+        QVERIFY(!work().laid().front().isChanged);
+        QVERIFY(document().save(document().path()).why.isEmpty());
+        QVERIFY(work().keep().isEmpty()); // and no longer
+        QVERIFY(document().plan().captures.empty());
+    }
+
+    /// The newest capture of a watched folder is read, and each that is written there later; all lie beside one another.
+    void foldersAreWatched() {
+        show();
+        QVERIFY(QDir(folder_->path()).mkdir("exported"));
+        dumped("exported/one.vcd", playedBoard({}));
+        work().watchFolder(folder_->filePath("exported"));
+        QTRY_VERIFY(work().capture() != nullptr && !work().isBusy());
+        QTest::qWait(1100); // a file's time has seconds
+        BoardRun late;
+        late.lateOf = "tick";
+        late.lateCycles = 400;
+        dumped("exported/two.vcd", playedBoard(late));
+        QTRY_VERIFY_WITH_TIMEOUT(work().laid().size() == 2 && !work().isBusy() && work().looked() == 1, 8000);
+        QCOMPARE(work().worst(), State::broken);
+        QVERIFY(!work().laid()[0].measured.empty()); // the other one's figures stand beside
+        QVERIFY(!view().laidRect(0).isEmpty() && view().laidRect(1).left() > view().laidRect(0).right());
+        QTest::mouseClick(view().viewport(), Qt::LeftButton, {}, view().laidRect(0).center().toPoint());
+        QTRY_VERIFY(!work().isBusy() && work().looked() == 0);
+        view().setFocus();
+        QTest::keyClick(&view(), Qt::Key_BracketRight);
+        QTRY_VERIFY(!work().isBusy() && work().looked() == 1);
+        work().watchFolder({});
+        QVERIFY(work().folder().isEmpty());
+    }
+
+    /// On the promises' cards stands what was measured, and it is spoken; a new plan has none of it.
+    void cardsShowWhatWasMeasured() {
+        show();
+        QVERIFY(document().measured().empty());
+        auto* cards = window_->find<PromiseCards>();
+        const QImage before = cards->grab().toImage();
+        BoardRun late;
+        late.lateOf = "tick";
+        late.lateCycles = 400;
+        lay(dumped("late.vcd", playedBoard(late)));
+        QVERIFY(document().measured().contains("tick"));
+        QVERIFY(document().measured().at("tick").nominal > Rational(0)); // it comes late
+        QVERIFY(cards->grab().toImage() != before);
+        bool isSpoken = false;
+        for (const SpokenRow& row : cards->spokenRows()) {
+            isSpoken = isSpoken || (row.name == "tick" && row.value.contains("measured"));
+        }
+        QVERIFY(isSpoken);
+        QVERIFY(document().begin("marram-20").empty());
+        QVERIFY(document().measured().empty());
+    }
+
+    /// What is copied is a picture, the same as SVG, and a table.
+    void allOfItIsCopied() {
+        show();
+        lay(dumped("plain.vcd", playedBoard({})));
+        view().setFocus();
+        QTest::keyClick(&view(), Qt::Key_C, Qt::ControlModifier);
+        const QMimeData* copied = QApplication::clipboard()->mimeData();
+        QVERIFY(copied->hasImage() && copied->data("image/svg+xml").contains("<svg"));
+        const QStringList lines = QString::fromUtf8(copied->data("text/csv")).split('\n', Qt::SkipEmptyParts);
+        QCOMPARE(lines.size(), static_cast<qsizetype>(work().measured().size()) + 1);
+        QCOMPARE(lines[1].count(','), lines[0].count(','));
+        QVERIFY(copied->text().contains("tick,"));
+    }
+
     /// What is no dump is said, and what lies there stays; another plan clears the bench.
     void damageIsSaid() {
         show();
@@ -137,10 +312,10 @@ private slots:
         file.write("no dump at all\n");
         file.close();
         work().readFile(path);
-        QVERIFY2(view().trouble().contains("a declaration such as"), qPrintable(view().trouble()));
+        QTRY_VERIFY2(view().trouble().contains("a declaration such as"), qPrintable(view().trouble()));
         QVERIFY(work().capture() != nullptr);
         work().readFile(folder_->filePath("not there.vcd"));
-        QVERIFY2(view().trouble().contains("no such file"), qPrintable(view().trouble()));
+        QTRY_VERIFY2(view().trouble().contains("no such file"), qPrintable(view().trouble()));
         QVERIFY(view().spokenRows().size() >= work().measured().size() + 2);
         QVERIFY(document().begin("marram-20").empty());
         QVERIFY(work().capture() == nullptr);

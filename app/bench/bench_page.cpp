@@ -50,6 +50,20 @@ BenchPage& pageOf(View& view) {
     return static_cast<BenchPage&>(view);
 }
 
+void watchFolder(View& view) {
+    BenchWork& work = pageOf(view).work();
+    if (!work.folder().isEmpty()) {
+        work.watchFolder({});
+        pageOf(view).view().tell(QObject::tr("no folder is watched any more"));
+        return;
+    }
+    const QString folder =
+        QFileDialog::getExistingDirectory(view.widget(), QObject::tr("A folder into which captures are written"));
+    if (!folder.isEmpty()) {
+        work.watchFolder(folder);
+    }
+}
+
 void openCapture(View& view) {
     const QString path = QFileDialog::getOpenFileName(view.widget(), QObject::tr("A capture"), {},
                                                       QObject::tr("Captures (*.vcd *.csv *.tsv *.txt)"));
@@ -75,6 +89,12 @@ ViewKind benchKind() {
         {QObject::tr("Bench: play a board that makes a slip"), QKeySequence("Ctrl+Alt+Shift+B"),
          [](View& view) { pageOf(view).work().play(pageOf(view).work().seed() + 1, true); }, true},
         {QObject::tr("Bench: open a capture (VCD or CSV)"), QKeySequence("Ctrl+Alt+V"), openCapture, true},
+        {QObject::tr("Bench: watch a folder for new captures, or no longer"), QKeySequence("Ctrl+Alt+Shift+V"), watchFolder,
+         true},
+        {QObject::tr("Bench: keep the capture beside the plan, or no longer"), QKeySequence("Ctrl+Alt+K"),
+         [](View& view) { pageOf(view).view().tell(pageOf(view).work().keep()); }, true},
+        {QObject::tr("Bench: copy as picture, SVG and table"), QKeySequence(), [](View& view) { pageOf(view).view().copy(); },
+         false},
         {QObject::tr("Bench: note what explains it in the plan"), QKeySequence("Ctrl+Alt+N"),
          [](View& view) { pageOf(view).view().tell(pageOf(view).view().note()); }, true},
     };

@@ -1,14 +1,17 @@
 #include "bench/bench_view.h"
 
 #include "bench/bench_said.h"
+#include "bench/current_track.h"
 #include "paint/text.h"
 #include "quantity/quantity_print.h"
 
+#include <QApplication>
+#include <QClipboard>
 #include <QDragEnterEvent>
 #include <QKeyEvent>
+#include <QMenu>
 #include <QMimeData>
 #include <QMouseEvent>
-#include <QPainter>
 #include <QScrollBar>
 #include <QUrl>
 
@@ -20,20 +23,13 @@ namespace wisetick::app {
 namespace {
 
 constexpr qreal kLeft = 16;
+constexpr std::size_t kMostUnmatched = 12; ///< tracks that are shown though they belong to no promise
 constexpr qreal kNames = 150;
 constexpr qreal kFigures = 190;
 constexpr qreal kSnap = 12;        ///< pixels
 constexpr double kCycles = 12;     ///< that are shown at first
-constexpr int kMostBands = 400;    ///< edges whose band is drawn
 constexpr double kStepShare = 0.1; ///< of what is shown, that a key moves
 constexpr int kDigits = 6;
-
-/// "off" against what was predicted.
-QString offSaid(const BenchSignal& signal, const MeasuredSignal& measured) {
-    const ShownCycle was = shownCycle(signal, signal.cycle);
-    const ShownCycle is = shownCycle(signal, measured.cycle);
-    return text(printError(is.value.nominal / was.value.nominal - 1));
-}
 
 } // namespace
 
@@ -42,18 +38,22 @@ BenchView::BenchView(Document& document, BenchWork& work, QWidget* parent)
     setAcceptDrops(true);
     viewport()->setMouseTracking(true);
     connect(&work_, &BenchWork::changed, this, [this] {
-        if (work_.capture() != shown_) {
-            shown_ = work_.capture();
+        const bool isOther = work_.capture() != shown_;
+        shown_ = work_.capture();
+        setStale();
+        make(); // rows of what is gone must not be painted
+        if (isOther) {
             cursors_[0].reset();
             cursors_[1].reset();
             selected_ = 0;
+            row_ = 0;
+            opened_.clear();
             if (shown_ != nullptr) {
                 trouble_.clear();
                 showSome();
             }
         }
-        selected_ = std::min(selected_, std::max<std::size_t>(work_.explained().size(), 1) - 1);
-        setStale();
+        selected_ = std::min(selected_, std::max<std::size_t>(explanationCount(), 1) - 1);
         viewport()->update();
     });
     connect(&work_, &BenchWork::troubled, this, &BenchView::tell);
@@ -72,29 +72,204 @@ qreal BenchView::rowHeight() const {
     return std::ceil(lineHeight(Face::word) + 8);
 }
 
-qreal BenchView::tracksTop() const {
-    return std::ceil(lineHeight(Face::small) + 14) - verticalScrollBar()->value();
+qreal BenchView::smallHeight() const {
+    return std::ceil(lineHeight(Face::small) + 8);
 }
 
-qreal BenchView::explanationsTop() const {
-    return tracksTop() + trackHeight() * static_cast<qreal>(work_.measured().size()) + lineHeight(Face::small) + 20;
+qreal BenchView::offset() const {
+    return isCopying_ ? 0 : verticalScrollBar()->value();
 }
 
-QRectF BenchView::trackRect(std::size_t measured) const {
-    return {0, tracksTop() + trackHeight() * static_cast<qreal>(measured), static_cast<qreal>(viewport()->width()),
-            trackHeight()};
+QRectF BenchView::rectOf(const Row& row) const {
+    return {0, row.top - offset(), static_cast<qreal>(viewport()->width()), row.height};
 }
 
-QRectF BenchView::explanationRect(std::size_t explanation) const {
-    return {8, explanationsTop() + rowHeight() * static_cast<qreal>(explanation + 1), viewport()->width() - 16.0, rowHeight()};
+const BenchView::Row* BenchView::rowOf(Row::Kind kind, std::size_t index) {
+    make();
+    const auto found =
+        std::find_if(rows_.begin(), rows_.end(), [&](const Row& row) { return row.kind == kind && row.index == index; });
+    return found == rows_.end() ? nullptr : &*found;
+}
+
+QRectF BenchView::trackRect(std::size_t measured) {
+    const Row* row = rowOf(Row::Kind::measured, measured);
+    return row == nullptr ? QRectF() : rectOf(*row);
+}
+
+QRectF BenchView::unmatchedRect(std::size_t track) {
+    const Row* row = rowOf(Row::Kind::unmatched, track);
+    return row == nullptr ? QRectF() : rectOf(*row);
+}
+
+QRectF BenchView::currentRect() {
+    const Row* row = rowOf(Row::Kind::current, 0);
+    return row == nullptr ? QRectF() : rectOf(*row);
+}
+
+QRectF BenchView::explanationRect(std::size_t explanation) {
+    make();
+    return {8, explanationsTop_ - offset() + rowHeight() * static_cast<qreal>(explanation + 1), viewport()->width() - 16.0,
+            rowHeight()};
+}
+
+QRectF BenchView::laidRect(std::size_t laid) {
+    const bool isAlone = work_.laid().size() == 1 && work_.capture() != nullptr && !work_.laid().front().isKept;
+    if (isAlone) {
+        return {};
+    }
+    qreal left = kLeft;
+    for (std::size_t i = 0; i < work_.laid().size(); ++i) {
+        const BenchWork::Laid& each = work_.laid()[i];
+        const QString name = each.name + (each.isChanged ? tr(", changed since") : each.isKept ? tr(", kept") : QString());
+        const qreal width = textWidth(Face::bold, name) + 18;
+        if (i == laid) {
+            return {left, 4 - offset(), width, rowHeight()};
+        }
+        left += width + 4;
+    }
+    return {};
 }
 
 void BenchView::layOut() {
     axis_.left = kLeft + kNames;
     axis_.right = std::max(axis_.left + 50, viewport()->width() - kFigures - kLeft);
-    const qreal whole =
-        explanationsTop() + verticalScrollBar()->value() + rowHeight() * static_cast<qreal>(work_.explained().size() + 2);
-    setContentHeight(work_.capture() == nullptr ? 0 : whole, rowHeight());
+    rows_.clear();
+    unmatched_ = work_.unmatched();
+    unmatched_.resize(std::min(unmatched_.size(), kMostUnmatched));
+    const bool hasLaid = !work_.laid().empty() && !laidRect(0).isEmpty();
+    qreal top = std::ceil(lineHeight(Face::small) + 14 + (hasLaid ? rowHeight() + 6 : 0));
+    tracksTop_ = top;
+    const auto add = [&](Row::Kind kind, std::size_t index, qreal height) {
+        rows_.push_back({kind, index, top, height});
+        const qreal lines = static_cast<qreal>(workingsOf(rows_.back()).size());
+        if (opened_.contains(rows_.size() - 1)) {
+            rows_.back().height += lines * (lineHeight(Face::small) + 2) + (lines > 0 ? 6 : 0);
+        }
+        top += rows_.back().height;
+    };
+    for (std::size_t i = 0; i < work_.measured().size(); ++i) {
+        add(Row::Kind::measured, i, trackHeight());
+    }
+    if (work_.current() && work_.recorded() != nullptr) {
+        const bool isOpen = opened_.contains(rows_.size());
+        const auto lines = static_cast<qreal>(currentLines(*work_.current(), isOpen).size());
+        add(Row::Kind::current, 0, 2 * trackHeight() + lines * (lineHeight(Face::small) + 2) + 8);
+    }
+    explanationsTop_ = top + lineHeight(Face::small) + 20;
+    top = explanationsTop_ + rowHeight() * static_cast<qreal>(explanationCount() + 1) + 10;
+    for (std::size_t i = 0; i < unmatched_.size(); ++i) {
+        add(Row::Kind::unmatched, i, smallHeight());
+    }
+    row_ = std::min(row_, rows_.empty() ? 0 : rows_.size() - 1);
+    contentHeight_ = top + rowHeight();
+    setContentHeight(work_.capture() == nullptr ? 0 : contentHeight_, rowHeight());
+}
+
+std::vector<QString> BenchView::workingsOf(const Row& row) const {
+    std::vector<QString> lines;
+    if (row.kind != Row::Kind::measured || !opened_.contains(static_cast<std::size_t>(&row - rows_.data()))) {
+        return lines;
+    }
+    for (const Step& step : work_.measured()[row.index].workings) {
+        lines.push_back(tr("%1: %2 = %3 = %4").arg(text(step.what), text(step.formula), text(step.numbers), text(step.result)));
+    }
+    return lines;
+}
+
+void BenchView::selectRow(std::size_t row) {
+    make();
+    if (row < rows_.size()) {
+        row_ = row;
+        scrollToShow(rectOf(rows_[row]));
+        sayRowSelected(this, row);
+        viewport()->update();
+    }
+}
+
+void BenchView::toggleWorkings() {
+    if (opened_.erase(row_) == 0) {
+        opened_.insert(row_);
+    }
+    layOut();
+    viewport()->update();
+}
+
+const Track* BenchView::trackOfRow(std::size_t row) const {
+    if (row >= rows_.size()) {
+        return nullptr;
+    }
+    return rows_[row].kind == Row::Kind::measured    ? trackOf(work_.measured()[rows_[row].index])
+           : rows_[row].kind == Row::Kind::unmatched ? unmatched_[rows_[row].index]
+                                                     : nullptr;
+}
+
+QStringList BenchView::matchesOffered() const {
+    QStringList names;
+    if (trackOfRow(row_) != nullptr) {
+        for (const BenchSignal& signal : work_.predicted()) {
+            names << text(signal.name);
+        }
+        names << QString();
+    }
+    return names;
+}
+
+QString BenchView::matchRow(const QString& promise) {
+    const Track* track = trackOfRow(row_);
+    if (track == nullptr) {
+        return tr("no track is selected");
+    }
+    if (!promise.isEmpty()) {
+        return work_.match(promise.toStdString(), track->name);
+    }
+    const auto told = work_.told();
+    const auto found = std::find_if(told.begin(), told.end(), [&](const auto& each) { return each.second == track->name; });
+    return found == told.end() ? tr("it belongs by its name") : work_.match(found->first, {});
+}
+
+void BenchView::askForMatch() {
+    QMenu menu(this);
+    for (const QString& promise : matchesOffered()) {
+        menu.addAction(promise.isEmpty() ? tr("by its name alone") : promise)->setData(promise);
+    }
+    if (!menu.actions().isEmpty()) {
+        const QAction* chosen = menu.exec(viewport()->mapToGlobal(rectOf(rows_[row_]).topLeft().toPoint() + QPoint(20, 20)));
+        if (chosen != nullptr) {
+            tell(matchRow(chosen->data().toString()));
+        }
+    }
+}
+
+void BenchView::copy() {
+    const QString csv = table();
+    auto* copied = new QMimeData;
+    copied->setImageData(viewport()->grab().toImage());
+    copied->setData("image/svg+xml", svgOf(picture()));
+    copied->setData("text/csv", csv.toUtf8());
+    copied->setText(csv);
+    QApplication::clipboard()->setMimeData(copied);
+}
+
+QString BenchView::table() const {
+    QString csv = "promise,track,unit,least,measured,most,predicted,state\n";
+    for (const MeasuredSignal& measured : work_.measured()) {
+        const BenchSignal& signal = work_.predicted()[measured.signal];
+        const ShownCycle was = shownCycle(signal, signal.cycle);
+        QStringList cells{text(signal.name), text(measured.track), was.unit == Unit::second ? "s" : "1/s"};
+        if (measured.isSilent) {
+            cells << ""
+                  << ""
+                  << "";
+        } else {
+            const ShownCycle is = shownCycle(signal, measured.cycle);
+            for (const Rational& value : {is.value.min, is.value.nominal, is.value.max}) {
+                cells << QString::number(value.toDouble(), 'g', 12);
+            }
+        }
+        cells << QString::number(was.value.nominal.toDouble(), 'g', 12) << text(stateName(measured.state));
+        csv += cells.join(',') + "\n";
+    }
+    return csv;
 }
 
 const TimeAxis& BenchView::axis() {
@@ -133,216 +308,38 @@ const Track* BenchView::trackOf(const MeasuredSignal& measured) const {
     return found == tracks.end() ? nullptr : &*found;
 }
 
-/// Where each edge may stand that follows from the first one: the band widens with each.
-void BenchView::paintBands(QPainter& painter, const QRectF& area, const MeasuredSignal& measured, const Track& track) const {
-    const BenchSignal& signal = work_.predicted()[measured.signal];
-    if (signal.shape == BenchSignal::Shape::frames || track.edges.size() < 2) {
-        return;
-    }
-    const double tick = work_.capture()->tick.toDouble();
-    const double first = static_cast<double>(track.edges.at(1).tick) * tick;
-    const double least = signal.cycle.min.toDouble();
-    const double most = signal.cycle.max.toDouble();
-    const double from = std::max(1.0, std::floor((axis_.from - first) / most));
-    const double to = std::ceil((axis_.to - first) / least);
-    if (to - from > kMostBands || least <= 0) {
-        return; // they could not be told apart
-    }
-    painter.setPen(Qt::NoPen);
-    QColor band = theme_.kept;
-    band.setAlphaF(0.22F);
-    for (double edge = from; edge <= to; ++edge) {
-        const qreal left = axis_.at(first + edge * least);
-        const qreal right = axis_.at(first + edge * most);
-        painter.fillRect(QRectF(left - 1.5, area.top() - 4, std::max<qreal>(right - left, 0) + 3, area.height() + 8), band);
-    }
-}
-
-/// A line where single edges can be told apart, else a block: one look at the edges for each pixel.
-void BenchView::paintInk(QPainter& painter, const QRectF& area, const Track& track, const QColor& ink) const {
-    const double tick = work_.capture()->tick.toDouble();
-    const auto tickAt = [&](qreal x) { return static_cast<std::int64_t>(std::ceil(axis_.timeAt(x) / tick)); };
-    const auto yOf = [&](LogicLevel level) {
-        return level == LogicLevel::high ? area.top() : level == LogicLevel::low ? area.bottom() : area.center().y();
-    };
-    QColor block = ink;
-    block.setAlphaF(0.55F);
-    std::size_t before = track.edges.countBefore(tickAt(area.left()));
-    LogicLevel level = before == 0 ? LogicLevel::unknown : track.edges.at(before - 1).level;
-    painter.setPen(QPen(ink, 1.5));
-    qreal flat = area.left(); ///< from where on the level stands
-    for (qreal x = area.left(); x < area.right(); ++x) {
-        const std::size_t upTo = track.edges.countBefore(tickAt(x + 1));
-        if (upTo == before) {
-            continue;
-        }
-        if (x > flat && level != LogicLevel::unknown) {
-            painter.drawLine(QPointF(flat, yOf(level)), QPointF(x, yOf(level)));
-        }
-        const LogicLevel next = track.edges.at(upTo - 1).level;
-        if (upTo - before > 2 || (x == flat && x > area.left())) { // one beside the other
-            painter.fillRect(QRectF(x, area.top(), 1, area.height()), block);
-        } else {
-            painter.drawLine(QPointF(x + 0.5, area.top()), QPointF(x + 0.5, area.bottom()));
-        }
-        flat = x + 1;
-        level = next;
-        before = upTo;
-    }
-    if (level != LogicLevel::unknown) {
-        painter.drawLine(QPointF(flat, yOf(level)), QPointF(area.right(), yOf(level)));
-    }
-}
-
-void BenchView::paintTrack(QPainter& painter, std::size_t index) {
-    const MeasuredSignal& measured = work_.measured()[index];
-    const BenchSignal& signal = work_.predicted()[measured.signal];
-    const QRectF rect = trackRect(index);
-    if (rect.bottom() < 0 || rect.top() > viewport()->height()) {
-        return;
-    }
-    const qreal size = lineHeight(Face::word) * 0.5;
-    const qreal first = rect.top() + 8;
-    drawMark(painter, QRectF(kLeft, first + lineHeight(Face::bold) / 2 - size / 2, size, size), measured.state, theme_);
-    const qreal names = kLeft + size + 8;
-    drawText(painter, QRectF(names, first, axis_.left - names - 8, lineHeight(Face::bold)), Qt::AlignLeft, text(signal.name),
-             Face::bold, theme_.ink);
-    drawText(painter, QRectF(names, first + lineHeight(Face::bold), axis_.left - names - 8, lineHeight(Face::small)),
-             Qt::AlignLeft, text(document_.plan().promises[signal.promise].line.subject + ", track " + measured.track),
-             Face::small, theme_.muted);
-    const QRectF area(axis_.left, rect.top() + 10, axis_.right - axis_.left, rect.height() - 24);
-    if (const Track* track = trackOf(measured)) {
-        painter.save();
-        painter.setClipRect(area.adjusted(-1, -6, 1, 6));
-        paintBands(painter, area, measured, *track);
-        paintInk(painter, area, *track, theme_.ink);
-        painter.restore();
-    }
-    const QRectF figures(axis_.right + 12, first, viewport()->width() - axis_.right - 12 - kLeft, lineHeight(Face::bold));
-    const QColor colour = measured.state == State::kept ? theme_.muted : theme_.of(measured.state);
-    if (measured.isSilent) {
-        drawText(painter, figures, Qt::AlignRight, tr("never changes"), Face::bold, colour);
-        return;
-    }
-    drawText(painter, figures, Qt::AlignRight, text(measuredSaid(shownCycle(signal, measured.cycle))), Face::bold, theme_.ink);
-    drawText(painter, figures.translated(0, lineHeight(Face::bold)), Qt::AlignRight,
-             tr("%1 against the plan").arg(offSaid(signal, measured)), Face::small, colour);
-    if (!measured.text.empty()) {
-        drawText(painter, QRectF(area.left(), area.bottom() + 1, area.width(), lineHeight(Face::small)), Qt::AlignLeft,
-                 QString::fromUtf8("\u2018%1\u2019").arg(text(measured.text.substr(0, 200))), Face::small, theme_.thread);
-    }
-}
-
-void BenchView::paintCursors(QPainter& painter) const {
-    const qreal bottom = tracksTop() + trackHeight() * static_cast<qreal>(work_.measured().size());
-    for (std::size_t i = 0; i < 2; ++i) {
-        if (cursors_[i]) {
-            const qreal x = axis_.at(*cursors_[i]);
-            if (x >= axis_.left && x <= axis_.right) {
-                painter.setPen(QPen(theme_.thread, 1));
-                painter.drawLine(QPointF(x, tracksTop()), QPointF(x, bottom));
-                drawText(painter, QRectF(x + 3, tracksTop() - 2, 20, lineHeight(Face::small)), Qt::AlignLeft,
-                         QString::number(i + 1), Face::small, theme_.thread);
-            }
-        }
-    }
-    drawText(painter, QRectF(axis_.left, bottom + 2, viewport()->width() - axis_.left - kLeft, lineHeight(Face::small)),
-             Qt::AlignLeft, cursorsSaid(), Face::small, theme_.thread);
-}
-
 QString BenchView::cursorsSaid() const {
-    if (!cursors_[0] || !cursors_[1] || work_.capture() == nullptr || work_.measured().empty()) {
+    if (!cursors_[0] || !cursors_[1] || work_.capture() == nullptr) {
         return cursors_[0] ? tr("Shift and a click set the second cursor") : QString();
     }
-    const double apart = std::abs(*cursors_[1] - *cursors_[0]);
-    const Rational time = quantised(apart, work_.capture()->tick / 16);
-    const Track* track = trackOf(work_.measured()[std::min(cursorTrack_, work_.measured().size() - 1)]);
+    const double from = std::min(*cursors_[0], *cursors_[1]);
+    const double to = std::max(*cursors_[0], *cursors_[1]);
+    const Rational time = quantised(to - from, work_.capture()->tick / 16);
+    if (time.isZero()) {
+        return tr("both cursors stand at the same edge");
+    }
+    QString said =
+        tr("%1 between 1 and 2, %2")
+            .arg(text(printQuantity(time, Unit::second, kDigits)), text(printQuantity(1 / time, Unit::hertz, kDigits)));
     const double tick = work_.capture()->tick.toDouble();
     const auto tickOf = [&](double at) { return static_cast<std::int64_t>(std::round(at / tick)); };
-    const std::size_t edges = track == nullptr ? 0
-                                               : track->edges.countBefore(tickOf(std::max(*cursors_[0], *cursors_[1]))) -
-                                                     track->edges.countBefore(tickOf(std::min(*cursors_[0], *cursors_[1])));
-    return time.isZero() ? tr("both cursors stand at the same edge")
-                         : tr("%1 between 1 and 2, %2, %n edges", nullptr, static_cast<int>(edges))
-                               .arg(text(printQuantity(time, Unit::second, kDigits)))
-                               .arg(text(printQuantity(1 / time, Unit::hertz, kDigits)));
-}
-
-void BenchView::paintExplanations(QPainter& painter) const {
-    const qreal top = explanationsTop();
-    painter.fillRect(QRectF(0, top - 4, viewport()->width(), 1), theme_.line);
-    const auto& list = work_.explained();
-    const QString title = list.empty() || list.front().explainsAll() ? tr("What explains it") : tr("Nothing here explains it");
-    const qreal width = textWidth(Face::bold, title);
-    drawText(painter, QRectF(kLeft, top, width + 2, rowHeight()), Qt::AlignLeft, title, Face::bold, theme_.ink);
-    drawText(painter, QRectF(kLeft + width + 12, top, viewport()->width() - width - 3 * kLeft, rowHeight()), Qt::AlignLeft,
-             list.empty() || list.front().explainsAll() ? tr("each alone; full marks leave nothing over")
-                                                        : tr("what leaves least"),
-             Face::small, theme_.muted);
-    for (std::size_t i = 0; i < list.size(); ++i) {
-        const QRectF rect = explanationRect(i);
-        if (i == selected_) {
-            painter.fillRect(rect, theme_.selected);
-            if (hasFocus()) {
-                painter.fillRect(QRectF(rect.left(), rect.top(), 3, rect.height()), theme_.kept);
-            }
+    if (const Track* track = trackOfRow(row_)) {
+        const auto edges = track->edges.countBefore(tickOf(to)) - track->edges.countBefore(tickOf(from));
+        said += tr(", %n edges", nullptr, static_cast<int>(edges));
+        const TrackFigures figures = measureTrack(*work_.capture(), *track, tickOf(from), tickOf(to));
+        if (figures.period.count > 1) { // over all edges between, not by two of them
+            said += tr(", over all of them a period of %1")
+                        .arg(text(printQuantity(figures.period.value->nominal, Unit::second, kDigits)));
         }
-        const qreal size = lineHeight(Face::word) * 0.5;
-        const QRectF mark(kLeft, rect.center().y() - size / 2, size, size);
-        painter.setPen(QPen(list[i].explainsAll() ? theme_.kept : theme_.muted, 1.2));
-        painter.setBrush(list[i].explainsAll() ? QBrush(theme_.kept) : QBrush(Qt::NoBrush));
-        painter.drawEllipse(mark.adjusted(0.6, 0.6, -0.6, -0.6));
-        const std::string sources = sourcesSaid(document_.part(), list[i]);
-        const QString left = text(list[i].explainsAll() ? sources : leftSaid(list[i]));
-        const auto note = i == selected_ ? work_.noteFor(i) : std::nullopt;
-        const QString offer = note ? tr("Enter notes: %1").arg(text(note->say)) : QString();
-        const QString right = offer.isEmpty() ? left : offer;
-        const qreal room = std::min(textWidth(Face::small, right) + 4, rect.width() * 0.5);
-        drawText(painter, QRectF(rect.right() - 8 - room, rect.top(), room, rect.height()), Qt::AlignRight, right, Face::small,
-                 offer.isEmpty() ? theme_.muted : theme_.thread);
-        const QString same = list[i].same.empty()
-                                 ? QString()
-                                 : tr(" (or %n more that shows the same)", nullptr, static_cast<int>(list[i].same.size()));
-        drawText(painter, QRectF(kLeft + size + 8, rect.top(), rect.width() - room - size - 32, rect.height()), Qt::AlignLeft,
-                 text(list[i].say) + same, i == 0 && list[i].explainsAll() ? Face::bold : Face::word, theme_.ink);
+    } else if (row_ < rows_.size() && work_.recorded() != nullptr) {
+        const ValueSpan span = work_.recorded()->blocks->span(tickOf(from), tickOf(to));
+        const double ampere = span.mean * work_.recorded()->scale;
+        const Rational finest(1, 1'000'000'000'000);
+        said += tr(", %1 on average, %2")
+                    .arg(text(printQuantity(quantised(ampere, finest), Unit::ampere, kDigits)),
+                         text(printQuantity(quantised(ampere * (to - from), finest), Unit::coulomb, kDigits)));
     }
-}
-
-void BenchView::paintEvent(QPaintEvent* event) {
-    make();
-    QPainter painter(viewport());
-    painter.fillRect(event->rect(), theme_.paper);
-    painter.setRenderHint(QPainter::Antialiasing);
-    if (work_.capture() == nullptr) {
-        const QString say = !trouble_.isEmpty()   ? trouble_
-                            : !document_.isOpen() ? tr("Open a plan to lay a capture over it")
-                            : work_.isBusy()      ? tr("being played \u2026")
-                                                  : tr("Drop a capture here (.vcd, .csv), or play a simulated board");
-        drawText(painter, viewport()->rect(), Qt::AlignHCenter, say, Face::word,
-                 trouble_.isEmpty() ? theme_.muted : theme_.broken);
-        return;
-    }
-    const qreal bottom = tracksTop() + trackHeight() * static_cast<qreal>(work_.measured().size());
-    axis_.draw(painter,
-               QRectF(axis_.left, tracksTop() - lineHeight(Face::small) - 6, axis_.right - axis_.left,
-                      bottom - tracksTop() + lineHeight(Face::small) + 6),
-               theme_);
-    for (std::size_t i = 0; i < work_.measured().size(); ++i) {
-        paintTrack(painter, i);
-    }
-    paintCursors(painter);
-    if (work_.measured().empty()) {
-        drawText(painter, QRectF(kLeft, tracksTop(), viewport()->width() - 2 * kLeft, rowHeight()), Qt::AlignLeft,
-                 tr("no track is called like a promise of this take"), Face::word, theme_.muted);
-    }
-    paintExplanations(painter);
-    if (!trouble_.isEmpty()) {
-        drawText(painter, QRectF(kLeft, viewport()->height() - rowHeight(), viewport()->width() - 2 * kLeft, rowHeight()),
-                 Qt::AlignLeft, trouble_, Face::small, theme_.broken);
-    }
-    if (hasFocus()) {
-        drawFocus(painter, viewport()->rect(), theme_);
-    }
+    return said;
 }
 
 QString BenchView::note() {
@@ -355,6 +352,11 @@ QString BenchView::note() {
 
 void BenchView::keyPressEvent(QKeyEvent* event) {
     const double step = axis_.length() * kStepShare;
+    const bool isWithControl = (event->modifiers() & Qt::ControlModifier) != 0;
+    if (event->matches(QKeySequence::Copy)) {
+        copy();
+        return;
+    }
     switch (event->key()) {
     case Qt::Key_Plus:
     case Qt::Key_Equal: zoom(0.5, (axis_.from + axis_.to) / 2); break;
@@ -362,8 +364,24 @@ void BenchView::keyPressEvent(QKeyEvent* event) {
     case Qt::Key_Left: showTime(axis_.from - step, axis_.to - step); break;
     case Qt::Key_Right: showTime(axis_.from + step, axis_.to + step); break;
     case Qt::Key_Home: showAll(); break;
-    case Qt::Key_Up: selected_ -= selected_ > 0 ? 1 : 0; break;
-    case Qt::Key_Down: selected_ += selected_ + 1 < work_.explained().size() ? 1 : 0; break;
+    case Qt::Key_Up:
+        if (isWithControl) {
+            selectRow(row_ - (row_ > 0 ? 1 : 0));
+            return;
+        }
+        selected_ -= selected_ > 0 ? 1 : 0;
+        break;
+    case Qt::Key_Down:
+        if (isWithControl) {
+            selectRow(row_ + 1);
+            return;
+        }
+        selected_ += selected_ + 1 < explanationCount() ? 1 : 0;
+        break;
+    case Qt::Key_W: toggleWorkings(); return;
+    case Qt::Key_M: askForMatch(); return;
+    case Qt::Key_BracketLeft: work_.look(work_.looked() == 0 ? work_.laid().size() - 1 : work_.looked() - 1); return;
+    case Qt::Key_BracketRight: work_.look(work_.looked() + 1 < work_.laid().size() ? work_.looked() + 1 : 0); return;
     case Qt::Key_Return:
     case Qt::Key_Enter: tell(note()); break;
     default: PaintedView::keyPressEvent(event); return;
@@ -373,7 +391,8 @@ void BenchView::keyPressEvent(QKeyEvent* event) {
 }
 
 void BenchView::wheelEvent(QWheelEvent* event) {
-    if (event->position().x() < axis_.left || event->position().x() > axis_.right || event->position().y() > explanationsTop()) {
+    if (event->position().x() < axis_.left || event->position().x() > axis_.right ||
+        event->position().y() > explanationsTop_ - offset()) {
         PaintedView::wheelEvent(event);
         return;
     }
@@ -383,12 +402,12 @@ void BenchView::wheelEvent(QWheelEvent* event) {
 
 /// At the edge that is nearest, of the track under the mouse.
 void BenchView::setCursorAt(std::size_t which, const QPointF& at) {
-    for (std::size_t i = 0; i < work_.measured().size(); ++i) {
-        if (!trackRect(i).contains(at)) {
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        if (!rectOf(rows_[i]).contains(at)) {
             continue;
         }
         double time = std::clamp(axis_.timeAt(at.x()), 0.0, work_.capture()->length().toDouble());
-        const Track* track = trackOf(work_.measured()[i]);
+        const Track* track = trackOfRow(i);
         const double tick = work_.capture()->tick.toDouble();
         if (track != nullptr && track->edges.size() > 1) {
             const std::size_t behind = track->edges.countBefore(static_cast<std::int64_t>(time / tick));
@@ -403,14 +422,20 @@ void BenchView::setCursorAt(std::size_t which, const QPointF& at) {
             }
         }
         cursors_[which] = time;
-        cursorTrack_ = i;
+        row_ = i;
         viewport()->update();
     }
 }
 
 void BenchView::mousePressEvent(QMouseEvent* event) {
     setFocus();
-    for (std::size_t i = 0; i < work_.explained().size(); ++i) {
+    for (std::size_t i = 0; i < work_.laid().size(); ++i) {
+        if (laidRect(i).contains(event->position())) {
+            work_.look(i);
+            return;
+        }
+    }
+    for (std::size_t i = 0; i < explanationCount(); ++i) {
         if (explanationRect(i).contains(event->position())) {
             selected_ = i;
             viewport()->update();
@@ -433,8 +458,18 @@ void BenchView::mouseMoveEvent(QMouseEvent* event) {
 }
 
 void BenchView::mouseDoubleClickEvent(QMouseEvent* event) {
-    if (selected_ < work_.explained().size() && explanationRect(selected_).contains(event->position())) {
+    if (selected_ < explanationCount() && explanationRect(selected_).contains(event->position())) {
         tell(note());
+        return;
+    }
+    if (event->position().x() > axis_.right) { // a figure opens how it was measured
+        for (std::size_t i = 0; i < rows_.size(); ++i) {
+            if (rectOf(rows_[i]).contains(event->position())) {
+                row_ = i;
+                toggleWorkings();
+                return;
+            }
+        }
     }
 }
 
@@ -451,6 +486,7 @@ void BenchView::dropEvent(QDropEvent* event) {
 }
 
 std::vector<SpokenRow> BenchView::spokenRows() {
+    make();
     std::vector<SpokenRow> spoken;
     for (std::size_t i = 0; i < work_.measured().size(); ++i) {
         const MeasuredSignal& measured = work_.measured()[i];
@@ -459,13 +495,32 @@ std::vector<SpokenRow> BenchView::spokenRows() {
                           measured.isSilent ? tr("never changes")
                                             : tr("%1, %2 against the plan, %3")
                                                   .arg(text(measuredSaid(shownCycle(signal, measured.cycle))),
-                                                       offSaid(signal, measured), text(stateName(measured.state))),
+                                                       text(offSaid(signal, measured)), text(stateName(measured.state))),
                           trackRect(i).toRect(), false});
+    }
+    if (work_.current()) {
+        QStringList lines;
+        for (const auto& [what, said] : currentLines(*work_.current(), true)) {
+            lines << what + ": " + said;
+        }
+        spoken.push_back({text(work_.current()->track),
+                          tr("%1 on average")
+                                  .arg(text(printQuantity(quantised(work_.current()->average, Rational(1, 1'000'000'000'000)),
+                                                          Unit::ampere, kDigits))) +
+                              "; " + lines.join("; "),
+                          currentRect().toRect(), false});
+    }
+    for (std::size_t i = 0; i < unmatched_.size(); ++i) {
+        spoken.push_back({text(unmatched_[i]->name), tr("belongs to no promise"), unmatchedRect(i).toRect(), false});
     }
     for (std::size_t i = 0; i < work_.explained().size(); ++i) {
         const Explanation& each = work_.explained()[i];
         spoken.push_back({text(each.say), text(each.explainsAll() ? sourcesSaid(document_.part(), each) : leftSaid(each)),
                           explanationRect(i).toRect(), i == selected_});
+    }
+    for (std::size_t i = 0; i < work_.reasons().size(); ++i) {
+        const std::size_t row = work_.explained().size() + i;
+        spoken.push_back({text(work_.reasons()[i].say), tr("the current"), explanationRect(row).toRect(), row == selected_});
     }
     return spoken;
 }

@@ -287,6 +287,13 @@ void Document::redo() {
     }
 }
 
+void Document::setMeasured(std::map<std::string, Bounds> errors) {
+    if (errors != measured_) {
+        measured_ = std::move(errors);
+        emit measuredChanged();
+    }
+}
+
 void Document::keep() {
     baseline_ = figures_;
     baselinePlan_.reset();

@@ -13,6 +13,7 @@
 
 #include <deque>
 #include <functional>
+#include <map>
 
 class QFileSystemWatcher;
 class QTimer;
@@ -78,6 +79,9 @@ public:
     const Figures& figures() const { return figures_; }
     /// What moved since the last Keep.
     const std::vector<Moved>& moved() const { return moved_; }
+    /// What lies on the bench: by promise, how far what was measured is off what was asked, with what the capture leaves open.
+    const std::map<std::string, Bounds>& measured() const { return measured_; }
+    void setMeasured(std::map<std::string, Bounds> errors);
     /// Counts the plans and parts that were put here: what was worked out for another generation is of no use.
     int generation() const { return generation_; }
 
@@ -113,6 +117,8 @@ signals:
     void changedOnDisk();
     /// Plan or figures changed; also when figures that were still being played are there.
     void changed();
+    /// What lies on the bench changed.
+    void measuredChanged();
     /// Something beside the interface went wrong; what to do stands with it.
     void troubled(const QString& what);
 
@@ -149,6 +155,7 @@ private:
     bool isPreviewing_ = false;
     std::optional<Plan> baselinePlan_; ///< while the baseline's jobs are still to be played
     std::vector<Moved> moved_;
+    std::map<std::string, Bounds> measured_;
     QFileSystemWatcher* watcher_;
     QTimer* soon_;
     QTimer* aside_;

@@ -87,7 +87,7 @@ std::optional<double> gaugeTolerance(const PromiseFigure& promise) {
     return room < 1 && worst > 0 ? std::optional(worst / (1 - room)) : std::nullopt;
 }
 
-void drawGauge(QPainter& painter, const QRectF& area, const PromiseFigure& promise, const Theme& theme) {
+void drawGauge(QPainter& painter, const QRectF& area, const PromiseFigure& promise, const Theme& theme, const Bounds* measured) {
     if (!promise.error) {
         return;
     }
@@ -112,6 +112,14 @@ void drawGauge(QPainter& painter, const QRectF& area, const PromiseFigure& promi
         painter.fillRect(QRectF(low, band.center().y() - 0.75, std::max(1.0, high - low), 1.5), colour);
     }
     painter.fillRect(QRectF(at(promise.error->nominal) - 1.5, area.top() + 1, 3, area.height() - 2), colour);
+    if (measured != nullptr) {
+        const qreal size = std::min<qreal>(area.height() / 2 - 0.5, 4.5);
+        const QPointF centre(at(measured->nominal), area.center().y());
+        painter.setPen(QPen(theme.ink, 1.2));
+        painter.setBrush(theme.paper);
+        painter.drawPolygon(QPolygonF({centre + QPointF(0, -size), centre + QPointF(size, 0), centre + QPointF(0, size),
+                                       centre + QPointF(-size, 0)}));
+    }
     painter.restore();
 }
 

@@ -40,8 +40,9 @@ void drawMark(QPainter& painter, const QRectF& square, State state, const Theme&
 void drawFocus(QPainter& painter, const QRect& area, const Theme& theme);
 
 /// Draws a promise's room: the band is what was asked, the tick the nominal error, the whisker the worst cases. What is
-/// outside is drawn at the end.
-void drawGauge(QPainter& painter, const QRectF& area, const PromiseFigure& promise, const Theme& theme);
+/// outside is drawn at the end. A diamond: what was measured.
+void drawGauge(QPainter& painter, const QRectF& area, const PromiseFigure& promise, const Theme& theme,
+               const Bounds* measured = nullptr);
 
 /// The tolerance that a gauge's band stands for; nothing for `exactly` and bounds.
 std::optional<double> gaugeTolerance(const PromiseFigure& promise);

@@ -35,6 +35,7 @@ PromiseCards::PromiseCards(Document& document, QWidget* parent) : PaintedView(tr
         layOut();
     });
     connect(&document_, &Document::replaced, this, [this] { selected_.reset(); });
+    connect(&document_, &Document::measuredChanged, viewport(), qOverload<>(&QWidget::update));
 }
 
 int PromiseCards::cardHeight() const {
@@ -69,7 +70,11 @@ std::vector<SpokenRow> PromiseCards::spokenRows() {
     std::vector<SpokenRow> spoken;
     for (std::size_t i = 0; document_.isOpen() && i < document_.figures().promises.size(); ++i) {
         const PromiseFigure& promise = document_.figures().promises[i];
-        spoken.push_back({text(promise.name), saidOf(promise), cardRect(i), selected_ == i});
+        const auto measured = document_.measured().find(promise.name);
+        const QString onBench = measured == document_.measured().end()
+                                    ? QString()
+                                    : tr("; measured %1").arg(text(printError(measured->second.nominal)));
+        spoken.push_back({text(promise.name), saidOf(promise) + onBench, cardRect(i), selected_ == i});
     }
     return spoken;
 }
@@ -180,7 +185,9 @@ void PromiseCards::paintCard(QPainter& painter, const QRect& card, const Promise
     constexpr qreal kGauge = 52;
     drawText(painter, QRectF(left, lower, right - left - kGauge - 8, height), Qt::AlignLeft, text(promise.asks), Face::small,
              theme_.muted);
-    drawGauge(painter, QRectF(right - kGauge, lower + 1, kGauge, height - 2), promise, theme_);
+    const auto measured = document_.measured().find(promise.name);
+    drawGauge(painter, QRectF(right - kGauge, lower + 1, kGauge, height - 2), promise, theme_,
+              measured == document_.measured().end() ? nullptr : &measured->second);
 }
 
 void PromiseCards::paintEvent(QPaintEvent* event) {

@@ -39,6 +39,12 @@ std::string measuredSaid(const ShownCycle& shown) {
     return bare(printQuantity(shown.value.nominal, shown.unit)) + " \u00b1" + bare(printQuantity(open, shown.unit, kDigits));
 }
 
+std::string offSaid(const BenchSignal& signal, const MeasuredSignal& measured) {
+    const ShownCycle was = shownCycle(signal, signal.cycle);
+    const ShownCycle is = shownCycle(signal, measured.cycle);
+    return printError(is.value.nominal / was.value.nominal - 1);
+}
+
 std::string moreSaid(const BenchSignal&, const MeasuredSignal& measured) {
     std::string text;
     if (measured.duty) {

@@ -17,6 +17,9 @@ ShownCycle shownCycle(const BenchSignal& signal, const Bounds& cycle);
 /// "507.02 ms ±83 ns".
 std::string measuredSaid(const ShownCycle& shown);
 
+/// "+12 ppm": how far a signal is off what was predicted.
+std::string offSaid(const BenchSignal& signal, const MeasuredSignal& measured);
+
 /// "high 35 % ±0.04 %, periods spread by 120 ns": what else is measured of a signal, where it says more than the capture's looks.
 std::string moreSaid(const BenchSignal& signal, const MeasuredSignal& measured);
 

@@ -4,6 +4,9 @@
 #include "bench/vcd.h"
 #include "files/file_pieces.h"
 
+#include <boost/crc.hpp>
+#include <fmt/format.h>
+
 namespace wisetick {
 
 ReadCapture readCaptureFile(const std::filesystem::path& path, const std::optional<Rational>& sample) {
@@ -23,6 +26,12 @@ ReadCapture readCaptureFile(const std::filesystem::path& path, const std::option
         read.capture = reader.finish();
     }
     return read;
+}
+
+std::string sumOfFile(const std::filesystem::path& path) {
+    boost::crc_32_type sum;
+    const std::string why = readPieces(path, [&](std::string_view piece) { sum.process_bytes(piece.data(), piece.size()); });
+    return why.empty() ? fmt::format("{:08x}", sum.checksum()) : std::string();
 }
 
 } // namespace wisetick

@@ -18,4 +18,7 @@ struct ReadCapture {
 /// `sample`: s between two rows of a table that has no times.
 ReadCapture readCaptureFile(const std::filesystem::path& path, const std::optional<Rational>& sample = std::nullopt);
 
+/// CRC-32 (ISO 3309) of a file as eight hexadecimal digits; empty where it can't be read.
+std::string sumOfFile(const std::filesystem::path& path);
+
 } // namespace wisetick

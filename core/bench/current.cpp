@@ -431,9 +431,11 @@ std::vector<CurrentReason> explainCurrent(const Part& part, const Plan& plan, co
         if (planned > 0) {
             for (const ModeFigure& mode : figures.modes) {
                 if (mode.id != rest->id && (mode.wakeUp || mode.runs)) {
-                    reasons.push_back(
-                        {mode.runs ? "it does not rest, but runs on" : "rests in " + mode.id + " instead of " + rest->id,
-                         leftOf(floor, mode.ampere.min.toDouble(), mode.ampere.max.toDouble())});
+                    CurrentReason reason{mode.runs ? "it does not rest, but runs on"
+                                                   : "rests in " + mode.id + " instead of " + rest->id,
+                                         leftOf(floor, mode.ampere.min.toDouble(), mode.ampere.max.toDouble())};
+                    reason.restsIn = mode.runs ? "" : mode.id;
+                    reasons.push_back(std::move(reason));
                 }
             }
             const ModeFigure* run = nullptr;

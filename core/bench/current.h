@@ -56,6 +56,7 @@ struct CurrentReason {
     std::string say;                     ///< "rests in idle instead of deep"
     double leftOver = 0;                 ///< share by which it is off all the same; 0: it explains it
     std::optional<std::string> job = {}; ///< that lasts otherwise
+    std::string restsIn = {};            ///< the mode that it rests in instead
     double lasts = 0;                    ///< s, then
 };
 

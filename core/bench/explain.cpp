@@ -396,12 +396,17 @@ MeasuredFigure measureBus(const Capture& capture, const Track& track, const Benc
 
 } // namespace
 
-std::vector<MeasuredSignal> measureSignals(const Capture& capture, const Plan& plan, const std::vector<BenchSignal>& predicted) {
+std::vector<MeasuredSignal> measureSignals(const Capture& capture, const Plan& plan, const std::vector<BenchSignal>& predicted,
+                                           const std::vector<std::pair<std::string, std::string>>& told) {
     std::vector<MeasuredSignal> all;
     for (std::size_t i = 0; i < predicted.size(); ++i) {
         const BenchSignal& signal = predicted[i];
-        const auto track = std::find_if(capture.tracks.begin(), capture.tracks.end(),
-                                        [&](const Track& each) { return isTrackOf(each.name, signal); });
+        const auto byHand = std::find_if(told.begin(), told.end(), [&](const auto& each) { return each.first == signal.name; });
+        const auto track = std::find_if(capture.tracks.begin(), capture.tracks.end(), [&](const Track& each) {
+            const bool isOthers =
+                std::any_of(told.begin(), told.end(), [&](const auto& other) { return other.second == each.name; });
+            return byHand != told.end() ? each.name == byHand->second : !isOthers && isTrackOf(each.name, signal);
+        });
         if (track == capture.tracks.end()) {
             continue;
         }

@@ -42,8 +42,10 @@ struct Explanation {
     bool explainsAll() const { return leftOver == 0; }
 };
 
-/// Finds the tracks of the signals and measures them. What has no track, or none that changes often enough, is left out.
-std::vector<MeasuredSignal> measureSignals(const Capture& capture, const Plan& plan, const std::vector<BenchSignal>& predicted);
+/// Finds the tracks of the signals and measures them: those that are told by promise first, else by their names. What has no
+/// track, or none that changes often enough, is left out.
+std::vector<MeasuredSignal> measureSignals(const Capture& capture, const Plan& plan, const std::vector<BenchSignal>& predicted,
+                                           const std::vector<std::pair<std::string, std::string>>& told = {});
 
 /// What explains what was measured, the best first, at most `most`. As planned where that fits; else every slip alone, and cycles
 /// that the firmware takes each time where it has a part in it; two slips together where none does alone. An explanation fits

@@ -1,6 +1,7 @@
 #include "bench/note.h"
 
 #include "plan/board_edits.h"
+#include "plan/job_edits.h"
 #include "plan/promise_edits.h"
 #include "plan/take_edits.h"
 #include "quantity/quantity_print.h"
@@ -11,8 +12,9 @@ namespace wisetick {
 
 namespace {
 
-const Rational kFinest(1, 100'000'000); ///< of a share
-constexpr double kCloser = 4;           ///< times closer than its tolerance: then a reading is worth a note
+const Rational kFinest(1, 100'000'000);   ///< of a share
+const Rational kFinestTime(1, 1'000'000); ///< s
+constexpr double kCloser = 4;             ///< times closer than its tolerance: then a reading is worth a note
 
 std::optional<BenchNote> noteCycles(const Plan& plan, const Explanation& explanation) {
     const std::vector<std::string> names = promiseNames(plan);
@@ -31,6 +33,15 @@ std::optional<BenchNote> noteCycles(const Plan& plan, const Explanation& explana
     promise.line.ask = late;
     return BenchNote{explanation.lateOf + " late " + late.late->toString() + " cycles",
                      [place, promise](Plan& edited) { return replacePromise(edited, place, promise); }};
+}
+
+/// For a take as the board has it: that of the active one, with a number where that is there.
+std::string freeName(const Plan& plan) {
+    std::string name = plan.active + " as measured";
+    for (int number = 2; findTake(plan, name) != nullptr; ++number) {
+        name = plan.active + " as measured " + std::to_string(number);
+    }
+    return name;
 }
 
 /// The way of each promise of a peripheral with the setting that it has in fact.
@@ -67,10 +78,7 @@ std::optional<BenchNote> noteTake(const Plan& plan, const Figures& figures, cons
         return std::nullopt;
     }
     const std::string from = plan.active;
-    std::string name = from + " as measured";
-    for (int number = 2; findTake(plan, name) != nullptr; ++number) {
-        name = from + " as measured " + std::to_string(number);
-    }
+    const std::string name = freeName(plan);
     return BenchNote{"a take '" + name + "'", [choices, ways, from, name](Plan& edited) {
                          std::string why = copyTake(edited, from, name);
                          const auto take = std::find_if(edited.takes.begin(), edited.takes.end(),
@@ -131,6 +139,32 @@ std::optional<BenchNote> noteOf(const Part& part, const Plan& plan, const Figure
         return noteCycles(plan, explanation);
     }
     return explanation.slips.empty() ? noteSources(part, figures, explanation) : noteTake(plan, figures, explanation);
+}
+
+std::optional<BenchNote> noteOf(const Plan& plan, const CurrentReason& reason) {
+    if (reason.leftOver > 0) {
+        return std::nullopt;
+    }
+    if (!reason.restsIn.empty()) {
+        const std::string from = plan.active;
+        const std::string name = freeName(plan);
+        return BenchNote{"a take '" + name + "' that rests in " + reason.restsIn,
+                         [from, name, mode = reason.restsIn](Plan& edited) {
+                             std::string why = copyTake(edited, from, name);
+                             why = why.empty() ? restIn(edited, name, mode) : why;
+                             edited.active = why.empty() ? name : edited.active;
+                             return why;
+                         }};
+    }
+    const auto job = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.name == reason.job; });
+    if (job == plan.jobs.end()) {
+        return std::nullopt;
+    }
+    Job noted = *job;
+    noted.lasts = quantised(reason.lasts, kFinestTime);
+    noted.cycles.reset();
+    return BenchNote{noted.name + " lasts " + printQuantity(*noted.lasts, Unit::second),
+                     [noted](Plan& edited) { return replaceJob(edited, noted.name, noted); }};
 }
 
 } // namespace wisetick

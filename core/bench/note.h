@@ -1,5 +1,6 @@
 #pragma once
 
+#include "bench/current.h"
 #include "bench/explain.h"
 
 #include <optional>
@@ -17,5 +18,8 @@ struct BenchNote {
 /// settings that are otherwise as a take more, which becomes the active one, else the rate of each source whose reading is much
 /// closer than its tolerance as measured. Nothing where it writes none of these.
 std::optional<BenchNote> noteOf(const Part& part, const Plan& plan, const Figures& figures, const Explanation& explanation);
+
+/// Of what explains a current: how long a job lasts in fact, or a take more that rests where the board does.
+std::optional<BenchNote> noteOf(const Plan& plan, const CurrentReason& reason);
 
 } // namespace wisetick

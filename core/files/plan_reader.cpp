@@ -33,6 +33,7 @@ public:
         readTakes();
         readJobs();
         readHandover();
+        readCaptures();
         root_.finish();
         checkWhole();
         return std::move(plan_);
@@ -278,6 +279,28 @@ private:
             reader.text("note");
             reader.finish();
             plan_.handover.push_back(std::move(file));
+        }
+    }
+
+    void readCaptures() {
+        int number = 0;
+        for (const toml::table* table : root_.tables("capture")) {
+            TableReader reader(*table, reporter_, "capture." + std::to_string(++number));
+            KeptCapture capture;
+            capture.path = reader.text("file", Need::required).value_or("?");
+            capture.sum = reader.text("sum").value_or("");
+            if (const toml::table* tracks = reader.table("tracks")) {
+                TableReader inner(*tracks, reporter_, reader.pathOf("tracks"));
+                for (const std::string& promise : inner.keys()) {
+                    if (const auto track = inner.text(promise)) {
+                        capture.tracks.emplace_back(promise, *track);
+                    }
+                }
+                inner.finish();
+            }
+            reader.text("note");
+            reader.finish();
+            plan_.captures.push_back(std::move(capture));
         }
     }
 

@@ -78,6 +78,15 @@ public:
             addText("from", file.from);
             addText("registers", file.registers);
         }
+        for (std::size_t i = 0; i < plan_.captures.size(); ++i) {
+            const KeptCapture& capture = plan_.captures[i];
+            begin(fmt::format("capture#{}", i), "[[capture]]", capture.path);
+            add("file", stringLiteral(capture.path));
+            addText("sum", capture.sum);
+            for (const auto& [promise, track] : capture.tracks) {
+                add("tracks." + keyLiteral(promise), stringLiteral(track));
+            }
+        }
         return std::move(sections_);
     }
 

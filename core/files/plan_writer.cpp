@@ -379,7 +379,7 @@ std::string savePlan(const Plan& plan, const std::string& original) {
     }
     std::string text = original;
     const std::vector<FlatSection> after = planTables(plan);
-    for (const char* kind : {"promise", "job", "take", "handover"}) {
+    for (const char* kind : {"promise", "job", "take", "handover", "capture"}) {
         const auto pairs = matchElements(planTables(*old), after, kind);
         std::vector<std::string> order;
         for (std::size_t i = 0; i < pairs.size(); ++i) {
@@ -403,7 +403,7 @@ std::string savePlan(const Plan& plan, const std::string& original) {
     std::vector<FlatSection> renamed = after;
     constexpr std::size_t kFarAbove = 1000000;
     std::map<std::string, std::string> pairs;
-    for (const char* kind : {"promise", "job", "take", "handover"}) {
+    for (const char* kind : {"promise", "job", "take", "handover", "capture"}) {
         pairs.merge(matchElements(before, after, kind));
     }
     renumber(renamed, pairs, kFarAbove);

@@ -103,4 +103,51 @@ std::string removeHandover(Plan& plan, const std::string& path) {
     return count == 0 ? "'" + path + "' is not handed over" : std::string();
 }
 
+namespace {
+
+std::vector<KeptCapture>::iterator keptAt(Plan& plan, const std::string& path) {
+    return std::find_if(plan.captures.begin(), plan.captures.end(), [&](const KeptCapture& each) { return each.path == path; });
+}
+
+} // namespace
+
+std::string keepCapture(Plan& plan, KeptCapture capture) {
+    if (capture.path.empty()) {
+        return "a capture without a file";
+    }
+    const auto kept = keptAt(plan, capture.path);
+    if (kept != plan.captures.end()) {
+        *kept = std::move(capture);
+    } else {
+        plan.captures.push_back(std::move(capture));
+    }
+    return {};
+}
+
+std::string dropCapture(Plan& plan, const std::string& path) {
+    const auto kept = keptAt(plan, path);
+    if (kept == plan.captures.end()) {
+        return "no capture '" + path + "' is kept";
+    }
+    plan.captures.erase(kept);
+    return {};
+}
+
+std::string matchTrack(Plan& plan, const std::string& path, const std::string& promise, const std::string& track) {
+    const auto kept = keptAt(plan, path);
+    if (kept == plan.captures.end()) {
+        return "no capture '" + path + "' is kept";
+    }
+    const std::vector<std::string> names = promiseNames(plan);
+    if (std::find(names.begin(), names.end(), promise) == names.end()) {
+        return "there is no promise '" + promise + "'";
+    }
+    std::erase_if(kept->tracks, [&](const auto& each) { return each.first == promise || each.second == track; });
+    if (!track.empty()) {
+        kept->tracks.emplace_back(promise, track);
+        std::sort(kept->tracks.begin(), kept->tracks.end());
+    }
+    return {};
+}
+
 } // namespace wisetick

@@ -21,4 +21,10 @@ std::string printHandoverLine(const HandoverFile& file);
 std::string addHandover(Plan& plan, HandoverFile file);
 std::string removeHandover(Plan& plan, const std::string& path);
 
+/// Keeps a capture beside the plan, instead of what was kept of that file.
+std::string keepCapture(Plan& plan, KeptCapture capture);
+std::string dropCapture(Plan& plan, const std::string& path);
+/// Says that a track of a kept capture belongs to a promise; an empty track takes it back.
+std::string matchTrack(Plan& plan, const std::string& path, const std::string& promise, const std::string& track);
+
 } // namespace wisetick

@@ -179,6 +179,15 @@ struct HandoverFile {
 /// "header", "prototypes", "c", "cpp", "rust", "dts", "csv" and "json".
 const std::vector<std::string>& handoverForms();
 
+/// A capture of a board that the plan keeps beside it.
+struct KeptCapture {
+    std::string path; ///< from the plan's folder
+    std::string sum;  ///< CRC-32 of the file as eight hexadecimal digits; empty: not taken yet
+    /// Promise and track, where the names don't tell.
+    std::vector<std::pair<std::string, std::string>> tracks;
+    bool operator==(const KeptCapture&) const = default;
+};
+
 /// The decisions for one board on one part.
 struct Plan {
     std::string name;
@@ -190,6 +199,7 @@ struct Plan {
     std::vector<Job> jobs;
     std::vector<Take> takes;
     std::vector<HandoverFile> handover = {}; ///< in the order in which they are written
+    std::vector<KeptCapture> captures = {};
     bool operator==(const Plan&) const = default;
 };
 

@@ -60,6 +60,7 @@ public:
         checkTakes();
         checkJobs();
         checkHandover();
+        checkCaptures();
         return std::move(faults_);
     }
 
@@ -292,6 +293,23 @@ private:
                 if (!take.empty()) {
                     checkName(path + key, "take", take, takes_);
                 }
+            }
+        }
+    }
+
+    void checkCaptures() {
+        std::set<std::string> seen;
+        for (std::size_t i = 0; i < plan_.captures.size(); ++i) {
+            const KeptCapture& capture = plan_.captures[i];
+            const std::string path = "capture." + std::to_string(i + 1);
+            if (capture.path.empty() || capture.path.back() == '/') {
+                fault(path + ".file", "'" + capture.path + "', which names no file", "a path from the plan's folder");
+            } else if (!seen.insert(capture.path).second) {
+                fault(path + ".file", "the file '" + capture.path + "' again", "each file once");
+            }
+            const bool isSum = capture.sum.size() == 8 && capture.sum.find_first_not_of("0123456789abcdef") == std::string::npos;
+            if (!capture.sum.empty() && !isSum) {
+                fault(path + ".sum", "'" + capture.sum + "'", "eight hexadecimal digits, or none");
             }
         }
     }
