@@ -1,6 +1,7 @@
 // How long the window takes to paint and to follow an edit, at 1280 × 800, offscreen. Quote medians.
 // A plan of 100 promises on a part of 120 lines is made up here.
 
+#include "bench/bench_view.h"
 #include "clocks/clocks_view.h"
 #include "plan/job_edits.h"
 #include "plan/take_edits.h"
@@ -21,6 +22,7 @@
 #include <benchmark/benchmark.h>
 
 #include <chrono>
+#include <cmath>
 #include <iostream>
 #include <memory>
 
@@ -184,6 +186,43 @@ MainWindow& seeking() {
     return *shown;
 }
 
+/// A hundred million edges on the bench, from all of them down to a few: each paints the whole view.
+void paintHundredMillionEdges(benchmark::State& state) {
+    static const auto capture = [] {
+        auto made = std::make_shared<wisetick::Capture>();
+        made->name = "many";
+        made->tick = wisetick::Rational(1, 1'000'000'000);
+        wisetick::Track track{"beat", {}};
+        std::int64_t at = 0;
+        for (std::int64_t i = 0; i < 100'000'000; ++i) { // 1 ms with some jitter
+            at += 1'000'000 + (i * 7919) % 211;
+            track.edges.add(at, i % 2 == 0 ? wisetick::LogicLevel::high : wisetick::LogicLevel::low);
+        }
+        made->end = at;
+        made->tracks.push_back(std::move(track));
+        return std::shared_ptr<const wisetick::Capture>(std::move(made));
+    }();
+    MainWindow& shown = seeking();
+    shown.find<SeekPanel>()->end();
+    shown.showView("bench");
+    auto* view = shown.find<BenchView>();
+    if (view->work().capture() != capture.get()) {
+        view->work().layCapture("many", capture);
+        while (view->work().isBusy() || view->work().capture() != capture.get()) {
+            QApplication::processEvents();
+        }
+    }
+    const double whole = capture->length().toDouble();
+    const double length = whole / std::pow(10, static_cast<double>(state.range(0)));
+    double from = 0;
+    for (auto _ : state) {
+        from = from + length / 7 > whole - length ? 0 : from + length / 7;
+        view->showTime(from, from + length);
+        view->viewport()->repaint();
+    }
+    state.counters["edges_shown"] = 1e8 / std::pow(10, static_cast<double>(state.range(0)));
+}
+
 /// A key into the line of a wish until it is painted, while a search of some seconds runs beside it; with what it tells
 /// meanwhile.
 void keyWhileSeeking(benchmark::State& state) {
@@ -239,6 +278,7 @@ void selectFound(benchmark::State& state) {
     shown.find<SeekPanel>()->end();
 }
 
+BENCHMARK(paintHundredMillionEdges)->Unit(benchmark::kMillisecond)->Arg(0)->Arg(2)->Arg(4)->Arg(6);
 BENCHMARK(keyWhileSeeking)->Unit(benchmark::kMillisecond);
 BENCHMARK(askAnew)->Unit(benchmark::kMillisecond)->Iterations(20);
 BENCHMARK(selectFound)->Unit(benchmark::kMillisecond);

@@ -161,6 +161,11 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
     if (capture.tracks.empty() && supply == nullptr) {
         return reportBadInput(console, capture.diagnostics, options.isJson);
     }
+    std::string lines;
+    if (const std::string why = linesText(capture, bench.lines, lines); !why.empty()) {
+        console.err << "error: " << why << "\n";
+        return kBadInput;
+    }
     const Figures figures = evaluate(loaded->part, loaded->plan, loaded->take);
     const std::vector<BenchSignal> predicted = benchSignals(loaded->part, loaded->plan, figures);
     const std::vector<MeasuredSignal> measured = measureSignals(capture, loaded->plan, predicted);
@@ -224,11 +229,11 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
                     << fmt::format("{}: {}, a tick of {}, {} signals\n", bench.capture,
                                    printQuantity(capture.length(), Unit::second, kDigits),
                                    printQuantity(capture.tick, Unit::second), capture.tracks.size())
-                    << table.text(console.style.columns) << (current ? currentText(loaded->plan, figures, *current) : "")
+                    << table.text(console.style.columns) << lines << (current ? currentText(loaded->plan, figures, *current) : "")
                     << explanationText(loaded->part, explained) << (bench.isExplained ? reasonsText(reasons) : "");
     }
     printDiagnostics(console.err, capture.diagnostics);
-    if (measured.empty() && !current) {
+    if (measured.empty() && !current && lines.empty()) {
         console.err << "error: no track is called like a promise or its peripheral: "
                     << (predicted.empty() ? "no promise of this take shows on a pin"
                                           : "expected such as '" + predicted.front().name + "'")

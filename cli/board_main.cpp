@@ -2,8 +2,10 @@
 
 #include "base/nearest_name.h"
 #include "bench/csv_capture.h"
+#include "bench/explain.h"
 #include "bench/sim_board.h"
 #include "bench/vcd.h"
+#include "board_serve.h"
 #include "evaluate/evaluate.h"
 #include "files/whole_file.h"
 #include "loading.h"
@@ -14,6 +16,8 @@
 #include <CLI/CLI.hpp>
 
 #include <algorithm>
+#include <atomic>
+#include <csignal>
 #include <iostream>
 
 namespace {
@@ -30,6 +34,8 @@ from the register fields of the take. What its pins do is written as a value cha
   wisetick-board PLAN --slip "timer1: counts 40001 instead of 40000" --vcd board.vcd
   wisetick-board PLAN --late "blink 4652" --vcd board.vcd      firmware that takes more cycles each time
   wisetick-board PLAN --rest idle --vcd board.vcd              it rests in another mode than planned
+  wisetick-board PLAN --scpi 5025                              an instrument on this machine that measures the board
+  wisetick-board PLAN --pty                                    a terminal that talks at the board's own rate
   wisetick-board PLAN --job "sample 12 ms" --vcd board.vcd     a job that lasts otherwise
 
 `wisetick-cli bench PLAN board.vcd --explain` lays it over the plan.)";
@@ -46,6 +52,9 @@ struct BoardOptions {
     std::string job;
     std::string vcd;
     std::string csv;
+    std::optional<int> scpi;
+    bool hasTerminal = false;
+    std::string port;
     bool areSlipsListed = false;
     std::vector<std::string> parts;
 };
@@ -111,6 +120,45 @@ std::optional<Figures> otherJobs(const cli::Loaded& loaded, const BoardOptions& 
     return evaluate(loaded.part, plan, loaded.take);
 }
 
+std::atomic<bool> isTold = false; ///< to stop
+
+/// Shows what was recorded as an instrument and as a terminal, until the program is told to stop.
+int serve(const BoardOptions& options, const cli::Loaded& loaded, const Figures& figures,
+          const std::vector<BenchSignal>& predicted, const DrawnBoard& board, const BoardRun& run, const Capture& capture) {
+    cli::BoardService service;
+    service.scpiPort = options.scpi;
+    service.hasTerminal = options.hasTerminal;
+    service.terminalText = run.text;
+    if (options.hasTerminal) {
+        const auto port = std::find_if(predicted.begin(), predicted.end(), [&](const BenchSignal& each) {
+            return each.shape == BenchSignal::Shape::frames &&
+                   (options.port.empty() || each.name == options.port || each.subject == options.port);
+        });
+        if (port == predicted.end()) {
+            std::cerr << "error: "
+                      << (options.port.empty() ? "no promise talks in this take" : "no promise '" + options.port + "' talks")
+                      << "; --pty needs one\n";
+            return cli::kBadInput;
+        }
+        // what its registers and its own source make of it: measured on a line that is long enough
+        BoardRun longer = run;
+        longer.hasCurrent = false;
+        const std::vector<BenchSignal> one{*port};
+        const Capture line = playBoard(loaded.part, loaded.plan, figures, one, board, longer);
+        const auto measured = measureSignals(line, loaded.plan, one);
+        if (measured.empty() || measured.front().isSilent) {
+            std::cerr << "error: nothing can be heard of " << port->name << "; a shorter --tick, or a longer --for\n";
+            return cli::kBadInput;
+        }
+        service.frame = port->frame;
+        service.bitsPerSecond = 1 / measured.front().cycle.nominal;
+        std::cerr << port->name << " of this board talks " << printQuantity(service.bitsPerSecond, Unit::bitsPerSecond) << "\n";
+    }
+    std::signal(SIGINT, [](int) { isTold = true; });
+    std::signal(SIGTERM, [](int) { isTold = true; });
+    return cli::serveBoard(capture, service, std::cout, std::cerr, isTold);
+}
+
 int play(const BoardOptions& options) {
     const cli::Console console{cli::shelfFor(options.parts), {false, 120U}, std::cout, std::cerr};
     const auto loaded = cli::load(console, {options.plan, options.take, false});
@@ -158,9 +206,12 @@ int play(const BoardOptions& options) {
             std::cerr << "error: " << options.csv << ": " << why << "\n";
             return cli::kBadInput;
         }
-        if (options.vcd.empty()) {
+        if (options.vcd.empty() && !options.scpi && !options.hasTerminal) {
             return cli::kHolds;
         }
+    }
+    if (options.scpi || options.hasTerminal) {
+        return serve(options, *loaded, figures, predicted, board, run, capture);
     }
     if (options.vcd.empty()) {
         writeVcd(capture, [](std::string_view piece) { std::cout << piece; });
@@ -191,6 +242,10 @@ int run(int argc, char** argv) {
     app.add_option("--job", options.job, "a job and how long it lasts in fact, such as 'sample 12 ms'");
     app.add_option("--vcd", options.vcd, "the file that is written; without, it goes to the output");
     app.add_option("--csv", options.csv, "the same as a table");
+    app.add_option("--scpi", options.scpi, "answers as an instrument on this port of this machine, 0 for a free one")
+        ->check(CLI::Range(0, 65535));
+    app.add_flag("--pty", options.hasTerminal, "talks on a pseudo-terminal at its own rate");
+    app.add_option("--port", options.port, "the promise whose port --pty is; else the first that talks");
     app.add_flag("--slips", options.areSlipsListed, "lists what may be set otherwise, and plays nothing");
     app.add_option("--parts", options.parts, "a folder in which parts are looked for first");
     CLI11_PARSE(app, argc, argv);

@@ -208,6 +208,14 @@ Run bench(CLI::App& app) {
         ->required();
     app.add_option("--sample", options->sample, "the time between two rows of a table that tells no times, such as '41.7 ns'");
     app.add_flag("--explain", options->isExplained, "what explains it: settings, clocks and cycles that are not as planned");
+    LineWishes& lines = options->lines;
+    app.add_option("--between", lines.between, "two tracks: delays from one to the other, and how long both are low between")
+        ->expected(2);
+    app.add_option("--words", lines.words, "clock and data of a clocked line, and its select line where there is one")
+        ->expected(2, 3);
+    app.add_option("--bits", lines.wordBits, "of a word; 8 without")->check(CLI::Range(1, 64));
+    app.add_flag("--falling", lines.fallsClock, "data is taken at falling edges of the clock");
+    app.add_option("--two-wire", lines.twoWire, "clock and data of a two-wire bus (I2C)")->expected(2);
     return [=](const Console& console) { return runBench(console, *plan, *options); };
 }
 

@@ -142,6 +142,46 @@ private slots:
         QVERIFY2(other.err.contains("no track is called like a promise"), qPrintable(other.err));
     }
 
+    /// Delays, dead time, words and bytes of tracks that the plan knows nothing of, by hand.
+    void linesAreReadOnRequest() {
+        QByteArray table = "time [us],high,low,clock,data\n0,0,0,0,0\n";
+        for (int i = 0; i < 8; ++i) { // 0xA5, the highest bit first, at rising edges; 3 us and 4 us between the two others
+            const int at = 100 * i + 100;
+            const int bit = (0xA5 >> (7 - i)) & 1;
+            table += QByteArray::number(at) + ",1,0,0," + QByteArray::number(bit) + "\n";
+            table += QByteArray::number(at + 40) + ",0,0,1," + QByteArray::number(bit) + "\n";
+            table += QByteArray::number(at + 43) + ",0,1,1," + QByteArray::number(bit) + "\n";
+            table += QByteArray::number(at + 96) + ",0,0,0," + QByteArray::number(bit) + "\n";
+        }
+        const QString path = folder_.filePath("lines.csv");
+        write(path, table.toStdString());
+        const Run read = run({"bench", kOrchard, path, "--between", "high", "low", "--words", "clock", "data"});
+        QVERIFY2(read.out.contains("1 words of 8 bits on data: a5"), qPrintable(read.out + read.err));
+        QVERIFY2(read.out.contains("rising to rising    42 \u00b5s to 44 \u00b5s, 8 times"), qPrintable(read.out));
+        QVERIFY2(read.out.contains("both low            2 \u00b5s to 5 \u00b5s, 15 times"), qPrintable(read.out));
+        const Run odd = run({"bench", kOrchard, path, "--between", "high", "lo"});
+        QCOMPARE(odd.exitCode, 2);
+        QVERIFY2(odd.err.contains("no track 'lo'"), qPrintable(odd.err));
+    }
+
+    /// What the supply draws: a board that rests in another mode than planned is named.
+    void currentsAreExplained() {
+        const QString board = QFileInfo(qEnvironmentVariable("WISETICK_CLI")).dir().filePath("wisetick-board");
+        const QString path = folder_.filePath("rest.vcd");
+        QProcess process;
+        process.start(board, {QString::fromStdString(sourceDir()) + "/" + kOrchard, "--for", "45 s", "--tick", "1 us", "--rest",
+                              "snooze", "--vcd", path});
+        QVERIFY(process.waitForFinished(30000) && process.exitCode() == 0);
+        const Run read = run({"bench", kOrchard, path, "--explain"});
+        QVERIFY2(read.out.contains("rests in snooze instead of deep"), qPrintable(read.out));
+        const QJsonObject current = run({"bench", kOrchard, path, "--json"}).json()["current"].toObject();
+        QCOMPARE(current["track"].toString(), QString("supply"));
+        QVERIFY(current["levels"].toArray().size() >= 3 && current["average"].toDouble() > 0);
+        process.start(board, {QString::fromStdString(sourceDir()) + "/" + kOrchard, "--rest", "nowhere"});
+        QVERIFY(process.waitForFinished(30000));
+        QCOMPARE(process.exitCode(), 2);
+    }
+
     void checksGoIntoReviews() {
         const QJsonObject log = run({"check", kOrchard, "--as", "sarif"}).json();
         QCOMPARE(log["version"].toString(), QString("2.1.0"));

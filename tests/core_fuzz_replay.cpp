@@ -20,6 +20,7 @@ private slots:
         QTest::newRow("promise_line") << reinterpret_cast<quintptr>(&wisetick::fuzz::feedPromiseLine);
         QTest::newRow("part") << reinterpret_cast<quintptr>(&wisetick::fuzz::feedPart);
         QTest::newRow("plan") << reinterpret_cast<quintptr>(&wisetick::fuzz::feedPlan);
+        QTest::newRow("capture") << reinterpret_cast<quintptr>(&wisetick::fuzz::feedCapture);
     }
     void corpus() {
         QFETCH(quintptr, feed);
@@ -45,10 +46,14 @@ private slots:
         const auto oneOf = [&random](const auto& list) {
             return list[static_cast<std::size_t>(random.whole(0, std::ssize(list) - 1))];
         };
-        const std::vector<std::string> shipped{wisetick::test::orchardText(), wisetick::test::marramText()};
-        for (int i = 0; i < 300; ++i) {
-            const bool isPlan = i % 3 != 0;
-            std::string bytes = shipped[isPlan ? 0 : 1];
+        const std::string corpus = sourceDir() + "/tests/fuzz/corpus/capture/";
+        const std::vector<std::pair<std::string, Feed>> shipped{{wisetick::test::orchardText(), &wisetick::fuzz::feedPlan},
+                                                                {wisetick::test::marramText(), &wisetick::fuzz::feedPart},
+                                                                {fileText(corpus + "plain.vcd"), &wisetick::fuzz::feedCapture},
+                                                                {fileText(corpus + "table.csv"), &wisetick::fuzz::feedCapture},
+                                                                {fileText(corpus + "plain.vcd"), &wisetick::fuzz::feedCapture}};
+        for (std::size_t i = 0; i < 1000; ++i) {
+            auto [bytes, give] = shipped[i % shipped.size()];
             for (std::int64_t damage = random.whole(1, 3); damage > 0; --damage) {
                 const auto at = static_cast<std::size_t>(random.whole(0, static_cast<std::int64_t>(bytes.size()) - 1));
                 switch (random.whole(0, 4)) {
@@ -62,7 +67,7 @@ private slots:
                                          static_cast<std::size_t>(random.whole(1, 60))));
                 }
             }
-            isPlan ? wisetick::fuzz::feedPlan(bytes) : wisetick::fuzz::feedPart(bytes);
+            give(bytes);
         }
     }
 };

@@ -1,11 +1,13 @@
 #include "bench/bench_page.h"
 
 #include "bench/bench_view.h"
+#include "bench/live_window.h"
 #include "paint/text.h"
 #include "quantity/quantity_print.h"
 
 #include <QFileDialog>
 #include <QFileInfo>
+#include <QPointer>
 
 namespace wisetick::app {
 
@@ -24,7 +26,10 @@ public:
     }
 
     QWidget* widget() override { return view_; }
-    void setTheme(const Theme& theme) override { view_->setTheme(theme); }
+    void setTheme(const Theme& theme) override {
+        theme_ = theme;
+        view_->setTheme(theme);
+    }
     QString hint() const override {
         const Capture* capture = work_.capture();
         if (capture == nullptr) {
@@ -39,8 +44,19 @@ public:
 
     BenchWork& work() { return work_; }
     BenchView& view() { return *view_; }
+    /// Beside the window; it stays open while other views are looked at.
+    void showLive() {
+        if (live_ == nullptr) {
+            live_ = new LiveWindow(document_, work_, theme_, view_);
+        }
+        live_->show();
+        live_->raise();
+        live_->activateWindow();
+    }
 
 private:
+    Theme theme_ = lightTheme();
+    QPointer<LiveWindow> live_;
     BenchWork work_;
     BenchView* view_;
     std::shared_ptr<State> worst_;
@@ -93,6 +109,8 @@ ViewKind benchKind() {
          true},
         {QObject::tr("Bench: keep the capture beside the plan, or no longer"), QKeySequence("Ctrl+Alt+K"),
          [](View& view) { pageOf(view).view().tell(pageOf(view).work().keep()); }, true},
+        {QObject::tr("Bench: an instrument or a serial line, live"), QKeySequence("Ctrl+Alt+L"),
+         [](View& view) { pageOf(view).showLive(); }, true},
         {QObject::tr("Bench: copy as picture, SVG and table"), QKeySequence(), [](View& view) { pageOf(view).view().copy(); },
          false},
         {QObject::tr("Bench: note what explains it in the plan"), QKeySequence("Ctrl+Alt+N"),

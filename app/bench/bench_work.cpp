@@ -281,6 +281,12 @@ void BenchWork::play(std::uint64_t seed, bool isSlipped) {
     });
 }
 
+void BenchWork::layCapture(const QString& name, std::shared_ptr<const Capture> capture) {
+    const std::size_t which = lay(name, {});
+    laid_[which].isComing = true;
+    work(which, [capture = std::move(capture)](const Figures&, const std::vector<BenchSignal>&, Result&) { return capture; });
+}
+
 void BenchWork::readFile(const QString& path) {
     if (!document_.isOpen()) {
         return;

@@ -68,6 +68,8 @@ public:
 
     /// Plays the take as a board of the batch, with a slip drawn from the seed where that is wanted.
     void play(std::uint64_t seed, bool isSlipped);
+    /// Lays a capture there that is in memory already.
+    void layCapture(const QString& name, std::shared_ptr<const Capture> capture);
     /// Reads a capture and watches its file; why it can't be read comes by `troubled`.
     void readFile(const QString& path);
     /// Reads whatever capture is newest in a folder, now and whenever a newer one is written there; empty: no longer.

@@ -10,5 +10,7 @@ void feedQuantity(std::string_view bytes);
 void feedPromiseLine(std::string_view bytes);
 void feedPart(std::string_view bytes);
 void feedPlan(std::string_view bytes);
+/// As a dump, as a table and as a line of commands.
+void feedCapture(std::string_view bytes);
 
 } // namespace wisetick::fuzz
