@@ -193,6 +193,7 @@ void CsvReader::takeHeader(const std::vector<std::string_view>& cells) {
         Column column;
         const std::size_t unit = cells[i].find_first_of("[(");
         column.name = form_->hasHeader ? std::string(trimmed(cells[i].substr(0, unit))) : "column " + std::to_string(i + 1);
+        column.name = column.name.empty() ? "column " + std::to_string(i + 1) : column.name;
         column.unit = form_->hasHeader ? unitIn(cells[i]) : std::string();
         columns_.push_back(std::move(column));
     }

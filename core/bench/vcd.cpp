@@ -365,6 +365,15 @@ std::string idFor(std::size_t number) {
     return id;
 }
 
+/// A name as one word, as the format needs it: it says nothing of signs, and '$' begins what it has to say itself.
+std::string wordOf(std::string name) {
+    for (char& letter : name) {
+        const auto code = static_cast<unsigned char>(letter);
+        letter = code <= ' ' || code == 0x7F || letter == '$' ? '_' : letter;
+    }
+    return name.empty() ? "unnamed" : name;
+}
+
 /// Names with dots as scopes, each opened and closed.
 std::string declaration(const std::string& kind, const std::string& id, const std::string& name) {
     std::vector<std::string> parts;
@@ -375,9 +384,9 @@ std::string declaration(const std::string& kind, const std::string& id, const st
     }
     std::string text;
     for (const std::string& part : parts) {
-        text += "$scope module " + part + " $end\n";
+        text += "$scope module " + wordOf(part) + " $end\n";
     }
-    text += "$var " + kind + " " + id + " " + name.substr(from) + " $end\n";
+    text += "$var " + kind + " " + id + " " + wordOf(name.substr(from)) + " $end\n";
     for (std::size_t i = 0; i < parts.size(); ++i) {
         text += "$upscope $end\n";
     }
