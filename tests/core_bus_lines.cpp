@@ -193,7 +193,7 @@ private slots:
             Capture capture;
             capture.tick = Rational(1, 100'000'000);
             const Track track = lineOf(sent, 200 * off, 50 * off, 0.8, 0.75, capture.end);
-            const CanTiming timing{500'000, Rational(4, 5), 2'000'000, Rational(3, 4)};
+            const CanRates timing{500'000, Rational(4, 5), 2'000'000, Rational(3, 4)};
             const std::vector<CanRead> read = readCan(capture, track, timing);
             QCOMPARE(read.size(), sent.size());
             for (std::size_t k = 0; k < sent.size(); ++k) {

@@ -179,6 +179,26 @@ private slots:
         }
     }
 
+    /// Two types of one name would silently be taken for one another where they are linked.
+    void noTypeIsNamedTwice() {
+        static const std::regex type("(^|\n)(struct|class|enum class) (\\w+)[^;{\n]*\\{");
+        for (const char* part : {"core", "app"}) {
+            std::map<std::string, std::string> known;
+            for (const fs::path& file : sources(part)) {
+                if (file.extension() != ".h") {
+                    continue;
+                }
+                const std::string text = fileText(file.string());
+                for (std::sregex_iterator found(text.begin(), text.end(), type), end; found != end; ++found) {
+                    const auto [at, isNew] = known.emplace((*found)[3].str(), file.string());
+                    QVERIFY2(isNew || at->second == file.string(),
+                             qPrintable(QString::fromStdString((*found)[3].str() + ": " + at->second + " and " + file.string())));
+                }
+            }
+            QVERIFY(known.size() > 100);
+        }
+    }
+
     void filesStaySmall() {
         for (const char* folder : {"core", "cli", "app"}) {
             for (const fs::path& file : sources(folder)) {

@@ -160,7 +160,7 @@ private:
 /// Gives one bit of the line after the other, sampled, and synchronised at each edge to dominant.
 class CanSampler {
 public:
-    CanSampler(const Capture& capture, const Track& track, const CanTiming& timing)
+    CanSampler(const Capture& capture, const Track& track, const CanRates& timing)
         : end_(static_cast<double>(capture.end)), walk_(track.edges, 0) {
         const auto ticks = [&](const Rational& rate) { return rate.isZero() ? 0 : (1 / (rate * capture.tick)).toDouble(); };
         slow_ = {ticks(timing.bitsPerSecond), timing.sample.toDouble()};
@@ -496,7 +496,7 @@ std::vector<CanBusBit> canBits(const CanFrame& frame) {
     return CanWriter(frame).write();
 }
 
-std::vector<CanRead> readCan(const Capture& capture, const Track& track, const CanTiming& timing) {
+std::vector<CanRead> readCan(const Capture& capture, const Track& track, const CanRates& timing) {
     std::vector<CanRead> frames;
     CanSampler line(capture, track, timing);
     bool mustRest = true;
@@ -511,7 +511,7 @@ std::vector<CanRead> readCan(const Capture& capture, const Track& track, const C
     return frames;
 }
 
-MeasuredFigure measureCanBit(const Capture& capture, const Track& track, const CanTiming& timing) {
+MeasuredFigure measureCanBit(const Capture& capture, const Track& track, const CanRates& timing) {
     MeasuredFigure figure;
     const double bit = (1 / (timing.bitsPerSecond * capture.tick)).toDouble();
     CanSampler line(capture, track, timing);

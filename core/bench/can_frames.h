@@ -43,7 +43,7 @@ std::vector<CanBusBit> canBits(const CanFrame& frame);
 std::uint32_t canChecksum(const std::vector<bool>& bits, int width, std::uint32_t polynomial, std::uint32_t initial);
 
 /// The two bit rates of a bus and where its bits are sampled.
-struct CanTiming {
+struct CanRates {
     Rational bitsPerSecond;
     Rational sample = Rational(4, 5); ///< share of the bit
     Rational dataBitsPerSecond;       ///< 0: a bus without a fast data phase
@@ -61,11 +61,11 @@ struct CanRead {
 };
 
 /// Reads the frames of a line; dominant is low. It synchronises at each edge to dominant, as a node does.
-std::vector<CanRead> readCan(const Capture& capture, const Track& track, const CanTiming& timing);
+std::vector<CanRead> readCan(const Capture& capture, const Track& track, const CanRates& timing);
 
 /// The nominal bit time of a bus, s, from the frames that were read on it: between the edges to dominant of each frame, outside
 /// of its fast phase, over all frames.
-MeasuredFigure measureCanBit(const Capture& capture, const Track& track, const CanTiming& timing);
+MeasuredFigure measureCanBit(const Capture& capture, const Track& track, const CanRates& timing);
 
 /// "123 8 bytes 01 02 …", "1abcdef FD fast 64 bytes …".
 std::string canText(const CanRead& read);

@@ -378,7 +378,7 @@ State stateBy(const Ask& ask, const BenchSignal& signal, const Bounds& cycle, co
 MeasuredFigure measureBus(const Capture& capture, const Track& track, const BenchSignal& signal, MeasuredSignal& measured) {
     MeasuredFigure figure;
     for (const Rational& ratio : kBusRatios) {
-        CanTiming timing = signal.can;
+        CanRates timing = signal.can;
         timing.bitsPerSecond *= ratio;
         timing.dataBitsPerSecond *= ratio;
         const std::vector<CanRead> frames = readCan(capture, track, timing);

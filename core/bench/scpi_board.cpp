@@ -18,7 +18,7 @@ namespace {
 constexpr std::size_t kMostErrors = 20;
 constexpr std::array<std::string_view, 5> kFunctions{"FREQuency", "PERiod", "PWIDth", "PDUTycycle", "CURRent"};
 
-std::string_view trimmed(std::string_view text) {
+std::string_view stripped(std::string_view text) {
     while (!text.empty() && std::isspace(static_cast<unsigned char>(text.front())) != 0) {
         text.remove_prefix(1);
     }
@@ -201,7 +201,7 @@ std::string ScpiBoard::common(std::string_view header, std::string_view paramete
 /// "(@3)" or "\"tick\"": the first channel where none is told.
 std::optional<std::size_t> ScpiBoard::channelOf(std::string_view parameters) {
     const std::vector<std::string> names = channels();
-    const std::string_view text = trimmed(parameters);
+    const std::string_view text = stripped(parameters);
     if (text.empty()) {
         return names.empty() ? std::nullopt : std::optional<std::size_t>(0);
     }
@@ -222,7 +222,7 @@ std::optional<ScpiBoard::Wanted> ScpiBoard::wantedBy(std::string_view function, 
     for (const std::string_view known : kFunctions) {
         if (isWord(function, known)) {
             auto channel = channelOf(parameters);
-            if (known == "CURRent" && trimmed(parameters).empty() && !capture_.values.empty()) {
+            if (known == "CURRent" && stripped(parameters).empty() && !capture_.values.empty()) {
                 channel = capture_.tracks.size();
             }
             const bool isCurrent = known == "CURRent";
@@ -280,13 +280,13 @@ std::string ScpiBoard::traceData(std::string_view parameters) {
 }
 
 std::string ScpiBoard::one(std::string_view command) {
-    const std::string_view whole = trimmed(command);
+    const std::string_view whole = stripped(command);
     if (whole.empty()) {
         return {};
     }
     const std::size_t blank = std::min(whole.find_first_of(" \t"), whole.size());
     const std::string_view header = whole.substr(0, blank);
-    const std::string_view parameters = trimmed(whole.substr(blank));
+    const std::string_view parameters = stripped(whole.substr(blank));
     if (header.front() == '*') {
         return common(header, parameters);
     }

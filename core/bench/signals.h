@@ -36,7 +36,7 @@ struct BenchSignal {
     std::optional<Setting> compare = {}; ///< so many of its counts it is high
     bool isByTheCore = false;            ///< the firmware has a part in it each time
     UartFrame frame = {};
-    CanTiming can = {};
+    CanRates can = {};
 
     /// What its factors and sums come to, with the value that each setting is said to have.
     Rational product(const std::function<Rational(const Setting&)>& valueOf) const;

@@ -18,7 +18,7 @@ namespace {
 
 constexpr double kMostDrift = 2e-7;          ///< of a source, while it is looked at
 constexpr std::int64_t kMostEdges = 200'000; ///< of one signal; then it stops
-constexpr double kRestBits = 20;             ///< of a bus between two frames
+constexpr double kBusRest = 20;              ///< of a bus between two frames
 constexpr std::uint32_t kMostFrames = 2000;
 constexpr double kFewTicks = 4; ///< a cycle of fewer can't be told from noise
 
@@ -239,7 +239,7 @@ private:
         const double sample = signal.can.sample.toDouble();
         const double dataSample = signal.can.dataSample.toDouble();
         const double fast = isFd ? ticks * (signal.can.bitsPerSecond / signal.can.dataBitsPerSecond).toDouble() : ticks;
-        double now = kRestBits * ticks;
+        double now = kBusRest * ticks;
         for (std::uint32_t sent = 0; sent < kMostFrames; ++sent) {
             CanFrame frame;
             frame.id = 0x100 + sent % 7;
@@ -263,7 +263,7 @@ private:
                     now += isFast ? fast : ticks;
                 }
             }
-            now += kRestBits * ticks;
+            now += kBusRest * ticks;
         }
     }
 
