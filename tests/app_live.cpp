@@ -5,6 +5,7 @@
 #include <QLineEdit>
 #include <QPlainTextEdit>
 #include <QProcess>
+#include <QSettings>
 #include <QSpinBox>
 #include <QTableWidget>
 #include <QTcpServer>
@@ -33,6 +34,8 @@ class AppLive : public WindowFixture {
         return board;
     }
 
+    QTemporaryDir settings_;
+
     LiveWindow& live() {
         settle();
         QTest::keyClick(window_.get(), Qt::Key_L, Qt::ControlModifier | Qt::AltModifier);
@@ -51,6 +54,7 @@ class AppLive : public WindowFixture {
 
 private slots:
     void initTestCase() {
+        QSettings::setPath(QSettings::NativeFormat, QSettings::UserScope, settings_.path()); // not those of whoever runs this
         if (!QFile::exists(qEnvironmentVariable("WISETICK_BOARD"))) {
             QSKIP("WISETICK_BOARD names no program");
         }
@@ -135,7 +139,7 @@ private slots:
         window.line().send("hello\r\n");
         QTRY_VERIFY_WITH_TIMEOUT(window.heard()->toPlainText().contains("you said hello"), 5000);
         window.line().sweep(104'000, 126'400, 1'600, "wise tick", 350);
-        QTRY_VERIFY_WITH_TIMEOUT(!window.line().isSweeping(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(!window.line().isSweeping(), 60000);
         const MeasuredFigure rate = window.line().told();
         QVERIFY2(rate.value, rate.why.c_str());
         const auto spoken = QRegularExpression("talks \\S*?([0-9.]+) kbit/s").match(told);
@@ -150,6 +154,9 @@ private slots:
     void lookedAt() {
         LiveWindow& window = live();
         QVERIFY(window.isVisible() && window.grab().width() > 600);
+        if (const QString path = qEnvironmentVariable("WISETICK_LOOK"); !path.isEmpty()) {
+            window.grab().save(path);
+        }
     }
 };
 

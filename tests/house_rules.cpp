@@ -195,7 +195,7 @@ private slots:
                              qPrintable(QString::fromStdString((*found)[3].str() + ": " + at->second + " and " + file.string())));
                 }
             }
-            QVERIFY(known.size() > 100);
+            QVERIFY(known.size() > 50);
         }
     }
 

@@ -111,8 +111,8 @@ ViewKind benchKind() {
          [](View& view) { pageOf(view).view().tell(pageOf(view).work().keep()); }, true},
         {QObject::tr("Bench: an instrument or a serial line, live"), QKeySequence("Ctrl+Alt+L"),
          [](View& view) { pageOf(view).showLive(); }, true},
-        {QObject::tr("Bench: copy as picture, SVG and table"), QKeySequence(), [](View& view) { pageOf(view).view().copy(); },
-         false},
+        {QObject::tr("Bench: copy as picture, SVG and table"), QKeySequence("Ctrl+Alt+Shift+C"),
+         [](View& view) { pageOf(view).view().copy(); }, false},
         {QObject::tr("Bench: note what explains it in the plan"), QKeySequence("Ctrl+Alt+N"),
          [](View& view) { pageOf(view).view().tell(pageOf(view).view().note()); }, true},
     };

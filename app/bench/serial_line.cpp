@@ -7,9 +7,21 @@
 
 namespace wisetick::app {
 
+namespace {
+
+constexpr int kMostSilent = 6; ///< times that it listens at a rate where nothing comes
+
+} // namespace
+
 SerialLine::SerialLine(QObject* parent) : QObject(parent), port_(new QSerialPort(this)), listening_(new QTimer(this)) {
     listening_->setSingleShot(true);
-    connect(listening_, &QTimer::timeout, this, &SerialLine::finishOne);
+    connect(listening_, &QTimer::timeout, this, [this] {
+        if (heard_.isEmpty() && ++silent_ < kMostSilent) {
+            listening_->start();
+        } else {
+            finishOne();
+        }
+    });
     connect(port_, &QSerialPort::readyRead, this, [this] {
         const QByteArray bytes = port_->readAll();
         if (!isSweeping()) {
@@ -90,6 +102,7 @@ void SerialLine::tryNext() {
     port_->setBaudRate(rates_.back());
     port_->clear(); // what came at another rate
     heard_.clear();
+    silent_ = 0;
     listening_->start();
 }
 

@@ -29,6 +29,7 @@ public:
     void send(const QByteArray& bytes);
 
     /// Listens at each rate from `from` to `to`, bit/s, for so many ms; where `expected` comes in, the board is understood.
+    /// Silence tells nothing: it listens again, some times.
     void sweep(int from, int to, int step, const QByteArray& expected, int listen);
     bool isSweeping() const { return !rates_.empty(); }
     const std::vector<RateTried>& tried() const { return tried_; }
@@ -53,6 +54,7 @@ private:
     QByteArray expected_;
     QByteArray heard_;
     int before_ = 0; ///< the rate that it had before the sweep
+    int silent_ = 0; ///< times that nothing at all was heard at a rate
 };
 
 } // namespace wisetick::app
