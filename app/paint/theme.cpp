@@ -117,8 +117,8 @@ void drawGauge(QPainter& painter, const QRectF& area, const PromiseFigure& promi
         const QPointF centre(at(measured->nominal), area.center().y());
         painter.setPen(QPen(theme.ink, 1.2));
         painter.setBrush(theme.paper);
-        painter.drawPolygon(QPolygonF({centre + QPointF(0, -size), centre + QPointF(size, 0), centre + QPointF(0, size),
-                                       centre + QPointF(-size, 0)}));
+        painter.drawPolygon(QPolygonF(
+            {centre + QPointF(0, -size), centre + QPointF(size, 0), centre + QPointF(0, size), centre + QPointF(-size, 0)}));
     }
     painter.restore();
 }
