@@ -22,6 +22,12 @@ constexpr double kBusRest = 20;              ///< of a bus between two frames
 constexpr std::uint32_t kMostFrames = 2000;
 constexpr double kFewTicks = 4; ///< a cycle of fewer can't be told from noise
 
+/// The first whole number not below a value ≥ 0.
+std::int64_t roundedUp(double value) {
+    const auto whole = static_cast<std::int64_t>(value);
+    return whole + (static_cast<double>(whole) < value ? 1 : 0);
+}
+
 /// When a source has counted so many of its periods: it runs at hertz × (1 + off + drift × t ÷ span).
 class SourceClock {
 public:
@@ -167,9 +173,7 @@ private:
             return;
         }
         const double perSecond = 1 / capture_.tick.toDouble();
-        const auto at = [&](double clockTicks) {
-            return static_cast<std::int64_t>(std::ceil(runs.timeOf(clockTicks * perTick) * perSecond));
-        };
+        const auto at = [&](double clockTicks) { return roundedUp(runs.timeOf(clockTicks * perTick) * perSecond); };
         if (signal.shape == BenchSignal::Shape::frames) {
             playFrames(signal, ticks, at, track.edges);
         } else if (signal.shape == BenchSignal::Shape::bus) {
@@ -203,31 +207,53 @@ private:
         }
     }
 
+    /// A byte on a line: the bits at which its level changes, and how many bits it is long. The line rests high.
+    struct SentByte {
+        std::vector<std::pair<int, LogicLevel>> changes;
+        int bits = 0;
+    };
+
+    static SentByte sentByte(unsigned char byte, const UartFrame& frame) {
+        std::vector<bool> levels{false};
+        bool isOdd = false;
+        for (int i = 0; i < frame.dataBits; ++i) {
+            levels.push_back(((byte >> i) & 1) != 0);
+            isOdd = isOdd != levels.back();
+        }
+        if (frame.parity != 'N') {
+            levels.push_back((frame.parity == 'O') != isOdd);
+        }
+        levels.insert(levels.end(), static_cast<std::size_t>(frame.stopBits), true);
+        SentByte sent;
+        sent.bits = static_cast<int>(levels.size());
+        bool level = true;
+        for (int i = 0; i < sent.bits; ++i) {
+            if (levels[static_cast<std::size_t>(i)] != level) {
+                level = !level;
+                sent.changes.emplace_back(i, level ? LogicLevel::high : LogicLevel::low);
+            }
+        }
+        return sent;
+    }
+
     /// The text again and again, a rest of thirty bits between; each bit begins at a whole tick of the port's clock.
     template <class At>
     void playFrames(const BenchSignal& signal, double ticks, const At& at, EdgeList& edges) const {
+        std::vector<SentByte> text;
+        for (const char each : run_.text) {
+            text.push_back(sentByte(static_cast<unsigned char>(each), signal.frame));
+        }
         double bits = 20;
-        const UartFrame& frame = signal.frame;
         for (std::size_t sent = 0; sent < static_cast<std::size_t>(kMostEdges / 10); ++sent) {
-            const auto byte = static_cast<unsigned char>(run_.text[sent % run_.text.size()]);
-            std::vector<bool> levels{false};
-            bool isOdd = false;
-            for (int i = 0; i < frame.dataBits; ++i) {
-                levels.push_back(((byte >> i) & 1) != 0);
-                isOdd = isOdd != levels.back();
-            }
-            if (frame.parity != 'N') {
-                levels.push_back((frame.parity == 'O') != isOdd);
-            }
-            levels.insert(levels.end(), static_cast<std::size_t>(frame.stopBits), true);
-            for (std::size_t i = 0; i < levels.size(); ++i) {
-                const std::int64_t tick = at(std::floor((bits + static_cast<double>(i)) * ticks));
+            const SentByte& byte = text[sent % text.size()];
+            for (const auto& [offset, level] : byte.changes) {
+                const std::int64_t tick = at(static_cast<double>(static_cast<std::int64_t>((bits + offset) * ticks)));
                 if (tick > capture_.end) {
                     return;
                 }
-                edges.add(tick, levels[i] ? LogicLevel::high : LogicLevel::low);
+                edges.add(tick, level);
             }
-            bits += static_cast<double>(levels.size()) + ((sent + 1) % run_.text.size() == 0 ? 30 : 0);
+            bits += byte.bits + ((sent + 1) % text.size() == 0 ? 30 : 0);
         }
     }
 
@@ -251,7 +277,7 @@ private:
             }
             bool isFast = false;
             for (const CanBusBit& bit : canBits(frame)) {
-                const std::int64_t tick = at(std::floor(now));
+                const std::int64_t tick = at(static_cast<double>(static_cast<std::int64_t>(now)));
                 if (tick > capture_.end) {
                     return;
                 }
