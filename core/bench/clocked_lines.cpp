@@ -126,7 +126,7 @@ std::vector<TwoWireByte> readTwoWire(const Capture&, const Track& clock, const T
                 byte = {clockEdge.tick, 0, false, isFirst, false};
             }
             if (bits < 8) {
-                byte.value = static_cast<std::uint8_t>((byte.value << 1U) | static_cast<unsigned>(isHigh));
+                byte.value = static_cast<std::uint8_t>((static_cast<unsigned>(byte.value) << 1U) | static_cast<unsigned>(isHigh));
                 ++bits;
             } else {
                 byte.isAcknowledged = !isHigh;

@@ -337,7 +337,7 @@ std::optional<Capture> predictedCurrent(const Figures& figures, double seconds) 
     double begun = 0;
     for (std::size_t i = 0; i < kMostStretches && begun < seconds; ++i) {
         const std::size_t place = i % trace->size();
-        const auto round = static_cast<double>(i / trace->size());
+        const std::size_t rounds = i / trace->size();
         const auto [end, state] = trace->stretchAt(place);
         const auto tick = static_cast<std::int64_t>(std::round(begun / kPlayedTick));
         const double ampere = trace->states()[state].ampere;
@@ -345,7 +345,7 @@ std::optional<Capture> predictedCurrent(const Figures& figures, double seconds) 
             track.ticks.push_back(tick);
             track.values.push_back(ampere);
         }
-        begun = round * trace->span() + end;
+        begun = static_cast<double>(rounds) * trace->span() + end;
     }
     capture.end = std::min(capture.end, static_cast<std::int64_t>(begun / kPlayedTick));
     capture.values.push_back(std::move(track));

@@ -342,7 +342,8 @@ private:
                 begins[is.name.substr(std::min<std::size_t>(4, is.name.size()))].push_back(real);
             }
             before = is.doing == Doing::job ? state : works.size();
-            const double ends = static_cast<double>(i / trace.size()) * trace.span() + end;
+            const std::size_t rounds = i / trace.size();
+            const double ends = static_cast<double>(rounds) * trace.span() + end;
             real = is.doing == Doing::resting ? std::max(real, pace.timeOf(ends)) : real + ends - begun;
             begun = ends;
         }
