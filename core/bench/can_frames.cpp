@@ -426,11 +426,13 @@ private:
 
     /// The next bit of the frame, without stuff bits; nothing where it breaks off.
     std::optional<bool> bit() {
-        if (same_ == kStuffAfter && !stuff()) {
+        if (isCut_ || (same_ == kStuffAfter && !stuff())) {
+            isCut_ = true; // nothing behind it is of the frame
             return std::nullopt;
         }
         const auto sampled = line_.next();
         if (!sampled) {
+            isCut_ = true;
             return std::nullopt;
         }
         same_ = !plain_.empty() && *sampled == last_ ? same_ + 1 : 1;
@@ -460,6 +462,7 @@ private:
     std::size_t slowEdges_ = std::numeric_limits<std::size_t>::max();
     bool last_ = true;
     int same_ = 0;
+    bool isCut_ = false; ///< a stuff bit was none, or what was recorded ended
     std::string fault_;
 };
 
