@@ -124,7 +124,8 @@ std::atomic<bool> isTold = false; ///< to stop
 
 /// Shows what was recorded as an instrument and as a terminal, until the program is told to stop.
 int serve(const BoardOptions& options, const cli::Loaded& loaded, const Figures& figures,
-          const std::vector<BenchSignal>& predicted, const DrawnBoard& board, const BoardRun& run, const Capture& capture) {
+          const std::vector<BenchSignal>& predicted, const DrawnBoard& board, const BoardRun& run,
+          std::shared_ptr<const Capture> capture) {
     cli::BoardService service;
     service.scpiPort = options.scpi;
     service.hasTerminal = options.hasTerminal;
@@ -156,7 +157,7 @@ int serve(const BoardOptions& options, const cli::Loaded& loaded, const Figures&
     }
     std::signal(SIGINT, [](int) { isTold = true; });
     std::signal(SIGTERM, [](int) { isTold = true; });
-    return cli::serveBoard(capture, service, std::cout, std::cerr, isTold);
+    return cli::serveBoard(std::move(capture), service, std::cout, std::cerr, isTold);
 }
 
 int play(const BoardOptions& options) {
@@ -192,7 +193,7 @@ int play(const BoardOptions& options) {
         run.jobs = &*jobs;
     }
     const DrawnBoard board = drawBoard(loaded->part, figures, options.seed);
-    const Capture capture = playBoard(loaded->part, loaded->plan, figures, predicted, board, run);
+    Capture capture = playBoard(loaded->part, loaded->plan, figures, predicted, board, run);
     cli::printDiagnostics(std::cerr, capture.diagnostics);
     for (std::size_t i = 0; i < loaded->part.sources.size(); ++i) {
         if (figures.lines[i].isOn) {
@@ -211,7 +212,7 @@ int play(const BoardOptions& options) {
         }
     }
     if (options.scpi || options.hasTerminal) {
-        return serve(options, *loaded, figures, predicted, board, run, capture);
+        return serve(options, *loaded, figures, predicted, board, run, std::make_shared<const Capture>(std::move(capture)));
     }
     if (options.vcd.empty()) {
         writeVcd(capture, [](std::string_view piece) { std::cout << piece; });

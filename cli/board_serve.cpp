@@ -2,7 +2,6 @@
 
 #include "bench/rate_sweep.h"
 #include "bench/scpi_board.h"
-#include "bench/vcd.h"
 #include "loading.h"
 #include "terminal_rate.h"
 
@@ -49,17 +48,6 @@ private:
     int number_;
 };
 
-/// A copy to be measured: captures are not copied otherwise.
-Capture copyOf(const Capture& capture) {
-    std::string text;
-    writeVcd(capture, [&](std::string_view piece) { text += piece; });
-    VcdReader reader(capture.name);
-    reader.feed(text);
-    Capture copy = reader.finish();
-    copy.name = capture.name;
-    return copy;
-}
-
 struct Client {
     Handle socket;
     ScpiBoard board; ///< its own configuration and errors
@@ -69,8 +57,8 @@ struct Client {
 
 class BoardServer {
 public:
-    BoardServer(const Capture& capture, const BoardService& service, std::ostream& out, std::ostream& err)
-        : capture_(capture), service_(service), out_(out), err_(err) {}
+    BoardServer(std::shared_ptr<const Capture> capture, const BoardService& service, std::ostream& out, std::ostream& err)
+        : capture_(std::move(capture)), service_(service), out_(out), err_(err) {}
 
     bool begin() { return (!service_.scpiPort || listenOn(*service_.scpiPort)) && (!service_.hasTerminal || openTerminal()); }
 
@@ -135,7 +123,7 @@ private:
     void accept() {
         Handle client(accept4(listener_.number(), nullptr, nullptr, SOCK_NONBLOCK | SOCK_CLOEXEC));
         if (client && clients_.size() < kMostClients) {
-            clients_.push_back({std::move(client), ScpiBoard(copyOf(capture_))});
+            clients_.push_back({std::move(client), ScpiBoard(capture_)});
         }
     }
 
@@ -193,7 +181,7 @@ private:
         [[maybe_unused]] const ssize_t written = write(terminal_.number(), garbled.data(), garbled.size()); // nobody may be there
     }
 
-    const Capture& capture_;
+    std::shared_ptr<const Capture> capture_;
     const BoardService& service_;
     std::ostream& out_;
     std::ostream& err_;
@@ -208,9 +196,9 @@ private:
 
 } // namespace
 
-int serveBoard(const Capture& capture, const BoardService& service, std::ostream& out, std::ostream& err,
+int serveBoard(std::shared_ptr<const Capture> capture, const BoardService& service, std::ostream& out, std::ostream& err,
                const std::atomic<bool>& stop) {
-    BoardServer server(capture, service, out, err);
+    BoardServer server(std::move(capture), service, out, err);
     if (!server.begin()) {
         return kBadInput;
     }

@@ -4,6 +4,7 @@
 #include "plan/promise_line.h"
 
 #include <atomic>
+#include <memory>
 #include <optional>
 #include <string>
 
@@ -19,7 +20,7 @@ struct BoardService {
 };
 
 /// Serves until told to stop: says the port and the terminal's name on `out`, a line each. An exit code.
-int serveBoard(const Capture& capture, const BoardService& service, std::ostream& out, std::ostream& err,
+int serveBoard(std::shared_ptr<const Capture> capture, const BoardService& service, std::ostream& out, std::ostream& err,
                const std::atomic<bool>& stop);
 
 } // namespace wisetick::cli

@@ -69,7 +69,7 @@ private slots:
 
     /// The common commands as IEEE 488.2 has them, and the queue of errors as SCPI-99.
     void commonCommands() {
-        ScpiBoard board(recorded());
+        ScpiBoard board(std::make_shared<const Capture>(recorded()));
         QCOMPARE(board.answer("*IDN?"), std::string("Wise Tick,simulated board,7,1"));
         QCOMPARE(board.answer("*ESR?"), std::string("128")); // it was switched on
         QCOMPARE(board.answer("*OPC?"), std::string("1"));
@@ -100,7 +100,7 @@ private slots:
 
     /// By hand: 1 kHz, 1 ms, 250 µs, 25 per cent, 2 mA.
     void measuresByHand() {
-        ScpiBoard board(recorded());
+        ScpiBoard board(std::make_shared<const Capture>(recorded()));
         QVERIFY(std::abs(number(board.answer("MEAS:FREQ? (@1)")) - 1000) < 1e-6);
         QVERIFY(std::abs(number(board.answer("MEASure:PERiod? \"pulse\"")) - 1e-3) < 1e-12);
         QVERIFY(std::abs(number(board.answer("MEAS:PWID?")) - 250e-6) < 1e-12);
@@ -117,7 +117,7 @@ private slots:
 
     /// A track comes as a dump in a block, and reads back as what was recorded.
     void tracksComeAsBlocks() {
-        ScpiBoard board(recorded());
+        ScpiBoard board(std::make_shared<const Capture>(recorded()));
         QCOMPARE(board.answer("TRAC:CAT?"), std::string("\"pulse\",\"still\",\"supply\""));
         const auto text = blockContent(board.answer("TRACe:DATA? \"pulse\""));
         QVERIFY(text);

@@ -124,14 +124,14 @@ std::optional<std::string> blockContent(std::string_view answer) {
     return std::string(answer.substr(2 + digits, size));
 }
 
-ScpiBoard::ScpiBoard(Capture capture) : capture_(std::move(capture)) {}
+ScpiBoard::ScpiBoard(std::shared_ptr<const Capture> capture) : capture_(std::move(capture)) {}
 
 std::vector<std::string> ScpiBoard::channels() const {
     std::vector<std::string> names;
-    for (const Track& track : capture_.tracks) {
+    for (const Track& track : capture_->tracks) {
         names.push_back(track.name);
     }
-    for (const ValueTrack& track : capture_.values) {
+    for (const ValueTrack& track : capture_->values) {
         names.push_back(track.name);
     }
     return names;
@@ -157,7 +157,7 @@ std::string ScpiBoard::nextError() {
 
 std::string ScpiBoard::common(std::string_view header, std::string_view parameters) {
     if (isSame(header, "*IDN?")) {
-        return "Wise Tick,simulated board," + capture_.name.substr(capture_.name.find_last_of(' ') + 1) + ",1";
+        return "Wise Tick,simulated board," + capture_->name.substr(capture_->name.find_last_of(' ') + 1) + ",1";
     }
     if (isSame(header, "*OPC?")) {
         return "1";
@@ -222,11 +222,11 @@ std::optional<ScpiBoard::Wanted> ScpiBoard::wantedBy(std::string_view function, 
     for (const std::string_view known : kFunctions) {
         if (isWord(function, known)) {
             auto channel = channelOf(parameters);
-            if (known == "CURRent" && stripped(parameters).empty() && !capture_.values.empty()) {
-                channel = capture_.tracks.size();
+            if (known == "CURRent" && stripped(parameters).empty() && !capture_->values.empty()) {
+                channel = capture_->tracks.size();
             }
             const bool isCurrent = known == "CURRent";
-            if (!channel || (*channel >= capture_.tracks.size()) != isCurrent) {
+            if (!channel || (*channel >= capture_->tracks.size()) != isCurrent) {
                 fault(-224, "Illegal parameter value");
                 return std::nullopt;
             }
@@ -241,10 +241,10 @@ std::optional<ScpiBoard::Wanted> ScpiBoard::wantedBy(std::string_view function, 
 std::string ScpiBoard::measured(const Wanted& wanted) {
     const std::string none = "9.91E37";
     if (wanted.function == "CURRent") {
-        const CurrentFigures figures = measureCurrent(capture_, capture_.values[wanted.channel - capture_.tracks.size()]);
+        const CurrentFigures figures = measureCurrent(*capture_, capture_->values[wanted.channel - capture_->tracks.size()]);
         return number(figures.average);
     }
-    const TrackFigures figures = measureTrack(capture_, capture_.tracks[wanted.channel], 0, capture_.end);
+    const TrackFigures figures = measureTrack(*capture_, capture_->tracks[wanted.channel], 0, capture_->end);
     const MeasuredFigure& figure = wanted.function == "FREQuency" ? figures.rate
                                    : wanted.function == "PERiod"  ? figures.period
                                    : wanted.function == "PWIDth"  ? figures.high
@@ -262,17 +262,17 @@ std::string ScpiBoard::traceData(std::string_view parameters) {
         return {};
     }
     Capture one;
-    one.tick = capture_.tick;
-    one.end = capture_.end;
-    if (*channel < capture_.tracks.size()) {
-        const Track& track = capture_.tracks[*channel];
+    one.tick = capture_->tick;
+    one.end = capture_->end;
+    if (*channel < capture_->tracks.size()) {
+        const Track& track = capture_->tracks[*channel];
         one.tracks.push_back({track.name, {}});
         EdgeList::Walk walk(track.edges, 0);
         for (Edge edge; walk.next(edge);) {
             one.tracks.back().edges.add(edge.tick, edge.level);
         }
     } else {
-        one.values.push_back(capture_.values[*channel - capture_.tracks.size()]);
+        one.values.push_back(capture_->values[*channel - capture_->tracks.size()]);
     }
     std::string text;
     writeVcd(one, [&](std::string_view piece) { text += piece; });

@@ -3,6 +3,7 @@
 #include "bench/capture.h"
 
 #include <deque>
+#include <memory>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -24,7 +25,7 @@ std::optional<std::string> blockContent(std::string_view answer);
 /// and CURRent, TRACe:CATalog and TRACe:DATA (a dump of one track as a block), SYSTem:ERRor and SYSTem:VERSion.
 class ScpiBoard {
 public:
-    explicit ScpiBoard(Capture capture);
+    explicit ScpiBoard(std::shared_ptr<const Capture> capture);
 
     /// What it answers to a line; empty where nothing is asked. Several commands are parted by ';'.
     std::string answer(std::string_view line);
@@ -45,7 +46,7 @@ private:
     void fault(int number, const std::string& text);
     std::vector<std::string> channels() const;
 
-    Capture capture_;
+    std::shared_ptr<const Capture> capture_;
     std::deque<std::pair<int, std::string>> errors_;
     std::optional<Wanted> configured_;
     bool isRead_ = false; ///< what is configured was read once

@@ -146,7 +146,7 @@ void feedCapture(std::string_view bytes) {
     checkCapture(table.finish());
     Capture little;
     little.tick = 1;
-    ScpiBoard board(std::move(little));
+    ScpiBoard board(std::make_shared<const Capture>(std::move(little)));
     for (std::size_t from = 0; from < bytes.size(); from = std::min(bytes.find('\n', from), bytes.size() - 1) + 1) {
         board.answer(bytes.substr(from, std::min(bytes.find('\n', from), bytes.size()) - from));
     }
