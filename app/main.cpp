@@ -77,6 +77,7 @@ int main(int argc, char** argv) {
     parser.addOption({"picture", "Write a picture of the window to FILE and quit.", "FILE"});
     parser.addOption({"report", "Write the plan for people to FILE (.html, .pdf or .md) and quit.", "FILE"});
     parser.addOption({"capture", "Lay this capture (.vcd) on the bench.", "FILE"});
+    parser.addOption({"read", "Read this track of the capture with the lines that belong to it.", "TRACK"});
     parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"dark", "Start with the dark theme."});
@@ -125,7 +126,19 @@ int main(int argc, char** argv) {
     }
     if (parser.isSet("capture")) {
         window.showView("bench");
-        window.find<wisetick::app::BenchView>()->work().readFile(parser.value("capture"));
+        wisetick::app::BenchWork& work = window.find<wisetick::app::BenchView>()->work();
+        if (parser.isSet("read")) {
+            QObject::connect(
+                &work, &wisetick::app::BenchWork::changed, &window, [&work, name = parser.value("read").toStdString()] {
+                    const wisetick::Track* track = work.capture() == nullptr ? nullptr : work.capture()->findTrack(name);
+                    const auto offered =
+                        track == nullptr ? std::vector<wisetick::LineReading>() : wisetick::lineReadings(*work.capture(), *track);
+                    if (!offered.empty() && work.readOf(name) == nullptr && !work.isBusy()) {
+                        work.readAs(offered.front());
+                    }
+                });
+        }
+        work.readFile(parser.value("capture"));
     }
     if (parser.isSet("once")) {
         FirstPaint painted(plan.isEmpty() ? static_cast<QWidget*>(&window)

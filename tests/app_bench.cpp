@@ -10,7 +10,9 @@
 #include <QClipboard>
 #include <QDir>
 #include <QFile>
+#include <QMenu>
 #include <QMimeData>
+#include <QTimer>
 
 namespace wisetick::test {
 
@@ -319,6 +321,42 @@ private slots:
         QVERIFY(view().spokenRows().size() >= work().measured().size() + 2);
         QVERIFY(document().begin("marram-20").empty());
         QVERIFY(work().capture() == nullptr);
+    }
+
+    /// A port's data line is read at its clock from the list that R offers; what was read stands at its place, and goes again.
+    void linesAreReadTogether() {
+        openExample("spindle-balancer");
+        show();
+        BoardRun run;
+        run.seconds = Rational(1, 1000);
+        run.tick = Rational(1, 1'000'000'000);
+        work().layCapture("port", std::make_shared<const Capture>(playedBoard(run)));
+        QTRY_VERIFY(!work().isBusy() && work().capture() != nullptr);
+        const auto unmatched = work().unmatched();
+        const auto data =
+            std::find_if(unmatched.begin(), unmatched.end(), [](const Track* each) { return each->name == "bits_data"; });
+        QVERIFY(data != unmatched.end());
+        const auto place = static_cast<std::size_t>(data - unmatched.begin());
+        const std::size_t rowsBefore = view().spokenRows().size() - work().explained().size() - work().reasons().size();
+        view().selectRow(rowsBefore - unmatched.size() + place);
+        const qreal before = view().unmatchedRect(place).height();
+        QTimer::singleShot(300, [] { // the first that is offered
+            auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+            QVERIFY(menu != nullptr);
+            QCOMPARE(menu->actions().front()->text(), QString("words at the rise of bits, selected by bits_select"));
+            QTest::keyClick(menu, Qt::Key_Down);
+            QTest::keyClick(menu, Qt::Key_Return);
+        });
+        QTest::keyClick(view().viewport(), Qt::Key_R);
+        QTRY_VERIFY(work().readOf("bits_data") != nullptr);
+        QCOMPARE(work().readOf("bits_data")->pieces.front().text, std::string("77")); // w
+        QVERIFY(view().unmatchedRect(place).height() > before);
+        QVERIFY(view().spokenRows()[rowsBefore - unmatched.size() + place].value.contains("words of 8 bits"));
+        const qreal plain = view().unmatchedRect(place).height();
+        view().toggleWorkings(); // period, rate and high time of what is shown
+        QVERIFY(view().unmatchedRect(place).height() > plain + 20);
+        work().forgetReading("bits_data");
+        QTRY_VERIFY(work().readOf("bits_data") == nullptr);
     }
 };
 

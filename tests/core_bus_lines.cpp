@@ -1,6 +1,9 @@
 #include "bench/can_frames.h"
 #include "bench/clocked_lines.h"
+#include "bench/line_reading.h"
 #include "bench/measure.h"
+#include "bench/sim_board.h"
+#include "evaluate/evaluate.h"
 #include "support.h"
 
 #include <QTest>
@@ -13,6 +16,10 @@ using namespace wisetick;
 using namespace wisetick::test;
 
 namespace {
+
+QString hexByte(char byte) {
+    return QString::asprintf("%02x", static_cast<unsigned>(static_cast<unsigned char>(byte)));
+}
 
 std::string binary(std::uint64_t value, int width) {
     std::string text;
@@ -368,6 +375,65 @@ private slots:
                 QCOMPARE(read[k].bits, form.bits);
             }
         }
+    }
+
+    /// A board's port and two-wire bus send the text, byte after byte, and what is offered first for their data lines reads it.
+    void boardsSendWhatIsRead() {
+        const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/spindle-balancer.plan.toml", {sourceDir() + "/parts"});
+        const Figures figures = evaluate(*loaded.part, *loaded.plan, loaded.plan->active);
+        const auto predicted = benchSignals(*loaded.part, *loaded.plan, figures);
+        BoardRun run;
+        run.seconds = Rational(1, 100);
+        run.tick = Rational(1, 1'000'000'000);
+        run.text = "two lines";
+        const Capture capture =
+            playBoard(*loaded.part, *loaded.plan, figures, predicted, drawBoard(*loaded.part, figures, 3), run);
+
+        const Track* port = capture.findTrack("bits_data");
+        QVERIFY(port != nullptr);
+        const auto offered = lineReadings(capture, *port);
+        QCOMPARE(readingSaid(offered.front()), std::string("words at the rise of bits, selected by bits_select"));
+        const LineRead words = readLine(capture, offered.front());
+        QVERIFY(words.pieces.size() > 1000);
+        for (std::size_t i = 0; i + 1 < words.pieces.size(); ++i) {
+            QCOMPARE(QString::fromStdString(words.pieces[i].text), hexByte(run.text[i % run.text.size()]));
+        }
+
+        const Track* bus = capture.findTrack("heat-sensor_data");
+        QVERIFY(bus != nullptr);
+        const auto twoWire = lineReadings(capture, *bus);
+        const auto as = std::find_if(twoWire.begin(), twoWire.end(),
+                                     [](const LineReading& each) { return each.as == LineReading::As::twoWire; });
+        QCOMPARE(as->with, std::string("heat-sensor"));
+        const LineRead bytes = readLine(capture, *as);
+        QVERIFY(bytes.pieces.size() > 200);
+        QCOMPARE(bytes.pieces[0].text, std::string("[50 writes"));
+        for (std::size_t i = 1; i < bytes.pieces.size(); ++i) {
+            QCOMPARE(QString::fromStdString(bytes.pieces[i].text), hexByte(run.text[(i - 1) % run.text.size()]));
+            QVERIFY(bytes.pieces[i].from == bytes.pieces[i - 1].to);
+        }
+        LineReading gone = *as;
+        gone.with = "nowhere";
+        QCOMPARE(readLine(capture, gone).said, std::string("no track 'nowhere'"));
+    }
+
+    /// A line that would have more edges than it may have stops, and that is said.
+    void linesThatStopSaySo() {
+        const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/orchard-sprayer.plan.toml", {sourceDir() + "/parts"});
+        const Figures figures = evaluate(*loaded.part, *loaded.plan, loaded.plan->active);
+        const auto predicted = benchSignals(*loaded.part, *loaded.plan, figures);
+        const auto stopped = [&](std::int64_t most) {
+            BoardRun run;
+            run.seconds = Rational(1, 10);
+            run.mostEdges = most;
+            const Capture capture =
+                playBoard(*loaded.part, *loaded.plan, figures, predicted, drawBoard(*loaded.part, figures, 3), run);
+            return std::count_if(capture.diagnostics.begin(), capture.diagnostics.end(), [](const Diagnostic& each) {
+                return each.found.find("is played for") != std::string::npos;
+            });
+        };
+        QCOMPARE(stopped(4'000'000), std::ptrdiff_t{0});
+        QVERIFY(stopped(1000) > 0);
     }
 
     /// A two-wire bus: an address that is answered, a register, a start anew, a byte that is read and not acknowledged, a stop.

@@ -13,7 +13,7 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr int kDigits = 3;
+constexpr int kPageDigits = 3;
 
 class BenchPage : public View {
 public:
@@ -36,8 +36,8 @@ public:
             return tr("what was measured, over what the plan predicts");
         }
         return tr("%1, %2 at a tick of %3; bands are what the plan predicts")
-            .arg(QFileInfo(text(capture->name)).fileName(), text(printQuantity(capture->length(), Unit::second, kDigits)),
-                 text(printQuantity(capture->tick, Unit::second, kDigits)));
+            .arg(QFileInfo(text(capture->name)).fileName(), text(printQuantity(capture->length(), Unit::second, kPageDigits)),
+                 text(printQuantity(capture->tick, Unit::second, kPageDigits)));
     }
     bool isBusy() const override { return work_.isBusy(); }
     QString helpPage(const QWidget*) const override { return "bench.md"; }
@@ -62,15 +62,15 @@ private:
     std::shared_ptr<State> worst_;
 };
 
-BenchPage& pageOf(View& view) {
+BenchPage& benchOf(View& view) {
     return static_cast<BenchPage&>(view);
 }
 
 void watchFolder(View& view) {
-    BenchWork& work = pageOf(view).work();
+    BenchWork& work = benchOf(view).work();
     if (!work.folder().isEmpty()) {
         work.watchFolder({});
-        pageOf(view).view().tell(QObject::tr("no folder is watched any more"));
+        benchOf(view).view().tell(QObject::tr("no folder is watched any more"));
         return;
     }
     const QString folder =
@@ -84,7 +84,7 @@ void openCapture(View& view) {
     const QString path = QFileDialog::getOpenFileName(view.widget(), QObject::tr("A capture"), {},
                                                       QObject::tr("Captures (*.vcd *.csv *.tsv *.txt)"));
     if (!path.isEmpty()) {
-        pageOf(view).work().readFile(path);
+        benchOf(view).work().readFile(path);
     }
 }
 
@@ -101,20 +101,20 @@ ViewKind benchKind() {
     kind.make = [worst](Document& document, ViewHost& host) -> View* { return new BenchPage(document, host, worst); };
     kind.commands = {
         {QObject::tr("Bench: play a simulated board"), QKeySequence("Ctrl+Alt+B"),
-         [](View& view) { pageOf(view).work().play(pageOf(view).work().seed() + 1, false); }, true},
+         [](View& view) { benchOf(view).work().play(benchOf(view).work().seed() + 1, false); }, true},
         {QObject::tr("Bench: play a board that makes a slip"), QKeySequence("Ctrl+Alt+Shift+B"),
-         [](View& view) { pageOf(view).work().play(pageOf(view).work().seed() + 1, true); }, true},
+         [](View& view) { benchOf(view).work().play(benchOf(view).work().seed() + 1, true); }, true},
         {QObject::tr("Bench: open a capture (VCD or CSV)"), QKeySequence("Ctrl+Alt+V"), openCapture, true},
         {QObject::tr("Bench: watch a folder for new captures, or no longer"), QKeySequence("Ctrl+Alt+Shift+V"), watchFolder,
          true},
         {QObject::tr("Bench: keep the capture beside the plan, or no longer"), QKeySequence("Ctrl+Alt+K"),
-         [](View& view) { pageOf(view).view().tell(pageOf(view).work().keep()); }, true},
+         [](View& view) { benchOf(view).view().tell(benchOf(view).work().keep()); }, true},
         {QObject::tr("Bench: an instrument or a serial line, live"), QKeySequence("Ctrl+Alt+L"),
-         [](View& view) { pageOf(view).showLive(); }, true},
+         [](View& view) { benchOf(view).showLive(); }, true},
         {QObject::tr("Bench: copy as picture, SVG and table"), QKeySequence("Ctrl+Alt+Shift+C"),
-         [](View& view) { pageOf(view).view().copy(); }, false},
+         [](View& view) { benchOf(view).view().copy(); }, false},
         {QObject::tr("Bench: note what explains it in the plan"), QKeySequence("Ctrl+Alt+N"),
-         [](View& view) { pageOf(view).view().tell(pageOf(view).view().note()); }, true},
+         [](View& view) { benchOf(view).view().tell(benchOf(view).view().note()); }, true},
     };
     return kind;
 }

@@ -15,9 +15,9 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 16;
+constexpr qreal kPaintLeft = 16;
 constexpr int kMostBands = 400; ///< edges whose band is drawn
-constexpr int kDigits = 3;
+constexpr int kPaintDigits = 3;
 constexpr qreal kInkTop = 10;
 constexpr qreal kInkBottom = 14;
 
@@ -89,6 +89,34 @@ void BenchView::paintInk(QPainter& painter, const QRectF& area, const Track& tra
     }
 }
 
+/// What was read of a line, each piece where it stands and as far as it has room; a tick where it begins.
+void BenchView::paintPieces(QPainter& painter, const QRectF& area, const LineRead& read) const {
+    const double tick = work_.capture()->tick.toDouble();
+    const auto from = static_cast<std::int64_t>(axis_.from / tick);
+    auto piece = std::lower_bound(read.pieces.begin(), read.pieces.end(), from,
+                                  [](const LinePiece& each, std::int64_t at) { return each.to < at; });
+    qreal free = area.left();
+    while (piece != read.pieces.end()) {
+        const qreal left = axis_.at(static_cast<double>(piece->from) * tick);
+        const qreal right = axis_.at(static_cast<double>(piece->to) * tick);
+        if (left > area.right()) {
+            break;
+        }
+        const QString said = text(piece->text);
+        const qreal width = textWidth(Face::small, said);
+        if (left >= free && width + 6 <= right - left) {
+            painter.fillRect(QRectF(left, area.top(), 1, area.height()), theme_.thread);
+            drawText(painter, QRectF(left + 3, area.top(), width + 2, area.height()), Qt::AlignLeft, said, Face::small,
+                     theme_.thread);
+            free = left + width + 6;
+        }
+        // what is too narrow to be told apart is passed over, not walked through
+        const auto behind = static_cast<std::int64_t>(axis_.timeAt(std::max(left + 1, free)) / tick);
+        piece = std::lower_bound(piece + 1, read.pieces.end(), behind,
+                                 [](const LinePiece& each, std::int64_t at) { return each.from < at; });
+    }
+}
+
 void BenchView::paintRowFocus(QPainter& painter, const Row& row) const {
     const auto index = static_cast<std::size_t>(&row - rows_.data());
     if (!isCopying_ && hasFocus() && index == row_) {
@@ -103,8 +131,8 @@ void BenchView::paintTrack(QPainter& painter, const Row& row) {
     const QRectF rect = rectOf(row);
     const qreal size = lineHeight(Face::word) * 0.5;
     const qreal first = rect.top() + 8;
-    drawMark(painter, QRectF(kLeft, first + lineHeight(Face::bold) / 2 - size / 2, size, size), measured.state, theme_);
-    const qreal names = kLeft + size + 8;
+    drawMark(painter, QRectF(kPaintLeft, first + lineHeight(Face::bold) / 2 - size / 2, size, size), measured.state, theme_);
+    const qreal names = kPaintLeft + size + 8;
     drawText(painter, QRectF(names, first, axis_.left - names - 8, lineHeight(Face::bold)), Qt::AlignLeft, text(signal.name),
              Face::bold, theme_.ink);
     drawText(painter, QRectF(names, first + lineHeight(Face::bold), axis_.left - names - 8, lineHeight(Face::small)),
@@ -118,7 +146,7 @@ void BenchView::paintTrack(QPainter& painter, const Row& row) {
         paintInk(painter, area, *track, theme_.ink);
         painter.restore();
     }
-    QRectF figures(axis_.right + 12, first, viewport()->width() - axis_.right - 12 - kLeft, lineHeight(Face::bold));
+    QRectF figures(axis_.right + 12, first, viewport()->width() - axis_.right - 12 - kPaintLeft, lineHeight(Face::bold));
     const QColor colour = measured.state == State::kept ? theme_.muted : theme_.of(measured.state);
     if (measured.isSilent) {
         drawText(painter, figures, Qt::AlignRight, tr("never changes"), Face::bold, colour);
@@ -144,27 +172,39 @@ void BenchView::paintTrack(QPainter& painter, const Row& row) {
             }
         }
     }
-    drawText(painter, QRectF(area.left(), area.bottom() + 1, area.width(), lineHeight(Face::small)), Qt::AlignLeft, below,
-             Face::small, theme_.thread);
+    const QRectF under(area.left(), area.bottom() + 1, area.width(), lineHeight(Face::small));
+    if (const LineRead* read = work_.readOf(measured.track); read != nullptr && !read->pieces.empty()) {
+        paintPieces(painter, under, *read);
+    } else {
+        drawText(painter, under, Qt::AlignLeft, below, Face::small, theme_.thread);
+    }
     paintWorkings(painter, row, rect.top() + trackHeight());
 }
 
 void BenchView::paintUnmatched(QPainter& painter, const Row& row) {
     const Track& track = *unmatched_[row.index];
     const QRectF rect = rectOf(row);
-    drawText(painter, QRectF(kLeft, rect.top(), axis_.left - kLeft - 8, rect.height()), Qt::AlignLeft, text(track.name),
+    drawText(painter, QRectF(kPaintLeft, rect.top(), axis_.left - kPaintLeft - 8, smallHeight()), Qt::AlignLeft, text(track.name),
              Face::small, theme_.muted);
+    const LineRead* read = work_.readOf(track.name);
     const QRectF area(axis_.left, rect.top() + 5, axis_.right - axis_.left, smallHeight() - 10);
     painter.save();
     painter.setClipRect(area.adjusted(-1, -3, 1, 3));
     paintInk(painter, area, track, theme_.muted);
     painter.restore();
-    const QRectF figures(axis_.right + 12, rect.top(), viewport()->width() - axis_.right - 12 - kLeft, smallHeight());
+    if (read != nullptr && !read->pieces.empty()) {
+        paintPieces(painter, QRectF(area.left(), area.bottom() + 3, area.width(), lineHeight(Face::small)), *read);
+    }
+    const QRectF figures(axis_.right + 12, rect.top(), viewport()->width() - axis_.right - 12 - kPaintLeft, smallHeight());
     const bool isSelected = static_cast<std::size_t>(&row - rows_.data()) == row_ && hasFocus() && !isCopying_;
+    const bool isOffered = isSelected && read == nullptr;
+    const QString edges = tr("%n edges", nullptr, static_cast<int>(track.edges.size() > 0 ? track.edges.size() - 1 : 0));
     drawText(painter, figures, Qt::AlignRight,
-             isSelected ? tr("M: which promise it belongs to")
-                        : tr("%n edges", nullptr, static_cast<int>(track.edges.size() > 0 ? track.edges.size() - 1 : 0)),
-             Face::small, isSelected ? theme_.thread : theme_.muted);
+             isOffered         ? tr("M: its promise   R: read it")
+             : read != nullptr ? text(read->said.substr(0, read->said.find(';')))
+                               : edges,
+             Face::small, isOffered ? theme_.thread : theme_.muted);
+    paintWorkings(painter, row, rect.top() + unmatchedHeight(track));
 }
 
 void BenchView::paintCurrent(QPainter& painter, const Row& row) {
@@ -173,13 +213,13 @@ void BenchView::paintCurrent(QPainter& painter, const Row& row) {
     const State state = currentState(document_.plan(), figures);
     const qreal size = lineHeight(Face::word) * 0.5;
     const qreal first = rect.top() + 8;
-    drawMark(painter, QRectF(kLeft, first + lineHeight(Face::bold) / 2 - size / 2, size, size), state, theme_);
-    drawText(painter, QRectF(kLeft + size + 8, first, 60, lineHeight(Face::bold)), Qt::AlignLeft, text(figures.track), Face::bold,
-             theme_.ink);
+    drawMark(painter, QRectF(kPaintLeft, first + lineHeight(Face::bold) / 2 - size / 2, size, size), state, theme_);
+    drawText(painter, QRectF(kPaintLeft + size + 8, first, 60, lineHeight(Face::bold)), Qt::AlignLeft, text(figures.track),
+             Face::bold, theme_.ink);
     const qreal height = 2 * trackHeight() - 20;
     const QRectF area(axis_.left, rect.top() + 10, axis_.right - axis_.left, height);
     CurrentTrack(figures, work_.foretold()).paint(painter, area, axis_, *work_.recorded(), work_.foretold(), theme_);
-    QRectF line(axis_.right + 12, first, viewport()->width() - axis_.right - 12 - kLeft, lineHeight(Face::bold));
+    QRectF line(axis_.right + 12, first, viewport()->width() - axis_.right - 12 - kPaintLeft, lineHeight(Face::bold));
     drawText(painter, line, Qt::AlignRight, tr("%1 average").arg(amount(figures.average)), Face::bold, theme_.ink);
     line.translate(0, lineHeight(Face::bold));
     line.setHeight(lineHeight(Face::small));
@@ -192,8 +232,8 @@ void BenchView::paintCurrent(QPainter& painter, const Row& row) {
     if (predicted) {
         drawText(painter, line, Qt::AlignRight,
                  tr("predicted %1 to %2")
-                     .arg(text(printQuantity(predicted->nominal, Unit::ampere, kDigits)),
-                          text(printQuantity(predicted->max, Unit::ampere, kDigits))),
+                     .arg(text(printQuantity(predicted->nominal, Unit::ampere, kPaintDigits)),
+                          text(printQuantity(predicted->max, Unit::ampere, kPaintDigits))),
                  Face::small, theme_.muted);
         line.translate(0, lineHeight(Face::small));
     }
@@ -206,7 +246,8 @@ void BenchView::paintCurrent(QPainter& painter, const Row& row) {
     const bool isOpen = opened_.contains(static_cast<std::size_t>(&row - rows_.data()));
     for (const auto& [what, said] : currentLines(figures, isOpen)) {
         drawText(painter, QRectF(axis_.left, top, 132, lineHeight(Face::small)), Qt::AlignLeft, what, Face::small, theme_.ink);
-        drawText(painter, QRectF(axis_.left + 140, top, viewport()->width() - axis_.left - 140 - kLeft, lineHeight(Face::small)),
+        drawText(painter,
+                 QRectF(axis_.left + 140, top, viewport()->width() - axis_.left - 140 - kPaintLeft, lineHeight(Face::small)),
                  Qt::AlignLeft, said, Face::small, theme_.muted);
         top += lineHeight(Face::small) + 2;
     }
@@ -214,7 +255,7 @@ void BenchView::paintCurrent(QPainter& painter, const Row& row) {
 
 void BenchView::paintWorkings(QPainter& painter, const Row& row, qreal top) {
     for (const QString& line : workingsOf(row)) {
-        drawText(painter, QRectF(axis_.left, top, viewport()->width() - axis_.left - kLeft, lineHeight(Face::small)),
+        drawText(painter, QRectF(axis_.left, top, viewport()->width() - axis_.left - kPaintLeft, lineHeight(Face::small)),
                  Qt::AlignLeft, line, Face::small, theme_.ink);
         top += lineHeight(Face::small) + 2;
     }
@@ -234,7 +275,7 @@ void BenchView::paintCursors(QPainter& painter) const {
             }
         }
     }
-    drawText(painter, QRectF(axis_.left, bottom + 2, viewport()->width() - axis_.left - kLeft, lineHeight(Face::small)),
+    drawText(painter, QRectF(axis_.left, bottom + 2, viewport()->width() - axis_.left - kPaintLeft, lineHeight(Face::small)),
              Qt::AlignLeft, cursorsSaid(), Face::small, theme_.thread);
 }
 
@@ -252,7 +293,7 @@ void BenchView::paintExplanation(QPainter& painter, std::size_t index) {
     const Explanation* explanation = isOfCurrent ? nullptr : &work_.explained()[index];
     const bool isWhole = reason != nullptr ? reason->leftOver == 0 : explanation->explainsAll();
     const qreal size = lineHeight(Face::word) * 0.5;
-    const QRectF mark(kLeft, rect.center().y() - size / 2, size, size);
+    const QRectF mark(kPaintLeft, rect.center().y() - size / 2, size, size);
     painter.setPen(QPen(isWhole ? theme_.kept : theme_.muted, 1.2));
     painter.setBrush(isWhole ? QBrush(theme_.kept) : QBrush(Qt::NoBrush));
     painter.drawEllipse(mark.adjusted(0.6, 0.6, -0.6, -0.6));
@@ -272,7 +313,7 @@ void BenchView::paintExplanation(QPainter& painter, std::size_t index) {
     const QString same = explanation == nullptr || explanation->same.empty()
                              ? QString()
                              : tr(" (or %n more that shows the same)", nullptr, static_cast<int>(explanation->same.size()));
-    drawText(painter, QRectF(kLeft + size + 8, rect.top(), rect.width() - room - size - 32, rect.height()), Qt::AlignLeft,
+    drawText(painter, QRectF(kPaintLeft + size + 8, rect.top(), rect.width() - room - size - 32, rect.height()), Qt::AlignLeft,
              text(reason != nullptr ? reason->say : explanation->say) + same,
              isWhole && (index == 0 || index == work_.explained().size()) ? Face::bold : Face::word, theme_.ink);
 }
@@ -284,9 +325,10 @@ void BenchView::paintExplanations(QPainter& painter) {
     const bool isFound = list.empty() || list.front().explainsAll();
     const QString title = isFound ? tr("What explains it") : tr("Nothing here explains it");
     const qreal width = textWidth(Face::bold, title);
-    drawText(painter, QRectF(kLeft, top, width + 2, rowHeight()), Qt::AlignLeft, title, Face::bold, theme_.ink);
-    drawText(painter, QRectF(kLeft + width + 12, top, viewport()->width() - width - 3 * kLeft, rowHeight()), Qt::AlignLeft,
-             isFound ? tr("each alone; full marks leave nothing over") : tr("what leaves least"), Face::small, theme_.muted);
+    drawText(painter, QRectF(kPaintLeft, top, width + 2, rowHeight()), Qt::AlignLeft, title, Face::bold, theme_.ink);
+    drawText(painter, QRectF(kPaintLeft + width + 12, top, viewport()->width() - width - 3 * kPaintLeft, rowHeight()),
+             Qt::AlignLeft, isFound ? tr("each alone; full marks leave nothing over") : tr("what leaves least"), Face::small,
+             theme_.muted);
     for (std::size_t i = 0; i < explanationCount(); ++i) {
         paintExplanation(painter, i);
     }
@@ -333,7 +375,7 @@ void BenchView::paintAll(QPainter& painter) {
     }
     paintCursors(painter);
     if (rows_.empty()) {
-        drawText(painter, QRectF(kLeft, top, viewport()->width() - 2 * kLeft, rowHeight()), Qt::AlignLeft,
+        drawText(painter, QRectF(kPaintLeft, top, viewport()->width() - 2 * kPaintLeft, rowHeight()), Qt::AlignLeft,
                  tr("there is no track in it"), Face::word, theme_.muted);
     }
     paintExplanations(painter);
@@ -358,7 +400,7 @@ void BenchView::paintEvent(QPaintEvent* event) {
     if (!trouble_.isEmpty()) {
         const QRectF line(0, viewport()->height() - rowHeight(), viewport()->width(), rowHeight());
         painter.fillRect(line, theme_.paper);
-        drawText(painter, line.adjusted(kLeft, 0, -kLeft, 0), Qt::AlignLeft, trouble_, Face::small, theme_.broken);
+        drawText(painter, line.adjusted(kPaintLeft, 0, -kPaintLeft, 0), Qt::AlignLeft, trouble_, Face::small, theme_.broken);
     }
     if (hasFocus()) {
         drawFocus(painter, viewport()->rect(), theme_);

@@ -2,18 +2,14 @@
 
 #include "bench/bench_said.h"
 #include "bench/current_track.h"
+#include "bench/measure.h"
 #include "paint/text.h"
 #include "quantity/quantity_print.h"
 
 #include <QApplication>
 #include <QClipboard>
-#include <QDragEnterEvent>
-#include <QKeyEvent>
-#include <QMenu>
 #include <QMimeData>
-#include <QMouseEvent>
 #include <QScrollBar>
-#include <QUrl>
 
 #include <algorithm>
 #include <cmath>
@@ -22,14 +18,13 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 16;
-constexpr std::size_t kMostUnmatched = 12; ///< tracks that are shown though they belong to no promise
-constexpr qreal kNames = 150;
+constexpr qreal kBenchLeft = 16;
+constexpr std::size_t kMostUnmatched = 60; ///< tracks that are shown though they belong to no promise
+constexpr qreal kBenchNames = 150;
 constexpr qreal kFigures = 190;
-constexpr qreal kSnap = 12;        ///< pixels
-constexpr double kCycles = 12;     ///< that are shown at first
-constexpr double kStepShare = 0.1; ///< of what is shown, that a key moves
-constexpr int kDigits = 6;
+constexpr double kCycles = 12; ///< that are shown at first
+constexpr int kBenchDigits = 6;
+constexpr std::size_t kMostMeasured = 20000; ///< edges of a track that belongs to no promise
 
 } // namespace
 
@@ -76,6 +71,12 @@ qreal BenchView::smallHeight() const {
     return std::ceil(lineHeight(Face::small) + 8);
 }
 
+/// With a line for what was read of it.
+qreal BenchView::unmatchedHeight(const Track& track) const {
+    const LineRead* read = work_.readOf(track.name);
+    return smallHeight() + (read != nullptr && !read->pieces.empty() ? lineHeight(Face::small) : 0);
+}
+
 qreal BenchView::offset() const {
     return isCopying_ ? 0 : verticalScrollBar()->value();
 }
@@ -117,7 +118,7 @@ QRectF BenchView::laidRect(std::size_t laid) {
     if (isAlone) {
         return {};
     }
-    qreal left = kLeft;
+    qreal left = kBenchLeft;
     for (std::size_t i = 0; i < work_.laid().size(); ++i) {
         const BenchWork::Laid& each = work_.laid()[i];
         const QString name = each.name + (each.isChanged ? tr(", changed since") : each.isKept ? tr(", kept") : QString());
@@ -131,8 +132,8 @@ QRectF BenchView::laidRect(std::size_t laid) {
 }
 
 void BenchView::layOut() {
-    axis_.left = kLeft + kNames;
-    axis_.right = std::max(axis_.left + 50, viewport()->width() - kFigures - kLeft);
+    axis_.left = kBenchLeft + kBenchNames;
+    axis_.right = std::max(axis_.left + 50, viewport()->width() - kFigures - kBenchLeft);
     rows_.clear();
     unmatched_ = work_.unmatched();
     unmatched_.resize(std::min(unmatched_.size(), kMostUnmatched));
@@ -142,8 +143,8 @@ void BenchView::layOut() {
     const auto add = [&](Row::Kind kind, std::size_t index, qreal height) {
         rows_.push_back({kind, index, top, height});
         const qreal lines = static_cast<qreal>(workingsOf(rows_.back()).size());
-        if (opened_.contains(rows_.size() - 1)) {
-            rows_.back().height += lines * (lineHeight(Face::small) + 2) + (lines > 0 ? 6 : 0);
+        if (lines > 0 && kind != Row::Kind::current) {
+            rows_.back().height += lines * (lineHeight(Face::small) + 2) + 6;
         }
         top += rows_.back().height;
     };
@@ -158,7 +159,7 @@ void BenchView::layOut() {
     explanationsTop_ = top + lineHeight(Face::small) + 20;
     top = explanationsTop_ + rowHeight() * static_cast<qreal>(explanationCount() + 1) + 10;
     for (std::size_t i = 0; i < unmatched_.size(); ++i) {
-        add(Row::Kind::unmatched, i, smallHeight());
+        add(Row::Kind::unmatched, i, unmatchedHeight(*unmatched_[i]));
     }
     row_ = std::min(row_, rows_.empty() ? 0 : rows_.size() - 1);
     contentHeight_ = top + rowHeight();
@@ -167,13 +168,57 @@ void BenchView::layOut() {
 
 std::vector<QString> BenchView::workingsOf(const Row& row) const {
     std::vector<QString> lines;
-    if (row.kind != Row::Kind::measured || !opened_.contains(static_cast<std::size_t>(&row - rows_.data()))) {
+    const auto index = static_cast<std::size_t>(&row - rows_.data());
+    const Track* track = trackOfRow(index);
+    if (const LineRead* read = track == nullptr ? nullptr : work_.readOf(track->name)) {
+        lines.push_back(row.kind == Row::Kind::unmatched ? QString()
+                                                         : text(read->said)); // beside the others it stands at the right
+        for (const auto& [what, span] : read->spans) {
+            lines.push_back(tr("%1: %2").arg(text(what), text(span)));
+        }
+        std::erase(lines, QString());
+    }
+    if (!opened_.contains(index)) {
         return lines;
     }
-    for (const Step& step : work_.measured()[row.index].workings) {
-        lines.push_back(tr("%1: %2 = %3 = %4").arg(text(step.what), text(step.formula), text(step.numbers), text(step.result)));
+    if (row.kind == Row::Kind::unmatched) {
+        const std::vector<QString> shown = measuredShown(*unmatched_[row.index]);
+        lines.insert(lines.end(), shown.begin(), shown.end());
+    } else if (row.kind == Row::Kind::measured) {
+        for (const Step& step : work_.measured()[row.index].workings) {
+            lines.push_back(
+                tr("%1: %2 = %3 = %4").arg(text(step.what), text(step.formula), text(step.numbers), text(step.result)));
+        }
     }
     return lines;
+}
+
+/// Of a track that belongs to no promise: period and high time over what is shown, or over its beginning where that is too much.
+std::vector<QString> BenchView::measuredShown(const Track& track) const {
+    const double tick = work_.capture()->tick.toDouble();
+    const auto from = static_cast<std::int64_t>(std::floor(axis_.from / tick));
+    auto to = static_cast<std::int64_t>(std::ceil(axis_.to / tick));
+    const std::size_t first = track.edges.countBefore(from);
+    const bool isCut = track.edges.countBefore(to) - first > kMostMeasured;
+    to = isCut ? track.edges.at(first + kMostMeasured).tick : to;
+    const TrackFigures figures = measureTrack(*work_.capture(), track, from, to);
+    const QString where = isCut ? tr("over the first %1 edges shown").arg(kMostMeasured) : tr("over what is shown");
+    std::vector<QString> lines;
+    const auto add = [&](const QString& what, const MeasuredFigure& figure, Unit unit) {
+        lines.push_back(!figure.value ? tr("%1: %2").arg(what, text(figure.why))
+                                      : tr("%1 %2: %3").arg(what, where, text(measuredSaid({*figure.value, unit}))));
+    };
+    add(tr("period"), figures.period, Unit::second);
+    if (figures.period.value) {
+        add(tr("rate"), figures.rate, Unit::hertz);
+        add(tr("high"), figures.high, Unit::second);
+    }
+    return lines;
+}
+
+std::vector<LineReading> BenchView::readingsOffered() const {
+    const Track* track = trackOfRow(row_);
+    return track == nullptr ? std::vector<LineReading>() : lineReadings(*work_.capture(), *track);
 }
 
 void BenchView::selectRow(std::size_t row) {
@@ -225,19 +270,6 @@ QString BenchView::matchRow(const QString& promise) {
     const auto told = work_.told();
     const auto found = std::find_if(told.begin(), told.end(), [&](const auto& each) { return each.second == track->name; });
     return found == told.end() ? tr("it belongs by its name") : work_.match(found->first, {});
-}
-
-void BenchView::askForMatch() {
-    QMenu menu(this);
-    for (const QString& promise : matchesOffered()) {
-        menu.addAction(promise.isEmpty() ? tr("by its name alone") : promise)->setData(promise);
-    }
-    if (!menu.actions().isEmpty()) {
-        const QAction* chosen = menu.exec(viewport()->mapToGlobal(rectOf(rows_[row_]).topLeft().toPoint() + QPoint(20, 20)));
-        if (chosen != nullptr) {
-            tell(matchRow(chosen->data().toString()));
-        }
-    }
 }
 
 void BenchView::copy() {
@@ -320,7 +352,7 @@ QString BenchView::cursorsSaid() const {
     }
     QString said =
         tr("%1 between 1 and 2, %2")
-            .arg(text(printQuantity(time, Unit::second, kDigits)), text(printQuantity(1 / time, Unit::hertz, kDigits)));
+            .arg(text(printQuantity(time, Unit::second, kBenchDigits)), text(printQuantity(1 / time, Unit::hertz, kBenchDigits)));
     const double tick = work_.capture()->tick.toDouble();
     const auto tickOf = [&](double at) { return static_cast<std::int64_t>(std::round(at / tick)); };
     if (const Track* track = trackOfRow(row_)) {
@@ -329,15 +361,15 @@ QString BenchView::cursorsSaid() const {
         const TrackFigures figures = measureTrack(*work_.capture(), *track, tickOf(from), tickOf(to));
         if (figures.period.count > 1) { // over all edges between, not by two of them
             said += tr(", over all of them a period of %1")
-                        .arg(text(printQuantity(figures.period.value->nominal, Unit::second, kDigits)));
+                        .arg(text(printQuantity(figures.period.value->nominal, Unit::second, kBenchDigits)));
         }
     } else if (row_ < rows_.size() && work_.recorded() != nullptr) {
         const ValueSpan span = work_.recorded()->blocks->span(tickOf(from), tickOf(to));
         const double ampere = span.mean * work_.recorded()->scale;
         const Rational finest(1, 1'000'000'000'000);
         said += tr(", %1 on average, %2")
-                    .arg(text(printQuantity(quantised(ampere, finest), Unit::ampere, kDigits)),
-                         text(printQuantity(quantised(ampere * (to - from), finest), Unit::coulomb, kDigits)));
+                    .arg(text(printQuantity(quantised(ampere, finest), Unit::ampere, kBenchDigits)),
+                         text(printQuantity(quantised(ampere * (to - from), finest), Unit::coulomb, kBenchDigits)));
     }
     return said;
 }
@@ -348,141 +380,6 @@ QString BenchView::note() {
         return work_.explained().empty() ? tr("nothing lies on the bench") : tr("there is nothing to note of that");
     }
     return document_.edit(text(note->say), note->edit);
-}
-
-void BenchView::keyPressEvent(QKeyEvent* event) {
-    const double step = axis_.length() * kStepShare;
-    const bool isWithControl = (event->modifiers() & Qt::ControlModifier) != 0;
-    if (event->matches(QKeySequence::Copy)) {
-        copy();
-        return;
-    }
-    switch (event->key()) {
-    case Qt::Key_Plus:
-    case Qt::Key_Equal: zoom(0.5, (axis_.from + axis_.to) / 2); break;
-    case Qt::Key_Minus: zoom(2, (axis_.from + axis_.to) / 2); break;
-    case Qt::Key_Left: showTime(axis_.from - step, axis_.to - step); break;
-    case Qt::Key_Right: showTime(axis_.from + step, axis_.to + step); break;
-    case Qt::Key_Home: showAll(); break;
-    case Qt::Key_Up:
-        if (isWithControl) {
-            selectRow(row_ - (row_ > 0 ? 1 : 0));
-            return;
-        }
-        selected_ -= selected_ > 0 ? 1 : 0;
-        break;
-    case Qt::Key_Down:
-        if (isWithControl) {
-            selectRow(row_ + 1);
-            return;
-        }
-        selected_ += selected_ + 1 < explanationCount() ? 1 : 0;
-        break;
-    case Qt::Key_W: toggleWorkings(); return;
-    case Qt::Key_M: askForMatch(); return;
-    case Qt::Key_BracketLeft: work_.look(work_.looked() == 0 ? work_.laid().size() - 1 : work_.looked() - 1); return;
-    case Qt::Key_BracketRight: work_.look(work_.looked() + 1 < work_.laid().size() ? work_.looked() + 1 : 0); return;
-    case Qt::Key_Return:
-    case Qt::Key_Enter: tell(note()); break;
-    default: PaintedView::keyPressEvent(event); return;
-    }
-    scrollToShow(explanationRect(selected_));
-    viewport()->update();
-}
-
-void BenchView::wheelEvent(QWheelEvent* event) {
-    if (event->position().x() < axis_.left || event->position().x() > axis_.right ||
-        event->position().y() > explanationsTop_ - offset()) {
-        PaintedView::wheelEvent(event);
-        return;
-    }
-    zoom(std::pow(0.8, event->angleDelta().y() / 120.0), axis_.timeAt(event->position().x()));
-    event->accept();
-}
-
-/// At the edge that is nearest, of the track under the mouse.
-void BenchView::setCursorAt(std::size_t which, const QPointF& at) {
-    for (std::size_t i = 0; i < rows_.size(); ++i) {
-        if (!rectOf(rows_[i]).contains(at)) {
-            continue;
-        }
-        double time = std::clamp(axis_.timeAt(at.x()), 0.0, work_.capture()->length().toDouble());
-        const Track* track = trackOfRow(i);
-        const double tick = work_.capture()->tick.toDouble();
-        if (track != nullptr && track->edges.size() > 1) {
-            const std::size_t behind = track->edges.countBefore(static_cast<std::int64_t>(time / tick));
-            double best = kSnap;
-            const double wanted = time;
-            for (const std::size_t place : {behind == 0 ? 0 : behind - 1, std::min(behind, track->edges.size() - 1)}) {
-                const double edge = static_cast<double>(track->edges.at(place).tick) * tick;
-                if (place > 0 && std::abs(axis_.at(edge) - axis_.at(wanted)) < best) {
-                    best = std::abs(axis_.at(edge) - axis_.at(wanted));
-                    time = edge;
-                }
-            }
-        }
-        cursors_[which] = time;
-        row_ = i;
-        viewport()->update();
-    }
-}
-
-void BenchView::mousePressEvent(QMouseEvent* event) {
-    setFocus();
-    for (std::size_t i = 0; i < work_.laid().size(); ++i) {
-        if (laidRect(i).contains(event->position())) {
-            work_.look(i);
-            return;
-        }
-    }
-    for (std::size_t i = 0; i < explanationCount(); ++i) {
-        if (explanationRect(i).contains(event->position())) {
-            selected_ = i;
-            viewport()->update();
-            return;
-        }
-    }
-    if (work_.capture() != nullptr && event->position().x() >= axis_.left && event->position().x() <= axis_.right) {
-        setCursorAt((event->modifiers() & Qt::ShiftModifier) != 0 ? 1 : 0, event->position());
-        drag_ = event->position();
-        dragFrom_ = axis_.from;
-    }
-}
-
-void BenchView::mouseMoveEvent(QMouseEvent* event) {
-    if (drag_ && (event->buttons() & Qt::LeftButton) != 0 && std::abs(event->position().x() - drag_->x()) > 4) {
-        const double by = (drag_->x() - event->position().x()) * axis_.length() / (axis_.right - axis_.left);
-        const double length = axis_.length();
-        showTime(dragFrom_ + by, dragFrom_ + by + length);
-    }
-}
-
-void BenchView::mouseDoubleClickEvent(QMouseEvent* event) {
-    if (selected_ < explanationCount() && explanationRect(selected_).contains(event->position())) {
-        tell(note());
-        return;
-    }
-    if (event->position().x() > axis_.right) { // a figure opens how it was measured
-        for (std::size_t i = 0; i < rows_.size(); ++i) {
-            if (rectOf(rows_[i]).contains(event->position())) {
-                row_ = i;
-                toggleWorkings();
-                return;
-            }
-        }
-    }
-}
-
-void BenchView::dragEnterEvent(QDragEnterEvent* event) {
-    const QList<QUrl> urls = event->mimeData()->urls();
-    if (document_.isOpen() && urls.size() == 1 &&
-        (urls.front().toLocalFile().endsWith(".vcd") || urls.front().toLocalFile().endsWith(".csv"))) {
-        event->acceptProposedAction();
-    }
-}
-
-void BenchView::dropEvent(QDropEvent* event) {
-    work_.readFile(event->mimeData()->urls().front().toLocalFile());
 }
 
 std::vector<SpokenRow> BenchView::spokenRows() {
@@ -506,12 +403,14 @@ std::vector<SpokenRow> BenchView::spokenRows() {
         spoken.push_back({text(work_.current()->track),
                           tr("%1 on average")
                                   .arg(text(printQuantity(quantised(work_.current()->average, Rational(1, 1'000'000'000'000)),
-                                                          Unit::ampere, kDigits))) +
+                                                          Unit::ampere, kBenchDigits))) +
                               "; " + lines.join("; "),
                           currentRect().toRect(), false});
     }
     for (std::size_t i = 0; i < unmatched_.size(); ++i) {
-        spoken.push_back({text(unmatched_[i]->name), tr("belongs to no promise"), unmatchedRect(i).toRect(), false});
+        const LineRead* read = work_.readOf(unmatched_[i]->name);
+        spoken.push_back({text(unmatched_[i]->name), read == nullptr ? tr("belongs to no promise") : text(read->said),
+                          unmatchedRect(i).toRect(), false});
     }
     for (std::size_t i = 0; i < work_.explained().size(); ++i) {
         const Explanation& each = work_.explained()[i];

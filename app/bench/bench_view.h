@@ -12,7 +12,8 @@ namespace wisetick::app {
 /// Tracks over time: what was measured as ink over the bands that the plan predicts, which widen from edge to edge; those that
 /// belong to no promise, the supply's current, and below them what explains it. + and − zoom, left and right move, a click sets a
 /// cursor at the nearest edge and with Shift a second one; up and down go through the explanations, Enter notes the selected one
-/// in the plan. With Ctrl up and down go through the tracks; W shows how one was measured, M says which promise it belongs to.
+/// in the plan. With Ctrl up and down go through the tracks; W shows how one was measured, M says which promise it belongs to,
+/// R reads it together with others: words at a clock's edges, bytes of a two-wire bus, dead time.
 class BenchView : public PaintedView {
     Q_OBJECT
 
@@ -52,6 +53,8 @@ public:
     QStringList matchesOffered() const;
     /// Says it; why it can't be.
     QString matchRow(const QString& promise);
+    /// What the selected track may be read as, together with others.
+    std::vector<LineReading> readingsOffered() const;
     /// All that is shown, as it is copied.
     ReportPicture picture();
     /// Puts it on the clipboard as PNG, SVG and as a table of what was measured.
@@ -87,12 +90,15 @@ private:
     qreal trackHeight() const;
     qreal rowHeight() const;
     qreal smallHeight() const;
+    qreal unmatchedHeight(const Track& track) const;
     QRectF rectOf(const Row& row) const;
     const Row* rowOf(Row::Kind kind, std::size_t index);
     std::size_t explanationCount() const { return work_.explained().size() + work_.reasons().size(); }
     std::vector<QString> workingsOf(const Row& row) const;
     const Track* trackOfRow(std::size_t row) const;
     void askForMatch();
+    void askForReading();
+    std::vector<QString> measuredShown(const Track& track) const;
     void zoom(double factor, double around);
     const Track* trackOf(const MeasuredSignal& measured) const;
     void setCursorAt(std::size_t which, const QPointF& at);
@@ -105,6 +111,7 @@ private:
     void paintRowFocus(QPainter& painter, const Row& row) const;
     void paintBands(QPainter& painter, const QRectF& area, const MeasuredSignal& measured, const Track& track) const;
     void paintInk(QPainter& painter, const QRectF& area, const Track& track, const QColor& ink) const;
+    void paintPieces(QPainter& painter, const QRectF& area, const LineRead& read) const;
     void paintCursors(QPainter& painter) const;
     void paintExplanations(QPainter& painter);
     void paintExplanation(QPainter& painter, std::size_t index);

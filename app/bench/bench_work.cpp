@@ -50,6 +50,7 @@ BenchWork::BenchWork(Document& document, QObject* parent)
         working_.stop();
         laid_.clear();
         told_.clear();
+        readings_.clear();
         looked_ = 0;
         result_ = {};
         tellMeasured();
@@ -206,8 +207,9 @@ void BenchWork::work(std::size_t which, const Record& record) {
     looked_ = which; // so that what is told of it counts
     const auto told = this->told();
     looked_ = before;
-    working_.start([this, id = laid_[which].id, changes = changes_, record, beside, told, part = document_.part(),
-                    plan = document_.plan(), figures = document_.figures()](const std::stop_token&) -> std::function<void()> {
+    working_.start([this, id = laid_[which].id, changes = changes_, record, beside, told, readings = readings_,
+                    part = document_.part(), plan = document_.plan(),
+                    figures = document_.figures()](const std::stop_token&) -> std::function<void()> {
         auto result = std::make_shared<Result>();
         result->changes = changes;
         result->predicted = benchSignals(part, plan, figures);
@@ -220,6 +222,9 @@ void BenchWork::work(std::size_t which, const Record& record) {
         result->explained = explain(part, figures, result->predicted, *result->slips, result->measured, kMostExplanations);
         for (const auto& [of, capture] : beside) {
             result->beside.emplace_back(of, measureSignals(*capture, plan, result->predicted));
+        }
+        for (const LineReading& reading : readings) {
+            result->read.emplace_back(reading.track, readLine(*result->capture, reading));
         }
         if (const ValueTrack* supply = findCurrent(*result->capture)) {
             result->current = measureCurrent(*result->capture, *supply);
@@ -238,6 +243,23 @@ void BenchWork::work(std::size_t which, const Record& record) {
         return [this, id, result] { take(id, *result); };
     });
     emit changed();
+}
+
+void BenchWork::readAs(const LineReading& reading) {
+    std::erase_if(readings_, [&](const LineReading& each) { return each.track == reading.track; });
+    readings_.push_back(reading);
+    workAgain();
+}
+
+void BenchWork::forgetReading(const std::string& track) {
+    std::erase_if(readings_, [&](const LineReading& each) { return each.track == track; });
+    workAgain();
+}
+
+const LineRead* BenchWork::readOf(const std::string& track) const {
+    const auto found =
+        std::find_if(result_.read.begin(), result_.read.end(), [&](const auto& each) { return each.first == track; });
+    return found == result_.read.end() ? nullptr : &found->second;
 }
 
 void BenchWork::workAgain() {

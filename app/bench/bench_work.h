@@ -1,6 +1,7 @@
 #pragma once
 
 #include "bench/current.h"
+#include "bench/line_reading.h"
 #include "bench/note.h"
 #include "bench/sim_board.h"
 #include "bench/value_blocks.h"
@@ -82,6 +83,11 @@ public:
     QString match(const std::string& promise, const std::string& track);
     /// By promise: what was told.
     std::vector<std::pair<std::string, std::string>> told() const;
+    /// Reads a track together with others, beside the interface; what was told of it before is forgotten.
+    void readAs(const LineReading& reading);
+    void forgetReading(const std::string& track);
+    /// What was read of a track so; nullptr where it was not told how, or is not read yet.
+    const LineRead* readOf(const std::string& track) const;
     /// Tracks that belong to no promise.
     std::vector<const Track*> unmatched() const;
     /// What an explanation would write into the plan; those of the current come behind the others.
@@ -105,6 +111,7 @@ private:
         QString trouble;
         QString sum;                                                     ///< of the file, where it was read
         std::vector<std::pair<int, std::vector<MeasuredSignal>>> beside; ///< of the others that lie there
+        std::vector<std::pair<std::string, LineRead>> read;              ///< by track
         int changes = 0;
     };
     /// Gives what is to lie on the bench, or says why it can't.
@@ -131,6 +138,7 @@ private:
     QString folder_;
     QStringList rewritten_;
     std::vector<std::pair<std::string, std::string>> told_; ///< of captures that are not kept
+    std::vector<LineReading> readings_;
     Result result_;
 };
 

@@ -12,7 +12,7 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr int kDigits = 3;
+constexpr int kCurrentDigits = 3;
 constexpr std::size_t kMostLevels = 6;
 constexpr std::size_t kMostWakes = 8;
 constexpr std::size_t kFewWakes = 3;
@@ -112,8 +112,9 @@ QString measuredAmount(double value, Unit unit) {
         return text(printQuantity(Rational(0), unit));
     }
     // to so many digits, and not told as near: a measured figure is
-    const double step = std::pow(10, std::floor(std::log10(std::abs(value))) - kDigits);
-    QString said = text(printQuantity(quantised(value, quantised(step, Rational(1, 1'000'000'000'000'000))), unit, kDigits));
+    const double step = std::pow(10, std::floor(std::log10(std::abs(value))) - kCurrentDigits);
+    QString said =
+        text(printQuantity(quantised(value, quantised(step, Rational(1, 1'000'000'000'000'000))), unit, kCurrentDigits));
     return said.remove(QChar(0x2248));
 }
 

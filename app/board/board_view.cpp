@@ -15,8 +15,8 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 16;
-constexpr qreal kGap = 16; ///< between columns
+constexpr qreal kBoardLeft = 16;
+constexpr qreal kColumnGap = 16; ///< between columns
 
 } // namespace
 
@@ -49,7 +49,7 @@ void BoardView::layOut() {
     nameWidth_ = 0;
     valueWidth_ = textWidth(Face::word, "32.768 kHz");
     for (const BoardRow& row : rows_) {
-        nameWidth_ = std::max(nameWidth_, textWidth(Face::word, row.name) + kGap);
+        nameWidth_ = std::max(nameWidth_, textWidth(Face::word, row.name) + kColumnGap);
         valueWidth_ = std::max(valueWidth_, textWidth(Face::word, row.value));
     }
     valueWidth_ = std::min(valueWidth_, viewport()->width() * 0.3);
@@ -74,7 +74,7 @@ QRectF BoardView::rowRect(std::size_t row) const {
 
 QRectF BoardView::valueRect(std::size_t row) const {
     const QRectF rect = rowRect(row);
-    return {kLeft + nameWidth_, rect.top(), valueWidth_, rect.height()};
+    return {kBoardLeft + nameWidth_, rect.top(), valueWidth_, rect.height()};
 }
 
 void BoardView::select(std::size_t row) {
@@ -135,9 +135,9 @@ void BoardView::endEdit(bool isApplied) {
             trouble_->setAutoFillBackground(true);
             trouble_->setMargin(6);
             trouble_->setText(why);
-            trouble_->setFixedWidth(viewport()->width() - static_cast<int>(kLeft + nameWidth_) - 16);
+            trouble_->setFixedWidth(viewport()->width() - static_cast<int>(kBoardLeft + nameWidth_) - 16);
             trouble_->adjustSize();
-            trouble_->move(static_cast<int>(kLeft + nameWidth_) - 6, editor_->geometry().bottom() + 2);
+            trouble_->move(static_cast<int>(kBoardLeft + nameWidth_) - 6, editor_->geometry().bottom() + 2);
             trouble_->show();
             trouble_->raise();
             return;
@@ -270,7 +270,7 @@ void BoardView::paintEvent(QPaintEvent* event) {
         }
         const BoardRow& row = rows_[i];
         if (i == 0 || row.group != rows_[i - 1].group) {
-            drawText(painter, rect.translated(kLeft, -rowHeight()), Qt::AlignLeft, row.group, Face::bold, theme_.ink);
+            drawText(painter, rect.translated(kBoardLeft, -rowHeight()), Qt::AlignLeft, row.group, Face::bold, theme_.ink);
         }
         if (takes(i)) { // where the signal that is dragged may stand
             painter.setPen(over_ == i ? theme_.kept : theme_.line);
@@ -283,7 +283,7 @@ void BoardView::paintEvent(QPaintEvent* event) {
                 painter.fillRect(QRectF(0, rect.top(), 3, rect.height()), theme_.kept);
             }
         }
-        drawText(painter, QRectF(kLeft, rect.top(), nameWidth_ - 8, rowHeight()), Qt::AlignLeft, row.name, Face::word,
+        drawText(painter, QRectF(kBoardLeft, rect.top(), nameWidth_ - 8, rowHeight()), Qt::AlignLeft, row.name, Face::word,
                  theme_.ink);
         if (!row.curve.empty()) {
             constexpr qreal kWidest = 420;
@@ -294,7 +294,7 @@ void BoardView::paintEvent(QPaintEvent* event) {
         }
         drawText(painter, valueRect(i), Qt::AlignLeft, row.value.isEmpty() ? QString::fromUtf8("\u2026") : row.value, Face::word,
                  row.value.isEmpty() ? theme_.muted : theme_.kept);
-        qreal left = valueRect(i).right() + kGap;
+        qreal left = valueRect(i).right() + kColumnGap;
         if (row.state) {
             const qreal size = lineHeight(Face::word) * 0.5;
             drawMark(painter, QRectF(left, rect.center().y() - size / 2, size, size), *row.state, theme_);

@@ -11,7 +11,7 @@ namespace wisetick::app {
 namespace {
 
 constexpr qreal kWidth = 150;
-constexpr qreal kGap = 8;
+constexpr qreal kPinGap = 8;
 
 qreal cellHeight() {
     return lineHeight(Face::bold) + lineHeight(Face::small) + 10;
@@ -51,17 +51,17 @@ std::optional<Picture> pinsPicture(const Figures& figures, qreal width) {
     if (taken.empty()) {
         return std::nullopt;
     }
-    const auto columns = static_cast<std::size_t>(std::max(1.0, std::floor((width + kGap) / (kWidth + kGap))));
+    const auto columns = static_cast<std::size_t>(std::max(1.0, std::floor((width + kPinGap) / (kWidth + kPinGap))));
     const std::size_t rows = (taken.size() + columns - 1) / columns;
     Picture picture;
     picture.title = QCoreApplication::translate("PinsPicture", "Pins in use");
     picture.hint = QCoreApplication::translate("PinsPicture", "%1 of %2").arg(taken.size()).arg(figures.pins.size());
-    picture.height = static_cast<qreal>(rows) * (cellHeight() + kGap);
+    picture.height = static_cast<qreal>(rows) * (cellHeight() + kPinGap);
     picture.paint = [taken, columns](QPainter& painter, const QRectF& area, const Theme& theme) {
         for (std::size_t i = 0; i < taken.size(); ++i) {
             const std::size_t row = i / columns;
-            const qreal left = area.left() + static_cast<qreal>(i - row * columns) * (kWidth + kGap);
-            const qreal top = area.top() + static_cast<qreal>(row) * (cellHeight() + kGap);
+            const qreal left = area.left() + static_cast<qreal>(i - row * columns) * (kWidth + kPinGap);
+            const qreal top = area.top() + static_cast<qreal>(row) * (cellHeight() + kPinGap);
             drawPin(painter, QRectF(left, top, kWidth, cellHeight()), taken[i], theme);
         }
     };

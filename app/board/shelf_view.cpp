@@ -15,9 +15,9 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 16;
+constexpr qreal kShelfLeft = 16;
 constexpr qreal kIndent = 20;
-constexpr qreal kGap = 16;
+constexpr qreal kShelfGap = 16;
 
 } // namespace
 
@@ -115,7 +115,7 @@ void ShelfList::mousePressEvent(QMouseEvent* event) {
         if (!rows_[i].target.isEmpty() && rowRect(i).contains(event->position())) {
             select(i);
             const qreal width = textWidth(Face::word, verb(rows_[i]));
-            if (event->position().x() >= rowRect(i).right() - kLeft - width) {
+            if (event->position().x() >= rowRect(i).right() - kShelfLeft - width) {
                 start();
             }
             return;
@@ -139,17 +139,17 @@ void ShelfList::paintRow(QPainter& painter, std::size_t index, const QRectF& rec
     }
     const qreal size = lineHeight(Face::word) * 0.5;
     const qreal indent = row.kind == ShelfRow::Kind::part ? 0 : kIndent;
-    qreal left = kLeft + indent;
+    qreal left = kShelfLeft + indent;
     if (row.mark) {
         drawMark(painter, QRectF(left, rect.center().y() - size / 2, size, size), *row.mark, theme_);
     }
     left += row.mark || row.kind == ShelfRow::Kind::need ? size + 8 : 0;
-    qreal right = rect.right() - kLeft;
+    qreal right = rect.right() - kShelfLeft;
     if (!row.target.isEmpty()) {
         const qreal width = textWidth(Face::word, verb(row));
         drawText(painter, QRectF(right - width, rect.top(), width + 2, rect.height()), Qt::AlignLeft, verb(row), Face::word,
                  theme_.thread);
-        right -= width + kGap;
+        right -= width + kShelfGap;
     }
     const bool isPart = row.kind == ShelfRow::Kind::part;
     const qreal nameWidth = row.kind == ShelfRow::Kind::need   ? needWidth_
@@ -158,7 +158,7 @@ void ShelfList::paintRow(QPainter& painter, std::size_t index, const QRectF& rec
                                                                : textWidth(Face::bold, row.name);
     drawText(painter, QRectF(left, rect.top(), std::min(nameWidth, right - left) + 2, rect.height()), Qt::AlignLeft, row.name,
              isPart ? Face::bold : Face::word, theme_.ink);
-    left += nameWidth > 0 ? nameWidth + kGap : 0;
+    left += nameWidth > 0 ? nameWidth + kShelfGap : 0;
     const QColor colour = row.mark == State::broken && row.kind == ShelfRow::Kind::need ? theme_.broken : theme_.muted;
     drawText(painter, QRectF(left, rect.top(), std::max(0.0, right - left), rect.height()), Qt::AlignLeft, row.detail,
              Face::small, colour);
@@ -199,7 +199,7 @@ ShelfView::ShelfView(Shelf shelf, std::filesystem::path examples, QWidget* paren
     layout->setContentsMargins(0, 4, 0, 0);
     layout->setSpacing(8);
     auto* field = new QVBoxLayout;
-    field->setContentsMargins(static_cast<int>(kLeft), 0, static_cast<int>(kLeft), 0);
+    field->setContentsMargins(static_cast<int>(kShelfLeft), 0, static_cast<int>(kShelfLeft), 0);
     field->addWidget(needs_);
     field->addWidget(trouble_);
     layout->addLayout(field);

@@ -10,7 +10,7 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr int kGrid = 4;
+constexpr int kPictureGrid = 4;
 
 QString spreadText(const LineFigure& line) {
     if (!line.hertz || !line.unknown.empty()) {
@@ -174,7 +174,7 @@ private:
 
     void paintPeripheral(const ClockRow& row, const QRectF& rect, const QRectF& name) {
         const Peripheral& peripheral = scene_.part.peripherals[*row.peripheral];
-        const QRectF middle(name.left() + 3 * kGrid, rect.top(), name.width() - 3 * kGrid, rect.height());
+        const QRectF middle(name.left() + 3 * kPictureGrid, rect.top(), name.width() - 3 * kPictureGrid, rect.height());
         drawText(painter_, middle, Qt::AlignLeft, text(peripheral.name), Face::small, scene_.theme.muted);
         QStringList asked;
         for (const std::size_t promise : row.promises) {
@@ -182,7 +182,7 @@ private:
             asked << text(figure.name) + " " + text(stateName(figure.state));
         }
         paintPromises(row, middle, middle.left() + textWidth(Face::small, text(peripheral.name)) + 4);
-        drawText(painter_, QRectF(layout_.axisLeft(), rect.top(), area_.width() - layout_.axisLeft() - 3 * kGrid, rect.height()),
+        drawText(painter_, QRectF(layout_.axisLeft(), rect.top(), area_.width() - layout_.axisLeft() - 3 * kPictureGrid, rect.height()),
                  Qt::AlignLeft, asked.join(", "), Face::small, scene_.theme.muted);
     }
 
@@ -207,8 +207,8 @@ private:
         const ClockRow& clock = layout_.rows()[row];
         const LineFigure& line = lineOf(row);
         const QRectF rect = layout_.rowRect(row);
-        const qreal nameLeft = 5 * kGrid;
-        const QRectF name(nameLeft, rect.top() + 1, layout_.measures().nameWidth - nameLeft - kGrid, rect.height() / 2);
+        const qreal nameLeft = 5 * kPictureGrid;
+        const QRectF name(nameLeft, rect.top() + 1, layout_.measures().nameWidth - nameLeft - kPictureGrid, rect.height() / 2);
         if (row == scene_.selected) {
             painter_.fillRect(rect, scene_.theme.selected);
             if (scene_.hasFocus) {
@@ -226,13 +226,13 @@ private:
         }
         const QColor ink = line.isOn ? scene_.theme.ink : scene_.theme.muted;
         if (!clock.feeds.empty()) {
-            paintFold(QPointF(kGrid + 5, name.center().y()), scene_.unfolded.contains(clock.node));
+            paintFold(QPointF(kPictureGrid + 5, name.center().y()), scene_.unfolded.contains(clock.node));
         }
         const QString shownName =
             text(line.name) + (scene_.folded.contains(clock.node) ? QString::fromUtf8(" \u2026") : QString());
         const qreal nameEnd = name.left() + textWidth(Face::bold, shownName) + 4;
         drawText(painter_, name, Qt::AlignLeft, shownName, Face::bold, ink);
-        paintPromises(clock, name.adjusted(0, 0, -kGrid, 0), nameEnd);
+        paintPromises(clock, name.adjusted(0, 0, -kPictureGrid, 0), nameEnd);
         QString control = line.isSource ? sourceText(line) : text(line.control);
         if (isLocked(scene_.take, line.id)) {
             control = "[" + control + "]"; // a locked control stands between brackets
@@ -241,11 +241,11 @@ private:
         drawText(painter_, name.translated(0, rect.height() / 2 - 1), Qt::AlignLeft, control, Face::small,
                  isFixed ? scene_.theme.muted : scene_.theme.kept);
         if (const std::string& own = scene_.ownDemand[clock.node]; !own.empty()) { // wanted in this take alone
-            const qreal end = textWidth(Face::small, control) + 3 * kGrid;
+            const qreal end = textWidth(Face::small, control) + 3 * kPictureGrid;
             drawText(painter_, name.translated(0, rect.height() / 2 - 1).adjusted(end, 0, 0, 0), Qt::AlignLeft,
                      "only " + text(own), Face::small, scene_.theme.muted);
         }
-        const QRectF rate(layout_.axisRight(), name.top(), layout_.measures().rateWidth - 3 * kGrid, name.height());
+        const QRectF rate(layout_.axisRight(), name.top(), layout_.measures().rateWidth - 3 * kPictureGrid, name.height());
         const bool isWell = line.state == State::kept;
         drawText(painter_, rate, Qt::AlignRight, line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : "no rate",
                  Face::bold, isWell ? ink : scene_.theme.of(line.state));

@@ -17,10 +17,10 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 16;
-constexpr qreal kColumnGap = 16;
+constexpr qreal kDeskLeft = 16;
+constexpr qreal kDeskColumnGap = 16;
 constexpr qreal kLeastGap = 9;
-constexpr std::size_t kMostWays = 24;
+constexpr std::size_t kMostDeskWays = 24;
 
 } // namespace
 
@@ -50,7 +50,7 @@ void DeskView::remake() {
         }
     }
     if (promise_ && *promise_ < document_.plan().promises.size()) {
-        const Desk desk = deskOf(document_.part(), document_.plan(), document_.figures(), *promise_, kMostWays);
+        const Desk desk = deskOf(document_.part(), document_.plan(), document_.figures(), *promise_, kMostDeskWays);
         const DeskScene scene{document_.part(),
                               document_.plan(),
                               document_.figures(),
@@ -132,7 +132,7 @@ QRectF DeskView::pinRect() {
     const QString word = isPinnedHere() ? tr("free it") : tr("pin it");
     const qreal width = textWidth(Face::bold, word) + 16;
     const qreal title = rowRect(0).top() - rowHeight() - 8 - lineHeight(Face::bold);
-    return {viewport()->width() - kLeft - width + 8, title - 4, width, lineHeight(Face::bold) + 8};
+    return {viewport()->width() - kDeskLeft - width + 8, title - 4, width, lineHeight(Face::bold) + 8};
 }
 
 void DeskView::selectRow(std::size_t row) {
@@ -219,15 +219,15 @@ void DeskView::mouseDoubleClickEvent(QMouseEvent* event) {
 void DeskView::paintHead(QPainter& painter, qreal top) const {
     const PromiseFigure& figure = document_.figures().promises[*promise_];
     const qreal line = lineHeight(Face::word);
-    const qreal right = viewport()->width() - kLeft;
+    const qreal right = viewport()->width() - kDeskLeft;
     const qreal mark = line * 0.6;
-    drawMark(painter, QRectF(kLeft, top + 4 + (line - mark) / 2, mark, mark), figure.state, theme_);
+    drawMark(painter, QRectF(kDeskLeft, top + 4 + (line - mark) / 2, mark, mark), figure.state, theme_);
     const qreal clock = textWidth(Face::small, clockText_);
-    drawText(painter, QRectF(kLeft + mark + 8, top + 4, right - kLeft - mark - 8, line), Qt::AlignLeft, text(figure.asks),
+    drawText(painter, QRectF(kDeskLeft + mark + 8, top + 4, right - kDeskLeft - mark - 8, line), Qt::AlignLeft, text(figure.asks),
              Face::bold, theme_.ink);
     const std::string said = !figure.why.empty() ? figure.why : figure.note;
     const QString below = said.empty() ? (figure.isPinned ? tr("pinned") : text(stateName(figure.state))) : text(said);
-    drawText(painter, QRectF(kLeft + mark + 8, top + 4 + line, right - clock - kLeft - mark - 20, lineHeight(Face::small)),
+    drawText(painter, QRectF(kDeskLeft + mark + 8, top + 4 + line, right - clock - kDeskLeft - mark - 20, lineHeight(Face::small)),
              Qt::AlignLeft, below, Face::small, figure.why.empty() ? theme_.muted : theme_.of(figure.state));
     drawText(painter, QRectF(right - clock, top + 4 + line, clock, lineHeight(Face::small)), Qt::AlignRight, clockText_,
              Face::small, theme_.muted);
@@ -236,19 +236,19 @@ void DeskView::paintHead(QPainter& painter, qreal top) const {
 void DeskView::paintTable(QPainter& painter, qreal top) {
     const qreal line = lineHeight(Face::bold);
     const QString title = tr("Ways to keep it");
-    drawText(painter, QRectF(kLeft, top, 300, line), Qt::AlignLeft, title, Face::bold, theme_.ink);
-    const qreal hint = kLeft + textWidth(Face::bold, title) + 12;
+    drawText(painter, QRectF(kDeskLeft, top, 300, line), Qt::AlignLeft, title, Face::bold, theme_.ink);
+    const qreal hint = kDeskLeft + textWidth(Face::bold, title) + 12;
     drawText(painter, QRectF(hint, top, pinRect().left() - hint - 8, line), Qt::AlignLeft, tr("best first; Enter pins one"),
              Face::small, theme_.muted);
     const qreal row = rowHeight();
     const qreal mark = 10;
     // columns move together where there is little room; what still does not fit is left out, the fields first
     std::vector<qreal> lefts;
-    qreal left = kLeft + mark + 10;
-    const qreal right = viewport()->width() - kLeft;
+    qreal left = kDeskLeft + mark + 10;
+    const qreal right = viewport()->width() - kDeskLeft;
     const qreal all = std::accumulate(widths_.begin(), widths_.end(), 0.0);
     const qreal gaps = std::max<qreal>(1, static_cast<qreal>(widths_.size()) - 1);
-    const qreal gap = std::clamp((right - left - all) / gaps, kLeastGap, kColumnGap);
+    const qreal gap = std::clamp((right - left - all) / gaps, kLeastGap, kDeskColumnGap);
     for (const qreal width : widths_) {
         lefts.push_back(left);
         left += width + gap;
@@ -259,7 +259,7 @@ void DeskView::paintTable(QPainter& painter, qreal top) {
         return QRectF(lefts[column], y, std::min(widths_[column], right - lefts[column]), row);
     };
     painter.setPen(QPen(theme_.line, 1));
-    painter.drawLine(QPointF(kLeft, heads + row - 1), QPointF(right, heads + row - 1));
+    painter.drawLine(QPointF(kDeskLeft, heads + row - 1), QPointF(right, heads + row - 1));
     for (std::size_t column = 0; column < widths_.size(); ++column) {
         if (fits(column)) {
             drawText(painter, cell(column, heads), Qt::AlignLeft, table_.heads[static_cast<qsizetype>(column)], Face::small,
@@ -283,7 +283,7 @@ void DeskView::paintTable(QPainter& painter, qreal top) {
             painter.setBrush(Qt::NoBrush);
             painter.drawRoundedRect(rect.adjusted(0.5, 1.5, -0.5, -1.5), 4, 4);
         }
-        drawMark(painter, QRectF(kLeft, rect.center().y() - mark / 2, mark, mark), shown.state, theme_);
+        drawMark(painter, QRectF(kDeskLeft, rect.center().y() - mark / 2, mark, mark), shown.state, theme_);
         for (std::size_t column = 0; column < widths_.size(); ++column) {
             if (fits(column)) {
                 drawText(painter, cell(column, rect.top()), Qt::AlignLeft, shown.cells[static_cast<qsizetype>(column)],
@@ -313,7 +313,7 @@ void DeskView::paintEvent(QPaintEvent* event) {
         for (const Picture& picture : pictures_) {
             top += lineHeight(Face::bold) + 8;
             if (top - lineHeight(Face::bold) - 8 < viewport()->height() && top + picture.height > 0) {
-                paintPicture(painter, picture, QRectF(kLeft, top, width - 2 * kLeft, picture.height), theme_, kLeft / 2);
+                paintPicture(painter, picture, QRectF(kDeskLeft, top, width - 2 * kDeskLeft, picture.height), theme_, kDeskLeft / 2);
             }
             top += picture.height + 12;
         }

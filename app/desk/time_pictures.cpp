@@ -65,8 +65,8 @@ struct FedStretch {
 };
 
 FedStretch longestStretch(const Trace& trace, std::size_t job, double bites) {
-    constexpr std::size_t kMostRuns = 20000;
-    const auto runs = trace.runsOf(job, 0, trace.span() * 2, kMostRuns); // the pattern comes again: also across its end
+    constexpr std::size_t kMostMet = 20000;
+    const auto runs = trace.runsOf(job, 0, trace.span() * 2, kMostMet); // the pattern comes again: also across its end
     FedStretch stretch;
     double longest = 0;
     double at = 0;

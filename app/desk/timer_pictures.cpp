@@ -24,13 +24,13 @@ struct ReachBar {
     std::optional<Way> way = {}; ///< the best one of this prescaler
 };
 
-struct Reach {
+struct TimerReach {
     std::vector<ReachBar> bars;
     double target = 0; ///< s
     QString targetText;
 };
 
-constexpr std::size_t kMostBars = 9;
+constexpr std::size_t kMostReachBars = 9;
 
 /// The prescalers worth a bar: the first and the last, those of the best ways, and some between.
 std::vector<Rational> tellingPrescalers(const FactorSet& set, const std::vector<Way>& ways) {
@@ -40,12 +40,12 @@ std::vector<Rational> tellingPrescalers(const FactorSet& set, const std::vector<
             const Rational ratio = value < other ? other / value : value / other;
             return ratio < Rational(11, 10); // its bar would look the same
         });
-        if (list.size() < kMostBars && !isLikeAnother) {
+        if (list.size() < kMostReachBars && !isLikeAnother) {
             list.push_back(value);
         }
     };
     for (const Way& way : ways) {
-        if (list.size() < kMostBars - 2) {
+        if (list.size() < kMostReachBars - 2) {
             add(settingOf(way, "prescaler"));
         }
     }
@@ -62,8 +62,8 @@ std::vector<Rational> tellingPrescalers(const FactorSet& set, const std::vector<
 }
 
 /// `slopes` is how many times the counts make a period.
-Reach reachOf(const DeskScene& scene, const TimerKind& timer, const Rational& target, const Rational& slopes) {
-    Reach reach;
+TimerReach timerReachOf(const DeskScene& scene, const TimerKind& timer, const Rational& target, const Rational& slopes) {
+    TimerReach reach;
     reach.target = target.toDouble();
     reach.targetText = text(printQuantity(target, Unit::second));
     const Rational post = timer.post.empty() ? Rational(1) : timer.post.most();
@@ -87,11 +87,11 @@ Reach reachOf(const DeskScene& scene, const TimerKind& timer, const Rational& ta
     return reach;
 }
 
-Picture reachPicture(Reach reach) {
+Picture reachPicture(TimerReach reach) {
     const qreal row = 19;
     const bool hasOthers = !reach.bars.empty() && reach.bars.back().isOther;
     Picture picture;
-    picture.title = QObject::tr("Reach");
+    picture.title = QObject::tr("TimerReach");
     picture.hint = hasOthers ? QObject::tr("the periods that each prescaler can make, and below what other clocks could")
                              : QObject::tr("the periods that each prescaler can make; the wish must cut a bar");
     picture.height = lineHeight(Face::small) * 2 + 14 + row * static_cast<qreal>(reach.bars.size());
@@ -242,7 +242,7 @@ std::vector<Picture> timerPictures(const DeskScene& scene, const TimerKind& time
         counter.counts =
             timer.chain->counts.empty() ? FactorSet::range(1, Rational(std::int64_t{1} << timer.chain->bits)) : timer.counts;
     }
-    std::vector<Picture> pictures{reachPicture(reachOf(scene, counter, period / repeats, 1))};
+    std::vector<Picture> pictures{reachPicture(timerReachOf(scene, counter, period / repeats, 1))};
     if (repeats > 1) {
         pictures.front().hint = QObject::tr("of one of the %1 repeats").arg(text(repeats.toString()));
     }
@@ -259,7 +259,7 @@ std::vector<Picture> timerPictures(const DeskScene& scene, const TimerKind& time
 }
 
 std::vector<Picture> pwmPictures(const DeskScene& scene, const TimerKind& timer, const DrivesAsk& ask) {
-    Reach reach = reachOf(scene, timer, 1 / ask.hertz, timer.isCentred ? 2 : 1);
+    TimerReach reach = timerReachOf(scene, timer, 1 / ask.hertz, timer.isCentred ? 2 : 1);
     for (ReachBar& bar : reach.bars) {
         if (bar.way) { // errors of rates turn round for periods
             bar.way->error.nominal = 1 / (1 + bar.way->error.nominal) - 1;

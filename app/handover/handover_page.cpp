@@ -38,12 +38,12 @@ private:
     std::shared_ptr<State> worst_;
 };
 
-HandoverPage& pageOf(View& view) {
+HandoverPage& handoverOf(View& view) {
     return static_cast<HandoverPage&>(view);
 }
 
 void readRegisters(View& view) {
-    HandoverPage& page = pageOf(view);
+    HandoverPage& page = handoverOf(view);
     const QString path = QFileDialog::getOpenFileName(page.widget(), QObject::tr("Registers read from a board"));
     if (!path.isEmpty()) {
         const Diagnostics faults = page.view().work().readFoundFile(path);
@@ -52,7 +52,7 @@ void readRegisters(View& view) {
 }
 
 void takeFound(View& view) {
-    HandoverPage& page = pageOf(view);
+    HandoverPage& page = handoverOf(view);
     if (page.view().work().foundFile().isEmpty()) {
         page.view().tell(QObject::tr("no registers were read yet"));
         return;
@@ -76,9 +76,9 @@ ViewKind handoverKind() {
     kind.make = [worst](Document& document, ViewHost& host) -> View* { return new HandoverPage(document, host, worst); };
     kind.commands = {
         {QObject::tr("Handover: write all that is behind"), QKeySequence("Ctrl+Alt+W"),
-         [](View& view) { pageOf(view).view().write({}); }, true},
+         [](View& view) { handoverOf(view).view().write({}); }, true},
         {QObject::tr("Handover: write the selected file over what was changed by hand"), QKeySequence("Ctrl+Alt+Shift+W"),
-         [](View& view) { pageOf(view).view().write(pageOf(view).view().list()->selected(), OverEdited::yes); }, true},
+         [](View& view) { handoverOf(view).view().write(handoverOf(view).view().list()->selected(), OverEdited::yes); }, true},
         {QObject::tr("Handover: read registers from a file"), QKeySequence("Ctrl+Alt+G"), readRegisters, true},
         {QObject::tr("Handover: take what was found as a new take"), QKeySequence("Ctrl+Alt+T"), takeFound, true},
     };

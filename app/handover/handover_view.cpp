@@ -16,8 +16,8 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 16;
-constexpr std::size_t kAround = 2; ///< lines shown before and behind what differs
+constexpr qreal kHandoverLeft = 16;
+constexpr std::size_t kWritingsAround = 2; ///< lines shown before and behind what differs
 
 QString formText(const HandoverFile& file) {
     const std::map<std::string, QString> words{{"header", QObject::tr("constants and checks, C and C++")},
@@ -106,8 +106,8 @@ void HandoverList::cutLines() {
     }
     std::size_t last = 0; ///< behind the last line that is shown
     for (std::size_t i = 0; i < all.size(); ++i) {
-        const auto from = all.begin() + static_cast<std::ptrdiff_t>(i > kAround ? i - kAround : 0);
-        const auto to = all.begin() + static_cast<std::ptrdiff_t>(std::min(all.size(), i + kAround + 1));
+        const auto from = all.begin() + static_cast<std::ptrdiff_t>(i > kWritingsAround ? i - kWritingsAround : 0);
+        const auto to = all.begin() + static_cast<std::ptrdiff_t>(std::min(all.size(), i + kWritingsAround + 1));
         if (std::any_of(from, to, [](const Beside& line) { return !line.isSame; })) {
             lines_.push_back(all[i]);
             lines_.back().isBreak = i != last && i > 0;
@@ -179,8 +179,8 @@ std::vector<SpokenRow> HandoverList::spokenRows() {
 void HandoverList::paintTitle(QPainter& painter, qreal top, const QString& title, const QString& say) const {
     painter.fillRect(QRectF(0, top - rowHeight() * 0.2, viewport()->width(), 1), theme_.line);
     const qreal width = textWidth(Face::bold, title);
-    drawText(painter, QRectF(kLeft, top, width + 2, rowHeight()), Qt::AlignLeft, title, Face::bold, theme_.ink);
-    drawText(painter, QRectF(kLeft + width + 12, top, viewport()->width() - width - 3 * kLeft, rowHeight()), Qt::AlignLeft, say,
+    drawText(painter, QRectF(kHandoverLeft, top, width + 2, rowHeight()), Qt::AlignLeft, title, Face::bold, theme_.ink);
+    drawText(painter, QRectF(kHandoverLeft + width + 12, top, viewport()->width() - width - 3 * kHandoverLeft, rowHeight()), Qt::AlignLeft, say,
              Face::small, theme_.muted);
 }
 
@@ -190,7 +190,7 @@ void HandoverList::paintFiles(QPainter& painter) const {
         paths = std::max(paths, textWidth(Face::figure, text(state.file.path)));
     }
     const qreal size = lineHeight(Face::word) * 0.5;
-    const qreal left = kLeft + size + 8;
+    const qreal left = kHandoverLeft + size + 8;
     paths = std::min(paths + 16, viewport()->width() * 0.42);
     for (std::size_t i = 0; i < work_.states().size(); ++i) {
         const HandoverState& state = work_.states()[i];
@@ -202,14 +202,14 @@ void HandoverList::paintFiles(QPainter& painter) const {
             }
         }
         const State mark = markOf(state);
-        drawMark(painter, QRectF(kLeft, rect.center().y() - size / 2, size, size), mark, theme_);
+        drawMark(painter, QRectF(kHandoverLeft, rect.center().y() - size / 2, size, size), mark, theme_);
         drawText(painter, QRectF(left, rect.top(), paths - 8, rect.height()), Qt::AlignLeft, text(state.file.path), Face::figure,
                  theme_.ink);
         const QString said = saidOf(state);
-        const qreal width = std::min(textWidth(Face::word, said) + 2, viewport()->width() - left - paths - kLeft);
-        drawText(painter, QRectF(rect.right() - kLeft - width, rect.top(), width, rect.height()), Qt::AlignRight, said,
+        const qreal width = std::min(textWidth(Face::word, said) + 2, viewport()->width() - left - paths - kHandoverLeft);
+        drawText(painter, QRectF(rect.right() - kHandoverLeft - width, rect.top(), width, rect.height()), Qt::AlignRight, said,
                  Face::word, mark == State::kept ? theme_.muted : theme_.of(mark));
-        drawText(painter, QRectF(left + paths, rect.top(), rect.right() - kLeft - width - 12 - left - paths, rect.height()),
+        drawText(painter, QRectF(left + paths, rect.top(), rect.right() - kHandoverLeft - width - 12 - left - paths, rect.height()),
                  Qt::AlignLeft, formText(state.file), Face::small, theme_.muted);
     }
 }
@@ -221,7 +221,7 @@ void HandoverList::paintLines(QPainter& painter) const {
     const qreal scrolled = verticalScrollBar()->value();
     paintTitle(painter, lineTop(0) - rowHeight() * 1.1 - scrolled, selected(),
                tr("left as it stands there, right as the plan would write it"));
-    const qreal half = (viewport()->width() - 2 * kLeft - 8) / 2;
+    const qreal half = (viewport()->width() - 2 * kHandoverLeft - 8) / 2;
     const qreal each = lineHeight(Face::figure) + 2;
     for (std::size_t i = 0; i < lines_.size(); ++i) {
         const qreal top = lineTop(i) + (lines_[i].isBreak ? each / 2 : 0) - scrolled;
@@ -229,7 +229,7 @@ void HandoverList::paintLines(QPainter& painter) const {
             continue;
         }
         if (lines_[i].isBreak) {
-            painter.fillRect(QRectF(kLeft, top - each / 4, viewport()->width() - 2 * kLeft, 1), theme_.line);
+            painter.fillRect(QRectF(kHandoverLeft, top - each / 4, viewport()->width() - 2 * kHandoverLeft, 1), theme_.line);
         }
         const Beside& line = lines_[i];
         QColor tint = theme_.strained;
@@ -239,7 +239,7 @@ void HandoverList::paintLines(QPainter& painter) const {
             if (!own) {
                 continue;
             }
-            const QRectF area(kLeft + (isPlanned ? half + 8 : 0), top, half, each);
+            const QRectF area(kHandoverLeft + (isPlanned ? half + 8 : 0), top, half, each);
             if (!line.isSame) {
                 painter.fillRect(area, isPlanned ? tint : theme_.rail);
             }
@@ -281,7 +281,7 @@ void HandoverList::paintFound(QPainter& painter) const {
         numbers = std::max({numbers, textWidth(Face::figure, hexOf(static_cast<std::uint64_t>(field->planned.held))),
                             textWidth(Face::figure, hexOf(*field->found))});
     }
-    const qreal left = kLeft + size + 8;
+    const qreal left = kHandoverLeft + size + 8;
     const qreal plan = left + names + 16;
     const qreal there = plan + numbers + 16;
     for (std::size_t i = 0; i < fields.size(); ++i) {
@@ -293,7 +293,7 @@ void HandoverList::paintFound(QPainter& painter) const {
         const bool isWorse =
             std::any_of(field.moves.begin(), field.moves.end(), [](const Moved& each) { return each.after == State::broken; });
         const State state = field.isSame() ? State::kept : (isWorse ? State::broken : State::strained);
-        drawMark(painter, QRectF(kLeft, row.center().y() - size / 2, size, size), state, theme_);
+        drawMark(painter, QRectF(kHandoverLeft, row.center().y() - size / 2, size, size), state, theme_);
         const auto at = [&](qreal x, qreal width) { return QRectF(x, row.top(), width, row.height()); };
         drawText(painter, at(left, names + 2), Qt::AlignLeft, text(fieldText(field.planned.field)), Face::figure, theme_.ink);
         drawText(painter, at(plan, numbers + 2), Qt::AlignLeft, hexOf(static_cast<std::uint64_t>(field.planned.held)),
@@ -309,7 +309,7 @@ void HandoverList::paintFound(QPainter& painter) const {
             }
             said += moved.isEmpty() ? QString() : tr(": %1 would move").arg(moved.join(", "));
         }
-        drawText(painter, at(there + numbers + 16, row.right() - kLeft - there - numbers - 16), Qt::AlignLeft, said, Face::small,
+        drawText(painter, at(there + numbers + 16, row.right() - kHandoverLeft - there - numbers - 16), Qt::AlignLeft, said, Face::small,
                  field.isSame() ? theme_.muted : theme_.of(state));
     }
 }
@@ -319,7 +319,7 @@ void HandoverList::paintEvent(QPaintEvent* event) {
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(event->rect(), theme_.paper);
     if (work_.states().empty() && work_.foundFile().isEmpty()) {
-        drawText(painter, QRectF(kLeft, 8, viewport()->width() - 2 * kLeft, rowHeight()), Qt::AlignLeft,
+        drawText(painter, QRectF(kHandoverLeft, 8, viewport()->width() - 2 * kHandoverLeft, rowHeight()), Qt::AlignLeft,
                  tr("No file is made from the plan yet: type one below, such as ../firmware/clocks.h"), Face::word, theme_.muted);
     }
     paintFiles(painter);
@@ -386,7 +386,7 @@ HandoverView::HandoverView(Document& document, QWidget* parent)
     layout->setSpacing(8);
     layout->addWidget(list_, 1);
     auto* below = new QVBoxLayout;
-    below->setContentsMargins(static_cast<int>(kLeft), 0, static_cast<int>(kLeft), 0);
+    below->setContentsMargins(static_cast<int>(kHandoverLeft), 0, static_cast<int>(kHandoverLeft), 0);
     below->addWidget(trouble_);
     below->addWidget(entry_);
     layout->addLayout(below);

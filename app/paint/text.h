@@ -13,6 +13,11 @@ inline QString text(const std::string& value) {
     return QString::fromStdString(value);
 }
 
+/// A text of the core as HTML: its signs escaped.
+inline QString escaped(const std::string& value) {
+    return text(value).toHtmlEscaped();
+}
+
 /// The faces of the window, at sizes relative to the application's own: few, as each is loaded at the start.
 /// `figure` is for figures and fields.
 enum class Face { word, bold, small, title, figure };

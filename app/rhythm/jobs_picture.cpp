@@ -11,11 +11,11 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kNames = 150;
+constexpr qreal kJobNames = 150;
 constexpr qreal kLane = 24;
-constexpr qreal kGoesOn = 20;
-constexpr qreal kDraws = 104;
-constexpr qreal kGap = 10;
+constexpr qreal kJobGoesOn = 20;
+constexpr qreal kJobDraws = 104;
+constexpr qreal kJobGap = 10;
 constexpr std::size_t kMostRuns = 400;
 
 QString said(const char* words) {
@@ -37,7 +37,7 @@ struct JobsDrawing {
 
     void drawLane(QPainter& painter, const QRectF& rect, std::size_t lane, const TimeAxis& axis, const Theme& theme) const {
         const Job& job = plan.jobs[lane];
-        drawText(painter, QRectF(rect.left() - kNames, rect.top(), kNames - kGap, rect.height()), Qt::AlignLeft, text(job.name),
+        drawText(painter, QRectF(rect.left() - kJobNames, rect.top(), kJobNames - kJobGap, rect.height()), Qt::AlignLeft, text(job.name),
                  Face::bold, theme.ink);
         painter.setPen(QPen(theme.line, 1));
         painter.setBrush(theme.panel);
@@ -60,10 +60,10 @@ struct JobsDrawing {
     }
 
     void draw(QPainter& painter, const QRectF& area, const Theme& theme) const {
-        TimeAxis axis{0, span(), area.left() + kNames, area.right()};
+        TimeAxis axis{0, span(), area.left() + kJobNames, area.right()};
         const qreal first = area.top() + lineHeight(Face::small) + 6;
-        const qreal goesOn = first + kLane * static_cast<qreal>(plan.jobs.size()) + kGap;
-        axis.draw(painter, QRectF(axis.left, area.top(), axis.right - axis.left, goesOn + kGoesOn + kGap + kDraws - area.top()),
+        const qreal goesOn = first + kLane * static_cast<qreal>(plan.jobs.size()) + kJobGap;
+        axis.draw(painter, QRectF(axis.left, area.top(), axis.right - axis.left, goesOn + kJobGoesOn + kJobGap + kJobDraws - area.top()),
                   theme);
         std::vector<std::size_t> lanes;
         for (std::size_t lane = 0; lane < plan.jobs.size(); ++lane) {
@@ -74,15 +74,15 @@ struct JobsDrawing {
             }
         }
         const auto name = [&](qreal top, const char* words) {
-            drawText(painter, QRectF(area.left(), top, kNames - kGap, kGoesOn), Qt::AlignLeft, said(words), Face::bold,
+            drawText(painter, QRectF(area.left(), top, kJobNames - kJobGap, kJobGoesOn), Qt::AlignLeft, said(words), Face::bold,
                      theme.ink);
         };
         name(goesOn, "goes on");
-        paintGoesOn(painter, QRectF(axis.left, goesOn, axis.right - axis.left, kGoesOn), axis, *figures.rhythm->trace, lanes,
+        paintGoesOn(painter, QRectF(axis.left, goesOn, axis.right - axis.left, kJobGoesOn), axis, *figures.rhythm->trace, lanes,
                     theme);
-        const qreal draws = goesOn + kGoesOn + kGap;
-        drawText(painter, QRectF(area.left(), draws, 60, kGoesOn), Qt::AlignLeft, said("draws"), Face::bold, theme.ink);
-        paintDraws(painter, QRectF(axis.left, draws, axis.right - axis.left, kDraws), axis, *figures.rhythm->trace, theme);
+        const qreal draws = goesOn + kJobGoesOn + kJobGap;
+        drawText(painter, QRectF(area.left(), draws, 60, kJobGoesOn), Qt::AlignLeft, said("draws"), Face::bold, theme.ink);
+        paintDraws(painter, QRectF(axis.left, draws, axis.right - axis.left, kJobDraws), axis, *figures.rhythm->trace, theme);
     }
 };
 
@@ -93,7 +93,7 @@ Picture jobsPicture(const Part& part, const Plan& plan, const Figures& figures) 
     Picture picture;
     picture.title = said("Jobs");
     picture.hint = said("three of the longest periods");
-    picture.height = lineHeight(Face::small) + 6 + kLane * static_cast<qreal>(plan.jobs.size()) + kGap + kGoesOn + kGap + kDraws;
+    picture.height = lineHeight(Face::small) + 6 + kLane * static_cast<qreal>(plan.jobs.size()) + kJobGap + kJobGoesOn + kJobGap + kJobDraws;
     picture.paint = [drawing](QPainter& painter, const QRectF& area, const Theme& theme) { drawing.draw(painter, area, theme); };
     return picture;
 }

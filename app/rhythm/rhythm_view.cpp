@@ -18,10 +18,10 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 16;
-constexpr qreal kNames = 168;
-constexpr qreal kGoesOn = 20;
-constexpr qreal kDraws = 104;
+constexpr qreal kRhythmLeft = 16;
+constexpr qreal kRhythmNames = 168;
+constexpr qreal kRhythmGoesOn = 20;
+constexpr qreal kRhythmDraws = 104;
 constexpr std::size_t kMostRunsShown = 500;
 
 } // namespace
@@ -182,9 +182,9 @@ qreal RhythmView::traceTop() const {
 }
 
 void RhythmView::layOut() {
-    axis_.left = kLeft + kNames;
-    axis_.right = viewport()->width() - kLeft;
-    qreal height = traceTop() + verticalScrollBar()->value() + kGoesOn + 12 + kDraws + 20;
+    axis_.left = kRhythmLeft + kRhythmNames;
+    axis_.right = viewport()->width() - kRhythmLeft;
+    qreal height = traceTop() + verticalScrollBar()->value() + kRhythmGoesOn + 12 + kRhythmDraws + 20;
     for (const Picture& picture : pictures_) {
         height += lineHeight(Face::bold) + 8 + picture.height + 16;
     }
@@ -303,11 +303,11 @@ const std::vector<Picture>& RhythmView::pictures() {
 
 QRectF RhythmView::pictureRect(std::size_t picture) {
     make();
-    qreal top = traceTop() + kGoesOn + 12 + kDraws + 20;
+    qreal top = traceTop() + kRhythmGoesOn + 12 + kRhythmDraws + 20;
     for (std::size_t i = 0; i < pictures_.size(); ++i) {
         top += lineHeight(Face::bold) + 8;
         if (i == picture) {
-            return {kLeft, top, viewport()->width() - 2 * kLeft, pictures_[i].height};
+            return {kRhythmLeft, top, viewport()->width() - 2 * kRhythmLeft, pictures_[i].height};
         }
         top += pictures_[i].height + 16;
     }
@@ -338,7 +338,7 @@ void RhythmView::paintLane(QPainter& painter, std::size_t lane) {
             painter.fillRect(QRectF(8, rect.top(), 3, rect.height()), theme_.kept);
         }
     }
-    const QRectF names(kLeft, rect.top(), kNames - 10, rect.height());
+    const QRectF names(kRhythmLeft, rect.top(), kRhythmNames - 10, rect.height());
     drawText(painter, QRectF(names.left(), names.top() + 2, names.width(), lineHeight(Face::bold)), Qt::AlignLeft, text(job.name),
              Face::bold, theme_.ink);
     drawText(painter, QRectF(names.left(), names.top() + 2 + lineHeight(Face::bold), names.width(), lineHeight(Face::small)),
@@ -384,16 +384,16 @@ void RhythmView::paintLane(QPainter& painter, std::size_t lane) {
 void RhythmView::paintTrace(QPainter& painter) {
     const qreal top = traceTop();
     const qreal width = axis_.right - axis_.left;
-    drawText(painter, QRectF(kLeft, top, kNames - 10, kGoesOn), Qt::AlignLeft, tr("goes on"), Face::bold, theme_.ink);
-    const qreal draws = top + kGoesOn + 12;
-    drawText(painter, QRectF(kLeft, draws, 76, lineHeight(Face::bold)), Qt::AlignLeft, tr("draws"), Face::bold, theme_.ink);
+    drawText(painter, QRectF(kRhythmLeft, top, kRhythmNames - 10, kRhythmGoesOn), Qt::AlignLeft, tr("goes on"), Face::bold, theme_.ink);
+    const qreal draws = top + kRhythmGoesOn + 12;
+    drawText(painter, QRectF(kRhythmLeft, draws, 76, lineHeight(Face::bold)), Qt::AlignLeft, tr("draws"), Face::bold, theme_.ink);
     if (!rhythm_.trace || rhythm_.trace->size() == 0) {
-        drawText(painter, QRectF(axis_.left, top, width, kGoesOn), Qt::AlignLeft,
+        drawText(painter, QRectF(axis_.left, top, width, kRhythmGoesOn), Qt::AlignLeft,
                  rhythm_.unknown.empty() ? tr("being played \u2026") : text(rhythm_.unknown), Face::small, theme_.muted);
         return;
     }
-    paintGoesOn(painter, QRectF(axis_.left, top, width, kGoesOn), axis_, *rhythm_.trace, traceLanes(), theme_);
-    paintDraws(painter, QRectF(axis_.left, draws, width, kDraws), axis_, *rhythm_.trace, theme_);
+    paintGoesOn(painter, QRectF(axis_.left, top, width, kRhythmGoesOn), axis_, *rhythm_.trace, traceLanes(), theme_);
+    paintDraws(painter, QRectF(axis_.left, draws, width, kRhythmDraws), axis_, *rhythm_.trace, theme_);
 }
 
 void RhythmView::paintEvent(QPaintEvent* event) {
@@ -407,12 +407,12 @@ void RhythmView::paintEvent(QPaintEvent* event) {
     }
     const std::size_t lanes = document_.plan().jobs.size();
     const qreal axisTop = lanesTop() - lineHeight(Face::small) - 6;
-    axis_.draw(painter, QRectF(axis_.left, axisTop, axis_.right - axis_.left, traceTop() + kGoesOn + 12 + kDraws - axisTop),
+    axis_.draw(painter, QRectF(axis_.left, axisTop, axis_.right - axis_.left, traceTop() + kRhythmGoesOn + 12 + kRhythmDraws - axisTop),
                theme_);
     for (std::size_t lane = 0; lane < lanes; ++lane) {
         paintLane(painter, lane);
     }
-    const QRectF hint(kLeft, traceTop() - lineHeight(Face::small) - 8, viewport()->width() - 2 * kLeft, lineHeight(Face::small));
+    const QRectF hint(kRhythmLeft, traceTop() - lineHeight(Face::small) - 8, viewport()->width() - 2 * kRhythmLeft, lineHeight(Face::small));
     painter.fillRect(hint, theme_.paper);
     drawText(painter, hint, Qt::AlignLeft,
              lanes == 0 ? tr("no jobs yet: Insert adds one, such as 'sense: every 10 s for 20 ms'")

@@ -13,11 +13,11 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 12;
+constexpr qreal kListLeft = 12;
 constexpr qreal kRank = 26;
-constexpr qreal kMark = 11;
-constexpr qreal kGap = 14;
-constexpr int kDigits = 4;
+constexpr qreal kListMark = 11;
+constexpr qreal kListGap = 14;
+constexpr int kListDigits = 4;
 constexpr std::size_t kColumns = 4; ///< worst, in run, wakes in, changes
 
 State stateOf(const Score& score) {
@@ -153,8 +153,8 @@ QString FoundList::cellText(std::size_t entry, std::size_t column) const {
     const FoundEntry& each = *entries_[entry];
     switch (column) {
     case 0: return text(sayWorst(each.found.score));
-    case 1: return each.figures.ampere ? text(printQuantity(*each.figures.ampere, Unit::ampere, kDigits)) : QString();
-    case 2: return each.figures.wakeUp ? text(printQuantity(*each.figures.wakeUp, Unit::second, kDigits)) : QString();
+    case 1: return each.figures.ampere ? text(printQuantity(*each.figures.ampere, Unit::ampere, kListDigits)) : QString();
+    case 2: return each.figures.wakeUp ? text(printQuantity(*each.figures.wakeUp, Unit::second, kListDigits)) : QString();
     default: return QString::number(each.found.changes.size() + (each.found.crystal ? 1 : 0));
     }
 }
@@ -189,7 +189,7 @@ qreal FoundList::rowHeight() const {
 
 qreal FoundList::textHeight(const QString& text) const {
     const QFontMetricsF metrics(faceFont(Face::small));
-    const QRectF room(0, 0, viewport()->width() - kLeft - kRank - kMark - kGap, 10000);
+    const QRectF room(0, 0, viewport()->width() - kListLeft - kRank - kListMark - kListGap, 10000);
     return std::ceil(metrics.boundingRect(room, Qt::TextWordWrap, text).height());
 }
 
@@ -197,7 +197,7 @@ void FoundList::layOut() {
     columns_ = {{tr("of its tolerance"), 0, true}, {tr("in run"), 0, true}, {tr("wakes in"), 0, true}, {tr("changes"), 0, true}};
     // each as wide as its widest text; what finds no room is left out, the wake-up first
     std::vector<qreal> widths(kColumns);
-    qreal whole = kLeft + kRank + kMark + kGap;
+    qreal whole = kListLeft + kRank + kListMark + kListGap;
     for (std::size_t column = 0; column < kColumns; ++column) {
         qreal widest = 0;
         for (std::size_t entry = 0; entry < entries_.size(); ++entry) {
@@ -205,20 +205,20 @@ void FoundList::layOut() {
         }
         columns_[column].isShown = widest > 0;
         widths[column] = std::max(widest, textWidth(Face::small, columns_[column].title));
-        whole += columns_[column].isShown ? widths[column] + kGap : 0;
+        whole += columns_[column].isShown ? widths[column] + kListGap : 0;
     }
     for (const std::size_t column : {std::size_t(2), std::size_t(3)}) {
         if (whole > viewport()->width() && columns_[column].isShown) {
             columns_[column].isShown = false;
-            whole -= widths[column] + kGap;
+            whole -= widths[column] + kListGap;
         }
     }
-    qreal x = kLeft + kRank + kMark + kGap;
+    qreal x = kListLeft + kRank + kListMark + kListGap;
     for (std::size_t column = 0; column < kColumns; ++column) {
         if (columns_[column].isShown) {
             x += widths[column];
             columns_[column].right = x;
-            x += kGap;
+            x += kListGap;
         }
     }
     tops_.clear();
@@ -250,7 +250,7 @@ QRectF FoundList::foldRect() const {
     const QString breaks = breaksText(selected_);
     const qreal top = row.top() + rowHeight() - std::ceil(lineHeight(Face::small)) + textHeight(changesText(selected_)) +
                       (breaks.isEmpty() ? 0 : textHeight(breaks)) - 4;
-    return {row.left() + kLeft + kRank, top, row.width() - kLeft - kRank, std::ceil(lineHeight(Face::small)) + 4};
+    return {row.left() + kListLeft + kRank, top, row.width() - kListLeft - kRank, std::ceil(lineHeight(Face::small)) + 4};
 }
 
 std::optional<std::size_t> FoundList::entryAt(qreal y) const {
@@ -399,7 +399,7 @@ void FoundList::leaveEvent(QEvent*) {
 }
 
 void FoundList::paintDetail(QPainter& painter, const QRectF& row) const {
-    const qreal left = kLeft + kRank + kMark + kGap;
+    const qreal left = kListLeft + kRank + kListMark + kListGap;
     QRectF area(left, row.top() + 4 + lineHeight(Face::word), row.width() - left, textHeight(changesText(selected_)));
     painter.setFont(faceFont(Face::small));
     painter.setPen(theme_.ink);
@@ -417,7 +417,7 @@ void FoundList::paintDetail(QPainter& painter, const QRectF& row) const {
     }
     painter.setPen(Qt::NoPen);
     painter.setBrush(theme_.muted);
-    painter.drawPolygon(triangle.translated(left - kGap + 6, mark.center().y()));
+    painter.drawPolygon(triangle.translated(left - kListGap + 6, mark.center().y()));
     const QString count =
         !isUnfolded_ || !areEqualsThere_
             ? tr("settings of the same rates")
@@ -455,11 +455,11 @@ void FoundList::paintEntry(QPainter& painter, std::size_t entry) const {
     }
     const qreal upper = lineHeight(Face::word);
     const QRectF line(row.left(), row.top() + 4, row.width(), upper);
-    drawText(painter, QRectF(kLeft, line.top(), kRank - 6, upper), Qt::AlignLeft, QString::number(entry + 1), Face::small,
+    drawText(painter, QRectF(kListLeft, line.top(), kRank - 6, upper), Qt::AlignLeft, QString::number(entry + 1), Face::small,
              theme_.muted);
-    drawMark(painter, QRectF(kLeft + kRank - 4, line.center().y() - kMark / 2, kMark, kMark),
+    drawMark(painter, QRectF(kListLeft + kRank - 4, line.center().y() - kListMark / 2, kListMark, kListMark),
              stateOf(entries_[entry]->found.score), theme_);
-    qreal left = kLeft + kRank + kMark;
+    qreal left = kListLeft + kRank + kListMark;
     for (std::size_t column = 0; column < kColumns; ++column) {
         if (columns_[column].isShown) {
             drawText(painter, QRectF(left, line.top(), columns_[column].right - left, upper), Qt::AlignRight,
@@ -472,7 +472,7 @@ void FoundList::paintEntry(QPainter& painter, std::size_t entry) const {
         return;
     }
     const qreal small = lineHeight(Face::small);
-    const qreal from = kLeft + kRank + kMark + kGap;
+    const qreal from = kListLeft + kRank + kListMark + kListGap;
     const QString breaks = breaksText(entry);
     const QString changes = changesText(entry);
     const qreal room = row.width() - from - 8;
@@ -507,7 +507,7 @@ void FoundList::paintEvent(QPaintEvent* event) {
         }
     }
     painter.restore();
-    qreal left = kLeft;
+    qreal left = kListLeft;
     for (const Column& column : columns_) {
         if (column.isShown) {
             drawText(painter, QRectF(left, 0, column.right - left, headHeight()), Qt::AlignRight, column.title, Face::small,
@@ -515,7 +515,7 @@ void FoundList::paintEvent(QPaintEvent* event) {
             left = column.right;
         }
     }
-    painter.fillRect(QRectF(kLeft, headHeight() - 1, viewport()->width() - kLeft, 1), theme_.line);
+    painter.fillRect(QRectF(kListLeft, headHeight() - 1, viewport()->width() - kListLeft, 1), theme_.line);
 }
 
 } // namespace wisetick::app

@@ -14,8 +14,8 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr int kDigits = 4;
-constexpr qreal kMark = 9;
+constexpr int kPlotDigits = 4;
+constexpr qreal kPlotMark = 9;
 constexpr qreal kNear = 12; ///< pixels from a mark that still mean it
 
 /// "0.1 %", "100 %" of a power of ten of the share.
@@ -38,7 +38,7 @@ double roundStep(double stretch, double most) {
 QString ampereText(double ampere) {
     constexpr double kPico = 1e12;
     return QString::fromStdString(
-        printQuantity(Rational(std::llround(ampere * kPico), static_cast<std::int64_t>(kPico)), Unit::ampere, kDigits));
+        printQuantity(Rational(std::llround(ampere * kPico), static_cast<std::int64_t>(kPico)), Unit::ampere, kPlotDigits));
 }
 
 } // namespace
@@ -54,7 +54,7 @@ protected:
     void draw(QCPPainter* painter) override {
         for (std::size_t i = owner_.points_.size(); i-- > 0;) { // the best on top
             const QPointF at = owner_.pixelOf(owner_.points_[i]);
-            drawMark(*painter, QRectF(at.x() - kMark / 2, at.y() - kMark / 2, kMark, kMark), owner_.points_[i].state,
+            drawMark(*painter, QRectF(at.x() - kPlotMark / 2, at.y() - kPlotMark / 2, kPlotMark, kPlotMark), owner_.points_[i].state,
                      owner_.theme_);
         }
         ring(painter, owner_.hovered_, owner_.theme_.muted, 1.4);
@@ -67,7 +67,7 @@ private:
             const QPointF at = owner_.pixelOf(owner_.points_[*entry]);
             painter->setPen(QPen(colour, width));
             painter->setBrush(Qt::NoBrush);
-            painter->drawRect(QRectF(at.x() - kMark, at.y() - kMark, 2 * kMark, 2 * kMark));
+            painter->drawRect(QRectF(at.x() - kPlotMark, at.y() - kPlotMark, 2 * kPlotMark, 2 * kPlotMark));
         }
     }
 

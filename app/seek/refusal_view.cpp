@@ -10,14 +10,6 @@
 
 namespace wisetick::app {
 
-namespace {
-
-QString escaped(const std::string& value) {
-    return QString::fromStdString(value).toHtmlEscaped();
-}
-
-} // namespace
-
 RefusalView::RefusalView(QWidget* parent) : QTextBrowser(parent) {
     setFrameShape(QFrame::NoFrame);
     setOpenLinks(false);

@@ -17,8 +17,8 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 12;
-constexpr qreal kGap = 6;
+constexpr qreal kChipsLeft = 12;
+constexpr qreal kChipsGap = 6;
 constexpr qreal kPad = 8;
 constexpr qreal kCross = 14;
 
@@ -58,22 +58,22 @@ void SeekChips::layOut() {
     heads_.clear();
     const qreal line = std::ceil(lineHeight(Face::small)) + 8;
     const qreal title = std::ceil(lineHeight(Face::small)) + 2;
-    const qreal right = viewport()->width() - kLeft;
+    const qreal right = viewport()->width() - kChipsLeft;
     qreal y = 0;
     for (std::size_t group = 0; group < groups_.size(); ++group) {
-        heads_.emplace_back(kLeft, y, right - kLeft, title);
+        heads_.emplace_back(kChipsLeft, y, right - kChipsLeft, title);
         y += title + 2;
-        qreal x = kLeft;
+        qreal x = kChipsLeft;
         const auto& chips = groups_[group].chips;
         for (std::size_t chip = 0; chip < chips.size(); ++chip) {
             const qreal cross = chips[chip].canBeRemoved ? kCross : 0;
-            const qreal width = std::min(textWidth(Face::small, shownText(chips[chip])) + 2 * kPad + cross, right - kLeft);
-            if (x > kLeft && x + width > right) {
-                x = kLeft;
+            const qreal width = std::min(textWidth(Face::small, shownText(chips[chip])) + 2 * kPad + cross, right - kChipsLeft);
+            if (x > kChipsLeft && x + width > right) {
+                x = kChipsLeft;
                 y += line + 4;
             }
             sets_.push_back({{group, chip}, QRectF(x, y, width, line)});
-            x += width + kGap;
+            x += width + kChipsGap;
         }
         y += (chips.empty() ? (groups_[group].hint.isEmpty() ? 0 : title) : line) + 10;
     }

@@ -9,7 +9,7 @@ namespace wisetick::app {
 
 namespace {
 
-using Clock = std::chrono::steady_clock;
+using SteadyClock = std::chrono::steady_clock;
 
 constexpr auto kNewsEvery = std::chrono::milliseconds(80);
 
@@ -38,7 +38,7 @@ public:
     void found(const std::vector<FoundTake>& takes) {
         if (known_.empty()) { // the first at once
             tell_({progress_, entriesOf(takes)});
-            last_ = Clock::now();
+            last_ = SteadyClock::now();
             return;
         }
         waiting_ = takes;
@@ -52,7 +52,7 @@ public:
 
 private:
     void tellNow() {
-        if (Clock::now() - last_ < kNewsEvery) {
+        if (SteadyClock::now() - last_ < kNewsEvery) {
             return;
         }
         std::optional<FoundEntries> entries;
@@ -61,7 +61,7 @@ private:
             waiting_.reset();
         }
         tell_({progress_, std::move(entries)});
-        last_ = Clock::now();
+        last_ = SteadyClock::now();
     }
 
     const SeekAsked& asked_;
@@ -69,7 +69,7 @@ private:
     FoundEntries known_;
     std::optional<std::vector<FoundTake>> waiting_;
     SeekProgress progress_;
-    Clock::time_point last_ = Clock::now();
+    SteadyClock::time_point last_ = SteadyClock::now();
 };
 
 /// The rows that something asked stands on.

@@ -6,8 +6,8 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr int kMark = 12;
-constexpr int kGap = 8;
+constexpr int kTrailMark = 12;
+constexpr int kTrailGap = 8;
 
 } // namespace
 
@@ -34,13 +34,13 @@ void TrailButton::setCurrent(bool isCurrent) {
 
 QSize TrailButton::sizeHint() const {
     // as wide as when it is shown, so that nothing moves when the view changes
-    return {kMark + kGap + static_cast<int>(textWidth(Face::bold, text())) + 12, static_cast<int>(lineHeight(Face::word)) + 8};
+    return {kTrailMark + kTrailGap + static_cast<int>(textWidth(Face::bold, text())) + 12, static_cast<int>(lineHeight(Face::word)) + 8};
 }
 
 void TrailButton::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    drawMark(painter, QRectF(0, (height() - kMark) / 2.0, kMark, kMark), state_, theme_);
-    const QRectF name(kMark + kGap, 0, width() - kMark - kGap, height());
+    drawMark(painter, QRectF(0, (height() - kTrailMark) / 2.0, kTrailMark, kTrailMark), state_, theme_);
+    const QRectF name(kTrailMark + kTrailGap, 0, width() - kTrailMark - kTrailGap, height());
     drawText(painter, name, Qt::AlignLeft, text(), isCurrent_ ? Face::bold : Face::word,
              isCurrent_ || underMouse() ? theme_.ink : theme_.muted);
     if (hasFocus()) {

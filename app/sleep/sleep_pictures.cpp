@@ -14,8 +14,8 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 8;
-constexpr std::size_t kMostBars = 12;
+constexpr qreal kPictureLeft = 8;
+constexpr std::size_t kMostSleepBars = 12;
 
 struct Limit {
     QString name;
@@ -40,7 +40,7 @@ LogAxis restAxis(const QRectF& area, const std::vector<BestRest>& best, const st
     for (const JobRest& job : jobs) {
         high = std::max(high, job.rest.toDouble() * 2);
     }
-    return {low, high, area.left() + kLeft, area.right() - kLeft};
+    return {low, high, area.left() + kPictureLeft, area.right() - kPictureLeft};
 }
 
 } // namespace
@@ -84,7 +84,7 @@ Picture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure& mo
                 shortest = std::min(shortest, piece.endTyp.toDouble());
             }
         }
-        const qreal left = area.left() + kLeft + names + 12;
+        const qreal left = area.left() + kPictureLeft + names + 12;
         const qreal right = area.right() - 70;
         const qreal top = area.top() + lineHeight(Face::small) + 4;
         const qreal bottom = top + row * static_cast<qreal>(wake.pieces.size());
@@ -111,7 +111,7 @@ Picture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure& mo
         for (std::size_t i = 0; i < wake.pieces.size(); ++i) {
             const WakePiece& piece = wake.pieces[i];
             const qreal y = top + row * static_cast<qreal>(i);
-            drawText(painter, QRectF(area.left() + kLeft, y, names + 4, row), Qt::AlignRight, text(piece.say), Face::small,
+            drawText(painter, QRectF(area.left() + kPictureLeft, y, names + 4, row), Qt::AlignRight, text(piece.say), Face::small,
                      theme.ink);
             const qreal from = piece.startTyp.sign() > 0 ? axis.at(piece.startTyp.toDouble()) : left;
             const qreal to = axis.at(piece.endTyp.toDouble());
@@ -238,8 +238,8 @@ std::vector<Contribution> drawOrder(const Figures& figures, const ModeFigure& mo
         return each.typ.empty() ? Rational(0) : each.typ[figures.grid.nominal];
     };
     std::stable_sort(list.begin(), list.end(), [&](const auto& a, const auto& b) { return typical(a) > typical(b); });
-    if (list.size() > kMostBars) {
-        list.resize(kMostBars);
+    if (list.size() > kMostSleepBars) {
+        list.resize(kMostSleepBars);
     }
     return list;
 }
@@ -279,9 +279,9 @@ Picture drawBars(const Figures& figures, const ModeFigure& mode, const std::vect
             const QRectF row = drawBarRect(area, i);
             const bool isOut = std::find(without.begin(), without.end(), each.name) != without.end();
             const QColor ink = isOut ? theme.muted : theme.ink;
-            drawText(painter, QRectF(area.left() + kLeft, row.top(), names, row.height()), Qt::AlignLeft, text(each.name),
+            drawText(painter, QRectF(area.left() + kPictureLeft, row.top(), names, row.height()), Qt::AlignLeft, text(each.name),
                      Face::small, ink);
-            const qreal left = area.left() + kLeft + names + 12;
+            const qreal left = area.left() + kPictureLeft + names + 12;
             const qreal room = area.right() - 110 - left;
             const double share = each.typ.empty() || most.sign() <= 0 ? 0 : each.typ[nominal].toDouble() / most.toDouble();
             const QRectF bar(left, row.top() + 4, std::max<qreal>(room * share, 2), row.height() - 8);
@@ -294,8 +294,8 @@ Picture drawBars(const Figures& figures, const ModeFigure& mode, const std::vect
             if (isOut) {
                 painter.setPen(QPen(theme.muted, 1));
                 painter.drawLine(
-                    QPointF(area.left() + kLeft, row.center().y()),
-                    QPointF(area.left() + kLeft + std::min(names, textWidth(Face::small, text(each.name))), row.center().y()));
+                    QPointF(area.left() + kPictureLeft, row.center().y()),
+                    QPointF(area.left() + kPictureLeft + std::min(names, textWidth(Face::small, text(each.name))), row.center().y()));
             }
         }
     };

@@ -15,7 +15,7 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr qreal kLeft = 16;
+constexpr qreal kSleepLeft = 16;
 constexpr qreal kLeastColumn = 76;
 constexpr qreal kPillWidth = 32;
 constexpr qreal kPillHeight = 8;
@@ -68,7 +68,7 @@ void SleepView::layOut() {
         nameWidth_ = std::max(nameWidth_,
                               textWidth(Face::small, row.name) + (row.hint.isEmpty() ? 0 : 8 + textWidth(Face::small, row.hint)));
     }
-    nameWidth_ = std::min<qreal>(kLeft + nameWidth_ + 20, viewport()->width() * 0.4);
+    nameWidth_ = std::min<qreal>(kSleepLeft + nameWidth_ + 20, viewport()->width() * 0.4);
     const qreal room = viewport()->width() - nameWidth_ - 8;
     const qreal count = std::max<qreal>(1, static_cast<qreal>(matrix_.modes.size()));
     qreal wanted = kLeastColumn;
@@ -127,7 +127,7 @@ QRectF SleepView::pictureRect(std::size_t picture) {
     for (std::size_t i = 0; i < pictures_.size(); ++i) {
         top += lineHeight(Face::bold) + 8;
         if (i == picture) {
-            return {kLeft, top, viewport()->width() - 2 * kLeft, pictures_[i].height};
+            return {kSleepLeft, top, viewport()->width() - 2 * kSleepLeft, pictures_[i].height};
         }
         top += pictures_[i].height + 16;
     }
@@ -376,12 +376,12 @@ void SleepView::paintMatrix(QPainter& painter) {
             continue;
         }
         const ModeMatrix::Row& shown = matrix_.rows[row];
-        const QRectF name(kLeft, top, nameWidth_ - kLeft - 8, rowHeight());
+        const QRectF name(kSleepLeft, top, nameWidth_ - kSleepLeft - 8, rowHeight());
         if (shown.isTitle) {
             drawText(painter, name.adjusted(0, 2, 0, 0), Qt::AlignLeft, shown.name, Face::small, theme_.muted);
             painter.setPen(QPen(theme_.line, 1));
             const qreal y = std::floor(top + rowHeight() / 2 + 1) + 0.5;
-            painter.drawLine(QPointF(kLeft + textWidth(Face::small, shown.name) + 10, y), QPointF(right - 8, y));
+            painter.drawLine(QPointF(kSleepLeft + textWidth(Face::small, shown.name) + 10, y), QPointF(right - 8, y));
             continue;
         }
         if (row == row_ && hasFocus()) {

@@ -16,7 +16,7 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr int kMargin = 12;
+constexpr int kAround = 12;
 
 } // namespace
 
@@ -65,22 +65,22 @@ void ComparisonTable::paintEvent(QPaintEvent* event) {
     for (const ComparedRow& row : rows_) {
         names = std::max(names, textWidth(Face::bold, text(row.name)));
     }
-    const qreal nameWidth = std::min(names + 3 * kMargin, viewport()->width() * 0.4);
-    const qreal width = (viewport()->width() - nameWidth - kMargin) / static_cast<qreal>(takes_.size());
+    const qreal nameWidth = std::min(names + 3 * kAround, viewport()->width() * 0.4);
+    const qreal width = (viewport()->width() - nameWidth - kAround) / static_cast<qreal>(takes_.size());
     const auto cell = [&](std::size_t column, qreal top) {
-        return QRectF(nameWidth + static_cast<qreal>(column) * width, top, width - kMargin, height);
+        return QRectF(nameWidth + static_cast<qreal>(column) * width, top, width - kAround, height);
     };
     qreal top = height - verticalScrollBar()->value();
     bool wasDifferent = true;
     for (const ComparedRow& row : rows_) {
         if (wasDifferent && !row.differs) { // a gap before what is the same
-            drawText(painter, QRectF(kMargin, top, viewport()->width(), height), Qt::AlignLeft, tr("the same in all"),
+            drawText(painter, QRectF(kAround, top, viewport()->width(), height), Qt::AlignLeft, tr("the same in all"),
                      Face::small, theme_.muted);
             top += height;
             wasDifferent = false;
         }
         const QColor ink = row.differs ? theme_.ink : theme_.muted;
-        drawText(painter, QRectF(kMargin, top, nameWidth - 2 * kMargin, height), Qt::AlignLeft, text(row.name),
+        drawText(painter, QRectF(kAround, top, nameWidth - 2 * kAround, height), Qt::AlignLeft, text(row.name),
                  row.differs ? Face::bold : Face::word, ink);
         const qreal size = height * 0.36;
         for (std::size_t column = 0; column < row.values.size(); ++column) {

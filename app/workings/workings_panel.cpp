@@ -26,14 +26,6 @@
 
 namespace wisetick::app {
 
-namespace {
-
-QString escaped(const std::string& value) {
-    return text(value).toHtmlEscaped();
-}
-
-} // namespace
-
 WorkingsPanel::WorkingsPanel(Document& document, QWidget* parent) : QTextBrowser(parent), document_(document) {
     setFrameShape(QFrame::NoFrame);
     setOpenLinks(false);

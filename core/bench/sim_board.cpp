@@ -16,11 +16,11 @@ namespace wisetick {
 
 namespace {
 
-constexpr double kMostDrift = 2e-7;          ///< of a source, while it is looked at
-constexpr std::int64_t kMostEdges = 200'000; ///< of one signal; then it stops
-constexpr double kBusRest = 20;              ///< of a bus between two frames
-constexpr std::uint32_t kMostFrames = 2000;
-constexpr double kFewTicks = 4; ///< a cycle of fewer can't be told from noise
+constexpr double kMostDrift = 2e-7;              ///< of a source, while it is looked at
+constexpr double kBusRest = 20;                  ///< of a bus between two frames
+constexpr std::int64_t kMostStretches = 200'000; ///< of its jobs
+constexpr std::size_t kMostFeeds = 2000;         ///< of a watchdog
+constexpr double kFewTicks = 4;                  ///< a cycle of fewer can't be told from noise
 
 /// The first whole number not below a value ≥ 0.
 std::int64_t roundedUp(double value) {
@@ -61,6 +61,7 @@ public:
         for (const BenchSignal& signal : signals_) {
             playSignal(signal);
         }
+        playTwoWires();
         if (run_.hasCurrent) {
             playJobs();
         }
@@ -181,7 +182,97 @@ private:
         } else {
             playCycles(signal, ticks, at, track.edges);
         }
+        const std::int64_t last = track.edges.size() > 1 ? track.edges.at(track.edges.size() - 1).tick : capture_.end;
+        const bool didStop = static_cast<double>(capture_.end - last) > 100 * inCapture; // no line rests for so long
         capture_.tracks.push_back(std::move(track));
+        if (didStop) {
+            const std::string stopped = printQuantity(Rational(last) * capture_.tick, Unit::second, 4);
+            capture_.diagnostics.push_back({Severity::warning,
+                                            {{}, 0, 0, signal.name},
+                                            signal.name + " is played for " + stopped + " only",
+                                            "a shorter run",
+                                            {}});
+        }
+        playData(signal, ticks, at);
+    }
+
+    /// Two-wire buses: how fast they rise is the board's own, so that nothing is predicted of them; they are played as planned.
+    void playTwoWires() {
+        for (std::size_t i = 0; i < figures_.promises.size(); ++i) {
+            const PromiseFigure& figure = figures_.promises[i];
+            const PromiseLine& line = plan_.promises[i].line;
+            BenchSignal signal;
+            signal.peripheral = part_.findPeripheral(peripheralOf(line.subject));
+            const bool isAsked = line.ask.is<BusAsk>() && figure.state != State::elsewhere && signal.peripheral;
+            const auto clock = isAsked ? clockOf(part_, controls_, *signal.peripheral) : std::nullopt;
+            if (!clock || !figure.got || figure.got->min <= Rational(0)) {
+                continue;
+            }
+            signal.clock = clock.value();
+            const auto& hertz = figures_.lines[signal.clock].hertz;
+            if (!hertz) {
+                continue;
+            }
+            signal.name = figure.name;
+            signal.hertz = hertz->nominal;
+            signal.cycle = inverse(*figure.got);
+            playSignal(signal);
+        }
+    }
+
+    /// What a port or a two-wire bus sends at its clock: "NAME_data", and of a port "NAME_select". The clock does not stop.
+    template <class At>
+    void playData(const BenchSignal& signal, double ticks, const At& at) {
+        const PeripheralKind* kind = signal.peripheral ? &part_.peripherals[*signal.peripheral].kind : nullptr;
+        const bool isPort = kind != nullptr && kind->is<SpiKind>() && signal.shape == BenchSignal::Shape::clock;
+        const bool isBus = kind != nullptr && kind->is<I2cKind>() && signal.shape == BenchSignal::Shape::clock;
+        if (!isPort && !isBus) {
+            return;
+        }
+        const double high = dutyOf(signal, ticks);
+        Track data{signal.name + "_data", {}};
+        const auto put = [&](Track& track, double cycles, bool isHigh) {
+            const std::int64_t tick = at(cycles * ticks);
+            if (tick <= capture_.end) {
+                track.edges.add(tick, isHigh ? LogicLevel::high : LogicLevel::low);
+            }
+            return tick <= capture_.end;
+        };
+        data.edges.add(0, LogicLevel::high);
+        // a bit is put while the clock is low, and taken at its next rise
+        const auto send = [&](double cycles, std::size_t count, unsigned byte) {
+            bool isInside = true;
+            for (unsigned bit = 0; bit < count && isInside; ++bit) {
+                isInside = put(data, cycles + bit, (byte >> (static_cast<unsigned>(count) - 1 - bit) & 1U) != 0);
+            }
+            return isInside;
+        };
+        const auto textByte = [&](std::int64_t i) {
+            return static_cast<unsigned char>(run_.text[static_cast<std::size_t>(i) % run_.text.size()]);
+        };
+        if (isPort) {
+            Track select{signal.name + "_select", {}};
+            select.edges.add(0, LogicLevel::high);
+            put(select, 0.25, false);
+            for (std::int64_t word = 0; word < run_.mostEdges / 8; ++word) { // the first rise is one cycle in
+                if (!send(static_cast<double>(word) * 8 + (1 + high) / 2, 8, textByte(word))) {
+                    break;
+                }
+            }
+            capture_.tracks.push_back(std::move(data));
+            capture_.tracks.push_back(std::move(select));
+            return;
+        }
+        const double low = (1 + high) / 2; // the middle of the low part before a rise
+        put(data, 1 + high / 2, false);    // the start: while the clock is high for the first time
+        constexpr unsigned kAddress = 0x50;
+        for (std::int64_t byte = 0; byte < run_.mostEdges / 9; ++byte) {
+            const unsigned value = byte == 0 ? kAddress << 1U : textByte(byte - 1);
+            if (!send(1 + low + static_cast<double>(byte) * 9, 9, value << 1U)) { // the ninth is the acknowledge: low
+                break;
+            }
+        }
+        capture_.tracks.push_back(std::move(data));
     }
 
     template <class At>
@@ -189,7 +280,7 @@ private:
         const bool doesToggle = signal.shape == BenchSignal::Shape::toggles;
         const double high = doesToggle ? 1 : std::min(dutyOf(signal, ticks), 1.0);
         LogicLevel level = LogicLevel::low;
-        for (std::int64_t i = 1; i < kMostEdges; ++i) {
+        for (std::int64_t i = 1; i < run_.mostEdges; ++i) {
             const std::int64_t tick = at(static_cast<double>(i) * ticks);
             if (tick > capture_.end) {
                 break;
@@ -244,7 +335,7 @@ private:
             text.push_back(sentByte(static_cast<unsigned char>(each), signal.frame));
         }
         double bits = 20;
-        for (std::size_t sent = 0; sent < static_cast<std::size_t>(kMostEdges / 10); ++sent) {
+        for (std::size_t sent = 0; sent < static_cast<std::size_t>(run_.mostEdges / 10); ++sent) {
             const SentByte& byte = text[sent % text.size()];
             for (const auto& [offset, level] : byte.changes) {
                 const std::int64_t tick = at(static_cast<double>(static_cast<std::int64_t>((bits + offset) * ticks)));
@@ -266,7 +357,7 @@ private:
         const double dataSample = signal.can.dataSample.toDouble();
         const double fast = isFd ? ticks * (signal.can.bitsPerSecond / signal.can.dataBitsPerSecond).toDouble() : ticks;
         double now = kBusRest * ticks;
-        for (std::uint32_t sent = 0; sent < kMostFrames; ++sent) {
+        for (std::uint32_t sent = 0; sent < run_.mostEdges / 100; ++sent) {
             CanFrame frame;
             frame.id = 0x100 + sent % 7;
             frame.isFd = isFd && sent % 2 == 1;
@@ -322,7 +413,7 @@ private:
         double begun = 0; // as planned
         double real = 0;  // s, on this board: what times the jobs ends its rests, not what goes on between them
         const auto at = [&](double seconds) { return static_cast<std::int64_t>(std::ceil(seconds / capture_.tick.toDouble())); };
-        for (std::size_t i = 0; i < static_cast<std::size_t>(kMostEdges); ++i) {
+        for (std::size_t i = 0; i < static_cast<std::size_t>(kMostStretches); ++i) {
             const std::int64_t tick = at(real);
             if (tick > capture_.end) {
                 break;
@@ -388,7 +479,7 @@ private:
                 fed = of->second;
             } else if (bites->fedEvery) {
                 const double every = bites->fedEvery->toDouble();
-                for (double time = every; time < run_.seconds.toDouble() && fed.size() < kMostFrames; time += every) {
+                for (double time = every; time < run_.seconds.toDouble() && fed.size() < kMostFeeds; time += every) {
                     fed.push_back(time);
                 }
             }

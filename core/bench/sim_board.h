@@ -31,13 +31,15 @@ struct BoardRun {
     std::string text = "wise tick\r\n";     ///< that its ports send
     /// Of a plan whose jobs or rests are otherwise: its current and its jobs follow these. nullptr: as planned.
     const Figures* jobs = nullptr;
-    bool hasCurrent = true; ///< what its supply draws is recorded too
+    std::int64_t mostEdges = 4'000'000; ///< of one line; then it stops, and that is said
+    bool hasCurrent = true;             ///< what its supply draws is recorded too
 };
 
 /// Plays a take as the registers hold it: its settings are written into register fields (those of the slip where there is one),
 /// read back from there, and counted down from the board's own sources; what the part names no field for is as planned. Gives
 /// what a logic analyser sees on the pins: an edge stands at the first tick at which it is over. Signals that are too fast for
-/// the tick are left out, and said. With jobs: what the supply draws ("supply", A), a line for each job that is high while it
+/// the tick are left out, and said. A port and a two-wire bus have their data beside the clock ("port_data", "port_select"). With
+/// jobs: what the supply draws ("supply", A), a line for each job that is high while it
 /// goes on
 /// ("works_report"), and for each watchdog that is fed by a job or at a time one that rises when it bites ("bites_feed").
 Capture playBoard(const Part& part, const Plan& plan, const Figures& figures, const std::vector<BenchSignal>& predicted,
