@@ -1,3 +1,4 @@
+#include "bench/bench_said.h"
 #include "bench/csv_capture.h"
 #include "bench/explain.h"
 #include "bench/sim_board.h"
@@ -285,6 +286,38 @@ private slots:
                 QCOMPARE(textOf(frames), std::string("Bench 7\\r\\n"));
                 QVERIFY(std::all_of(frames.begin(), frames.end(),
                                     [](const UartRead& each) { return each.isParityRight && each.isStopSeen; }));
+            }
+        }
+    }
+
+    /// However short a capture is, what it can't tell is left out; nothing is divided by a time of 0.
+    void shortCapturesTellLess() {
+        for (const std::string& name : kExamples) {
+            const Bench& bench = benchOf(name);
+            std::size_t before = 0;
+            for (const int nanoseconds : {3, 20, 50, 200, 500, 1000, 2000, 5000, 20000}) {
+                BoardRun run;
+                run.seconds = Rational(nanoseconds, 1'000'000'000);
+                run.tick = Rational(1, 1'000'000'000);
+                const DrawnBoard board = drawBoard(*bench.loaded.part, bench.figures, 3);
+                const Capture capture =
+                    playBoard(*bench.loaded.part, *bench.loaded.plan, bench.figures, bench.predicted, board, run);
+                for (const Track& track : capture.tracks) { // inside of the run, one behind the other
+                    for (std::size_t i = 0; i < track.edges.size(); ++i) {
+                        const std::int64_t tick = track.edges.at(i).tick;
+                        QVERIFY2(tick <= capture.end && tick >= 0, track.name.c_str());
+                        QVERIFY2(i == 0 || tick > track.edges.at(i - 1).tick, track.name.c_str());
+                    }
+                }
+                const auto measured = measureSignals(capture, *bench.loaded.plan, bench.predicted);
+                for (const MeasuredSignal& each : measured) {
+                    const BenchSignal& signal = bench.predicted[each.signal];
+                    QVERIFY(each.isSilent || each.cycle.min > Rational(0));
+                    QVERIFY(each.isSilent || !measuredSaid(shownCycle(signal, each.cycle)).empty());
+                }
+                (void)explain(*bench.loaded.part, bench.figures, bench.predicted, bench.slips, measured, 5);
+                QVERIFY(measured.size() >= before);
+                before = measured.size();
             }
         }
     }

@@ -431,10 +431,12 @@ std::vector<MeasuredSignal> measureSignals(const Capture& capture, const Plan& p
         // it should have changed several times, and never did
         measured.isSilent = track->edges.size() <= 1 && capture.length() > 4 * signal.cycle.max;
         measured.length = capture.length();
-        if (!figure.value && !measured.isSilent) {
+        // what may have lasted no time at all, for all that the capture shows, has no rate
+        const bool isTold = figure.value && figure.value->min > Rational(0);
+        if (!isTold && !measured.isSilent) {
             continue;
         }
-        measured.cycle = figure.value.value_or(Bounds());
+        measured.cycle = isTold ? *figure.value : Bounds();
         measured.count = figure.count;
         measured.workings = std::move(figure.workings);
         measured.state = measured.isSilent

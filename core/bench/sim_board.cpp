@@ -32,11 +32,15 @@ std::int64_t roundedUp(double value) {
 class SourceClock {
 public:
     SourceClock(double hertz, double off, double drift, double span)
-        : seconds_(1 / (hertz * (1 + off))), bend_(drift / (2 * span * (1 + off))) {}
+        : seconds_(1 / (hertz * (1 + off))), bend_(drift / (2 * span * (1 + off))), span_(span) {}
 
     /// t + bend × t² = steady, by its series: the bend is under 10⁻⁶, and what is left out under 10⁻¹⁸ of the time.
+    /// What comes long after the run is beyond the series, and of no matter.
     double timeOf(double periods) const {
         const double steady = periods * seconds_;
+        if (steady > 2 * span_) {
+            return steady;
+        }
         const double share = bend_ * steady;
         return steady * (1 - share * (1 - 2 * share));
     }
@@ -44,6 +48,7 @@ public:
 private:
     double seconds_; ///< of a period at the beginning
     double bend_;
+    double span_; ///< s, of the run
 };
 
 class BoardPlayer {
@@ -141,6 +146,9 @@ private:
         if (signal.compare && counts != signal.factors.end()) {
             const std::vector<Setting> settings = settingsOf(signal);
             return (heldBy(signal, settings, *signal.compare) / heldBy(signal, settings, *counts)).toDouble();
+        }
+        if (ticks < 2) {
+            return signal.duty.toDouble(); // a clock itself
         }
         return std::clamp(std::round(ticks * signal.duty.toDouble()), 1.0, std::max(1.0, ticks - 1)) / ticks;
     }
