@@ -6,6 +6,7 @@
 #include "files/whole_file.h"
 #include "loading.h"
 #include "plan/take_edits.h"
+#include "seek/crystals.h"
 #include "seek/seek_line.h"
 #include "seek_report.h"
 
@@ -183,10 +184,16 @@ int refuse(const Console& console, const PlanOptions& options, const Loaded& loa
            const Question& question, const SeekResult& result) {
     const Space space = spaceOf(loaded.part, loaded.plan, loaded.take, question);
     const auto refusal = whyNone(space, {seek.allConflicts, true, true}, controlFor(seek.within));
+    const auto crystals = crystalsThatDo(loaded.part, loaded.plan, loaded.take, question, controlFor(seek.within));
     if (options.isJson) {
         nlohmann::ordered_json json = foundJson(loaded.part, loaded.plan, question, result);
         if (refusal) {
             json["refusal"] = refusalJson(space, *refusal);
+        }
+        for (const CrystalOffer& offer : crystals) {
+            for (const Rational& rate : offer.hertz) {
+                json["crystals"][loaded.part.sources[offer.source].id].push_back(rate.toString());
+            }
         }
         console.out << json.dump(2) << "\n";
         return kBroken;
@@ -198,6 +205,10 @@ int refuse(const Console& console, const PlanOptions& options, const Loaded& loa
     } else {
         console.out << "There are takes, but none keeps the promises that are judged on whole takes: averages, lives,\n"
                        "what is chained or triggered, and what must hold in a mode too. Let them be kept only if possible.\n";
+    }
+    for (const CrystalOffer& offer : crystals) {
+        console.out << "\nNothing is fitted for " << loaded.part.sources[offer.source].id << ". It can be kept with "
+                    << offerSaid(loaded.part, offer) << ".\n";
     }
     return kBroken;
 }

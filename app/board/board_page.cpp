@@ -1,5 +1,6 @@
 #include "board/board_page.h"
 
+#include "board/board_rows.h"
 #include "board/board_view.h"
 #include "board/pins_picture.h"
 #include "derive/pins.h"
@@ -62,12 +63,8 @@ private:
     QString message_; ///< what came of routing; empty: nothing to say
 };
 
-State worstPin(const Document& document) {
-    State worst = State::kept;
-    for (const PinFigure& pin : document.figures().pins) {
-        worst = pin.why.empty() ? worst : State::broken;
-    }
-    return worst;
+State worstOf(const Document& document) {
+    return document.isOpen() ? worstOfBoard(document.part(), document.plan(), document.figures()) : State::pending;
 }
 
 } // namespace
@@ -77,7 +74,7 @@ ViewKind boardKind() {
     kind.name = "board";
     kind.title = QObject::tr("Board");
     kind.key = 1;
-    kind.state = worstPin;
+    kind.state = worstOf;
     kind.opens = [](const Document&, const Target&) { return false; };
     kind.commands = {{QObject::tr("Route all signals"), QKeySequence("Ctrl+Shift+U"),
                       [](View& view) { static_cast<BoardPage&>(view).routeAllSignals(); }, true}};

@@ -24,12 +24,27 @@ QString printed(const std::optional<Rational>& value, Unit unit) {
     return value ? text(printReadable(*value, unit)) : QString();
 }
 
+QString deviationText(const DeviationPoint& point) {
+    return tr("%1 to %2").arg(text(printError(point.low)), text(printError(point.high)));
+}
+
+bool isAllowed(const Tier& tier, const Plan& plan) {
+    const auto& supply = plan.board.supply;
+    return supply && (!tier.supplyMin || supply->min >= *tier.supplyMin) && (!tier.supplyMax || supply->max <= *tier.supplyMax);
+}
+
+bool isTierAllowed(const Part& part, const Plan& plan) {
+    return part.tiers.empty() ||
+           std::any_of(part.tiers.begin(), part.tiers.end(), [&](const Tier& tier) { return isAllowed(tier, plan); });
+}
+
 /// Collects the rows group by group.
 class RowList {
 public:
     RowList(const Part& part, const Plan& plan, const Figures& figures) : part_(part), plan_(plan), figures_(figures) {}
 
     std::vector<BoardRow> rows() {
+        addFirst();
         addSupply();
         for (const Source& source : part_.sources) {
             if (source.kind != SourceKind::rc && source.kind != SourceKind::none) {
@@ -96,11 +111,70 @@ private:
         end("highest", SpanEnd::highest, &Bounds::max);
     }
 
+    /// What everything hangs on, while it is not all told: crystals, supply, how cold and how hot.
+    void addFirst() {
+        const Board& board = plan_.board;
+        if (board.assumed.empty() && board.supply && board.temperature) {
+            return;
+        }
+        group_ = tr("First: what everything hangs on");
+        for (const Source& source : part_.sources) {
+            if (source.kind != SourceKind::crystal) {
+                continue;
+            }
+            const Fitted* fitted = findFitted(board, source.id);
+            BoardRow& row = addRate(source, fitted, text(source.name));
+            const QString range = source.rangeMin && source.rangeMax
+                                      ? text(printRange(*source.rangeMin, *source.rangeMax, Unit::hertz))
+                                      : tr("any rate");
+            row.result = fitted == nullptr ? tr("which crystal stands there? It takes %1; without one leave it so").arg(range)
+                                           : tr("fitted");
+            row.state = fitted == nullptr ? State::pending : State::kept;
+        }
+        addWhole(tr("supply"), Unit::volt, board.supply, "supply", setSupplySpan);
+        addWhole(tr("temperature"), Unit::celsius, board.temperature, "temperature", setTemperatureSpan);
+    }
+
+    bool isAssumed(const std::string& what) const {
+        const auto& assumed = plan_.board.assumed;
+        return std::find(assumed.begin(), assumed.end(), what) != assumed.end();
+    }
+
+    /// A span as one text: "3 V to 3.6 V", or one value where it does not move.
+    void addWhole(const QString& name, Unit unit, const std::optional<Bounds>& now, const std::string& what,
+                  std::string (*set)(Plan&, const Bounds&)) {
+        const QString shown = !now                   ? QString()
+                              : now->min == now->max ? printed(now->min, unit)
+                                                     : tr("%1 to %2").arg(printed(now->min, unit), printed(now->max, unit));
+        BoardRow& row = add(name, shown);
+        row.isAssumed = isAssumed(what);
+        row.state = row.isAssumed || !now ? State::pending : State::kept;
+        row.result = row.isAssumed ? tr("assumed: all that the part allows; Enter twice says it is so, or type how it is")
+                     : now         ? tr("told")
+                           : tr("not told: type it, such as %1").arg(unit == Unit::volt ? "3 V to 3.6 V" : "-20 C to 60 C");
+        row.read = [=](const QString& typed) -> tl::expected<PlanEdit, QString> {
+            const QStringList ends = typed.split(tr(" to "));
+            const auto low = readQuantity(ends.front().trimmed().toStdString(), unit);
+            const auto high = readQuantity(ends.back().trimmed().toStdString(), unit);
+            if (!low || !high || ends.size() > 2) {
+                return tl::unexpected(!low ? text(sayText(low.error())) : !high ? text(sayText(high.error())) : tr("two ends"));
+            }
+            Bounds span{*low, (*low + *high) / 2, *high};
+            if (now && now->min == span.min && now->max == span.max) {
+                span.nominal = now->nominal;
+            }
+            return [=](Plan& plan) { return set(plan, span); };
+        };
+    }
+
     void addSupply() {
         group_ = tr("Supply and temperature");
         const std::size_t first = rows_.size();
         addSpan(tr("supply,"), Unit::volt, plan_.board.supply, setSupply);
         rows_[first].result = tiersText();
+        if (!isTierAllowed(part_, plan_)) {
+            rows_[first].state = plan_.board.supply ? State::broken : State::pending;
+        }
         addSpan(tr("temperature,"), Unit::celsius, plan_.board.temperature, setTemperature);
         addQuantity(tr("always drawn"), plan_.board.alwaysDraws, Unit::ampere, false,
                     [](const std::optional<Rational>& value) -> PlanEdit {
@@ -113,14 +187,24 @@ private:
     QString tiersText() const {
         QStringList allowed;
         for (const Tier& tier : part_.tiers) {
-            const auto& supply = plan_.board.supply;
-            if (supply && (!tier.supplyMin || supply->min >= *tier.supplyMin) &&
-                (!tier.supplyMax || supply->max <= *tier.supplyMax)) {
+            if (isAllowed(tier, plan_)) {
                 allowed << text(tier.id);
             }
         }
         return part_.tiers.empty() ? QString()
                                    : (allowed.isEmpty() ? tr("no tier is allowed") : tr("allows tier ") + allowed.join(", "));
+    }
+
+    BoardRow& addRate(const Source& source, const Fitted* fitted, const QString& name) {
+        return addQuantity(name, fitted == nullptr ? std::nullopt : std::optional(fitted->rate), Unit::hertz, false,
+                           [id = source.id, now = fittedOf(plan_, source.id)](const std::optional<Rational>& value) -> PlanEdit {
+                               if (!value) {
+                                   return [=](Plan& plan) { return unfit(plan, id); };
+                               }
+                               Fitted changed = now;
+                               changed.rate = *value;
+                               return [=](Plan& plan) { return fit(plan, changed); };
+                           });
     }
 
     void addFitted(const Source& source) {
@@ -135,16 +219,7 @@ private:
                                });
         };
         const LineFigure* line = figures_.findLine(source.id);
-        BoardRow& rate =
-            addQuantity(tr("rate"), fitted == nullptr ? std::nullopt : std::optional(fitted->rate), Unit::hertz, false,
-                        [id = source.id, now = fittedOf(plan_, source.id)](const std::optional<Rational>& value) -> PlanEdit {
-                            if (!value) {
-                                return [=](Plan& plan) { return unfit(plan, id); };
-                            }
-                            Fitted changed = now;
-                            changed.rate = *value;
-                            return [=](Plan& plan) { return fit(plan, changed); };
-                        });
+        BoardRow& rate = addRate(source, fitted, tr("rate"));
         rate.result = line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz))
                                                      : tr("nothing is fitted");
         if (fitted == nullptr) {
@@ -203,9 +278,18 @@ private:
     }
 
     void addCurve(std::vector<DeviationPoint> curve) {
-        if (!curve.empty()) {
-            add(tr("all together"), {}).curve = std::move(curve);
+        if (curve.empty()) {
+            return;
         }
+        const DeviationPoint& first = curve.front();
+        const bool isFlat = std::all_of(curve.begin(), curve.end(), [&](const DeviationPoint& each) {
+            return each.low == first.low && each.high == first.high;
+        });
+        if (isFlat || curve.size() < 2) { // a number, no picture
+            add(tr("all together"), {}, deviationText(first));
+            return;
+        }
+        add(tr("all together"), {}).curve = std::move(curve);
     }
 
     static QString capacitorsText(const CrystalFigure& crystal) {
@@ -407,6 +491,18 @@ private:
 };
 
 } // namespace
+
+State worstOfBoard(const Part& part, const Plan& plan, const Figures& figures) {
+    const bool isTold = plan.board.supply && plan.board.temperature && plan.board.assumed.empty();
+    State worst = isTold ? State::kept : State::pending;
+    if (plan.board.supply && !isTierAllowed(part, plan)) {
+        worst = State::broken;
+    }
+    for (const PinFigure& pin : figures.pins) {
+        worst = pin.why.empty() ? worst : State::broken;
+    }
+    return worst;
+}
 
 std::vector<BoardRow> boardRows(const Part& part, const Plan& plan, const Figures& figures) {
     return RowList(part, plan, figures).rows();

@@ -26,10 +26,14 @@ struct BoardRow {
     std::function<tl::expected<PlanEdit, QString>(const QString&)> read;
     /// What is drawn instead of words: a deviation over the board's temperatures.
     std::vector<DeviationPoint> curve = {};
-    QString signal = {}; ///< of a signal that has a choice of pins: its name; `choices` are its pins
-    QString place = {};  ///< of a signal the pin where it stands, chosen or not
-    QString pin = {};    ///< of a pin
+    QString signal = {};    ///< of a signal that has a choice of pins: its name; `choices` are its pins
+    QString place = {};     ///< of a signal the pin where it stands, chosen or not
+    QString pin = {};       ///< of a pin
+    bool isAssumed = false; ///< the part's own range: the same value typed confirms it
 };
+
+/// The worst of what the board says: a pin that can't be, no tier that the supply allows; pending while something is assumed.
+State worstOfBoard(const Part& part, const Plan& plan, const Figures& figures);
 
 /// All facts of the board: supply and temperature, crystals and clock inputs, this board's RC, battery, option words,
 /// pins.

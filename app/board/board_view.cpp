@@ -123,7 +123,7 @@ void BoardView::endEdit(bool isApplied) {
         return;
     }
     const QString typed = editor_->text();
-    if (isApplied && typed.trimmed() != rows_[selected_].value) {
+    if (isApplied && (typed.trimmed() != rows_[selected_].value || rows_[selected_].isAssumed)) {
         const BoardRow row = rows_[selected_];
         const auto read = row.read(typed);
         const QString why = read ? document_.edit(row.group + ", " + row.name + " " + typed.trimmed(), *read) : read.error();

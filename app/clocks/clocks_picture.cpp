@@ -182,7 +182,8 @@ private:
             asked << text(figure.name) + " " + text(stateName(figure.state));
         }
         paintPromises(row, middle, middle.left() + textWidth(Face::small, text(peripheral.name)) + 4);
-        drawText(painter_, QRectF(layout_.axisLeft(), rect.top(), area_.width() - layout_.axisLeft() - 3 * kPictureGrid, rect.height()),
+        drawText(painter_,
+                 QRectF(layout_.axisLeft(), rect.top(), area_.width() - layout_.axisLeft() - 3 * kPictureGrid, rect.height()),
                  Qt::AlignLeft, asked.join(", "), Face::small, scene_.theme.muted);
     }
 

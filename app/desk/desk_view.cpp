@@ -227,7 +227,8 @@ void DeskView::paintHead(QPainter& painter, qreal top) const {
              Face::bold, theme_.ink);
     const std::string said = !figure.why.empty() ? figure.why : figure.note;
     const QString below = said.empty() ? (figure.isPinned ? tr("pinned") : text(stateName(figure.state))) : text(said);
-    drawText(painter, QRectF(kDeskLeft + mark + 8, top + 4 + line, right - clock - kDeskLeft - mark - 20, lineHeight(Face::small)),
+    drawText(painter,
+             QRectF(kDeskLeft + mark + 8, top + 4 + line, right - clock - kDeskLeft - mark - 20, lineHeight(Face::small)),
              Qt::AlignLeft, below, Face::small, figure.why.empty() ? theme_.muted : theme_.of(figure.state));
     drawText(painter, QRectF(right - clock, top + 4 + line, clock, lineHeight(Face::small)), Qt::AlignRight, clockText_,
              Face::small, theme_.muted);
@@ -313,7 +314,8 @@ void DeskView::paintEvent(QPaintEvent* event) {
         for (const Picture& picture : pictures_) {
             top += lineHeight(Face::bold) + 8;
             if (top - lineHeight(Face::bold) - 8 < viewport()->height() && top + picture.height > 0) {
-                paintPicture(painter, picture, QRectF(kDeskLeft, top, width - 2 * kDeskLeft, picture.height), theme_, kDeskLeft / 2);
+                paintPicture(painter, picture, QRectF(kDeskLeft, top, width - 2 * kDeskLeft, picture.height), theme_,
+                             kDeskLeft / 2);
             }
             top += picture.height + 12;
         }

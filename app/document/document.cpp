@@ -64,6 +64,7 @@ Diagnostics Document::begin(const QString& partId) {
         return file.diagnostics;
     }
     Plan plan = freshPlan(*file.part);
+    assumeRange(plan, *file.part);
     enter(std::move(*file.part), std::move(plan), {}, QString::fromStdString(path.string()), {});
     return {};
 }

@@ -180,8 +180,8 @@ void HandoverList::paintTitle(QPainter& painter, qreal top, const QString& title
     painter.fillRect(QRectF(0, top - rowHeight() * 0.2, viewport()->width(), 1), theme_.line);
     const qreal width = textWidth(Face::bold, title);
     drawText(painter, QRectF(kHandoverLeft, top, width + 2, rowHeight()), Qt::AlignLeft, title, Face::bold, theme_.ink);
-    drawText(painter, QRectF(kHandoverLeft + width + 12, top, viewport()->width() - width - 3 * kHandoverLeft, rowHeight()), Qt::AlignLeft, say,
-             Face::small, theme_.muted);
+    drawText(painter, QRectF(kHandoverLeft + width + 12, top, viewport()->width() - width - 3 * kHandoverLeft, rowHeight()),
+             Qt::AlignLeft, say, Face::small, theme_.muted);
 }
 
 void HandoverList::paintFiles(QPainter& painter) const {
@@ -209,7 +209,8 @@ void HandoverList::paintFiles(QPainter& painter) const {
         const qreal width = std::min(textWidth(Face::word, said) + 2, viewport()->width() - left - paths - kHandoverLeft);
         drawText(painter, QRectF(rect.right() - kHandoverLeft - width, rect.top(), width, rect.height()), Qt::AlignRight, said,
                  Face::word, mark == State::kept ? theme_.muted : theme_.of(mark));
-        drawText(painter, QRectF(left + paths, rect.top(), rect.right() - kHandoverLeft - width - 12 - left - paths, rect.height()),
+        drawText(painter,
+                 QRectF(left + paths, rect.top(), rect.right() - kHandoverLeft - width - 12 - left - paths, rect.height()),
                  Qt::AlignLeft, formText(state.file), Face::small, theme_.muted);
     }
 }
@@ -309,8 +310,8 @@ void HandoverList::paintFound(QPainter& painter) const {
             }
             said += moved.isEmpty() ? QString() : tr(": %1 would move").arg(moved.join(", "));
         }
-        drawText(painter, at(there + numbers + 16, row.right() - kHandoverLeft - there - numbers - 16), Qt::AlignLeft, said, Face::small,
-                 field.isSame() ? theme_.muted : theme_.of(state));
+        drawText(painter, at(there + numbers + 16, row.right() - kHandoverLeft - there - numbers - 16), Qt::AlignLeft, said,
+                 Face::small, field.isSame() ? theme_.muted : theme_.of(state));
     }
 }
 

@@ -37,8 +37,8 @@ struct JobsDrawing {
 
     void drawLane(QPainter& painter, const QRectF& rect, std::size_t lane, const TimeAxis& axis, const Theme& theme) const {
         const Job& job = plan.jobs[lane];
-        drawText(painter, QRectF(rect.left() - kJobNames, rect.top(), kJobNames - kJobGap, rect.height()), Qt::AlignLeft, text(job.name),
-                 Face::bold, theme.ink);
+        drawText(painter, QRectF(rect.left() - kJobNames, rect.top(), kJobNames - kJobGap, rect.height()), Qt::AlignLeft,
+                 text(job.name), Face::bold, theme.ink);
         painter.setPen(QPen(theme.line, 1));
         painter.setBrush(theme.panel);
         painter.drawRoundedRect(rect.adjusted(0.5, 1.5, -0.5, -1.5), 3, 3);
@@ -63,7 +63,8 @@ struct JobsDrawing {
         TimeAxis axis{0, span(), area.left() + kJobNames, area.right()};
         const qreal first = area.top() + lineHeight(Face::small) + 6;
         const qreal goesOn = first + kLane * static_cast<qreal>(plan.jobs.size()) + kJobGap;
-        axis.draw(painter, QRectF(axis.left, area.top(), axis.right - axis.left, goesOn + kJobGoesOn + kJobGap + kJobDraws - area.top()),
+        axis.draw(painter,
+                  QRectF(axis.left, area.top(), axis.right - axis.left, goesOn + kJobGoesOn + kJobGap + kJobDraws - area.top()),
                   theme);
         std::vector<std::size_t> lanes;
         for (std::size_t lane = 0; lane < plan.jobs.size(); ++lane) {
@@ -93,7 +94,8 @@ Picture jobsPicture(const Part& part, const Plan& plan, const Figures& figures) 
     Picture picture;
     picture.title = said("Jobs");
     picture.hint = said("three of the longest periods");
-    picture.height = lineHeight(Face::small) + 6 + kLane * static_cast<qreal>(plan.jobs.size()) + kJobGap + kJobGoesOn + kJobGap + kJobDraws;
+    picture.height =
+        lineHeight(Face::small) + 6 + kLane * static_cast<qreal>(plan.jobs.size()) + kJobGap + kJobGoesOn + kJobGap + kJobDraws;
     picture.paint = [drawing](QPainter& painter, const QRectF& area, const Theme& theme) { drawing.draw(painter, area, theme); };
     return picture;
 }

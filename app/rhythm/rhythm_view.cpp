@@ -384,7 +384,8 @@ void RhythmView::paintLane(QPainter& painter, std::size_t lane) {
 void RhythmView::paintTrace(QPainter& painter) {
     const qreal top = traceTop();
     const qreal width = axis_.right - axis_.left;
-    drawText(painter, QRectF(kRhythmLeft, top, kRhythmNames - 10, kRhythmGoesOn), Qt::AlignLeft, tr("goes on"), Face::bold, theme_.ink);
+    drawText(painter, QRectF(kRhythmLeft, top, kRhythmNames - 10, kRhythmGoesOn), Qt::AlignLeft, tr("goes on"), Face::bold,
+             theme_.ink);
     const qreal draws = top + kRhythmGoesOn + 12;
     drawText(painter, QRectF(kRhythmLeft, draws, 76, lineHeight(Face::bold)), Qt::AlignLeft, tr("draws"), Face::bold, theme_.ink);
     if (!rhythm_.trace || rhythm_.trace->size() == 0) {
@@ -407,12 +408,14 @@ void RhythmView::paintEvent(QPaintEvent* event) {
     }
     const std::size_t lanes = document_.plan().jobs.size();
     const qreal axisTop = lanesTop() - lineHeight(Face::small) - 6;
-    axis_.draw(painter, QRectF(axis_.left, axisTop, axis_.right - axis_.left, traceTop() + kRhythmGoesOn + 12 + kRhythmDraws - axisTop),
+    axis_.draw(painter,
+               QRectF(axis_.left, axisTop, axis_.right - axis_.left, traceTop() + kRhythmGoesOn + 12 + kRhythmDraws - axisTop),
                theme_);
     for (std::size_t lane = 0; lane < lanes; ++lane) {
         paintLane(painter, lane);
     }
-    const QRectF hint(kRhythmLeft, traceTop() - lineHeight(Face::small) - 8, viewport()->width() - 2 * kRhythmLeft, lineHeight(Face::small));
+    const QRectF hint(kRhythmLeft, traceTop() - lineHeight(Face::small) - 8, viewport()->width() - 2 * kRhythmLeft,
+                      lineHeight(Face::small));
     painter.fillRect(hint, theme_.paper);
     drawText(painter, hint, Qt::AlignLeft,
              lanes == 0 ? tr("no jobs yet: Insert adds one, such as 'sense: every 10 s for 20 ms'")

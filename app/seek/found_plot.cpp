@@ -54,8 +54,8 @@ protected:
     void draw(QCPPainter* painter) override {
         for (std::size_t i = owner_.points_.size(); i-- > 0;) { // the best on top
             const QPointF at = owner_.pixelOf(owner_.points_[i]);
-            drawMark(*painter, QRectF(at.x() - kPlotMark / 2, at.y() - kPlotMark / 2, kPlotMark, kPlotMark), owner_.points_[i].state,
-                     owner_.theme_);
+            drawMark(*painter, QRectF(at.x() - kPlotMark / 2, at.y() - kPlotMark / 2, kPlotMark, kPlotMark),
+                     owner_.points_[i].state, owner_.theme_);
         }
         ring(painter, owner_.hovered_, owner_.theme_.muted, 1.4);
         ring(painter, owner_.selected_, owner_.theme_.ink, 2);

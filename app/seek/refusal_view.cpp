@@ -62,6 +62,18 @@ void RefusalView::render() {
     if (!refusal_.conflict.empty() && !refusal_.isSmallest) {
         html += "<p class='small'>" + tr("There may be a smaller set.") + "</p>";
     }
+    for (std::size_t i = 0; i < refusal_.crystals.size(); ++i) { // first what is easiest to mend
+        html += "<p style='margin-top:8px'><b>" +
+                tr("Nothing is fitted for %1; with one of these it can be kept").arg(escaped(refusal_.sources[i])) +
+                "</b></p><p>";
+        for (std::size_t k = 0; k < refusal_.crystals[i].hertz.size(); ++k) {
+            html += QString("<a href='crystal/%1/%2'>%3</a> &nbsp; ")
+                        .arg(i)
+                        .arg(k)
+                        .arg(tr("fit %1").arg(escaped(printQuantity(refusal_.crystals[i].hertz[k], Unit::hertz))));
+        }
+        html += "</p>";
+    }
     const auto collides = [&](std::size_t wish) {
         return std::any_of(refusal_.conflict.begin(), refusal_.conflict.end(), [&](const RefusedPiece& piece) {
             return piece.demanded == Demanded{Demanded::Kind::wish, wish};
@@ -99,9 +111,12 @@ void RefusalView::render() {
 
 void RefusalView::follow(const QUrl& link) {
     const QString path = link.toString();
-    const auto index = static_cast<std::size_t>(path.section('/', 1).toInt());
+    const auto index = static_cast<std::size_t>(path.section('/', 1, 1).toInt());
     if (path.startsWith("lift/")) {
         emit liftWanted(refusal_.conflict[index]);
+    } else if (path.startsWith("crystal/")) {
+        const auto which = static_cast<std::size_t>(path.section('/', 2).toInt());
+        emit crystalWanted(text(refusal_.sources[index]), refusal_.crystals[index].hertz[which]);
     } else if (path.startsWith("help/")) {
         emit liftWanted(refusal_.lifts[index]);
     } else {

@@ -21,6 +21,8 @@ signals:
     void liftWanted(const RefusedPiece& piece);
     /// A wish of the question shall be for the nearest that can be had.
     void nearestWanted(std::size_t wish);
+    /// A crystal of that rate shall be fitted for the source.
+    void crystalWanted(const QString& source, const Rational& hertz);
 
 protected:
     void changeEvent(QEvent* event) override;

@@ -2,7 +2,9 @@
 
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "plan/board_edits.h"
 #include "plan/take_edits.h"
+#include "quantity/quantity_print.h"
 #include "seek/found_list.h"
 #include "seek/found_plot.h"
 #include "seek/refusal_view.h"
@@ -119,6 +121,13 @@ void SeekPanel::connectParts() {
     connect(list_, &FoundList::unfoldWanted, this, &SeekPanel::unfold);
     connect(refusal_, &RefusalView::liftWanted, this, &SeekPanel::lift);
     connect(refusal_, &RefusalView::nearestWanted, this, &SeekPanel::wishNearest);
+    connect(refusal_, &RefusalView::crystalWanted, this, [this](const QString& source, const Rational& hertz) {
+        Fitted crystal;
+        crystal.source = source.toStdString();
+        crystal.rate = hertz;
+        document_.edit(tr("%1 of %2 fitted").arg(source, text(printQuantity(hertz, Unit::hertz))),
+                       [crystal](Plan& plan) { return fit(plan, crystal); });
+    });
     connect(cancel_, &QPushButton::clicked, this, &SeekPanel::cancel);
     connect(take_, &QPushButton::clicked, this, [this] { take(false); });
     connect(new_, &QPushButton::clicked, this, [this] { take(true); });

@@ -148,6 +148,11 @@ SeekAnswer seekAside(const SeekAsked& asked, const std::stop_token& token, const
     if (answer.entries.empty() && !token.stop_requested()) {
         control.onFound = {};
         answer.refusal = whyNothing(asked, answer.result, control);
+        control.onProgress = {};
+        answer.refusal->crystals = crystalsThatDo(asked.part, asked.plan, asked.plan.active, asked.question, control);
+        for (const CrystalOffer& offer : answer.refusal->crystals) {
+            answer.refusal->sources.push_back(asked.part.sources[offer.source].id);
+        }
     }
     answer.result.found.clear();
     return answer;

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "seek/conflict.h"
+#include "seek/crystals.h"
 #include "seek/found_figures.h"
 
 #include <functional>
@@ -43,8 +44,10 @@ struct RefusalShown {
     bool isSmallest = true;
     std::string explained;
     std::vector<Nearest> nearest;
-    std::vector<RefusedPiece> lifts; ///< what lifted alone would help
-    std::string other;               ///< why there is no conflict to be shown
+    std::vector<RefusedPiece> lifts;    ///< what lifted alone would help
+    std::vector<CrystalOffer> crystals; ///< that would do where nothing is fitted
+    std::vector<std::string> sources;   ///< their ids
+    std::string other;                  ///< why there is no conflict to be shown
 };
 
 /// What a search came to.

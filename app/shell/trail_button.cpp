@@ -34,7 +34,8 @@ void TrailButton::setCurrent(bool isCurrent) {
 
 QSize TrailButton::sizeHint() const {
     // as wide as when it is shown, so that nothing moves when the view changes
-    return {kTrailMark + kTrailGap + static_cast<int>(textWidth(Face::bold, text())) + 12, static_cast<int>(lineHeight(Face::word)) + 8};
+    return {kTrailMark + kTrailGap + static_cast<int>(textWidth(Face::bold, text())) + 12,
+            static_cast<int>(lineHeight(Face::word)) + 8};
 }
 
 void TrailButton::paintEvent(QPaintEvent*) {

@@ -293,9 +293,9 @@ Picture drawBars(const Figures& figures, const ModeFigure& mode, const std::vect
                      each.typ.empty() ? theme.strained : theme.muted);
             if (isOut) {
                 painter.setPen(QPen(theme.muted, 1));
-                painter.drawLine(
-                    QPointF(area.left() + kPictureLeft, row.center().y()),
-                    QPointF(area.left() + kPictureLeft + std::min(names, textWidth(Face::small, text(each.name))), row.center().y()));
+                painter.drawLine(QPointF(area.left() + kPictureLeft, row.center().y()),
+                                 QPointF(area.left() + kPictureLeft + std::min(names, textWidth(Face::small, text(each.name))),
+                                         row.center().y()));
             }
         }
     };

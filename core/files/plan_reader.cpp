@@ -61,6 +61,14 @@ private:
         Board& board = plan_.board;
         board.supply = readSpan(reader, "supply", Unit::volt);
         board.temperature = readSpan(reader, "temperature", Unit::celsius);
+        for (const std::string& assumed : reader.texts("assumed")) {
+            const bool isSaid = (assumed == "supply" && board.supply) || (assumed == "temperature" && board.temperature);
+            if (!isSaid) {
+                reader.error("assumed", "'" + assumed + "'", "supply or temperature, where it is told above");
+                continue;
+            }
+            board.assumed.push_back(assumed);
+        }
         if (const toml::table* draws = reader.table("draws")) {
             TableReader inner(*draws, reporter_, "board.draws");
             board.alwaysDraws = inner.quantity("always", Unit::ampere, Need::optional, Sign::notNegative);

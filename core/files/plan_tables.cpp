@@ -122,6 +122,9 @@ private:
         begin("board", "[board]");
         addSpan("supply", board.supply, Unit::volt);
         addSpan("temperature", board.temperature, Unit::celsius);
+        if (!board.assumed.empty()) {
+            add("assumed", listLiteral(board.assumed));
+        }
         addQuantity("draws.always", board.alwaysDraws, Unit::ampere);
         if (sections_.back().entries.empty()) {
             sections_.pop_back();

@@ -69,12 +69,39 @@ std::string setSupply(Plan& plan, SpanEnd end, const Rational& volt) {
         return "a supply is above 0 V";
     }
     setEnd(plan.board.supply, end, volt);
+    std::erase(plan.board.assumed, "supply");
     return {};
 }
 
 std::string setTemperature(Plan& plan, SpanEnd end, const Rational& celsius) {
     setEnd(plan.board.temperature, end, celsius);
+    std::erase(plan.board.assumed, "temperature");
     return {};
+}
+
+std::string setSupplySpan(Plan& plan, const Bounds& volt) {
+    if (volt.min.sign() <= 0) {
+        return "a supply is above 0 V";
+    }
+    if (volt.min > volt.nominal || volt.nominal > volt.max) {
+        return "the lower end first";
+    }
+    plan.board.supply = volt;
+    std::erase(plan.board.assumed, "supply");
+    return {};
+}
+
+std::string setTemperatureSpan(Plan& plan, const Bounds& celsius) {
+    if (celsius.min > celsius.nominal || celsius.nominal > celsius.max) {
+        return "the lower end first";
+    }
+    plan.board.temperature = celsius;
+    std::erase(plan.board.assumed, "temperature");
+    return {};
+}
+
+std::string confirm(Plan& plan, const std::string& assumed) {
+    return std::erase(plan.board.assumed, assumed) > 0 ? std::string() : "nothing is assumed of the " + assumed;
 }
 
 std::string setAlwaysDrawn(Plan& plan, const std::optional<Rational>& ampere) {

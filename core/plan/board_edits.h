@@ -15,6 +15,13 @@ enum class SpanEnd { lowest, nominal, highest };
 std::string setSupply(Plan& plan, SpanEnd end, const Rational& volt);
 std::string setTemperature(Plan& plan, SpanEnd end, const Rational& celsius);
 
+/// The whole span at once, where its ends are in order; of a supply above 0 V.
+std::string setSupplySpan(Plan& plan, const Bounds& volt);
+std::string setTemperatureSpan(Plan& plan, const Bounds& celsius);
+
+/// What was taken from the part, "supply" or "temperature", is so on this board. Saying a value does that too.
+std::string confirm(Plan& plan, const std::string& assumed);
+
 std::string setAlwaysDrawn(Plan& plan, const std::optional<Rational>& ampere);
 
 /// In place of what stands there for that source.

@@ -34,6 +34,18 @@ Plan freshPlan(const Part& part) {
     return plan;
 }
 
+void assumeRange(Plan& plan, const Part& part) {
+    const auto assume = [&](std::optional<Bounds>& span, const std::optional<Rational>& least,
+                            const std::optional<Rational>& most, const Rational& usual, const char* name) {
+        if (!span && least && most) {
+            span = Bounds{*least, std::clamp(usual, *least, *most), *most};
+            plan.board.assumed.emplace_back(name);
+        }
+    };
+    assume(plan.board.supply, part.supplyMin, part.supplyMax, Rational(33, 10), "supply");
+    assume(plan.board.temperature, part.coldest, part.hottest, Rational(25), "temperature");
+}
+
 std::vector<std::string> promiseNames(const Plan& plan) {
     std::vector<std::string> names(plan.promises.size());
     const auto isTaken = [&](const std::string& name) { return std::find(names.begin(), names.end(), name) != names.end(); };

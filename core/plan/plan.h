@@ -96,6 +96,7 @@ struct Board {
     std::vector<std::pair<std::string, std::string>> wiring = {};  ///< what the user wires → pin
     std::vector<std::pair<std::string, std::string>> routes = {};  ///< signal "uart1.tx" → pin, by signal
     std::vector<Trimmed> trimmed = {};
+    std::vector<std::string> assumed = {}; ///< "supply", "temperature": taken from the part, until somebody says how it is
     bool operator==(const Board&) const = default;
 };
 
@@ -208,6 +209,10 @@ using PlanEdit = std::function<std::string(Plan&)>;
 
 /// A plan on a part before anything is decided: one take, in which everything is at its reset.
 Plan freshPlan(const Part& part);
+
+/// What a board can say of supply or temperature before anybody did: the part's own range, marked as assumed. What the part does
+/// not tell stays unknown.
+void assumeRange(Plan& plan, const Part& part);
 
 /// The names of the promises, in order: the one given, else the subject (or the verb where there is none), with
 /// "-2", "-3" … where that is taken.
