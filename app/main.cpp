@@ -5,6 +5,8 @@
 #include "seek/seek_panel.h"
 #include "shell/application.h"
 #include "shell/main_window.h"
+#include "shell/views.h"
+#include "shell/window_server.h"
 
 #include <QApplication>
 #include <QCommandLineParser>
@@ -15,6 +17,7 @@
 
 #include <algorithm>
 #include <iostream>
+#include <memory>
 #include <string_view>
 #include <thread>
 
@@ -73,7 +76,7 @@ int main(int argc, char** argv) {
     parser.setApplicationDescription("Holds what firmware promises beside what its clock settings give.");
     parser.addHelpOption();
     parser.addVersionOption();
-    parser.addPositionalArgument("plan", "the plan to open", "[PLAN]");
+    parser.addPositionalArgument("plan", "the plans to open, each in a window of its own", "[PLAN...]");
     parser.addOption({"picture", "Write a picture of the window to FILE and quit.", "FILE"});
     parser.addOption({"report", "Write the plan for people to FILE (.html, .pdf or .md) and quit.", "FILE"});
     parser.addOption({"capture", "Lay this capture (.vcd) on the bench.", "FILE"});
@@ -83,14 +86,30 @@ int main(int argc, char** argv) {
     parser.addOption({"dark", "Start with the dark theme."});
     parser.addOption({"select", "Select this first, such as promise/modem or line/core.", "TARGET"});
     parser.addOption(
-        {"view", "Start with this view: board, shelf, clocks, promises, sleep, rhythm, bench, handover or part.", "VIEW"});
+        {"view", "Start with this view: board, shelf, clocks, promises, sleep, rhythm, bench, handover, takes, welcome or part.",
+         "VIEW"});
     parser.addOption({"seek", "Open Seek with this asked, such as \"usb = 48 MHz\"; may be given more than once.", "LINE"});
     parser.process(application);
     // the fonts are found while the plan is read
     std::thread fonts([] { QFontDatabase::hasFamily("Noto Sans"); });
     const QString ownParts = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/parts";
     const wisetick::Shelf shelf{ownParts.toStdString(), shipped("parts").toStdString()};
-    const QString plan = parser.positionalArguments().value(0);
+    // what writes a file, or is measured, leaves what the user chose alone
+    const bool isQuiet = parser.isSet("picture") || parser.isSet("report") || parser.isSet("once");
+    QString plan = parser.positionalArguments().value(0);
+    if (!isQuiet && !plan.isEmpty() && wisetick::app::WindowServer::raiseElsewhere(plan)) {
+        std::cerr << plan.toStdString() << " is open already; its window was raised\n";
+        fonts.join();
+        return 0;
+    }
+    QStringList others; // that were open too
+    if (!isQuiet && parser.positionalArguments().isEmpty() && wisetick::app::Settings::read().reopens) {
+        others = wisetick::app::MainWindow::openLast();
+        plan = others.isEmpty() ? QString() : others.takeFirst();
+    }
+    for (const QString& each : parser.positionalArguments().mid(1)) {
+        others << each;
+    }
     QApplication::setFont(wisetick::app::faceFont(wisetick::app::Face::word));
     wisetick::app::MainWindow window(shelf, plan);
     fonts.join();
@@ -105,12 +124,25 @@ int main(int argc, char** argv) {
     if (size.size() == 2) {
         window.resize(size[0].toInt(), size[1].toInt());
     }
+    std::unique_ptr<wisetick::app::WindowServer> server;
+    if (!isQuiet) {
+        server = std::make_unique<wisetick::app::WindowServer>();
+        window.remember();
+        if (parser.isSet("dark")) {
+            window.setTheme(wisetick::app::darkTheme());
+        }
+    }
     QObject::connect(&application, &wisetick::app::Application::failed, &window, &wisetick::app::MainWindow::tellFault);
     window.show();
     if (parser.value("view") == "part") {
         window.editPart(window.document().partPath());
     } else if (parser.isSet("view") || plan.isEmpty()) {
-        window.showView(parser.isSet("view") ? parser.value("view") : "shelf");
+        window.showView(parser.isSet("view") ? parser.value("view") : wisetick::app::kWelcome);
+    }
+    for (const QString& each : std::as_const(others)) {
+        if (wisetick::app::MainWindow::showing(each) == nullptr && !wisetick::app::WindowServer::raiseElsewhere(each)) {
+            window.another(each);
+        }
     }
     if (parser.isSet("select")) {
         if (const auto target = wisetick::readTarget(parser.value("select").toStdString())) {

@@ -1,4 +1,5 @@
 #include "command_options.h"
+#include "completion.h"
 #include "loading.h"
 
 #include "base/nearest_name.h"
@@ -57,7 +58,7 @@ std::vector<const cli::Command*> namedCommands(int argc, char** argv) {
             named.push_back(&command);
         }
     }
-    return named.empty() || isThere("-h") || isThere("--help") ? all : named;
+    return named.empty() || isThere("--completion") || isThere("-h") || isThere("--help") ? all : named;
 }
 
 /// What a word that is no command may be meant as; empty where nothing is near.
@@ -89,6 +90,12 @@ int run(int argc, char** argv) {
         CLI::App* options = app.add_subcommand(command->name, command->say);
         options->fallthrough(); // the options of the program are taken behind the command too
         runs.emplace_back(options, command->addOptions(*options));
+    }
+    if (argc == 3 && std::string_view(argv[1]) == "--completion") { // for packages and shells
+        const std::string script = cli::completionFor(app, argv[2]);
+        std::cout << script;
+        std::cerr << (script.empty() ? "--completion bash, zsh or fish\n" : "");
+        return script.empty() ? cli::kBadInput : cli::kHolds;
     }
     try {
         app.parse(argc, argv);

@@ -8,7 +8,7 @@
 #include "seek/seek_panel.h"
 #include "shell/ripple_panel.h"
 #include "sleep/sleep_view.h"
-#include "takes/takes_window.h"
+#include "takes/takes_view.h"
 #include "window_fixture.h"
 
 #include <QAccessible>
@@ -163,9 +163,9 @@ private slots:
     }
 
     void rowsOfTakes() {
-        TakesWindow takes(document(), lightTheme(), window_.get());
-        takes.show();
-        auto* table = takes.findChild<ComparisonTable*>();
+        window_->showView("takes");
+        auto* table = window_->find<TakesView>();
+        QTRY_VERIFY(!table->isBusy() && !table->rows().empty());
         checkRows(table);
         QVERIFY(rowsOf(table)->child(0)->text(QAccessible::Value).startsWith("A "));
     }

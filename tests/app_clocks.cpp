@@ -4,7 +4,7 @@
 #include "clocks/control_text.h"
 #include "promises/promises_column.h"
 #include "shell/ripple_panel.h"
-#include "takes/takes_window.h"
+#include "takes/takes_view.h"
 #include "workings/workings_panel.h"
 
 #include <QClipboard>

@@ -1,6 +1,6 @@
 #include "promises/promises_column.h"
 #include "shell/head.h"
-#include "takes/takes_window.h"
+#include "takes/takes_view.h"
 #include "window_fixture.h"
 
 #include <QListWidget>
@@ -64,23 +64,17 @@ private slots:
     void aClickOnATakeOpensTheTakes() {
         openExample("lagoon-buoy");
         settleTakes();
-        QString selected;
-        std::vector<ComparedRow> rows;
-        QObject here; // what is still to come ends with it
         window_->resize(1280, 800);
+        TakesView* takes = nullptr;
         // the marks stand in the plan's order behind the facts: looked for from the left
-        for (int x = 200; x < 560 && selected.isEmpty(); x += 4) {
-            QTimer::singleShot(0, &here, [&] {
-                auto* takes = qobject_cast<TakesWindow*>(QApplication::activeModalWidget());
-                if (takes != nullptr) {
-                    selected = takes->list()->currentItem()->data(Qt::UserRole).toString();
-                    rows = takes->table()->rows();
-                    takes->close();
-                }
-            });
+        for (int x = 200; x < 560 && takes == nullptr; x += 4) {
             QTest::mouseClick(head(), Qt::LeftButton, Qt::NoModifier, QPoint(x, head()->height() - 10));
+            takes = window_->find<TakesView>();
         }
-        QCOMPARE(selected, QString("slow"));
+        QVERIFY(takes != nullptr && takes->isVisible());
+        QCOMPARE(takes->selected(), QString("slow"));
+        QTRY_VERIFY(!takes->isBusy() && !takes->rows().empty());
+        const auto& rows = takes->rows();
         QCOMPARE(rows.front().name, std::string("must keep"));
         const auto net = std::find_if(rows.begin(), rows.end(), [](const ComparedRow& row) { return row.name == "net"; });
         QVERIFY(net != rows.end());

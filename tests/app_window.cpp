@@ -8,7 +8,7 @@
 #include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
-#include "takes/takes_window.h"
+#include "takes/takes_view.h"
 #include "workings/workings_panel.h"
 
 #include <QAbstractItemView>

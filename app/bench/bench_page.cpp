@@ -42,6 +42,8 @@ public:
     bool isBusy() const override { return work_.isBusy(); }
     QString helpPage(const QWidget*) const override { return "bench.md"; }
 
+    void takeFile(const QString& path) override { work_.readFile(path); }
+    void tellDone(const QString& what) { host_.tellDone(what); }
     BenchWork& work() { return work_; }
     BenchView& view() { return *view_; }
     /// Beside the window; it stays open while other views are looked at.
@@ -96,6 +98,7 @@ ViewKind benchKind() {
     kind.name = "bench";
     kind.title = QObject::tr("Bench");
     kind.key = 6;
+    kind.endings = {".vcd", ".csv", ".tsv"};
     kind.state = [worst](const Document&) { return *worst; };
     kind.opens = [](const Document&, const Target&) { return false; };
     kind.make = [worst](Document& document, ViewHost& host) -> View* { return new BenchPage(document, host, worst); };
@@ -112,7 +115,11 @@ ViewKind benchKind() {
         {QObject::tr("Bench: an instrument or a serial line, live"), QKeySequence("Ctrl+Alt+L"),
          [](View& view) { benchOf(view).showLive(); }, true},
         {QObject::tr("Bench: copy as picture, SVG and table"), QKeySequence("Ctrl+Alt+Shift+C"),
-         [](View& view) { benchOf(view).view().copy(); }, false},
+         [](View& view) {
+             benchOf(view).view().copy();
+             benchOf(view).tellDone(QObject::tr("Copied as a picture, as SVG and as a table"));
+         },
+         false},
         {QObject::tr("Bench: note what explains it in the plan"), QKeySequence("Ctrl+Alt+N"),
          [](View& view) { benchOf(view).view().tell(benchOf(view).view().note()); }, true},
     };

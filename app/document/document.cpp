@@ -174,6 +174,10 @@ void Document::autosave() {
     asideTrouble_ = why;
 }
 
+void Document::setAsideAfter(int milliseconds) {
+    aside_->setInterval(milliseconds);
+}
+
 void Document::watch() {
     if (!watcher_->files().isEmpty()) {
         watcher_->removePaths(watcher_->files());
@@ -284,6 +288,21 @@ void Document::undo() {
 void Document::redo() {
     if (canRedo()) {
         ++present_;
+        work();
+    }
+}
+
+QStringList Document::history() const {
+    QStringList what;
+    for (const Entry& entry : history_) {
+        what << (what.isEmpty() ? tr("as it was opened") : entry.what);
+    }
+    return what;
+}
+
+void Document::goTo(std::size_t entry) {
+    if (isOpen_ && entry < history_.size() && entry != present_) {
+        present_ = entry;
         work();
     }
 }

@@ -9,7 +9,7 @@
 #include "plan/plan.h"
 
 #include <QObject>
-#include <QString>
+#include <QStringList>
 
 #include <deque>
 #include <functional>
@@ -69,6 +69,8 @@ public:
     /// Removes what was written aside: the changes are given up.
     void giveUp() { recovery_.discard(); }
     QString autosavePath() const { return recovery_.ownPath(); }
+    /// ms, from an edit until it is written aside.
+    void setAsideAfter(int milliseconds);
 
     bool isOpen() const { return isOpen_; }
     bool isModified() const { return isOpen_ && !(plan() == savedPlan_); }
@@ -99,6 +101,12 @@ public:
     bool canRedo() const { return present_ + 1 < history_.size(); }
     /// What the last edit was: "bus_a ÷ 4".
     QString lastEdit() const { return canUndo() ? history_[present_].what : QString(); }
+    /// What was done since the plan was put here, the first entry being that itself; undone ones too.
+    QStringList history() const;
+    /// Where in the history the plan stands.
+    std::size_t present() const { return present_; }
+    /// Goes to an entry of the history, as undo and redo do step by step.
+    void goTo(std::size_t entry);
     void undo();
     void redo();
     /// Makes the present figures the ones that the ripple starts from.

@@ -19,14 +19,20 @@ QColor Theme::of(State state) const {
 }
 
 const Theme& lightTheme() {
-    static const Theme theme{false,     "#F5F3EC", "#FBFAF6", "#1E2830", "#66717A", "#D8D3C5", "#DDE7E2", "#9DB8AE",
-                             "#0B6E69", "#9A6400", "#A8274A", "#2C5C9A", "#1E2830", "#FFFFFF", "#B9C4C6", "#EBE7D9"};
+    static const Theme theme{false,     "#F5F3EC", "#FBFAF6", "#1E2830", "#5A656E", "#D8D3C5", "#DDE7E2", "#9DB8AE",
+                             "#0B6E69", "#885700", "#A8274A", "#2C5C9A", "#1E2830", "#FFFFFF", "#B9C4C6", "#EBE7D9"};
     return theme;
 }
 
 const Theme& darkTheme() {
     static const Theme theme{true,      "#181D21", "#1F262B", "#E8E6DF", "#98A3AA", "#36403F", "#26383A", "#4B6A66",
-                             "#54B8AE", "#E0A63A", "#EE7391", "#7FA8DC", "#10151A", "#F5F3EC", "#93A1A6", "#2B3136"};
+                             "#54B8AE", "#E0A63A", "#F27F9B", "#7FA8DC", "#10151A", "#F5F3EC", "#93A1A6", "#2B3136"};
+    return theme;
+}
+
+const Theme& contrastTheme() {
+    static const Theme theme{false,     "#FFFFFF", "#FFFFFF", "#000000", "#333333", "#000000", "#E0E0E0", "#000000",
+                             "#00504C", "#6B4500", "#8A0030", "#003A8C", "#000000", "#FFFFFF", "#FFFFFF", "#FFE9A8"};
     return theme;
 }
 

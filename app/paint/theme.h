@@ -31,6 +31,8 @@ struct Theme {
 
 const Theme& lightTheme();
 const Theme& darkTheme();
+/// Black on white, strong lines: for eyes that need it.
+const Theme& contrastTheme();
 
 /// Draws a state's mark into a square: kept a full disc, strained a half disc, broken an open ring with a notch,
 /// pending three dots. Told apart by shape as well as by colour.

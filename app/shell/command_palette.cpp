@@ -4,6 +4,7 @@
 #include "paint/text.h"
 
 #include <QAction>
+#include <QApplication>
 #include <QKeyEvent>
 #include <QLineEdit>
 #include <QListWidget>
@@ -15,6 +16,9 @@ namespace wisetick::app {
 namespace {
 
 constexpr int kKeys = Qt::UserRole + 1;
+constexpr int kFewestLetters = 3; ///< that are looked for in the documents
+constexpr int kMostPlaces = 8;
+constexpr int kLineShown = 60;
 
 /// A command's name on the left, its keys on the right.
 class CommandRow : public QStyledItemDelegate {
@@ -33,9 +37,9 @@ public:
         const QRectF area = QRectF(option.rect).adjusted(12, 0, -12, 0);
         const QColor ink = index.flags() & Qt::ItemIsEnabled ? theme_.ink : theme_.muted;
         const QString keys = index.data(kKeys).toString();
-        const qreal keysWidth = textWidth(Face::small, keys);
+        const qreal keysWidth = std::min(textWidth(Face::small, keys), area.width() * 0.5);
         drawText(*painter, area.adjusted(0, 0, -keysWidth - 8, 0), Qt::AlignLeft, index.data().toString(), Face::word, ink);
-        drawText(*painter, area, Qt::AlignRight, keys, Face::small, theme_.muted);
+        drawText(*painter, area.adjusted(area.width() - keysWidth - 1, 0, 0, 0), Qt::AlignRight, keys, Face::small, theme_.muted);
     }
 
 private:
@@ -44,16 +48,21 @@ private:
 
 } // namespace
 
-CommandPalette::CommandPalette(const QList<QAction*>& actions, const Theme& theme, QWidget* parent)
-    : QDialog(parent), actions_(actions) {
-    setAttribute(Qt::WA_WindowPropagation); // the colours of the window, not of the desktop
-    setWindowTitle(tr("Commands"));
+CommandPalette::CommandPalette(const QList<QAction*>& actions, const Theme& theme, QWidget* window)
+    : QFrame(window), actions_(actions), theme_(theme), nothing_(tr("no command has these letters")) {
+    setAccessibleName(tr("Commands"));
+    QPalette colours = palette();
+    colours.setColor(QPalette::Window, theme.panel);
+    colours.setColor(QPalette::Base, theme.panel);
+    setPalette(colours);
+    setAutoFillBackground(true);
     search_ = new QLineEdit;
-    search_->setPlaceholderText(tr("Type a part of a command"));
+    search_->setPlaceholderText(tr("Type a part of a command, or words of the documents"));
     search_->setAccessibleName(tr("Command"));
     search_->installEventFilter(this);
     list_ = new QListWidget;
     list_->setFrameShape(QFrame::NoFrame);
+    list_->setFocusPolicy(Qt::NoFocus); // keys go to what is typed
     list_->setItemDelegate(new CommandRow(theme, list_));
     auto* bar = new SlimScrollBar(Qt::Vertical);
     bar->setTheme(theme);
@@ -62,18 +71,52 @@ CommandPalette::CommandPalette(const QList<QAction*>& actions, const Theme& them
     auto* layout = new QVBoxLayout(this);
     layout->addWidget(search_);
     layout->addWidget(list_);
-    resize(480, 520);
     connect(search_, &QLineEdit::textChanged, this, &CommandPalette::filter);
     connect(search_, &QLineEdit::returnPressed, this, &CommandPalette::run);
-    connect(list_, &QListWidget::itemActivated, this, &CommandPalette::run);
+    connect(list_, &QListWidget::itemClicked, this, &CommandPalette::run);
+    window->installEventFilter(this);
     filter();
+}
+
+void CommandPalette::addDocuments(std::function<const DocIndex&()> index, std::function<void(const DocPlace&)> show) {
+    index_ = std::move(index);
+    showPlace_ = std::move(show);
+}
+
+void CommandPalette::setWords(const QString& placeholder, const QString& nothing) {
+    search_->setPlaceholderText(placeholder);
+    nothing_ = nothing;
+    filter();
+}
+
+void CommandPalette::open(int current) {
+    before_ = QApplication::focusWidget();
+    place();
+    show();
+    raise();
+    search_->setFocus();
+    list_->setCurrentRow(current);
+}
+
+/// In the middle below the head of the window, as high as its rows up to most of the window.
+void CommandPalette::place() {
+    const QWidget* window = parentWidget();
+    const int row = static_cast<int>(lineHeight(Face::word)) + 8;
+    const int wide = std::min(window->width() - 40, std::max(520, static_cast<int>(lineHeight(Face::word) * 34)));
+    const int tall = std::min(window->height() - 80, search_->sizeHint().height() + 40 + row * std::min(list_->count(), 18));
+    setGeometry((window->width() - wide) / 2, 48, wide, tall);
 }
 
 void CommandPalette::filter() {
     list_->clear();
+    const QString typed = search_->text();
+    const auto note = [&](const QString& what) {
+        auto* item = new QListWidgetItem(what, list_);
+        item->setFlags(Qt::NoItemFlags);
+    };
     for (int i = 0; i < actions_.size(); ++i) {
         const QString name = actions_[i]->text().remove('&');
-        if (name.contains(search_->text(), Qt::CaseInsensitive)) {
+        if (name.contains(typed, Qt::CaseInsensitive)) {
             const QString keys = actions_[i]->shortcut().toString(QKeySequence::NativeText);
             auto* item = new QListWidgetItem(name, list_);
             item->setData(kKeys, keys);
@@ -81,7 +124,28 @@ void CommandPalette::filter() {
             item->setFlags(actions_[i]->isEnabled() ? Qt::ItemIsSelectable | Qt::ItemIsEnabled : Qt::NoItemFlags);
         }
     }
-    list_->setCurrentRow(0);
+    if (list_->count() == 0) {
+        note(nothing_);
+    }
+    places_ = index_ && typed.trimmed().size() >= kFewestLetters ? index_().find(typed, kMostPlaces) : QList<DocPlace>();
+    if (!places_.isEmpty()) {
+        note(tr("in the documents"));
+    }
+    for (int i = 0; i < places_.size(); ++i) {
+        const DocPlace& at = places_[i];
+        auto* item = new QListWidgetItem(at.heading == at.title ? at.title : tr("%1: %2").arg(at.title, at.heading), list_);
+        item->setData(kKeys, at.line == at.heading ? QString() : at.line.left(kLineShown));
+        item->setData(Qt::UserRole, static_cast<int>(actions_.size()) + i);
+    }
+    for (int row = 0; row < list_->count(); ++row) {
+        if (list_->item(row)->flags() & Qt::ItemIsEnabled) {
+            list_->setCurrentRow(row);
+            break;
+        }
+    }
+    if (isVisible()) {
+        place();
+    }
 }
 
 void CommandPalette::run() {
@@ -89,21 +153,64 @@ void CommandPalette::run() {
     if (item == nullptr || !(item->flags() & Qt::ItemIsEnabled)) {
         return;
     }
-    QAction* action = actions_[item->data(Qt::UserRole).toInt()];
-    accept();
-    action->trigger();
+    const int which = item->data(Qt::UserRole).toInt();
+    leave();
+    if (which < actions_.size()) {
+        actions_[which]->trigger();
+    } else {
+        showPlace_(places_[which - actions_.size()]);
+    }
+}
+
+void CommandPalette::leave() {
+    hide();
+    if (before_ != nullptr) {
+        before_->setFocus();
+    }
+    deleteLater();
 }
 
 bool CommandPalette::eventFilter(QObject* watched, QEvent* event) {
+    if (watched == parentWidget() && event->type() == QEvent::Resize && isVisible()) {
+        place();
+    }
+    const auto isElsewhere = [&] { // the user put the focus into another part of the window
+        const auto reason = static_cast<QFocusEvent*>(event)->reason();
+        return reason != Qt::ActiveWindowFocusReason && reason != Qt::PopupFocusReason;
+    };
+    if (watched == search_ && event->type() == QEvent::FocusOut && isVisible() && isElsewhere()) {
+        hide();
+        deleteLater();
+    }
     if (watched == search_ && event->type() == QEvent::KeyPress) {
         const int key = static_cast<QKeyEvent*>(event)->key();
+        if (key == Qt::Key_Escape) {
+            leave();
+            return true;
+        }
         if (key == Qt::Key_Down || key == Qt::Key_Up) {
-            const int next = list_->currentRow() + (key == Qt::Key_Down ? 1 : -1);
-            list_->setCurrentRow(std::clamp(next, 0, std::max(0, list_->count() - 1)));
+            const int step = key == Qt::Key_Down ? 1 : -1;
+            for (int next = list_->currentRow() + step; next >= 0 && next < list_->count(); next += step) {
+                if (list_->item(next)->flags() & Qt::ItemIsEnabled) {
+                    list_->setCurrentRow(next);
+                    break;
+                }
+            }
+            return true;
+        }
+        if (key == Qt::Key_PageDown || key == Qt::Key_PageUp) {
+            QApplication::sendEvent(list_, event);
             return true;
         }
     }
-    return QDialog::eventFilter(watched, event);
+    return QFrame::eventFilter(watched, event);
+}
+
+void CommandPalette::paintEvent(QPaintEvent*) {
+    QPainter painter(this);
+    painter.setPen(theme_.railEdge);
+    painter.setBrush(theme_.panel);
+    painter.drawRect(rect().adjusted(0, 0, -1, -1));
 }
 
 } // namespace wisetick::app

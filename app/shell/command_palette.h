@@ -1,8 +1,12 @@
 #pragma once
 
 #include "paint/theme.h"
+#include "shell/doc_index.h"
 
-#include <QDialog>
+#include <QFrame>
+#include <QPointer>
+
+#include <functional>
 
 class QAction;
 class QLineEdit;
@@ -10,23 +14,41 @@ class QListWidget;
 
 namespace wisetick::app {
 
-/// Every action of the window with its keys, found by typing.
-class CommandPalette : public QDialog {
+/// A list over the window, found by typing: every action with its keys, and below them where the documents have the words. It
+/// goes when something was chosen, at Escape, and when something else gets the focus.
+class CommandPalette : public QFrame {
     Q_OBJECT
 
 public:
-    CommandPalette(const QList<QAction*>& actions, const Theme& theme, QWidget* parent);
+    CommandPalette(const QList<QAction*>& actions, const Theme& theme, QWidget* window);
+    /// Finds places in the documents too; `show` opens one.
+    void addDocuments(std::function<const DocIndex&()> index, std::function<void(const DocPlace&)> show);
+    /// What the empty line says, and what is said where nothing has the letters.
+    void setWords(const QString& placeholder, const QString& nothing);
+    /// Shows it over the window with the focus in it; it deletes itself when it goes.
+    void open(int current = 0);
+    QListWidget* list() const { return list_; }
+    QLineEdit* search() const { return search_; }
 
 protected:
     bool eventFilter(QObject* watched, QEvent* event) override;
+    void paintEvent(QPaintEvent* event) override;
 
 private:
     void filter();
     void run();
+    void leave();
+    void place();
 
     QList<QAction*> actions_;
+    std::function<const DocIndex&()> index_;
+    std::function<void(const DocPlace&)> showPlace_;
+    QList<DocPlace> places_;
+    Theme theme_;
+    QString nothing_;
     QLineEdit* search_;
     QListWidget* list_;
+    QPointer<QWidget> before_; ///< that had the focus
 };
 
 } // namespace wisetick::app

@@ -14,9 +14,9 @@ namespace wisetick::app {
 
 namespace {
 
-/// A figure short enough for the head: four digits do.
-QString shortText(const Rational& value, Unit unit) {
-    return text(printQuantity(value, unit, 4));
+/// A figure short enough for the head.
+QString shortText(int digits, const Rational& value, Unit unit) {
+    return text(printQuantity(value, unit, digits));
 }
 
 } // namespace
@@ -46,6 +46,11 @@ void Head::setTheme(const Theme& theme) {
     update();
 }
 
+void Head::setDigits(int digits) {
+    digits_ = digits;
+    say();
+}
+
 QSize Head::sizeHint() const {
     return {600, static_cast<int>(lineHeight(Face::title) + lineHeight(Face::small) + 14) / 4 * 4};
 }
@@ -58,18 +63,19 @@ std::vector<Head::Vital> Head::vitals() const {
     const Figures& figures = document_.figures();
     const Vitals& vitals = figures.vitals;
     const LineFigure& core = figures.lines[document_.part().core];
-    list.push_back({vitals.coreHertz ? shortText(*vitals.coreHertz, Unit::hertz) : tr("none"), tr("core rate"),
+    list.push_back({vitals.coreHertz ? shortText(digits_, *vitals.coreHertz, Unit::hertz) : tr("none"), tr("core rate"),
                     Target::line(core.id), core.state == State::kept ? std::nullopt : std::optional(core.state)});
     const PromiseFigure* worst = figures.findPromise(vitals.worstPromise);
     list.push_back({worst == nullptr ? tr("none") : text(worst->name), tr("worst promise"),
                     worst == nullptr ? Target() : Target::promise(worst->name),
                     worst == nullptr ? std::nullopt : std::optional(worst->state)});
-    list.push_back({vitals.worstWakeUp ? shortText(vitals.worstWakeUp->max, Unit::second) : tr("none asked"),
+    list.push_back({vitals.worstWakeUp ? shortText(digits_, vitals.worstWakeUp->max, Unit::second) : tr("none asked"),
                     tr("wake-up, worst"), Target::mode(vitals.worstWakeUpMode), std::nullopt});
     const bool isPlayed = figures.rhythm.has_value();
-    list.push_back({vitals.average ? shortText(vitals.average->nominal, Unit::ampere) : (isPlayed ? tr("unknown") : "\u2026"),
-                    tr("average current"), Target::rhythm("average"), std::nullopt});
-    list.push_back({vitals.life ? shortText(vitals.life->nominal, Unit::second) : (isPlayed ? tr("unknown") : "\u2026"),
+    list.push_back(
+        {vitals.average ? shortText(digits_, vitals.average->nominal, Unit::ampere) : (isPlayed ? tr("unknown") : "\u2026"),
+         isPlayed ? tr("average current") : tr("jobs are being played"), Target::rhythm("average"), std::nullopt});
+    list.push_back({vitals.life ? shortText(digits_, vitals.life->nominal, Unit::second) : (isPlayed ? tr("unknown") : "\u2026"),
                     tr("battery"), Target::rhythm("life"), std::nullopt});
     return list;
 }

@@ -18,6 +18,8 @@ public:
     QSize sizeHint() const override;
     /// What becomes of what each take must keep.
     const TakesHeld& takesHeld() const { return held_; }
+    /// Digits of the figures.
+    void setDigits(int digits);
 
 signals:
     /// "line/core", "promise/modem", "mode/deep", "rhythm/average", "rhythm/life".
@@ -58,6 +60,7 @@ private:
     TakesHeld held_;
     Theme theme_ = lightTheme();
     std::size_t focused_ = 0;
+    int digits_ = 4;
 };
 
 } // namespace wisetick::app

@@ -4,21 +4,21 @@
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "promises/promises_column.h"
-#include "shell/command_palette.h"
+#include "shell/doc_index.h"
 #include "shell/head.h"
 #include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
+#include "shell/toast.h"
 #include "shell/trail_button.h"
 #include "shell/views.h"
+#include "shell/window_server.h"
 #include "workings/workings_panel.h"
 
 #include <QAction>
 #include <QApplication>
-#include <QClipboard>
 #include <QCloseEvent>
 #include <QDateTime>
-#include <QDropEvent>
 #include <QFileDialog>
 #include <QFileInfo>
 #include <QHBoxLayout>
@@ -26,7 +26,6 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QMessageBox>
-#include <QMimeData>
 #include <QPainter>
 #include <QPushButton>
 #include <QSettings>
@@ -61,10 +60,6 @@ QWidget* column(std::initializer_list<QWidget*> fixed, QWidget* growing, QWidget
 const QString kRecent = "recent";
 constexpr int kRememberAfter = 100; ///< ms: writing it can wait until the plan is on screen
 
-const Theme& desktopTheme() {
-    return QApplication::palette().color(QPalette::Window).lightness() < 128 ? darkTheme() : lightTheme();
-}
-
 } // namespace
 
 MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
@@ -81,7 +76,9 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     makeTrail();
     promises_ = new PromisesColumn(document_);
     makeFaults();
+    makeMenus();
     notice_ = new Notice;
+    toast_ = new Toast(this);
     ripple_ = new RipplePanel(document_);
     workings_ = new WorkingsPanel(document_);
     stack_ = new QStackedWidget;
@@ -90,14 +87,17 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     stack_->setCurrentWidget(viewAt(*shown_).widget());
     addCommands();
     addViewCommands();
+    applyKeys();
     sayView();
     connectViews();
     connectDocument();
-    setTheme(desktopTheme());
+    setTheme(settings_.theme());
     if (!path.isEmpty()) {
         showOpened(path, opened);
     }
 }
+
+MainWindow::~MainWindow() = default;
 
 /// One step a view that has a key, in their order.
 void MainWindow::makeTrail() {
@@ -119,6 +119,7 @@ void MainWindow::makeTrail() {
 
 QWidget* MainWindow::makeViewHead() {
     viewTitle_ = new QLabel;
+    viewTitle_->setObjectName("viewTitle");
     viewHint_ = new QLabel;
     tools_ = new QStackedWidget;
     tools_->setSizePolicy(QSizePolicy::Maximum, QSizePolicy::Preferred);
@@ -157,16 +158,16 @@ void MainWindow::buildLayout(QWidget* viewHead) {
         }
         return splitter;
     };
-    QSplitter* upper = splitterOf(Qt::Horizontal, {middle_, right_});
-    upper->setStretchFactor(0, 1);
-    upper->setStretchFactor(1, 0);
-    upper->setSizes({640, 350});
-    work_ = splitterOf(Qt::Vertical, {upper});
-    QSplitter* splitter = splitterOf(Qt::Horizontal, {promises_, work_});
-    splitter->setStretchFactor(0, 0);
-    splitter->setStretchFactor(1, 1);
-    splitter->setSizes({290, 990});
-    setCentralWidget(column({head_, trail_}, splitter));
+    upper_ = splitterOf(Qt::Horizontal, {middle_, right_});
+    upper_->setStretchFactor(0, 1);
+    upper_->setStretchFactor(1, 0);
+    upper_->setSizes({640, 350});
+    work_ = splitterOf(Qt::Vertical, {upper_});
+    columns_ = splitterOf(Qt::Horizontal, {promises_, work_});
+    columns_->setStretchFactor(0, 0);
+    columns_->setStretchFactor(1, 1);
+    columns_->setSizes({290, 990});
+    setCentralWidget(column({head_, trail_}, columns_));
 }
 
 void MainWindow::connectViews() {
@@ -212,6 +213,7 @@ void MainWindow::tellChangedOnDisk() {
 }
 
 void MainWindow::setRecoveryFolder(const QString& folder) {
+    recovery_ = folder;
     document_.setRecoveryFolder(folder);
     if (!document_.isOpen()) {
         offerRecovery();
@@ -229,6 +231,15 @@ void MainWindow::beginPlan(const QString& partId) {
 }
 
 bool MainWindow::openPlan(const QString& path) {
+    MainWindow* other = showing(path);
+    if (other != nullptr && other != this) {
+        other->comeForward();
+        return false;
+    }
+    if (other == nullptr && WindowServer::raiseElsewhere(path)) {
+        tellDone(tr("%1 is open in another window, which was raised").arg(QFileInfo(path).fileName()));
+        return false;
+    }
     return showOpened(path, document_.open(path));
 }
 
@@ -236,6 +247,10 @@ bool MainWindow::showOpened(const QString& path, const Diagnostics& diagnostics)
     showFaults(diagnostics);
     if (hasErrors(diagnostics)) {
         return false;
+    }
+    holdPlan();
+    if (shown_->kind.name == kWelcome) {
+        showView(kFirstView);
     }
     QTimer::singleShot(kRememberAfter, this, [whole = QFileInfo(path).absoluteFilePath()] {
         QStringList recent = recentPlans();
@@ -345,7 +360,7 @@ void MainWindow::goTo(const Target& target) {
 void MainWindow::refresh() {
     for (Place& place : places_) {
         if (place.step != nullptr) {
-            place.step->setState(place.kind.state(document_));
+            place.step->setState(document_.isOpen() ? std::optional(place.kind.state(document_)) : std::nullopt);
         }
     }
     undo_->setEnabled(document_.canUndo());
@@ -354,7 +369,7 @@ void MainWindow::refresh() {
     save_->setEnabled(document_.isModified());
     saveAs_->setEnabled(document_.isOpen());
     setWindowModified(document_.isModified());
-    setWindowTitle(document_.isOpen() ? text(document_.plan().name) + "[*] \u2013 Wise Tick" : QString("Wise Tick"));
+    setWindowTitle(document_.isOpen() ? text(document_.plan().name) + "[*] \u2014 Wise Tick" : QString("Wise Tick"));
 }
 
 void MainWindow::setTheme(const Theme& theme) {
@@ -383,6 +398,7 @@ void MainWindow::setTheme(const Theme& theme) {
     middle_->setPalette(palette);
     faults_->setPalette(panel);
     notice_->setTheme(theme);
+    toast_->setTheme(theme);
     head_->setTheme(theme);
     promises_->setTheme(theme);
     for (Place& place : places_) {
@@ -454,6 +470,8 @@ bool MainWindow::saveTo(const QString& path, bool overwrites) {
     }
     if (saved.isDone()) {
         notice_->withdraw("saving");
+        holdPlan(); // it may have another file now
+        tellDone(tr("Saved %1").arg(QFileInfo(path).fileName()));
     }
     return saved.isDone();
 }
@@ -476,29 +494,17 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         event->ignore();
         return;
     }
+    keepState();
     event->accept();
 }
 
 void MainWindow::changeEvent(QEvent* event) {
-    if (event->type() == QEvent::ApplicationPaletteChange && followsDesktop_) {
+    if (event->type() == QEvent::ApplicationPaletteChange && settings_.look == Settings::Look::asDesktop) {
         setTheme(desktopTheme());
     } else if (event->type() == QEvent::FontChange) {
         styleTitles();
     }
     QMainWindow::changeEvent(event);
-}
-
-void MainWindow::dragEnterEvent(QDragEnterEvent* event) {
-    const QList<QUrl> urls = event->mimeData()->urls();
-    if (urls.size() == 1 && urls.front().toLocalFile().endsWith(".plan.toml")) {
-        event->acceptProposedAction();
-    }
-}
-
-void MainWindow::dropEvent(QDropEvent* event) {
-    if (mayLeave()) {
-        openPlan(event->mimeData()->urls().front().toLocalFile());
-    }
 }
 
 } // namespace wisetick::app

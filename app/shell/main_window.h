@@ -1,13 +1,20 @@
 #pragma once
 
 #include "document/document.h"
+#include "document/plan_lock.h"
 #include "paint/theme.h"
+#include "shell/settings.h"
 #include "view/view.h"
 
 #include <QMainWindow>
 #include <QPointer>
 
+#include <array>
+#include <map>
+#include <memory>
+
 class QLabel;
+class QMenu;
 class QPagedPaintDevice;
 class QSplitter;
 class QStackedWidget;
@@ -15,25 +22,44 @@ class QListWidget;
 
 namespace wisetick::app {
 
+class DocIndex;
 class Head;
+class Help;
 class PromisesColumn;
 class Notice;
 class PartEditor;
 class RipplePanel;
+struct DocPlace;
+class Toast;
 class TrailButton;
 class WorkingsPanel;
 
-/// The window: head and trail above, promises left, the view and the ripple in the middle, workings right. It knows the views by
-/// their list alone.
+/// The window: menus, head and trail above, promises left, the view and the ripple in the middle, workings right. It knows the
+/// views by their list alone. There may be several, one a plan.
 class MainWindow : public QMainWindow, private ViewHost {
     Q_OBJECT
 
 public:
     /// The plan at the path is read before anything is built, so it costs nothing while the fonts are being found.
     explicit MainWindow(Shelf shelf, const QString& path = {}, QWidget* parent = nullptr);
+    ~MainWindow() override;
 
-    /// Opens a plan; its faults, if it has any, are listed and the window stays as it is.
+    /// Opens a plan; its faults, if it has any, are listed and the window stays as it is. One that is open in another window, of
+    /// this start of the program or of another one, has that window raised instead.
     bool openPlan(const QString& path);
+    /// The window that shows a plan; nullptr where none does.
+    static MainWindow* showing(const QString& path);
+    /// Another window, on a plan where a path is given; it is gone when it is closed.
+    MainWindow* another(const QString& path = {});
+    /// Shows it above others, with the focus.
+    void comeForward();
+    /// From now on it keeps where it stands, what is open and how it looks, and takes over what was kept; without, nothing of the
+    /// user's is read or written.
+    void remember();
+    /// The plans that were open when the program ended last.
+    static QStringList openLast();
+    const Settings& settings() const { return settings_; }
+    void applySettings(const Settings& settings);
     /// Writes the plan for people: HTML, PDF or Markdown by the ending. Why not; empty where it was written.
     QString writeReport(const QString& path);
     /// The same on paper.
@@ -58,6 +84,8 @@ public:
     WorkingsPanel* workings() const { return workings_; }
     QListWidget* faults() const { return faults_; }
     Notice* notice() const { return notice_; }
+    Toast* toast() const { return toast_; }
+    Help* help() const { return help_; }
     /// The page of the documents about what has the focus.
     QString helpPage() const;
     /// Where the documents are; without, F1 says so.
@@ -65,7 +93,7 @@ public:
     /// The folder for parts of the user's own; it should stand on the shelf.
     void setOwnParts(const QString& folder) { ownParts_ = folder; }
     /// Opens the editor on a part file; on a new part where the path is empty.
-    void editPart(const QString& path);
+    void editPart(const QString& path) override;
     /// The part that is being written; nullptr where none is.
     PartEditor* partEditor() const;
     /// Where the plans are that ship with the program; the shelf shows them below their parts.
@@ -83,12 +111,29 @@ protected:
     void resizeEvent(QResizeEvent* event) override;
     void dragEnterEvent(QDragEnterEvent* event) override;
     void dropEvent(QDropEvent* event) override;
+    bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:
-    QAction* addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run);
+    enum class Menu { file, edit, view, plan, help };
+    QAction* addCommand(Menu menu, const QString& name, const QKeySequence& keys, const std::function<void()>& run);
     void addCommands();
-    void addTakeCommands();
+    void addFileCommands();
+    void addEditCommands();
+    void addWindowCommands();
+    void makeMenus();
+    void openMenus();
+    void hideMenus();
     void openTakes(const QString& selected);
+    void showPalette();
+    void showHistory();
+    void showHelp(const QString& page, const QString& heading = {});
+    void showSettings();
+    void applyKeys();
+    void holdPlan();
+    void quit();
+    void keepState();
+    void restoreKept();
+    const DocIndex& docs();
     void askForReport();
     void askForPrinter();
     /// Of all views, light whatever the window is.
@@ -104,6 +149,9 @@ private:
     QString selectedPromise() const override;
     const Shelf& shelf() const override { return shelf_; }
     QString examples() const override { return examples_; }
+    QString documents() const override { return documents_; }
+    QStringList recent() const override { return recentPlans(); }
+    void tellDone(const QString& what) override;
 
     /// A view as the window has it.
     struct Place {
@@ -136,12 +184,19 @@ private:
     void sayView();
 
     Document document_;
+    PlanLock lock_;
+    Settings settings_;
+    bool remembers_ = false;
+    std::array<QMenu*, 5> menus_{};
+    std::map<QAction*, QKeySequence> ownKeys_; ///< of the commands, as they come
+    std::unique_ptr<DocIndex> docs_;
+    Help* help_ = nullptr;
+    QString recovery_;
     Shelf shelf_;
     QString documents_;
     QString examples_;
     QString ownParts_;
     Theme theme_ = lightTheme();
-    bool followsDesktop_ = true;
     bool isQuiet_ = false; ///< what is selected explains nothing
     Head* head_;
     QWidget* trail_;
@@ -150,7 +205,9 @@ private:
     QLabel* viewHint_;
     QStackedWidget* tools_; ///< what stands beside the title, by view
     QWidget* middle_;
-    QSplitter* work_; ///< view and workings above, what a view puts there below
+    QSplitter* columns_; ///< promises, and the rest
+    QSplitter* upper_;   ///< the view, and workings
+    QSplitter* work_;    ///< view and workings above, what a view puts there below
     QWidget* below_ = nullptr;
     PromisesColumn* promises_;
     QStackedWidget* stack_;
@@ -163,6 +220,7 @@ private:
     QWidget* right_;
     QListWidget* faults_;
     Notice* notice_;
+    Toast* toast_;
     QAction* undo_ = nullptr;
     QAction* redo_ = nullptr;
     QAction* keep_ = nullptr;

@@ -6,11 +6,11 @@
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
 #include "shell/head.h"
-#include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/report_file.h"
 #include "shell/report_pages.h"
-#include "takes/takes_window.h"
+#include "shell/views.h"
+#include "takes/takes_view.h"
 #include "workings/workings_panel.h"
 
 #include <QAction>
@@ -22,19 +22,39 @@
 #include <QPrintDialog>
 #include <QPrinter>
 
+#include <algorithm>
+
 namespace wisetick::app {
 
-QAction* MainWindow::addCommand(const QString& name, const QKeySequence& keys, const std::function<void()>& run) {
+QAction* MainWindow::addCommand(Menu menu, const QString& name, const QKeySequence& keys, const std::function<void()>& run) {
     auto* action = new QAction(name, this);
+    action->setObjectName(name);
     action->setShortcut(keys);
     connect(action, &QAction::triggered, this, run);
     addAction(action);
+    menus_[static_cast<std::size_t>(menu)]->addAction(action);
+    ownKeys_[action] = keys;
     return action;
 }
 
 void MainWindow::addCommands() {
-    addCommand(tr("New plan: the parts shelf"), QKeySequence("Ctrl+N"), [this] { showView("shelf"); });
-    addCommand(tr("Edit the part"), QKeySequence("Ctrl+E"), [this] {
+    addFileCommands();
+    addEditCommands();
+    addWindowCommands();
+}
+
+void MainWindow::addFileCommands() {
+    addCommand(Menu::file, tr("New plan: the parts shelf"), QKeySequence("Ctrl+N"), [this] { showView("shelf"); });
+    addCommand(Menu::file, tr("Open a plan"), QKeySequence::Open, [this] { chooseAndOpen(); });
+    addCommand(Menu::file, tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
+    addCommand(Menu::file, tr("Another window"), QKeySequence("Ctrl+Alt+Shift+N"), [this] { another(); });
+    save_ = addCommand(Menu::file, tr("Save"), QKeySequence::Save, [this] { save(); });
+    saveAs_ = addCommand(Menu::file, tr("Save as"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
+    addCommand(Menu::file, tr("Write a report for people: HTML, PDF or Markdown"), QKeySequence("Ctrl+Alt+R"),
+               [this] { askForReport(); });
+    addCommand(Menu::file, tr("Print the report"), QKeySequence("Ctrl+Alt+P"), [this] { askForPrinter(); });
+    addCommand(Menu::file, tr("New part"), QKeySequence("Ctrl+Shift+N"), [this] { editPart({}); });
+    addCommand(Menu::file, tr("Edit the part"), QKeySequence("Ctrl+E"), [this] {
         // what is selected in the view, such as on the shelf, else the plan's
         const QString selected = shown_->view->partPath();
         const QString path = selected.isEmpty() ? document_.partPath() : selected;
@@ -42,44 +62,72 @@ void MainWindow::addCommands() {
             editPart(path);
         }
     });
-    addCommand(tr("New part"), QKeySequence("Ctrl+Shift+N"), [this] { editPart({}); });
-    addCommand(tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
-    addCommand(tr("Help on what has the focus"), QKeySequence("F1"), [this] {
-        Help help(documents_, helpPage(), theme_, this);
-        help.exec();
-    });
-    addCommand(tr("Open a plan"), QKeySequence::Open, [this] { chooseAndOpen(); });
-    save_ = addCommand(tr("Save"), QKeySequence::Save, [this] { save(); });
-    saveAs_ = addCommand(tr("Save as"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
-    undo_ = addCommand(tr("Undo"), QKeySequence("Ctrl+Z"), [this] { document_.undo(); });
-    redo_ = addCommand(tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { document_.redo(); });
-    keep_ = addCommand(tr("Keep"), QKeySequence("Ctrl+Return"), [this] { document_.keep(); });
-    addCommand(tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
+    addCommand(Menu::file, tr("Settings"), QKeySequence("Ctrl+,"), [this] { showSettings(); });
+    addCommand(Menu::file, tr("Close the window"), QKeySequence("Ctrl+W"), [this] { close(); });
+    addCommand(Menu::file, tr("Quit"), QKeySequence("Ctrl+Q"), [this] { quit(); });
+}
+
+void MainWindow::addEditCommands() {
+    undo_ = addCommand(Menu::edit, tr("Undo"), QKeySequence("Ctrl+Z"), [this] { document_.undo(); });
+    redo_ = addCommand(Menu::edit, tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { document_.redo(); });
+    addCommand(Menu::edit, tr("All that was done: go back to any of it"), QKeySequence("Ctrl+Alt+Z"), [this] { showHistory(); });
+    keep_ = addCommand(Menu::edit, tr("Keep"), QKeySequence("Ctrl+Return"), [this] { document_.keep(); });
+    addCommand(Menu::plan, tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
         promises_->entry()->setFocus();
         promises_->entry()->selectAll();
     });
-    addCommand(tr("Go to the promises"), QKeySequence("Ctrl+Shift+L"), [this] { promises_->cards()->setFocus(); });
-    addCommand(tr("Go to the workings"), QKeySequence("Ctrl+Shift+W"), [this] { workings_->setFocus(); });
-    addCommand(tr("Go to the vitals"), QKeySequence("Ctrl+Shift+H"), [this] { head_->setFocus(); });
-    addCommand(tr("Light or dark"), QKeySequence("Ctrl+Shift+D"), [this] {
-        followsDesktop_ = false; // the user's choice holds from here on
-        setTheme(theme_.isDark ? lightTheme() : darkTheme());
+    addCommand(Menu::plan, tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] { openTakes({}); });
+    addCommand(Menu::plan, tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
+        if (!document_.isOpen()) {
+            return;
+        }
+        const auto& takes = document_.plan().takes;
+        const auto active =
+            std::find_if(takes.begin(), takes.end(), [&](const Take& each) { return each.name == document_.plan().active; });
+        const std::string next = active + 1 == takes.end() ? takes.front().name : (active + 1)->name;
+        document_.edit(tr("take %1 active").arg(text(next)), [next](Plan& plan) { return activateTake(plan, next); });
     });
-    addCommand(tr("All commands"), QKeySequence("Ctrl+Shift+P"), [this] {
-        CommandPalette palette(actions(), theme_, this);
-        palette.exec();
+}
+
+void MainWindow::addWindowCommands() {
+    addCommand(Menu::view, tr("Go to the promises"), QKeySequence("Ctrl+Shift+L"), [this] { promises_->cards()->setFocus(); });
+    addCommand(Menu::view, tr("Go to the workings"), QKeySequence("Ctrl+Shift+W"), [this] { workings_->setFocus(); });
+    addCommand(Menu::view, tr("Go to the vitals"), QKeySequence("Ctrl+Shift+H"), [this] { head_->setFocus(); });
+    addCommand(Menu::view, tr("Light or dark"), QKeySequence("Ctrl+Shift+D"), [this] {
+        Settings other = settings_; // the user's choice holds from here on
+        other.look = theme_.isDark ? Settings::Look::light : Settings::Look::dark;
+        applySettings(other);
     });
-    addCommand(tr("Quit"), QKeySequence("Ctrl+Q"), [this] { close(); });
-    addCommand(tr("Write a report for people: HTML, PDF or Markdown"), QKeySequence("Ctrl+Alt+R"), [this] { askForReport(); });
-    addCommand(tr("Print the report"), QKeySequence("Ctrl+Alt+P"), [this] { askForPrinter(); });
-    addTakeCommands();
+    addCommand(Menu::view, tr("High contrast"), QKeySequence("Ctrl+Alt+H"), [this] {
+        Settings other = settings_;
+        other.look = other.look == Settings::Look::contrast ? Settings::Look::asDesktop : Settings::Look::contrast;
+        applySettings(other);
+    });
+    addCommand(Menu::view, tr("Larger letters"), QKeySequence::ZoomIn, [this] {
+        Settings other = settings_;
+        other.fontPoints = std::min(QApplication::font().pointSizeF() + 1, 40.0);
+        applySettings(other);
+    });
+    addCommand(Menu::view, tr("Smaller letters"), QKeySequence::ZoomOut, [this] {
+        Settings other = settings_;
+        other.fontPoints = std::max(QApplication::font().pointSizeF() - 1, 6.0);
+        applySettings(other);
+    });
+    addCommand(Menu::view, tr("Show or hide the menu bar"), QKeySequence("Ctrl+Shift+M"), [this] {
+        Settings other = settings_;
+        other.hasMenuBar = !other.hasMenuBar;
+        applySettings(other);
+    });
+    addCommand(Menu::view, tr("Go to the menus"), QKeySequence("F10"), [this] { openMenus(); });
+    addCommand(Menu::help, tr("Help on what has the focus"), QKeySequence("F1"), [this] { showHelp(helpPage()); });
+    addCommand(Menu::help, tr("All commands"), QKeySequence("Ctrl+Shift+P"), [this] { showPalette(); });
+    addCommand(Menu::help, tr("Welcome"), QKeySequence("Ctrl+Alt+F1"), [this] { showView(kWelcome); });
 }
 
 void MainWindow::openTakes(const QString& selected) {
     if (document_.isOpen()) {
-        TakesWindow takes(document_, theme_, this);
-        takes.select(selected);
-        takes.exec();
+        showView("takes");
+        find<TakesView>()->select(selected);
     }
 }
 
@@ -103,6 +151,7 @@ void MainWindow::askForPrinter() {
     if (QPrintDialog(&printer, this).exec() == QDialog::Accepted) {
         printer.setResolution(ReportPages::kDotsPerInch);
         printReport(printer);
+        tellDone(tr("Sent to the printer"));
     }
 }
 
@@ -115,37 +164,28 @@ void MainWindow::askForReport() {
     const QString why = writeReport(path);
     if (!why.isEmpty()) {
         notice_->tell("saving", why);
+    } else {
+        tellDone(tr("Written: %1").arg(QFileInfo(path).fileName()));
     }
-}
-
-void MainWindow::addTakeCommands() {
-    addCommand(tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] { openTakes({}); });
-    addCommand(tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
-        if (!document_.isOpen()) {
-            return;
-        }
-        const auto& takes = document_.plan().takes;
-        const auto active =
-            std::find_if(takes.begin(), takes.end(), [&](const Take& each) { return each.name == document_.plan().active; });
-        const std::string next = active + 1 == takes.end() ? takes.front().name : (active + 1)->name;
-        document_.edit(tr("take %1 active").arg(text(next)), [next](Plan& plan) { return activateTake(plan, next); });
-    });
 }
 
 void MainWindow::chooseRecent() {
     QList<QAction*> actions;
-    QObject owner;
     for (const QString& path : recentPlans()) {
-        auto* action = new QAction(path, &owner);
-        connect(action, &QAction::triggered, this, [this, path] {
+        actions << new QAction(path);
+        connect(actions.back(), &QAction::triggered, this, [this, path] {
             if (mayLeave()) {
                 openPlan(path);
             }
         });
-        actions << action;
     }
-    CommandPalette palette(actions, theme_, this);
-    palette.exec();
+    auto* list = new CommandPalette(actions, theme_, this);
+    list->setWords(tr("Type a part of a path"),
+                   actions.isEmpty() ? tr("no plan was open before") : tr("no path has these letters"));
+    for (QAction* action : std::as_const(actions)) {
+        action->setParent(list);
+    }
+    list->open();
 }
 
 PartEditor* MainWindow::partEditor() const {

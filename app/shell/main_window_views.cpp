@@ -74,9 +74,13 @@ void MainWindow::showView(const QString& name) {
 void MainWindow::sayView() {
     for (Place& place : places_) {
         if (place.step != nullptr) {
-            place.step->setState(place.kind.state(document_));
+            place.step->setState(document_.isOpen() ? std::optional(place.kind.state(document_)) : std::nullopt);
         }
     }
+    const bool isBare = !document_.isOpen() && shown_->kind.name == kWelcome; // there is nothing to stand beside it
+    promises_->setVisible(!isBare);
+    right_->setVisible(!isBare);
+    ripple_->setVisible(!isBare && (below_ == nullptr || below_->isHidden()));
     viewTitle_->setText(shown_->kind.title);
     viewHint_->setText(shown_->view->hint());
     QWidget* tool = shown_->view->tool();
@@ -94,11 +98,11 @@ bool MainWindow::isBusy() const {
 void MainWindow::addViewCommands() {
     for (Place& place : places_) {
         if (place.kind.key > 0) {
-            addCommand(tr("Go to %1").arg(place.kind.title), QKeySequence(QString("Alt+%1").arg(place.kind.key)),
+            addCommand(Menu::view, tr("Go to %1").arg(place.kind.title), QKeySequence(QString("Alt+%1").arg(place.kind.key)),
                        [this, name = place.kind.name] { showView(name); });
         }
         for (const ViewCommand& command : place.kind.commands) {
-            addCommand(command.name, command.keys, [this, &place, run = command.run, enters = command.enters] {
+            addCommand(Menu::plan, command.name, command.keys, [this, &place, run = command.run, enters = command.enters] {
                 if (enters && shown_ != &place) {
                     showView(place.kind.name);
                 }

@@ -4,12 +4,25 @@
 
 #include <QKeyEvent>
 #include <QMouseEvent>
+#include <QTimer>
 
 #include <algorithm>
 
 namespace wisetick::app {
 
-RipplePanel::RipplePanel(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
+namespace {
+
+constexpr int kShrinksAfter = 900; ///< ms: what is tried one after the other does not let it jump
+constexpr int kMostRows = 30;
+constexpr int kEdge = 5; ///< px, that are grasped
+
+} // namespace
+
+RipplePanel::RipplePanel(Document& document, QWidget* parent) : QWidget(parent), document_(document), shrinks_(new QTimer(this)) {
+    shrinks_->setSingleShot(true);
+    shrinks_->setInterval(kShrinksAfter);
+    connect(shrinks_, &QTimer::timeout, this, [this] { setFixedHeight(sizeHint().height()); });
+    setMouseTracking(true);
     keep_ = new PillButton(tr("Keep"), this);
     undo_ = new PillButton(tr("Undo"), this);
     connect(keep_, &QPushButton::clicked, &document_, &Document::keep);
@@ -38,7 +51,29 @@ int RipplePanel::headHeight() const {
 }
 
 QSize RipplePanel::sizeHint() const {
-    return {400, headHeight() + 4 * rowHeight() + 8};
+    const int rows = std::min(static_cast<int>(document_.moved().size()), most_);
+    return {400, headHeight() + (rows > 0 ? rows * rowHeight() + 8 : 0)};
+}
+
+void RipplePanel::setMostRows(int rows) {
+    most_ = std::clamp(rows, 1, kMostRows);
+    shrinks_->stop();
+    setFixedHeight(sizeHint().height());
+}
+
+/// Grows at once, shrinks when nothing came for a moment.
+void RipplePanel::fit() {
+    const int wanted = sizeHint().height();
+    if (wanted >= height()) {
+        shrinks_->stop();
+        setFixedHeight(wanted);
+    } else if (!shrinks_->isActive()) {
+        shrinks_->start();
+    }
+}
+
+bool RipplePanel::isAtEdge(const QPointF& place) const {
+    return place.y() < kEdge && !document_.moved().empty();
 }
 
 int RipplePanel::rowsThatFit() const {
@@ -55,7 +90,9 @@ void RipplePanel::wheelEvent(QWheelEvent* event) {
 }
 
 void RipplePanel::keyPressEvent(QKeyEvent* event) {
-    if (event->key() == Qt::Key_Down || event->key() == Qt::Key_Up) {
+    if (event->key() == Qt::Key_Plus || event->key() == Qt::Key_Minus) {
+        setMostRows(most_ + (event->key() == Qt::Key_Plus ? 1 : -1));
+    } else if (event->key() == Qt::Key_Down || event->key() == Qt::Key_Up) {
         scroll(event->key() == Qt::Key_Down ? 1 : -1);
     } else {
         QWidget::keyPressEvent(event);
@@ -78,6 +115,7 @@ void RipplePanel::refresh() {
     scroll(0);
     keep_->setEnabled(!document_.moved().empty());
     undo_->setEnabled(document_.canUndo());
+    fit();
     update();
 }
 
@@ -95,12 +133,29 @@ void RipplePanel::resizeEvent(QResizeEvent*) {
 void RipplePanel::changeEvent(QEvent* event) {
     if (event->type() == QEvent::FontChange) {
         placeButtons();
-        updateGeometry();
+        setFixedHeight(sizeHint().height());
     }
     QWidget::changeEvent(event);
 }
 
+void RipplePanel::mouseMoveEvent(QMouseEvent* event) {
+    if (dragged_) {
+        const int wanted = dragged_->second + dragged_->first - event->globalPosition().toPoint().y();
+        setMostRows((wanted - headHeight()) / rowHeight());
+    } else {
+        setCursor(isAtEdge(event->position()) ? Qt::SizeVerCursor : Qt::ArrowCursor);
+    }
+}
+
+void RipplePanel::mouseReleaseEvent(QMouseEvent*) {
+    dragged_.reset();
+}
+
 void RipplePanel::mousePressEvent(QMouseEvent* event) {
+    if (isAtEdge(event->position())) {
+        dragged_ = std::pair(event->globalPosition().toPoint().y(), height());
+        return;
+    }
     const int row = first_ + (static_cast<int>(event->position().y()) - headHeight()) / rowHeight();
     if (event->position().y() > headHeight() && row < static_cast<int>(document_.moved().size())) {
         emit targetWanted(document_.moved()[static_cast<std::size_t>(row)].target);

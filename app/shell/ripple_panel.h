@@ -6,9 +6,14 @@
 
 #include <QWidget>
 
+#include <optional>
+
+class QTimer;
+
 namespace wisetick::app {
 
-/// What moved since the last Keep, before → after, worst first, with Keep and Undo.
+/// What moved since the last Keep, before → after, worst first, with Keep and Undo. One line while nothing moved; it grows with
+/// what moved, up to as many rows as its upper edge was drawn to (or + and − set), and shrinks a moment after it went.
 class RipplePanel : public QWidget, public SpokenRows {
     Q_OBJECT
 
@@ -17,6 +22,9 @@ public:
     void setTheme(const Theme& theme);
     QSize sizeHint() const override;
     std::vector<SpokenRow> spokenRows() override;
+    /// Rows that it grows to at most.
+    int mostRows() const { return most_; }
+    void setMostRows(int rows);
     QPushButton* keepButton() const { return keep_; }
     QPushButton* undoButton() const { return undo_; }
 
@@ -26,6 +34,8 @@ signals:
 protected:
     void paintEvent(QPaintEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
+    void mouseMoveEvent(QMouseEvent* event) override;
+    void mouseReleaseEvent(QMouseEvent* event) override;
     void wheelEvent(QWheelEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;
@@ -38,8 +48,14 @@ private:
     void refresh();
     void scroll(int rows);
     void placeButtons();
+    void fit();
+    bool isAtEdge(const QPointF& place) const;
 
     Document& document_;
+    QTimer* shrinks_;
+    int most_ = 4;
+    std::optional<std::pair<int, int>> dragged_; ///< where on the screen, and how high it was
+
     Theme theme_ = lightTheme();
     int first_ = 0; ///< the first result that is shown
     PillButton* keep_;

@@ -21,9 +21,9 @@ void TrailButton::setTheme(const Theme& theme) {
     update();
 }
 
-void TrailButton::setState(State state) {
+void TrailButton::setState(std::optional<State> state) {
     state_ = state;
-    setAccessibleDescription(QString::fromStdString(stateName(state)));
+    setAccessibleDescription(state ? QString::fromStdString(stateName(*state)) : QString());
     update();
 }
 
@@ -40,7 +40,15 @@ QSize TrailButton::sizeHint() const {
 
 void TrailButton::paintEvent(QPaintEvent*) {
     QPainter painter(this);
-    drawMark(painter, QRectF(0, (height() - kTrailMark) / 2.0, kTrailMark, kTrailMark), state_, theme_);
+    const QRectF mark(0, (height() - kTrailMark) / 2.0, kTrailMark, kTrailMark);
+    if (state_) {
+        drawMark(painter, mark, *state_, theme_);
+    } else { // there is nothing to judge
+        painter.setRenderHint(QPainter::Antialiasing);
+        painter.setPen(Qt::NoPen);
+        painter.setBrush(theme_.railEdge);
+        painter.drawEllipse(mark.center(), 2.5, 2.5);
+    }
     const QRectF name(kTrailMark + kTrailGap, 0, width() - kTrailMark - kTrailGap, height());
     drawText(painter, name, Qt::AlignLeft, text(), isCurrent_ ? Face::bold : Face::word,
              isCurrent_ || underMouse() ? theme_.ink : theme_.muted);

@@ -4,6 +4,8 @@
 
 #include <QPushButton>
 
+#include <optional>
+
 namespace wisetick::app {
 
 /// One step of the trail: a view's name with the mark of its worst finding; the one that is shown stands out.
@@ -13,7 +15,8 @@ class TrailButton : public QPushButton {
 public:
     explicit TrailButton(const QString& text, QWidget* parent = nullptr);
     void setTheme(const Theme& theme);
-    void setState(State state);
+    /// The mark; none while there is nothing to judge.
+    void setState(std::optional<State> state);
     void setCurrent(bool isCurrent);
     QSize sizeHint() const override;
 
@@ -22,7 +25,7 @@ protected:
 
 private:
     Theme theme_ = lightTheme();
-    State state_ = State::kept;
+    std::optional<State> state_;
     bool isCurrent_ = false;
 };
 

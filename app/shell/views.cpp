@@ -8,11 +8,14 @@
 #include "handover/handover_page.h"
 #include "rhythm/rhythm_page.h"
 #include "sleep/sleep_page.h"
+#include "takes/takes_page.h"
+#include "welcome/welcome_page.h"
 
 namespace wisetick::app {
 
 std::vector<ViewKind> viewKinds() {
-    return {boardKind(), shelfKind(), clocksKind(), deskKind(), sleepKind(), rhythmKind(), benchKind(), handoverKind()};
+    return {boardKind(),  shelfKind(), clocksKind(),   deskKind(),  sleepKind(),
+            rhythmKind(), benchKind(), handoverKind(), takesKind(), welcomeKind()};
 }
 
 } // namespace wisetick::app

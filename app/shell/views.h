@@ -9,5 +9,7 @@ std::vector<ViewKind> viewKinds();
 
 /// The one that the window begins with.
 inline const QString kFirstView = "clocks";
+/// What stands there while no plan is open.
+inline const QString kWelcome = "welcome";
 
 } // namespace wisetick::app

@@ -24,6 +24,14 @@ public:
     virtual void showView(const QString& name) = 0;
     virtual void beginPlan(const QString& partId) = 0;
     virtual void takePlan(const QString& path) = 0;
+    /// Opens the editor on a part file; on a new part where the path is empty.
+    virtual void editPart(const QString& path) = 0;
+    /// Says for a moment that something was done.
+    virtual void tellDone(const QString& what) = 0;
+    /// The plans that were open last, the newest first.
+    virtual QStringList recent() const = 0;
+    /// Where the documents are.
+    virtual QString documents() const = 0;
     /// Puts a panel below view and workings, half as high as both; the ripple is not shown meanwhile. nullptr: takes it away.
     virtual void showBelow(QWidget* panel) = 0;
     virtual QString selectedPromise() const = 0;
@@ -58,6 +66,8 @@ public:
     virtual bool isBusy() const { return false; }
     /// The file of the part that is selected in it; empty where none is.
     virtual QString partPath() const { return {}; }
+    /// Takes a file of its kind that was dropped on the window.
+    virtual void takeFile(const QString&) {}
     /// A part file was written.
     virtual void partSaved() {}
     /// The view as it is, whole and not only its visible part.
@@ -93,6 +103,7 @@ struct ViewKind {
     std::function<bool(const Document&, const Target&)> opens;
     std::function<View*(Document&, ViewHost&)> make;
     std::vector<ViewCommand> commands = {};
+    QStringList endings = {}; ///< of files that it takes
 };
 
 /// The worst state of the promises whose asks are such.
