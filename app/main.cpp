@@ -83,6 +83,7 @@ int main(int argc, char** argv) {
     parser.addOption({"read", "Read this track of the capture with the lines that belong to it.", "TRACK"});
     parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
+    parser.addOption({"letters", "How large letters are, in points.", "POINTS"});
     parser.addOption({"dark", "Start with the dark theme."});
     parser.addOption({"select", "Select this first, such as promise/modem or line/core.", "TARGET"});
     parser.addOption(
@@ -92,10 +93,13 @@ int main(int argc, char** argv) {
     parser.process(application);
     // the fonts are found while the plan is read
     std::thread fonts([] { QFontDatabase::hasFamily("Noto Sans"); });
-    const QString ownParts = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/parts";
-    const wisetick::Shelf shelf{ownParts.toStdString(), shipped("parts").toStdString()};
     // what writes a file, or is measured, leaves what the user chose alone
     const bool isQuiet = parser.isSet("picture") || parser.isSet("report") || parser.isSet("once");
+    const wisetick::app::Settings chosen = isQuiet ? wisetick::app::Settings() : wisetick::app::Settings::read();
+    const QString ownParts = chosen.ownParts.isEmpty()
+                                 ? QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + "/parts"
+                                 : chosen.ownParts;
+    const wisetick::Shelf shelf{ownParts.toStdString(), shipped("parts").toStdString()};
     QString plan = parser.positionalArguments().value(0);
     if (!isQuiet && !plan.isEmpty() && wisetick::app::WindowServer::raiseElsewhere(plan)) {
         std::cerr << plan.toStdString() << " is open already; its window was raised\n";
@@ -103,7 +107,7 @@ int main(int argc, char** argv) {
         return 0;
     }
     QStringList others; // that were open too
-    if (!isQuiet && parser.positionalArguments().isEmpty() && wisetick::app::Settings::read().reopens) {
+    if (!isQuiet && parser.positionalArguments().isEmpty() && chosen.reopens) {
         others = wisetick::app::MainWindow::openLast();
         plan = others.isEmpty() ? QString() : others.takeFirst();
     }
@@ -111,6 +115,11 @@ int main(int argc, char** argv) {
         others << each;
     }
     QApplication::setFont(wisetick::app::faceFont(wisetick::app::Face::word));
+    if (parser.isSet("letters")) {
+        QFont letters = QApplication::font();
+        letters.setPointSizeF(std::clamp(parser.value("letters").toDouble(), 4.0, 40.0));
+        QApplication::setFont(letters);
+    }
     wisetick::app::MainWindow window(shelf, plan);
     fonts.join();
     window.setDocuments(shipped("docs"));
@@ -194,6 +203,10 @@ int main(int argc, char** argv) {
         const auto isPlaying = [&] { return window.isBusy() || window.document().isPlaying(); };
         while (timer.elapsed() < 800 || (isPlaying() && timer.elapsed() < 20000)) {
             QApplication::processEvents(QEventLoop::AllEvents, 50);
+        }
+        if (window.partEditor() != nullptr && size.size() == 2) {
+            window.partEditor()->resize(size[0].toInt(), size[1].toInt());
+            QApplication::processEvents();
         }
         QWidget* shown = window.partEditor() != nullptr ? static_cast<QWidget*>(window.partEditor()) : &window;
         return shown->grab().save(parser.value("picture")) ? 0 : 1;

@@ -358,6 +358,27 @@ private slots:
         work().forgetReading("bits_data");
         QTRY_VERIFY(work().readOf("bits_data") == nullptr);
     }
+
+    /// A promise goes while its capture lies there: what was measured of it is shown until it is measured anew, and no other's
+    /// place is taken for its own.
+    void promisesGoWhileTheyAreMeasured() {
+        show();
+        type(window_->promises()->entry(), "late: timer1 fires every 2 ms");
+        lay(written("all.vcd", {}));
+        const std::size_t before = work().measured().size();
+        document().edit("all gone", changing([](Plan& plan) { plan.promises.resize(2); }));
+        view().viewport()->repaint();
+        QVERIFY(view().picture().size.height() > 0);
+        QTRY_VERIFY(!work().isBusy());
+        QVERIFY(work().measured().size() < before);
+        for (const auto& [name, error] : document().measured()) {
+            QVERIFY2(document().figures().findPromise(name) != nullptr, name.c_str());
+        }
+        document().undo();
+        view().viewport()->repaint();
+        QTRY_VERIFY(!work().isBusy());
+        QCOMPARE(work().measured().size(), before);
+    }
 };
 
 } // namespace wisetick::test

@@ -1,4 +1,5 @@
 #include "board/board_view.h"
+#include "desk/desk_view.h"
 #include "document/plan_lock.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
@@ -8,11 +9,13 @@
 #include "shell/ripple_panel.h"
 #include "shell/settings_window.h"
 #include "shell/toast.h"
+#include "shell/tour.h"
 #include "shell/trail_button.h"
 #include "shell/views.h"
 #include "shell/window_server.h"
 #include "welcome/welcome_view.h"
 #include "window_fixture.h"
+#include "workings/workings_panel.h"
 
 #include <QAction>
 #include <QComboBox>
@@ -285,6 +288,62 @@ private slots:
         QVERIFY(document().isOpen());
         QCOMPARE(QString::fromStdString(document().plan().name), QString("Orchard sprayer"));
         QVERIFY(window_->find<ClocksView>()->isVisible() && window_->promises()->isVisible());
+    }
+
+    /// Seven steps that watch: each goes on when what it asks was done, by whatever hand.
+    void theTourWatches() {
+        QVERIFY(QFile::copy(path(), folder_->filePath("orchard-sprayer.plan.toml")));
+        window_->setExamples(folder_->path());
+        QTest::keyClick(window_.get(), Qt::Key_F1, Qt::ControlModifier); // the example is opened
+        QCOMPARE(document().path(), folder_->filePath("orchard-sprayer.plan.toml"));
+        Tour* tour = window_->tour();
+        QVERIFY(tour->isUnderWay());
+        QCOMPARE(tour->count(), std::size_t{7});
+        QVERIFY(window_->notice()->text().startsWith("Tour, 1 of 7."));
+        window_->promises()->cards()->select("feed");
+        QTRY_COMPARE(tour->step(), std::size_t{1});
+        settle();
+        document().edit("as a way out does", changing([](Plan& plan) { choiceOf(plan.takes.front(), "uart1").from = "bus_b"; }));
+        QTRY_COMPARE(tour->step(), std::size_t{2});
+        document().keep();
+        QTRY_COMPARE(tour->step(), std::size_t{3});
+        type(window_->promises()->entry(), "uart2 talks 9600 within 2 %");
+        QTRY_COMPARE(tour->step(), std::size_t{4});
+        QTest::keyClick(window_.get(), Qt::Key_K, Qt::ControlModifier);
+        QTRY_COMPARE(tour->step(), std::size_t{5});
+        QTest::keyClick(window_.get(), Qt::Key_B, Qt::ControlModifier | Qt::AltModifier);
+        QTRY_COMPARE(tour->step(), std::size_t{6});
+        document().goTo(0);
+        QTRY_VERIFY(!tour->isUnderWay());
+        QVERIFY(window_->notice()->text().startsWith("That was the tour"));
+        tour->begin();
+        tour->skip();
+        QCOMPARE(tour->step(), std::size_t{1});
+        tour->end();
+        QVERIFY(!window_->notice()->text().startsWith("Tour"));
+    }
+
+    /// Whatever is deleted, the card that is selected, the desk and the workings are about the same promise, to the last one.
+    void deletionsLeaveOneSelection() {
+        settle();
+        window_->showView("promises");
+        auto* cards = window_->promises()->cards();
+        cards->select("tick");
+        cards->setFocus();
+        for (std::size_t left = document().plan().promises.size(); left > 0; --left) {
+            const QString selected = cards->selected();
+            QVERIFY(window_->workings()->target() == Target::promise(selected.toStdString()));
+            QCOMPARE(window_->find<DeskView>()->shown(), selected);
+            QTest::keyClick(cards, left % 3 == 0 ? Qt::Key_Home : Qt::Key_Delete);
+            if (left % 3 == 0) {
+                QTest::keyClick(cards, Qt::Key_Delete);
+            }
+            QCOMPARE(document().plan().promises.size(), left - 1);
+        }
+        QCOMPARE(cards->selected(), QString());
+        QVERIFY(window_->workings()->target().isNothing());
+        document().undo();
+        QCOMPARE(document().plan().promises.size(), std::size_t{1});
     }
 
     /// Plans, parts and captures are taken wherever they are dropped.

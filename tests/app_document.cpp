@@ -362,6 +362,34 @@ private slots:
         QVERIFY(QDir(aside).isEmpty());
     }
 
+    /// Beside what nobody may write to, as an installed example, changes go to the program's own folder, and are offered from
+    /// there.
+    void aPlanThatMayNotBeWrittenBesideIsSafeToo() {
+        const QString shut = folder_->filePath("shut");
+        QVERIFY(QDir().mkdir(shut) && QFile::copy(path(), shut + "/a.plan.toml"));
+        QFile(shut).setPermissions(QFile::ReadOwner | QFile::ExeOwner);
+        if (QFileInfo(shut).isWritable()) {
+            QSKIP("whoever runs this may write everywhere");
+        }
+        const QString aside = folder_->filePath("recovery");
+        const QString plan = shut + "/a.plan.toml";
+        {
+            Document crashed(Shelf{sourceDir() + "/parts"});
+            crashed.setRecoveryFolder(aside);
+            QVERIFY(!hasErrors(crashed.open(plan)));
+            crashed.edit("x", [](Plan& changed) { return renamePlan(changed, "Not lost"); });
+            crashed.autosave();
+            QVERIFY(crashed.autosavePath().startsWith(aside));
+        }
+        Document next(Shelf{sourceDir() + "/parts"});
+        next.setRecoveryFolder(aside);
+        QVERIFY(!hasErrors(next.open(plan)));
+        QCOMPARE(next.left().size(), std::size_t{1});
+        QVERIFY(!hasErrors(next.recover(next.left().front().path)));
+        QCOMPARE(next.plan().name, std::string("Not lost"));
+        QFile(shut).setPermissions(QFile::ReadOwner | QFile::WriteOwner | QFile::ExeOwner);
+    }
+
     /// What was not saved is aside within seconds, without anybody's doing.
     void editsAreWrittenAsideByThemselves() {
         typeControl("bus_a", "8");
@@ -437,16 +465,16 @@ private slots:
         const QString own = document().autosavePath();
         QVERIFY(QFile::exists(own));
         {
-            MainWindow other(Shelf{sourceDir() + "/parts"});
+            MainWindow other(Shelf{sourceDir() + "/parts"}, path()); // as a start of its own that could not ask this one
             other.show();
-            QVERIFY(other.openPlan(path()));
+            QVERIFY(other.notice()->text().contains("in another window"));
+            other.notice()->withdraw("held");
             QCOMPARE(other.notice()->text(), QString()); // what a window that lives has not saved is its own affair
             other.close();
         }
         QVERIFY(QFile::exists(own));
-        MainWindow other(Shelf{sourceDir() + "/parts"});
+        MainWindow other(Shelf{sourceDir() + "/parts"}, path());
         other.show();
-        QVERIFY(other.openPlan(path()));
         other.document().edit("x", [](Plan& plan) { return setDivide(plan, "A", "bus_b", 4); });
         QVERIFY(other.document().save(path()).isDone());
         const std::string theirs = onDisk();

@@ -1,5 +1,7 @@
 #include "seek_fixture.h"
 
+#include "plan/board_edits.h"
+
 #include "paint/controls.h"
 #include "promises/promises_column.h"
 #include "seek/found_plot.h"
@@ -211,6 +213,22 @@ private slots:
         QVERIFY(!chip("the limits of bus_a"));
         QTRY_VERIFY(!panel().isBusy());
         QVERIFY(list().entries().empty());
+    }
+
+    /// Where nothing is fitted, what would do is named, and fitted by a click; then there are takes.
+    void crystalsThatWouldDoAreOffered() {
+        QVERIFY(document().begin("marram-20").empty());
+        document().edit("supply", [](Plan& plan) { return setSupplySpan(plan, {3, 3, 3}); });
+        ask({"core = 128 MHz within 0.1 %"});
+        QVERIFY(panel().refusal()->isVisible());
+        QVERIFY2(panel().refusal()->toPlainText().contains("Nothing is fitted for xtm"),
+                 qPrintable(panel().refusal()->toPlainText()));
+        clickLink(panel().refusal(), "crystal/0/0");
+        QCOMPARE(document().plan().board.fitted.size(), std::size_t{1});
+        QCOMPARE(document().plan().board.fitted.front().source, std::string("xtm"));
+        QTRY_VERIFY_WITH_TIMEOUT(!panel().isBusy() && !list().entries().empty(), 20000);
+        document().undo();
+        QVERIFY(document().plan().board.fitted.empty());
     }
 };
 

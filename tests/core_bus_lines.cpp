@@ -428,9 +428,8 @@ private slots:
             run.mostEdges = most;
             const Capture capture =
                 playBoard(*loaded.part, *loaded.plan, figures, predicted, drawBoard(*loaded.part, figures, 3), run);
-            return std::count_if(capture.diagnostics.begin(), capture.diagnostics.end(), [](const Diagnostic& each) {
-                return each.found.find("is played for") != std::string::npos;
-            });
+            return std::count_if(capture.diagnostics.begin(), capture.diagnostics.end(),
+                                 [](const Diagnostic& each) { return each.found.find("is played for") != std::string::npos; });
         };
         QCOMPARE(stopped(4'000'000), std::ptrdiff_t{0});
         QVERIFY(stopped(1000) > 0);

@@ -42,7 +42,8 @@ const std::map<std::string, std::set<std::string>>& windowMayInclude() {
         {"view", {"document", "paint", "picture"}},
         {"promises", ground},
         {"workings", ground},
-        {"takes", ground},
+        {"takes", view},
+        {"welcome", view},
         {"seek", ground},
         {"board", view},
         {"desk", view},
@@ -54,7 +55,7 @@ const std::map<std::string, std::set<std::string>>& windowMayInclude() {
         {"part_editor", {"document", "paint", "clocks"}},
         {"shell",
          {"bench", "board", "clocks", "desk", "document", "handover", "paint", "part_editor", "picture", "promises", "rhythm",
-          "seek", "sleep", "takes", "view", "workings"}},
+          "seek", "sleep", "takes", "view", "welcome", "workings"}},
     };
     return rooms;
 }

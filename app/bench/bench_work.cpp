@@ -136,12 +136,10 @@ std::size_t BenchWork::lay(const QString& name, const QString& path) {
 void BenchWork::tellMeasured() {
     std::map<std::string, Bounds> errors;
     for (const MeasuredSignal& each : result_.measured) {
-        const std::size_t promise = result_.predicted[each.signal].promise;
-        const auto& figures = document_.figures().promises;
-        if (document_.isOpen() && promise < figures.size()) {
-            if (const auto error = errorOf(figures[promise], each)) {
-                errors.emplace(result_.predicted[each.signal].name, *error);
-            }
+        const std::string& name = result_.predicted[each.signal].name; // the plan may have moved on: its place says nothing
+        const PromiseFigure* promise = document_.isOpen() ? document_.figures().findPromise(name) : nullptr;
+        if (const auto error = promise != nullptr ? errorOf(*promise, each) : std::nullopt) {
+            errors.emplace(name, *error);
         }
     }
     if (document_.isOpen() && result_.current && result_.current->projected > 0 && result_.current->unseen.empty()) {

@@ -3,6 +3,7 @@
 #include "files/whole_file.h"
 
 #include <QCoreApplication>
+#include <QCryptographicHash>
 #include <QDir>
 #include <QFileInfo>
 
@@ -28,8 +29,13 @@ std::unique_ptr<QLockFile> lockOf(const QString& path) {
 Recovery::~Recovery() = default;
 
 QString Recovery::base() const {
-    if (!plan_.isEmpty()) {
+    const QFileInfo plan(plan_);
+    if (!plan_.isEmpty() && (folder_.isEmpty() || QFileInfo(plan.absolutePath()).isWritable())) {
         return plan_ + ".autosave";
+    }
+    if (!plan_.isEmpty()) { // such as an example that is installed: it is told from others by its whole path
+        const QByteArray sum = QCryptographicHash::hash(plan.absoluteFilePath().toUtf8(), QCryptographicHash::Sha256).toHex();
+        return QDir(folder_).filePath(QString::fromLatin1(sum.left(12)) + "-" + plan.fileName() + ".autosave");
     }
     return folder_.isEmpty() ? QString() : QDir(folder_).filePath("unnamed.plan.toml.autosave");
 }
@@ -88,7 +94,7 @@ QString Recovery::write(const std::string& text) {
     if (base().isEmpty()) {
         return {};
     }
-    if (plan_.isEmpty()) {
+    if (!folder_.isEmpty() && base().startsWith(folder_)) {
         QDir().mkpath(folder_);
     }
     for (int number = 1; own_.isEmpty() && number <= kMostFiles; ++number) {

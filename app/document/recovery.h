@@ -11,7 +11,8 @@
 namespace wisetick::app {
 
 /// Changes of a plan that were written aside and never saved: of this window, and of windows that are gone. A plan's stand beside
-/// it (PLAN.autosave, PLAN.autosave-2, …), those of a plan without a file in a folder of their own. Each file has a lock while
+/// it (PLAN.autosave, PLAN.autosave-2, …), those of a plan without a file, or beside which nothing may be written, in a folder of
+/// their own. Each file has a lock while
 /// the window that writes it lives; what a window left behind is kept until somebody says what shall become of it.
 class Recovery {
 public:

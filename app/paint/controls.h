@@ -2,6 +2,7 @@
 
 #include "paint/theme.h"
 
+#include <QLabel>
 #include <QPushButton>
 #include <QScrollBar>
 
@@ -22,6 +23,19 @@ protected:
 private:
     Theme theme_ = lightTheme();
     bool isFilled_ = false;
+};
+
+/// A line of text that needs no room: what does not fit ends in an ellipsis, and stands in the tip.
+class ElidedLabel : public QLabel {
+    Q_OBJECT
+
+public:
+    explicit ElidedLabel(const QString& text = {}, QWidget* parent = nullptr);
+    QSize minimumSizeHint() const override;
+
+protected:
+    bool event(QEvent* event) override;
+    void paintEvent(QPaintEvent* event) override;
 };
 
 /// A scroll bar without arrows: a slim handle where there is something to scroll, nothing where there is not.

@@ -218,7 +218,8 @@ void PromiseCards::paintEvent(QPaintEvent* event) {
 PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(parent), document_(document) {
     setAutoFillBackground(true);
     title_ = new QLabel(tr("Promises"));
-    count_ = new QLabel;
+    count_ = new ElidedLabel;
+    count_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
     entry_ = new QLineEdit;
     entry_->setAccessibleName(tr("Promise line"));
     offers_ = new LineOffers(entry_);
@@ -230,8 +231,7 @@ PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(pa
     cards_ = new PromiseCards(document_);
     auto* top = new QHBoxLayout;
     top->addWidget(title_);
-    top->addStretch();
-    top->addWidget(count_);
+    top->addWidget(count_, 1);
     auto* upper = new QVBoxLayout;
     upper->setContentsMargins(12, 12, 12, 8);
     upper->setSpacing(8);

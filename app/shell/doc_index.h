@@ -7,7 +7,7 @@ namespace wisetick::app {
 
 /// A place in the documents: a page, a heading of it, and the line that was meant.
 struct DocPlace {
-    QString page;    ///< "rhythm.md", "parts/gorse-12.md"
+    QString page;    ///< "rhythm.md", "parts/README.md"
     QString title;   ///< of the page
     QString heading; ///< above the line; the title itself at the beginning of a page
     QString line;    ///< as it reads, without its marks

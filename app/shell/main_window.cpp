@@ -10,6 +10,7 @@
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
 #include "shell/toast.h"
+#include "shell/tour.h"
 #include "shell/trail_button.h"
 #include "shell/views.h"
 #include "shell/window_server.h"
@@ -58,6 +59,7 @@ QWidget* column(std::initializer_list<QWidget*> fixed, QWidget* growing, QWidget
 }
 
 const QString kRecent = "recent";
+constexpr int kNarrowestView = 440; ///< px
 constexpr int kRememberAfter = 100; ///< ms: writing it can wait until the plan is on screen
 
 } // namespace
@@ -79,6 +81,7 @@ MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
     makeMenus();
     notice_ = new Notice;
     toast_ = new Toast(this);
+    tour_ = new Tour(*this);
     ripple_ = new RipplePanel(document_);
     workings_ = new WorkingsPanel(document_);
     stack_ = new QStackedWidget;
@@ -101,7 +104,8 @@ MainWindow::~MainWindow() = default;
 
 /// One step a view that has a key, in their order.
 void MainWindow::makeTrail() {
-    trailKeys_ = new QLabel(tr("Ctrl+Shift+P all commands"));
+    trailKeys_ = new ElidedLabel(tr("Ctrl+Shift+P all commands"));
+    trailKeys_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
     trail_ = new QWidget;
     trail_->setAutoFillBackground(true);
     auto* layout = new QHBoxLayout(trail_);
@@ -113,14 +117,13 @@ void MainWindow::makeTrail() {
             layout->addWidget(place.step);
         }
     }
-    layout->addStretch();
-    layout->addWidget(trailKeys_);
+    layout->addWidget(trailKeys_, 1);
 }
 
 QWidget* MainWindow::makeViewHead() {
     viewTitle_ = new QLabel;
     viewTitle_->setObjectName("viewTitle");
-    viewHint_ = new QLabel;
+    viewHint_ = new ElidedLabel;
     tools_ = new QStackedWidget;
     tools_->setSizePolicy(QSizePolicy::Maximum, QSizePolicy::Preferred);
     auto* viewHead = new QWidget;
@@ -162,6 +165,7 @@ void MainWindow::buildLayout(QWidget* viewHead) {
     upper_->setStretchFactor(0, 1);
     upper_->setStretchFactor(1, 0);
     upper_->setSizes({640, 350});
+    middle_->setMinimumWidth(kNarrowestView);
     work_ = splitterOf(Qt::Vertical, {upper_});
     columns_ = splitterOf(Qt::Horizontal, {promises_, work_});
     columns_->setStretchFactor(0, 0);
@@ -495,6 +499,7 @@ void MainWindow::closeEvent(QCloseEvent* event) {
         return;
     }
     keepState();
+    lock_.release();
     event->accept();
 }
 

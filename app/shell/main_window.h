@@ -31,6 +31,7 @@ class PartEditor;
 class RipplePanel;
 struct DocPlace;
 class Toast;
+class Tour;
 class TrailButton;
 class WorkingsPanel;
 
@@ -86,6 +87,9 @@ public:
     Notice* notice() const { return notice_; }
     Toast* toast() const { return toast_; }
     Help* help() const { return help_; }
+    Tour* tour() const { return tour_; }
+    /// Opens the example where it is not open, and begins the tour on it.
+    void beginTour() override;
     /// The page of the documents about what has the focus.
     QString helpPage() const;
     /// Where the documents are; without, F1 says so.
@@ -221,6 +225,7 @@ private:
     QListWidget* faults_;
     Notice* notice_;
     Toast* toast_;
+    Tour* tour_;
     QAction* undo_ = nullptr;
     QAction* redo_ = nullptr;
     QAction* keep_ = nullptr;

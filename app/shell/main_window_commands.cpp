@@ -121,6 +121,7 @@ void MainWindow::addWindowCommands() {
     addCommand(Menu::view, tr("Go to the menus"), QKeySequence("F10"), [this] { openMenus(); });
     addCommand(Menu::help, tr("Help on what has the focus"), QKeySequence("F1"), [this] { showHelp(helpPage()); });
     addCommand(Menu::help, tr("All commands"), QKeySequence("Ctrl+Shift+P"), [this] { showPalette(); });
+    addCommand(Menu::help, tr("A tour of seven steps on the example"), QKeySequence("Ctrl+F1"), [this] { beginTour(); });
     addCommand(Menu::help, tr("Welcome"), QKeySequence("Ctrl+Alt+F1"), [this] { showView(kWelcome); });
 }
 

@@ -11,6 +11,7 @@
 #include "shell/ripple_panel.h"
 #include "shell/settings_window.h"
 #include "shell/toast.h"
+#include "shell/tour.h"
 #include "shell/views.h"
 
 #include <QAction>
@@ -166,6 +167,17 @@ void MainWindow::applyKeys() {
     for (const auto& [action, keys] : ownKeys_) {
         const auto other = settings_.keys.find(action->objectName());
         action->setShortcut(other == settings_.keys.end() ? keys : QKeySequence(*other, QKeySequence::PortableText));
+    }
+}
+
+void MainWindow::beginTour() {
+    const QString example = examples_ + "/orchard-sprayer.plan.toml";
+    if (QFileInfo(document_.path()).canonicalFilePath() != QFileInfo(example).canonicalFilePath() || !document_.isOpen()) {
+        takePlan(example);
+    }
+    if (document_.isOpen()) {
+        showView(kFirstView);
+        tour_->begin();
     }
 }
 

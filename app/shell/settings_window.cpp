@@ -54,7 +54,7 @@ QWidget* SettingsWindow::makeLooks() {
     form->addRow(tr("Unsaved changes are written aside after"), aside_);
     parts_ = new QLineEdit(settings_.ownParts);
     parts_->setPlaceholderText(tr("where programs keep such"));
-    form->addRow(tr("Folder for your own parts"), parts_);
+    form->addRow(tr("Folder for your own parts, from the next start on"), parts_);
     menus_ = new QCheckBox(tr("Show the menu bar (else F10 shows it for a moment)"));
     menus_->setChecked(settings_.hasMenuBar);
     form->addRow(menus_);

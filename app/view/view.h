@@ -26,6 +26,8 @@ public:
     virtual void takePlan(const QString& path) = 0;
     /// Opens the editor on a part file; on a new part where the path is empty.
     virtual void editPart(const QString& path) = 0;
+    /// Begins the tour on the example.
+    virtual void beginTour() = 0;
     /// Says for a moment that something was done.
     virtual void tellDone(const QString& what) = 0;
     /// The plans that were open last, the newest first.

@@ -12,6 +12,7 @@ public:
         view_->setPicture(host.documents() + "/screenshots/clocks-light.png");
         connect(view_, &WelcomeView::exampleWanted, this,
                 [this] { host_.takePlan(host_.examples() + "/orchard-sprayer.plan.toml"); });
+        connect(view_, &WelcomeView::tourWanted, this, [this] { host_.beginTour(); });
         connect(view_, &WelcomeView::planWanted, this, [this] { host_.showView("shelf"); });
         connect(view_, &WelcomeView::partWanted, this, [this] { host_.editPart({}); });
         connect(view_, &WelcomeView::openWanted, this, [this](const QString& path) { host_.takePlan(path); });

@@ -43,6 +43,7 @@ WelcomeView::WelcomeView(QWidget* parent)
         buttons_ << button;
     };
     add(tr("Open the example"), &WelcomeView::exampleWanted);
+    add(tr("A tour of seven steps"), &WelcomeView::tourWanted);
     add(tr("Begin a plan on a part"), &WelcomeView::planWanted);
     add(tr("Type a part of your own"), &WelcomeView::partWanted);
     column->addSpacing(6);

@@ -27,6 +27,7 @@ public:
 
 signals:
     void exampleWanted();
+    void tourWanted();
     void planWanted();
     void partWanted();
     void openWanted(const QString& path);
