@@ -34,7 +34,7 @@ QString shipped(const QString& name) {
             return folder.filePath(name);
         }
     }
-    return {};
+    return QStandardPaths::locate(QStandardPaths::GenericDataLocation, "wisetick/" + name, QStandardPaths::LocateDirectory);
 }
 
 /// Notices the first painting of a widget.
@@ -134,7 +134,9 @@ int main(int argc, char** argv) {
         window.resize(size[0].toInt(), size[1].toInt());
     }
     std::unique_ptr<wisetick::app::WindowServer> server;
-    if (!isQuiet) {
+    if (isQuiet) {
+        window.leaveNoTrace();
+    } else {
         server = std::make_unique<wisetick::app::WindowServer>();
         window.remember();
         if (parser.isSet("dark")) {

@@ -7,6 +7,7 @@
 
 #include <algorithm>
 #include <cstdlib>
+#include <sstream>
 
 namespace wisetick::cli {
 
@@ -22,6 +23,15 @@ Shelf shelfFor(const std::vector<std::string>& named) {
         if (std::filesystem::is_directory(folder / "parts", error)) {
             shelf.push_back(folder / "parts");
             break;
+        }
+    }
+    // where it can't be told where the program stands: the shared data of the system (XDG Base Directory)
+    const char* variable = std::getenv("XDG_DATA_DIRS");
+    std::stringstream folders(variable == nullptr || *variable == '\0' ? "/usr/local/share:/usr/share" : variable);
+    for (std::string folder; std::getline(folders, folder, ':');) {
+        const std::filesystem::path parts = std::filesystem::path(folder) / "wisetick" / "parts";
+        if (std::find(shelf.begin(), shelf.end(), parts) == shelf.end() && std::filesystem::is_directory(parts, error)) {
+            shelf.push_back(parts);
         }
     }
     return shelf;

@@ -256,7 +256,10 @@ bool MainWindow::showOpened(const QString& path, const Diagnostics& diagnostics)
     if (shown_->kind.name == kWelcome) {
         showView(kFirstView);
     }
-    QTimer::singleShot(kRememberAfter, this, [whole = QFileInfo(path).absoluteFilePath()] {
+    QTimer::singleShot(kRememberAfter, this, [this, whole = QFileInfo(path).absoluteFilePath()] {
+        if (leavesNoTrace_) {
+            return;
+        }
         QStringList recent = recentPlans();
         recent.removeAll(whole);
         recent.prepend(whole);

@@ -57,6 +57,8 @@ public:
     /// From now on it keeps where it stands, what is open and how it looks, and takes over what was kept; without, nothing of the
     /// user's is read or written.
     void remember();
+    /// What is opened is not among the recent plans.
+    void leaveNoTrace() { leavesNoTrace_ = true; }
     /// The plans that were open when the program ended last.
     static QStringList openLast();
     const Settings& settings() const { return settings_; }
@@ -191,6 +193,7 @@ private:
     PlanLock lock_;
     Settings settings_;
     bool remembers_ = false;
+    bool leavesNoTrace_ = false;
     std::array<QMenu*, 5> menus_{};
     std::map<QAction*, QKeySequence> ownKeys_; ///< of the commands, as they come
     std::unique_ptr<DocIndex> docs_;
