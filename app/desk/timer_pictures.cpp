@@ -91,7 +91,7 @@ Picture reachPicture(TimerReach reach) {
     const qreal row = 19;
     const bool hasOthers = !reach.bars.empty() && reach.bars.back().isOther;
     Picture picture;
-    picture.title = QObject::tr("TimerReach");
+    picture.title = QObject::tr("Reach");
     picture.hint = hasOthers ? QObject::tr("the periods that each prescaler can make, and below what other clocks could")
                              : QObject::tr("the periods that each prescaler can make; the wish must cut a bar");
     picture.height = lineHeight(Face::small) * 2 + 14 + row * static_cast<qreal>(reach.bars.size());

@@ -221,7 +221,7 @@ void MainWindow::comeForward() {
 
 /// Says beside the file that it is open here; where somebody else said so, the user is told.
 void MainWindow::holdPlan() {
-    const auto holder = lock_.take(document_.path());
+    const auto holder = leavesNoTrace_ ? std::nullopt : lock_.take(document_.path());
     if (holder) {
         const QString where = holder->process != 0 ? tr("in another window") : tr("on %1").arg(holder->machine);
         notice_->tell("held", tr("%1 is open %2 too: what is saved there and what is saved here write over one another.")
