@@ -59,12 +59,16 @@ Picture ratesPicture(std::vector<CommonRate> all, double allowed) {
             return (top + bottom) / 2 - std::clamp(error / most, -1.0, 1.0) * (bottom - top) / 2;
         };
         std::vector<CommonRate> rates = all;
-        const qreal narrowest = textWidth(Face::small, "38.4k") + 6;
-        if ((right - left) / static_cast<qreal>(rates.size()) < narrowest) { // the less common ones make room
-            std::erase_if(rates, [](const CommonRate& rate) {
-                static const std::vector<Rational> lesser{1200, 14400, 28800, 76800, 250000, 1500000};
-                return !rate.isAsked && std::find(lesser.begin(), lesser.end(), rate.rate) != lesser.end();
-            });
+        const qreal narrowest = std::max(textWidth(Face::small, "38.4k"), textWidth(Face::small, "+0.16")) + 6;
+        static const std::vector<std::vector<Rational>> lesser{{1200, 14400, 28800, 76800, 250000, 1500000},
+                                                               {2400, 4800, 38400, 57600, 500000, 3000000},
+                                                               {19200, 230400, 460800, 2000000}};
+        for (const std::vector<Rational>& some : lesser) { // the less common ones make room
+            if ((right - left) / static_cast<qreal>(rates.size()) < narrowest) {
+                std::erase_if(rates, [&](const CommonRate& rate) {
+                    return !rate.isAsked && std::find(some.begin(), some.end(), rate.rate) != some.end();
+                });
+            }
         }
         const qreal each = (right - left) / static_cast<qreal>(rates.size());
         for (std::size_t i = 0; i < rates.size(); ++i) {

@@ -16,6 +16,9 @@ class TakesPage : public View {
 public:
     TakesPage(Document& document, ViewHost& host) : View(document, host), view_(new TakesView(document)), links_(new QLabel) {
         links_->setTextFormat(Qt::RichText);
+        links_->setWordWrap(true); // they need no more room than there is
+        links_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+        links_->setMinimumWidth(240);
         links_->setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
         links_->setAccessibleName(tr("What can be done with the selected take"));
         connect(links_, &QLabel::linkActivated, this, [this](const QString& link) {

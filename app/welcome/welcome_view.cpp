@@ -3,10 +3,12 @@
 #include "paint/controls.h"
 #include "paint/text.h"
 
+#include <QEvent>
 #include <QFileInfo>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QPainter>
+#include <QScrollArea>
 #include <QVBoxLayout>
 
 namespace wisetick::app {
@@ -25,7 +27,7 @@ WelcomeView::WelcomeView(QWidget* parent)
                            "exactly what the clock settings of the part give, over temperature and tolerance, and says which "
                            "promises are kept and why. Where one is broken it finds settings that keep them all, shows what else "
                            "would move, and writes the code."))),
-      recentTitle_(new QLabel(tr("Open before"))), left_(new QWidget(this)) {
+      recentTitle_(new QLabel(tr("Open before"))), scrolls_(new QScrollArea(this)), left_(new QWidget) {
     setAccessibleName(tr("Welcome"));
     title_->setWordWrap(true);
     words_->setWordWrap(true);
@@ -52,6 +54,11 @@ WelcomeView::WelcomeView(QWidget* parent)
     recent_->setSpacing(4);
     column->addLayout(recent_);
     column->addStretch();
+    scrolls_->setWidget(left_);
+    scrolls_->setWidgetResizable(true);
+    scrolls_->setFrameShape(QFrame::NoFrame);
+    scrolls_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scrolls_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     setFocusProxy(buttons_.front());
     setRecent({});
 }
@@ -85,7 +92,9 @@ void WelcomeView::setRecent(const QStringList& paths) {
 void WelcomeView::style() {
     QPalette colours = palette();
     colours.setColor(QPalette::WindowText, theme_.ink);
+    colours.setColor(QPalette::Window, theme_.paper);
     setPalette(colours);
+    static_cast<SlimScrollBar*>(scrolls_->verticalScrollBar())->setTheme(theme_);
     title_->setFont(faceFont(Face::title));
     words_->setFont(faceFont(Face::word));
     recentTitle_->setFont(faceFont(Face::bold));
@@ -106,7 +115,10 @@ void WelcomeView::style() {
 
 void WelcomeView::resizeEvent(QResizeEvent*) {
     const int wide = std::min(width() - 2 * kWelcomeSide, std::max(kWordsWide, static_cast<int>(lineHeight(Face::word) * 22)));
-    left_->setGeometry(kWelcomeSide, kWelcomeSide, wide, height() - 2 * kWelcomeSide);
+    for (QLabel* label : {title_, words_}) { // as high as their words need
+        label->setMinimumHeight(label->heightForWidth(wide - 12));
+    }
+    scrolls_->setGeometry(kWelcomeSide, kWelcomeSide, wide, height() - 2 * kWelcomeSide);
 }
 
 void WelcomeView::changeEvent(QEvent* event) {
@@ -121,7 +133,7 @@ void WelcomeView::changeEvent(QEvent* event) {
 void WelcomeView::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.fillRect(rect(), theme_.paper);
-    const qreal left = left_->geometry().right() + kWelcomeSide;
+    const qreal left = scrolls_->geometry().right() + kWelcomeSide;
     const QRectF room(left, kWelcomeSide, width() - left - kWelcomeSide, height() - 2.0 * kWelcomeSide);
     if (picture_.isNull() || room.width() < 200) {
         return;

@@ -6,6 +6,7 @@
 #include <QWidget>
 
 class QLabel;
+class QScrollArea;
 class QVBoxLayout;
 
 namespace wisetick::app {
@@ -45,6 +46,7 @@ private:
     QLabel* title_;
     QLabel* words_;
     QLabel* recentTitle_;
+    QScrollArea* scrolls_;
     QWidget* left_;
     QVBoxLayout* recent_;
     QList<PillButton*> buttons_;
