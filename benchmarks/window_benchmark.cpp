@@ -10,12 +10,15 @@
 #include "seek/found_list.h"
 #include "seek/seek_chips.h"
 #include "seek/seek_panel.h"
+#include "shell/command_palette.h"
 #include "shell/main_window.h"
 
+#include <QAction>
 #include <QApplication>
 #include <QFile>
 #include <QKeyEvent>
 #include <QLineEdit>
+#include <QListWidget>
 #include <QScrollBar>
 #include <QTemporaryDir>
 
@@ -246,6 +249,24 @@ void keyWhileSeeking(benchmark::State& state) {
     state.counters["longest_ms"] = longest * 1000;
 }
 
+/// The list of all commands from its keys until it is painted, and a letter typed into it until what it finds is.
+void openPalette(benchmark::State& state) {
+    MainWindow& shown = window();
+    QAction* opens = nullptr;
+    for (QAction* each : shown.actions()) {
+        opens = each->shortcut() == QKeySequence("Ctrl+Shift+P") ? each : opens;
+    }
+    for (auto _ : state) {
+        opens->trigger();
+        auto* palette = shown.findChildren<CommandPalette*>().back();
+        palette->repaint();
+        palette->list()->viewport()->repaint();
+        state.PauseTiming();
+        delete palette;
+        state.ResumeTiming();
+    }
+}
+
 /// A tag that is pressed: the old search is told to stop, the new one begins, all is painted.
 void askAnew(benchmark::State& state) {
     MainWindow& shown = seeking();
@@ -280,6 +301,7 @@ void selectFound(benchmark::State& state) {
 
 BENCHMARK(paintHundredMillionEdges)->Unit(benchmark::kMillisecond)->Arg(0)->Arg(2)->Arg(4)->Arg(6);
 BENCHMARK(keyWhileSeeking)->Unit(benchmark::kMillisecond);
+BENCHMARK(openPalette)->Unit(benchmark::kMillisecond);
 BENCHMARK(askAnew)->Unit(benchmark::kMillisecond)->Iterations(20);
 BENCHMARK(selectFound)->Unit(benchmark::kMillisecond);
 BENCHMARK(laneEditToPainted)->Unit(benchmark::kMillisecond);

@@ -170,6 +170,33 @@ private slots:
         QVERIFY(rowsOf(table)->child(0)->text(QAccessible::Value).startsWith("A "));
     }
 
+    /// In every view: what takes the focus has a name, what can be pressed says what it does, and no two of them that are seen at
+    /// once are called alike.
+    void whatTakesTheFocusHasAName() {
+        settle();
+        for (const char* view :
+             {"board", "shelf", "clocks", "promises", "sleep", "rhythm", "bench", "handover", "takes", "welcome"}) {
+            window_->showView(view);
+            QTRY_VERIFY(!window_->isBusy());
+            QStringList names;
+            for (QWidget* each : window_->findChildren<QWidget*>()) {
+                const bool isReached = each->isVisible() && each->isEnabled() && (each->focusPolicy() & Qt::TabFocus) != 0;
+                if (!isReached || each->focusProxy() != nullptr) {
+                    continue;
+                }
+                QAccessibleInterface* spoken = QAccessible::queryAccessibleInterface(each);
+                QVERIFY(spoken != nullptr);
+                const QString name = spoken->text(QAccessible::Name);
+                const QString said = QString("%1: a %2 has no name").arg(view, each->metaObject()->className());
+                QVERIFY2(!name.isEmpty(), qPrintable(said));
+                const QString kind = name + "/" + QString::number(spoken->role());
+                QVERIFY2(!names.contains(kind), qPrintable(QString("%1: two are called %2").arg(view, name)));
+                names << kind;
+            }
+            QVERIFY2(names.size() >= 6, view);
+        }
+    }
+
     /// What is asked of a row that is gone is answered.
     void aRowThatIsGone() {
         auto* cards = window_->promises()->cards();
