@@ -56,6 +56,7 @@ WelcomeView::WelcomeView(QWidget* parent)
     column->addStretch();
     scrolls_->setWidget(left_);
     scrolls_->setWidgetResizable(true);
+    scrolls_->setFocusPolicy(Qt::NoFocus); // what stands in it takes it
     scrolls_->setFrameShape(QFrame::NoFrame);
     scrolls_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     scrolls_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
