@@ -74,6 +74,7 @@ MainWindow& window() {
             }
         }
         auto* made = new MainWindow(wisetick::Shelf{}); // outlives the application
+        made->leaveNoTrace();
         made->resize(1280, 800);
         made->show();
         if (!made->openPlan(folder.filePath("large.plan.toml"))) {
@@ -130,6 +131,7 @@ void dragToPainted(benchmark::State& state) {
 void editOfTheExample(benchmark::State& state) {
     const std::string source = WISETICK_SOURCE_DIR;
     static MainWindow& shown = *new MainWindow(wisetick::Shelf{source + "/parts"}); // outlives the application
+    shown.leaveNoTrace();
     shown.resize(1280, 800);
     shown.show();
     shown.openPlan(QString::fromStdString(source + "/examples/orchard-sprayer.plan.toml"));
@@ -145,6 +147,7 @@ void editOfTheExample(benchmark::State& state) {
 void laneEditToPainted(benchmark::State& state) {
     const std::string source = WISETICK_SOURCE_DIR;
     static MainWindow& shown = *new MainWindow(wisetick::Shelf{source + "/parts"}); // outlives the application
+    shown.leaveNoTrace();
     shown.resize(1280, 800);
     shown.show();
     shown.openPlan(QString::fromStdString(source + "/examples/orchard-sprayer.plan.toml"));

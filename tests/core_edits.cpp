@@ -438,7 +438,7 @@ private slots:
     void whateverIsEditedIsThereAgain_data() {
         QTest::addColumn<std::string>("file");
         for (const auto& entry : std::filesystem::directory_iterator(sourceDir() + "/examples")) {
-            if (entry.is_regular_file()) { // not what one hands over
+            if (entry.path().string().ends_with(".plan.toml")) { // not what one hands over, nor a window's lock
                 QTest::newRow(entry.path().stem().c_str()) << entry.path().string();
             }
         }

@@ -240,8 +240,8 @@ private slots:
     void everyExampleCompilesAndRuns_data() {
         QTest::addColumn<std::string>("name");
         for (const auto& entry : std::filesystem::directory_iterator(sourceDir() + "/examples")) {
-            if (!entry.is_regular_file()) {
-                continue; // what an example hands over
+            if (!entry.path().string().ends_with(".plan.toml")) {
+                continue; // what an example hands over, or a window's lock
             }
             const std::string file = entry.path().filename().string();
             const std::string name = file.substr(0, file.find('.'));

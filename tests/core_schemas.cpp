@@ -125,8 +125,8 @@ private slots:
     void shippedFilesFit() {
         for (const auto& [folder, kind] : {std::pair{"parts", "part"}, std::pair{"examples", "plan"}}) {
             for (const auto& entry : fs::directory_iterator(fs::path(sourceDir()) / folder)) {
-                if (!entry.is_regular_file()) {
-                    continue; // what an example hands over
+                if (!entry.path().string().ends_with("." + std::string(kind) + ".toml")) {
+                    continue; // what an example hands over, or a window's lock
                 }
                 const Json schema = schemaOf(kind);
                 QCOMPARE(Validator(schema).check(asJson(fileText(entry.path().string()))), std::string());

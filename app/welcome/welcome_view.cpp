@@ -81,6 +81,7 @@ void WelcomeView::setRecent(const QStringList& paths) {
         auto* link = new QLabel;
         link->setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
         link->setToolTip(path);
+        link->setAccessibleName(path); // several may have one name
         link->setProperty("path", path);
         connect(link, &QLabel::linkActivated, this, [this, path] { emit openWanted(path); });
         recent_->addWidget(link);
