@@ -17,6 +17,7 @@ namespace wisetick {
 namespace {
 
 constexpr double kMostDrift = 2e-7;              ///< of a source, while it is looked at
+constexpr double kMostShare = 1e-6;              ///< of the time, that a drift moves it by while it is looked at
 constexpr double kBusRest = 20;                  ///< of a bus between two frames
 constexpr std::int64_t kMostStretches = 200'000; ///< of its jobs
 constexpr std::size_t kMostFeeds = 2000;         ///< of a watchdog
@@ -32,23 +33,19 @@ std::int64_t roundedUp(double value) {
 class SourceClock {
 public:
     SourceClock(double hertz, double off, double drift, double span)
-        : seconds_(1 / (hertz * (1 + off))), bend_(drift / (2 * span * (1 + off))), span_(span) {}
+        : seconds_(1 / (hertz * (1 + off))), bend_(drift / (2 * span * (1 + off))) {}
 
     /// t + bend × t² = steady, by its series: the bend is under 10⁻⁶, and what is left out under 10⁻¹⁸ of the time.
     /// What comes long after the run is beyond the series, and of no matter.
     double timeOf(double periods) const {
         const double steady = periods * seconds_;
-        if (steady > 2 * span_) {
-            return steady;
-        }
-        const double share = bend_ * steady;
+        const double share = std::clamp(bend_ * steady, -kMostShare, kMostShare);
         return steady * (1 - share * (1 - 2 * share));
     }
 
 private:
     double seconds_; ///< of a period at the beginning
     double bend_;
-    double span_; ///< s, of the run
 };
 
 class BoardPlayer {
