@@ -5,12 +5,17 @@
 #include "takes/takes_view.h"
 
 #include <QLabel>
+#include <QTextDocument>
 
+#include <algorithm>
+#include <cmath>
 #include <map>
 
 namespace wisetick::app {
 
 namespace {
+
+constexpr int kWidestLinks = 420; ///< then they stand in two lines
 
 class TakesPage : public View {
 public:
@@ -18,7 +23,6 @@ public:
         links_->setTextFormat(Qt::RichText);
         links_->setWordWrap(true); // they need no more room than there is
         links_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
-        links_->setMinimumWidth(240);
         links_->setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
         links_->setAccessibleName(tr("What can be done with the selected take"));
         connect(links_, &QLabel::linkActivated, this, [this](const QString& link) {
@@ -72,6 +76,10 @@ private:
                               link("delete", tr("delete")),
                               link("short", view_->showsDifferencesOnly() ? tr("show all") : tr("only what differs"))};
         links_->setText(all.join(" &nbsp; "));
+        QTextDocument plain;
+        plain.setDefaultFont(links_->font());
+        plain.setHtml(links_->text());
+        links_->setMinimumWidth(std::min(static_cast<int>(std::ceil(plain.idealWidth())), kWidestLinks));
     }
 
     Theme theme_ = lightTheme();
