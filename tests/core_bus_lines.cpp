@@ -1,5 +1,6 @@
 #include "bench/can_frames.h"
 #include "bench/clocked_lines.h"
+#include "bench/explain.h"
 #include "bench/line_reading.h"
 #include "bench/measure.h"
 #include "bench/sim_board.h"
@@ -388,6 +389,18 @@ private slots:
         run.text = "two lines";
         const Capture capture =
             playBoard(*loaded.part, *loaded.plan, figures, predicted, drawBoard(*loaded.part, figures, 3), run);
+
+        // its clock is as fast as the plan says, with what the board's rise leaves open, and kept
+        bool isMeasured = false;
+        for (const MeasuredSignal& each : measureSignals(capture, *loaded.plan, predicted)) {
+            const BenchSignal& signal = predicted[each.signal];
+            if (signal.name == "heat-sensor") {
+                isMeasured = true;
+                QVERIFY(each.cycle.max >= signal.cycle.min && each.cycle.min <= signal.cycle.max);
+                QVERIFY(each.state == State::kept);
+            }
+        }
+        QVERIFY(isMeasured);
 
         const Track* port = capture.findTrack("bits_data");
         QVERIFY(port != nullptr);

@@ -363,6 +363,10 @@ State stateBy(const Ask& ask, const BenchSignal& signal, const Bounds& cycle, co
     if (const auto* plays = ask.as<PlaysAsk>()) {
         return asRate(plays->hertz, plays->tolerance);
     }
+    if (const auto* bus = ask.as<BusAsk>()) { // no faster than its grade, and as SMBus no slower than 10 kHz
+        const Rational slowest = bus->isSmbus ? Rational(1, 10'000) : cycle.max;
+        return worseState(judgeAtLeast(cycle, 1 / bus->hertz, true).state, judgeAtMost(cycle, slowest, true).state);
+    }
     if (const auto* clocks = ask.as<ClocksAsk>()) {
         return judgeAtLeast(cycle, 1 / clocks->hertz, true).state;
     }

@@ -58,7 +58,7 @@ bool shapeOf(const Ask& ask, const Bounds& got, BenchSignal& signal) {
         signal.can.dataBitsPerSecond = can->data.value_or(Rational(0));
         return true;
     }
-    return ask.is<ClocksAsk>() || ask.is<PlaysAsk>() || ask.is<RunsAsk>();
+    return ask.is<ClocksAsk>() || ask.is<BusAsk>() || ask.is<PlaysAsk>() || ask.is<RunsAsk>();
 }
 
 /// Where the bits of a bus are sampled, and what their lengths are made of.
@@ -119,7 +119,9 @@ std::vector<BenchSignal> benchSignals(const Part& part, const Plan& plan, const 
         signal.clock = *clock;
         signal.source = chainOf(part, controls, *clock).back();
         signal.hertz = hertz->nominal;
-        signal.factors = signal.peripheral ? factorsOf(figure.settings) : std::vector<Setting>();
+        // of a two-wire bus the lines' own rise is part of a cycle: it is no product of its settings
+        const bool isProduct = signal.peripheral && !line.ask.is<BusAsk>();
+        signal.factors = isProduct ? factorsOf(figure.settings) : std::vector<Setting>();
         if (signal.shape == BenchSignal::Shape::bus) {
             setBus(figure.settings, signal);
         } else if (signal.shape == BenchSignal::Shape::pulses) {

@@ -63,7 +63,6 @@ public:
         for (const BenchSignal& signal : signals_) {
             playSignal(signal);
         }
-        playTwoWires();
         if (run_.hasCurrent) {
             playJobs();
         }
@@ -199,30 +198,6 @@ private:
                                             {}});
         }
         playData(signal, ticks, at);
-    }
-
-    /// Two-wire buses: how fast they rise is the board's own, so that nothing is predicted of them; they are played as planned.
-    void playTwoWires() {
-        for (std::size_t i = 0; i < figures_.promises.size(); ++i) {
-            const PromiseFigure& figure = figures_.promises[i];
-            const PromiseLine& line = plan_.promises[i].line;
-            BenchSignal signal;
-            signal.peripheral = part_.findPeripheral(peripheralOf(line.subject));
-            const bool isAsked = line.ask.is<BusAsk>() && figure.state != State::elsewhere && signal.peripheral;
-            const auto clock = isAsked ? clockOf(part_, controls_, *signal.peripheral) : std::nullopt;
-            if (!clock || !figure.got || figure.got->min <= Rational(0)) {
-                continue;
-            }
-            signal.clock = clock.value();
-            const auto& hertz = figures_.lines[signal.clock].hertz;
-            if (!hertz) {
-                continue;
-            }
-            signal.name = figure.name;
-            signal.hertz = hertz->nominal;
-            signal.cycle = inverse(*figure.got);
-            playSignal(signal);
-        }
     }
 
     /// What a port or a two-wire bus sends at its clock: "NAME_data", and of a port "NAME_select". The clock does not stop.
