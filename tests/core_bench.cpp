@@ -295,7 +295,7 @@ private slots:
         for (const std::string& name : kExamples) {
             const Bench& bench = benchOf(name);
             std::size_t before = 0;
-            for (const int nanoseconds : {3, 20, 50, 200, 500, 1000, 2000, 5000, 20000}) {
+            for (const int nanoseconds : {3, 20, 50, 200, 500, 1000, 2000, 5000, 20000, 2000000}) {
                 BoardRun run;
                 run.seconds = Rational(nanoseconds, 1'000'000'000);
                 run.tick = Rational(1, 1'000'000'000);
@@ -312,7 +312,8 @@ private slots:
                 const auto measured = measureSignals(capture, *bench.loaded.plan, bench.predicted);
                 for (const MeasuredSignal& each : measured) {
                     const BenchSignal& signal = bench.predicted[each.signal];
-                    QVERIFY(each.isSilent || each.cycle.min > Rational(0));
+                    QVERIFY2(!each.isSilent, signal.name.c_str()); // a line that sends may rest for so long
+                    QVERIFY(each.cycle.min > Rational(0));
                     QVERIFY(each.isSilent || !measuredSaid(shownCycle(signal, each.cycle)).empty());
                 }
                 (void)explain(*bench.loaded.part, bench.figures, bench.predicted, bench.slips, measured, 5);

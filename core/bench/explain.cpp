@@ -14,6 +14,7 @@ namespace wisetick {
 
 namespace {
 
+constexpr int kRestingBits = 400;         ///< of a line that sends: then it is silent
 constexpr double kMeanwhile = 4e-7;       ///< by which a source may move between what is measured of it at different times
 constexpr double kFarOff = 1e9;           ///< what moves stands still, or the other way round
 constexpr double kPartOfACycle = 1e-3;    ///< for rounding
@@ -432,8 +433,9 @@ std::vector<MeasuredSignal> measureSignals(const Capture& capture, const Plan& p
             measured.duty = signal.shape == BenchSignal::Shape::pulses ? found.duty.value : std::nullopt;
             measured.jitter = signal.shape == BenchSignal::Shape::toggles ? std::nullopt : found.jitter;
         }
-        // it should have changed several times, and never did
-        measured.isSilent = track->edges.size() <= 1 && capture.length() > 4 * signal.cycle.max;
+        // it should have changed several times, and never did; a line that sends may rest between
+        const bool mayRest = signal.shape == BenchSignal::Shape::frames || signal.shape == BenchSignal::Shape::bus;
+        measured.isSilent = track->edges.size() <= 1 && capture.length() > (mayRest ? kRestingBits : 4) * signal.cycle.max;
         measured.length = capture.length();
         // what may have lasted no time at all, for all that the capture shows, has no rate
         const bool isTold = figure.value && figure.value->min > Rational(0);
