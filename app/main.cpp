@@ -1,5 +1,6 @@
 #include "bench/bench_view.h"
 #include "clocks/clocks_view.h"
+#include "paint/language.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "seek/seek_panel.h"
@@ -13,6 +14,7 @@
 #include <QDir>
 #include <QElapsedTimer>
 #include <QFontDatabase>
+#include <QLocale>
 #include <QStandardPaths>
 
 #include <algorithm>
@@ -64,6 +66,18 @@ void useNoDisplayForFiles(int argc, char** argv) {
     }
 }
 
+/// Speaks the language that is asked for, else the chosen one, else that of the desktop. False: that is not here.
+bool speaks(const QString& asked, const QString& chosen, bool isQuiet) {
+    if (!asked.isEmpty()) {
+        return wisetick::app::Language::speak(asked);
+    }
+    const QString desktop = isQuiet ? QString("en") : QLocale::system().name().section('_', 0, 0);
+    if (!wisetick::app::Language::speak(chosen.isEmpty() ? desktop : chosen)) {
+        wisetick::app::Language::speak("en");
+    }
+    return true;
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -84,6 +98,7 @@ int main(int argc, char** argv) {
     parser.addOption({"once", "Quit when the window has been painted."});
     parser.addOption({"size", "Size of the window, such as 1280x800.", "SIZE"});
     parser.addOption({"letters", "How large letters are, in points.", "POINTS"});
+    parser.addOption({"lang", "Speak this language, such as de; else the one of the desktop, where it is there.", "LANGUAGE"});
     parser.addOption({"dark", "Start with the dark theme."});
     parser.addOption({"select", "Select this first, such as promise/modem or line/core.", "TARGET"});
     parser.addOption(
@@ -113,6 +128,12 @@ int main(int argc, char** argv) {
     }
     for (const QString& each : parser.positionalArguments().mid(1)) {
         others << each;
+    }
+    if (!speaks(parser.value("lang"), chosen.language, isQuiet)) {
+        std::cerr << "'" << parser.value("lang").toStdString() << "' is no language that is here; there are "
+                  << wisetick::app::Language::known().join(", ").toStdString() << "\n";
+        fonts.join();
+        return 2;
     }
     QApplication::setFont(wisetick::app::faceFont(wisetick::app::Face::word));
     if (parser.isSet("letters")) {

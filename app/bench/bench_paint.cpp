@@ -136,7 +136,7 @@ void BenchView::paintTrack(QPainter& painter, const Row& row) {
     drawText(painter, QRectF(names, first, axis_.left - names - 8, lineHeight(Face::bold)), Qt::AlignLeft, text(signal.name),
              Face::bold, theme_.ink);
     drawText(painter, QRectF(names, first + lineHeight(Face::bold), axis_.left - names - 8, lineHeight(Face::small)),
-             Qt::AlignLeft, text(signal.subject + ", track " + measured.track), Face::small, theme_.muted);
+             Qt::AlignLeft, text(phrase("{}, track {}", signal.subject, measured.track)), Face::small, theme_.muted);
     const QRectF area(axis_.left, rect.top() + kInkTop, axis_.right - axis_.left, trackHeight() - kInkTop - kInkBottom);
     if (const Track* track = trackOf(measured)) {
         painter.save();

@@ -98,8 +98,7 @@ private:
     }
 
     /// Lowest, nominal and highest of a span; the ends follow where they would pass one another.
-    void addSpan(const QString& name, Unit unit, const std::optional<Bounds>& now,
-                 std::string (*set)(Plan&, SpanEnd, const Rational&)) {
+    void addSpan(const QString& name, Unit unit, const std::optional<Bounds>& now, Text (*set)(Plan&, SpanEnd, const Rational&)) {
         const auto end = [&](const char* which, SpanEnd at, Rational Bounds::*member) {
             addQuantity(name + " " + tr(which), now ? std::optional((*now).*member) : std::nullopt, unit, true,
                         [=](const std::optional<Rational>& value) -> PlanEdit {
@@ -142,7 +141,7 @@ private:
 
     /// A span as one text: "3 V to 3.6 V", or one value where it does not move.
     void addWhole(const QString& name, Unit unit, const std::optional<Bounds>& now, const std::string& what,
-                  std::string (*set)(Plan&, const Bounds&)) {
+                  Text (*set)(Plan&, const Bounds&)) {
         const QString shown = !now                   ? QString()
                               : now->min == now->max ? printed(now->min, unit)
                                                      : tr("%1 to %2").arg(printed(now->min, unit), printed(now->max, unit));
@@ -469,7 +468,7 @@ private:
             row.pin = row.name;
             const auto speed =
                 std::find_if(speeds.begin(), speeds.end(), [&](const PinSpeedFigure& each) { return each.pin == pin.pin; });
-            const std::string why = !pin.why.empty() || speed == speeds.end() ? pin.why : speed->why;
+            const Text why = !pin.why.empty() || speed == speeds.end() ? pin.why : speed->why;
             if (speed != speeds.end() && !speed->speed.empty()) {
                 users << tr("as fast as %1, for %2").arg(text(speed->speed), text(printQuantity(speed->hertz, Unit::hertz)));
             }

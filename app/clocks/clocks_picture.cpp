@@ -14,7 +14,7 @@ constexpr int kPictureGrid = 4;
 
 QString spreadText(const LineFigure& line) {
     if (!line.hertz || !line.unknown.empty()) {
-        return line.unknown.empty() ? text(line.why) : "tolerance unknown";
+        return line.unknown.empty() ? text(line.why) : QObject::tr("tolerance unknown");
     }
     const Bounds error = relativeError(*line.hertz, line.hertz->nominal);
     return -error.min == error.max ? text(printTolerance(error.max)) : text(printError(error.min) + " " + printError(error.max));
@@ -244,12 +244,13 @@ private:
         if (const std::string& own = scene_.ownDemand[clock.node]; !own.empty()) { // wanted in this take alone
             const qreal end = textWidth(Face::small, control) + 3 * kPictureGrid;
             drawText(painter_, name.translated(0, rect.height() / 2 - 1).adjusted(end, 0, 0, 0), Qt::AlignLeft,
-                     "only " + text(own), Face::small, scene_.theme.muted);
+                     QObject::tr("only %1").arg(text(own)), Face::small, scene_.theme.muted);
         }
         const QRectF rate(layout_.axisRight(), name.top(), layout_.measures().rateWidth - 3 * kPictureGrid, name.height());
         const bool isWell = line.state == State::kept;
-        drawText(painter_, rate, Qt::AlignRight, line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : "no rate",
-                 Face::bold, isWell ? ink : scene_.theme.of(line.state));
+        drawText(painter_, rate, Qt::AlignRight,
+                 line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : QObject::tr("no rate"), Face::bold,
+                 isWell ? ink : scene_.theme.of(line.state));
         drawText(painter_, rate.translated(0, rect.height() / 2 - 1), Qt::AlignRight, line.isOn ? limitText(line) : "off",
                  Face::small, isWell ? scene_.theme.muted : scene_.theme.of(line.state));
         if (line.limitMin || line.limitMax) {
@@ -271,9 +272,9 @@ QString limitText(const LineFigure& line) {
         return text(printRange(*line.limitMin, *line.limitMax, Unit::hertz));
     }
     if (line.limitMax) {
-        return "most " + text(printQuantity(*line.limitMax, Unit::hertz));
+        return QObject::tr("most %1").arg(text(printQuantity(*line.limitMax, Unit::hertz)));
     }
-    return line.limitMin ? "least " + text(printQuantity(*line.limitMin, Unit::hertz)) : QString();
+    return line.limitMin ? QObject::tr("least %1").arg(text(printQuantity(*line.limitMin, Unit::hertz))) : QString();
 }
 
 QString sourceText(const LineFigure& line) {

@@ -26,11 +26,11 @@ ControlEdit factorEdit(const Line& line, bool isMultiplier, const Rational& valu
     const QString sign = isMultiplier ? "\u00d7 " : "\u00f7 ";
     ControlEdit edit;
     if (set.empty()) {
-        edit.why = QString("%1 has no %2").arg(text(line.id), isMultiplier ? "multiplier" : "divider");
+        edit.why = QObject::tr("%1 has no %2").arg(text(line.id), isMultiplier ? "multiplier" : "divider");
         return edit;
     }
     if (!set.contains(value)) {
-        edit.why = QString("%1 can't be set to %2%3").arg(text(line.id), sign, text(printFactor(value)));
+        edit.why = QObject::tr("%1 can't be set to %2%3").arg(text(line.id), sign, text(printFactor(value)));
         for (const Rational& near : set.nearest(value)) {
             edit.offers << sign + text(printFactor(near));
         }
@@ -48,14 +48,14 @@ ControlEdit sourceEdit(const Part& part, const Line& line, const std::string& ty
         names.push_back(part.nodeId(input));
     }
     if (std::find(names.begin(), names.end(), typed) == names.end() || names.size() < 2) {
-        edit.why =
-            text(line.id) + (names.size() < 2 ? QString(" has one source only") : " can't be fed from '" + text(typed) + "'");
+        edit.why = text(line.id) + (names.size() < 2 ? QObject::tr(" has one source only")
+                                                     : QObject::tr(" can't be fed from '%1'").arg(text(typed)));
         for (const std::string& name : names) {
             edit.offers << "from " + text(name);
         }
         return edit;
     }
-    edit.what = text(line.id + " from " + typed);
+    edit.what = text(phrase("{} from {}", line.id, typed));
     edit.change = [id = line.id, typed](Plan& plan) { return setFrom(plan, plan.active, id, typed); };
     return edit;
 }
@@ -63,13 +63,13 @@ ControlEdit sourceEdit(const Part& part, const Line& line, const std::string& ty
 ControlEdit sourceRateEdit(const Source& source, const Rational& hertz) {
     ControlEdit edit;
     if (std::find(source.rates.begin(), source.rates.end(), hertz) == source.rates.end()) {
-        edit.why = QString("%1 can't run at %2").arg(text(source.id), text(printQuantity(hertz, Unit::hertz)));
+        edit.why = QObject::tr("%1 can't run at %2").arg(text(source.id), text(printQuantity(hertz, Unit::hertz)));
         for (const Rational& rate : FactorSet::list(source.rates).nearest(hertz)) {
             edit.offers << text(printQuantity(rate, Unit::hertz));
         }
         return edit;
     }
-    edit.what = text(source.id) + " at " + text(printQuantity(hertz, Unit::hertz));
+    edit.what = QObject::tr("%1 at %2").arg(text(source.id), text(printQuantity(hertz, Unit::hertz)));
     edit.change = [id = source.id, hertz](Plan& plan) { return setRate(plan, plan.active, id, hertz); };
     return edit;
 }
@@ -108,7 +108,7 @@ ControlEdit rateEdit(const Part& part, const Figures& figures, NodeIndex node, c
     ControlEdit edit;
     const auto own = ownFactor(part, figures, node);
     const std::string id = part.nodeId(node);
-    edit.why = QString("%1 can't reach %2 from its source").arg(text(id), text(printQuantity(hertz, Unit::hertz)));
+    edit.why = QObject::tr("%1 can't reach %2 from its source").arg(text(id), text(printQuantity(hertz, Unit::hertz)));
     edit.beyond = hertz;
     if (!own) {
         return edit;
@@ -148,10 +148,10 @@ ControlEdit fieldEdit(const Line& line, std::int64_t held) {
                 return factorEdit(line, isMultiplier, set.at(i));
             }
         }
-        edit.why = QString("no setting of %1 makes its field hold %2").arg(text(line.id)).arg(held);
+        edit.why = QObject::tr("no setting of %1 makes its field hold %2").arg(text(line.id)).arg(held);
     }
     if (edit.why.isEmpty()) {
-        edit.why = QString("%1 has no field for a factor").arg(text(line.id));
+        edit.why = QObject::tr("%1 has no field for a factor").arg(text(line.id));
     }
     return edit;
 }
@@ -231,26 +231,26 @@ bool hasControl(const Part& part, NodeIndex node) {
 QString sentenceOf(const Part& part, const Figures& figures, NodeIndex node) {
     const LineFigure& line = figures.lines[node];
     const auto rate = [](const LineFigure& of) {
-        return of.hertz ? text(printQuantity(of.hertz->nominal, Unit::hertz)) : QString("no rate");
+        return of.hertz ? text(printQuantity(of.hertz->nominal, Unit::hertz)) : QObject::tr("no rate");
     };
     QString sentence = text(line.name) + " ";
     if (line.parent) {
         const LineFigure& parent = figures.lines[*line.parent];
-        sentence += QString("is %1, %2, ").arg(text(parent.name), rate(parent));
+        sentence += QObject::tr("is %1, %2, ").arg(text(parent.name), rate(parent));
         sentence += line.multiply == 1 ? QString() : QString::fromUtf8("\u00d7 ") + text(printFactor(line.multiply)) + " ";
         sentence += line.divide == 1 ? QString() : QString::fromUtf8("\u00f7 ") + text(printFactor(line.divide)) + " ";
         sentence = sentence.trimmed() + ": " + rate(line);
     } else {
-        sentence += "runs at " + rate(line);
+        sentence += QObject::tr("runs at %1").arg(rate(line));
     }
     if (line.limitMin) {
-        sentence += ", at least " + text(printQuantity(*line.limitMin, Unit::hertz));
+        sentence += QObject::tr(", at least %1").arg(text(printQuantity(*line.limitMin, Unit::hertz)));
     }
     if (line.limitMax) {
-        sentence += ", at most " + text(printQuantity(*line.limitMax, Unit::hertz));
+        sentence += QObject::tr(", at most %1").arg(text(printQuantity(*line.limitMax, Unit::hertz)));
     }
     if (!line.isOn) {
-        sentence += "; off";
+        sentence += QObject::tr("; off");
     }
     Q_UNUSED(part);
     return sentence;
@@ -266,7 +266,7 @@ ControlEdit readControl(const QString& typed, const Part& part, const Figures& f
     ControlEdit edit;
     if (part.isSource(node)) {
         if (part.sources[node].rates.size() < 2) {
-            edit.why = "a source is set on the board";
+            edit.why = QObject::tr("a source is set on the board");
             return edit;
         }
         const std::string rate = typed.trimmed().section("at ", -1).toStdString();
@@ -304,7 +304,7 @@ ControlEdit readControl(const QString& typed, const Part& part, const Figures& f
     if (hertz && hertz->sign() > 0) {
         return rateEdit(part, figures, node, *hertz);
     }
-    edit.why = hertz ? QString("a rate is above 0") : text(sayText(hertz.error()));
+    edit.why = hertz ? QObject::tr("a rate is above 0") : text(sayText(hertz.error()));
     return edit;
 }
 

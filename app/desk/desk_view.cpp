@@ -225,7 +225,7 @@ void DeskView::paintHead(QPainter& painter, qreal top) const {
     const qreal clock = textWidth(Face::small, clockText_);
     drawText(painter, QRectF(kDeskLeft + mark + 8, top + 4, right - kDeskLeft - mark - 8, line), Qt::AlignLeft, text(figure.asks),
              Face::bold, theme_.ink);
-    const std::string said = !figure.why.empty() ? figure.why : figure.note;
+    const Text said = !figure.why.empty() ? figure.why : figure.note;
     const QString below = said.empty() ? (figure.isPinned ? tr("pinned") : text(stateName(figure.state))) : text(said);
     drawText(painter,
              QRectF(kDeskLeft + mark + 8, top + 4 + line, right - clock - kDeskLeft - mark - 20, lineHeight(Face::small)),

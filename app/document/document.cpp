@@ -215,7 +215,7 @@ Saved Document::save(const QString& path, bool overwrites) {
                 tr("%1 was not written, for it could not be opened again: %2. What stood there stands there still.")
                     .arg(path, QString::fromStdString(sayText(fault)))};
     }
-    if (const std::string why = writeWholeFile(path.toStdString(), *content); !why.empty()) {
+    if (const Text why = writeWholeFile(path.toStdString(), *content); !why.empty()) {
         return {Saved::How::refused, QString::fromStdString(why)};
     }
     recovery_.discard();
@@ -238,7 +238,7 @@ const Take& Document::take() const {
 
 QString Document::edit(const QString& what, const PlanEdit& change) {
     Plan next = plan();
-    std::string why = change(next);
+    Text why = change(next);
     if (why.empty() && !(next == plan())) {
         why = whyNotWhole(next, &part_);
     }
@@ -388,7 +388,7 @@ void Document::troubleBeside(const QString& why) {
 
 void Document::playFailed(const QString& why) {
     figures_.rhythm.emplace();
-    figures_.rhythm->unknown = "unknown: the jobs could not be played";
+    figures_.rhythm->unknown = phrase("unknown: the jobs could not be played");
     emit changed();
     emit troubled(
         tr("The jobs could not be played: %1. The plan is as it was; undo the last edit (Ctrl+Z) or change the jobs.").arg(why));

@@ -1,6 +1,9 @@
 #include "paint/text.h"
 
+#include "paint/language.h"
+
 #include <QApplication>
+#include <QCoreApplication>
 #include <QFontMetricsF>
 #include <QHash>
 #include <QStaticText>
@@ -64,6 +67,14 @@ const QStaticText& laidOut(KeptFace& face, const QString& text) {
 }
 
 } // namespace
+
+QString text(const Text& said) {
+    if (!said.hasPhrases() || Language::spoken() == "en") {
+        return QString::fromStdString(said);
+    }
+    return QString::fromStdString(
+        said.in([](const char* phrase) { return QCoreApplication::translate("wisetick", phrase).toStdString(); }));
+}
 
 const QFont& faceFont(Face face) {
     return kept(face).font;

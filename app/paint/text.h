@@ -1,5 +1,7 @@
 #pragma once
 
+#include "base/text.h"
+
 #include <QFont>
 #include <QPainter>
 #include <QString>
@@ -13,9 +15,15 @@ inline QString text(const std::string& value) {
     return QString::fromStdString(value);
 }
 
+/// What the core says, in the language that is spoken.
+QString text(const Text& said);
+
 /// A text of the core as HTML: its signs escaped.
 inline QString escaped(const std::string& value) {
     return text(value).toHtmlEscaped();
+}
+inline QString escaped(const Text& said) {
+    return text(said).toHtmlEscaped();
 }
 
 /// The faces of the window, at sizes relative to the application's own: few, as each is loaded at the start.

@@ -180,8 +180,8 @@ void PartEditor::list(const Diagnostics& diagnostics) {
     faults_->clear();
     for (const Diagnostic& diagnostic : diagnostics) {
         const auto range = text_->rangeOf(diagnostic);
-        const std::string said = diagnostic.found + (diagnostic.expected.empty() ? "" : "; expected " + diagnostic.expected) +
-                                 (diagnostic.mend.empty() ? "" : "; " + diagnostic.mend);
+        const Text said = diagnostic.found + (diagnostic.expected.empty() ? "" : "; expected " + diagnostic.expected) +
+                          (diagnostic.mend.empty() ? "" : "; " + diagnostic.mend);
         auto* item = new QListWidgetItem((range ? tr("line %1: ").arg(range->line + 1) : QString()) + string(said), faults_);
         item->setForeground(diagnostic.severity == Severity::error ? theme_.broken : theme_.strained);
     }
@@ -202,7 +202,7 @@ QString PartEditor::save() {
         }
         QDir().mkpath(ownParts_);
     }
-    if (const std::string why = writeWholeFile(path.toStdString(), text_->text().toStdString()); !why.empty()) {
+    if (const Text why = writeWholeFile(path.toStdString(), text_->text().toStdString()); !why.empty()) {
         return string(why);
     }
     path_ = path;

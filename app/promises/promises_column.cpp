@@ -380,7 +380,7 @@ void PromisesColumn::enter() {
         return changesOne ? replacePromise(plan, editing_->first, promise) : putPromise(plan, promise);
     });
     if (!why.isEmpty()) {
-        showTrouble(typed, {0, promise.text.size(), why.toStdString(), "something else", {}});
+        showTrouble(typed, {0, promise.text.size(), why.toStdString(), phrase("something else"), {}});
         return;
     }
     editing_.reset();

@@ -47,7 +47,8 @@ struct JobsDrawing {
         const QColor colour = job.brings.isZero() ? laneColour(lane, theme) : theme.strained;
         if (every > 0 && axis.length() / every > static_cast<double>(kMostRuns)) {
             drawText(painter, rect.adjusted(8, 0, -8, 0), Qt::AlignLeft,
-                     said("%1 times in what is shown").arg(std::lround(axis.length() / every)), Face::small, theme.muted);
+                     said(phraseMark("%1 times in what is shown")).arg(std::lround(axis.length() / every)), Face::small,
+                     theme.muted);
             return;
         }
         painter.setPen(Qt::NoPen);
@@ -78,11 +79,12 @@ struct JobsDrawing {
             drawText(painter, QRectF(area.left(), top, kJobNames - kJobGap, kJobGoesOn), Qt::AlignLeft, said(words), Face::bold,
                      theme.ink);
         };
-        name(goesOn, "goes on");
+        name(goesOn, phraseMark("goes on"));
         paintGoesOn(painter, QRectF(axis.left, goesOn, axis.right - axis.left, kJobGoesOn), axis, *figures.rhythm->trace, lanes,
                     theme);
         const qreal draws = goesOn + kJobGoesOn + kJobGap;
-        drawText(painter, QRectF(area.left(), draws, 60, kJobGoesOn), Qt::AlignLeft, said("draws"), Face::bold, theme.ink);
+        drawText(painter, QRectF(area.left(), draws, 60, kJobGoesOn), Qt::AlignLeft, said(phraseMark("draws")), Face::bold,
+                 theme.ink);
         paintDraws(painter, QRectF(axis.left, draws, axis.right - axis.left, kJobDraws), axis, *figures.rhythm->trace, theme);
     }
 };
@@ -92,8 +94,8 @@ struct JobsDrawing {
 Picture jobsPicture(const Part& part, const Plan& plan, const Figures& figures) {
     const JobsDrawing drawing{part, plan, figures};
     Picture picture;
-    picture.title = said("Jobs");
-    picture.hint = said("three of the longest periods");
+    picture.title = said(phraseMark("Jobs"));
+    picture.hint = said(phraseMark("three of the longest periods"));
     picture.height =
         lineHeight(Face::small) + 6 + kLane * static_cast<qreal>(plan.jobs.size()) + kJobGap + kJobGoesOn + kJobGap + kJobDraws;
     picture.paint = [drawing](QPainter& painter, const QRectF& area, const Theme& theme) { drawing.draw(painter, area, theme); };

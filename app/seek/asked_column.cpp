@@ -157,8 +157,11 @@ void AskedColumn::wishAsItIs(const QString& line) {
     if (figure != nullptr && figure->hertz) {
         wish(line, figure->hertz->nominal);
     } else if (figure != nullptr) {
-        showTrouble(line,
-                    {0, line.toStdString().size(), "'" + line.toStdString() + "' has no rate", "a wish for it, with a rate", {}});
+        showTrouble(line, {0,
+                           line.toStdString().size(),
+                           phrase("'{}' has no rate", line.toStdString()),
+                           phrase("a wish for it, with a rate"),
+                           {}});
     }
 }
 

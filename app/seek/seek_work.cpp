@@ -107,9 +107,9 @@ RefusalShown whyNothing(const SeekAsked& asked, const SeekResult& result, const 
     const auto refusal = whyNone(space, {false, true, true}, control);
     RefusalShown shown;
     if (!refusal) {
-        shown.other = result.isComplete() ? "There are takes, but none keeps the promises that are judged on whole takes: "
-                                            "averages, lives and what hangs on other promises."
-                                          : "Nothing was found before the search ended: " + result.cut + ".";
+        shown.other = result.isComplete() ? phrase("There are takes, but none keeps the promises that are judged on whole takes: "
+                                                   "averages, lives and what hangs on other promises.")
+                                          : phrase("Nothing was found before the search ended: {}.", result.cut);
         return shown;
     }
     const auto pieceOf = [&](const Demanded& each) {
@@ -123,7 +123,7 @@ RefusalShown whyNothing(const SeekAsked& asked, const SeekResult& result, const 
         }
         shown.explained = explain(space, refusal->conflicts.front(), control);
     } else {
-        shown.other = "What collides was not found: the search had to end.";
+        shown.other = phrase("What collides was not found: the search had to end.");
     }
     shown.isSmallest = refusal->isSmallest;
     shown.nearest = refusal->nearest;

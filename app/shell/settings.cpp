@@ -26,6 +26,7 @@ Settings Settings::read() {
     settings.digits = std::clamp(kept.value("settings/digits", settings.digits).toInt(), 2, kMostDigits);
     settings.asideAfter = std::clamp(kept.value("settings/aside", settings.asideAfter).toInt(), 1, kLongestAside);
     settings.ownParts = kept.value("settings/parts").toString();
+    settings.language = kept.value("settings/language").toString();
     settings.hasMenuBar = kept.value("settings/menus", true).toBool();
     settings.hasMotion = kept.value("settings/motion", true).toBool();
     settings.reopens = kept.value("settings/reopens", true).toBool();
@@ -43,6 +44,7 @@ void Settings::write() const {
     kept.setValue("settings/digits", digits);
     kept.setValue("settings/aside", asideAfter);
     kept.setValue("settings/parts", ownParts);
+    kept.setValue("settings/language", language);
     kept.setValue("settings/menus", hasMenuBar);
     kept.setValue("settings/motion", hasMotion);
     kept.setValue("settings/reopens", reopens);

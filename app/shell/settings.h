@@ -18,6 +18,7 @@ struct Settings {
     int digits = 4;              ///< of the vitals
     int asideAfter = 2;          ///< s, from an edit until it is written aside
     QString ownParts;            ///< the folder for parts of the user's own; empty: where programs keep such
+    QString language;            ///< spoken from the next start on, "de"; empty: as the desktop
     bool hasMenuBar = true;      ///< without, F10 shows it for a moment
     bool hasMotion = true;       ///< false: nothing fades
     bool reopens = true;         ///< what was open last is opened at the start

@@ -1,5 +1,7 @@
 #include "shell/settings_window.h"
 
+#include "paint/language.h"
+
 #include <QAction>
 #include <QCheckBox>
 #include <QComboBox>
@@ -9,9 +11,12 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
+#include <QLocale>
 #include <QTabWidget>
 #include <QTableWidget>
 #include <QVBoxLayout>
+
+#include <algorithm>
 
 namespace wisetick::app {
 
@@ -36,6 +41,13 @@ QWidget* SettingsWindow::makeLooks() {
     look_->addItems({tr("as the desktop"), tr("light"), tr("dark"), tr("high contrast")});
     look_->setCurrentIndex(static_cast<int>(settings_.look));
     form->addRow(tr("Colours"), look_);
+    language_ = new QComboBox;
+    language_->addItem(tr("as the desktop"), QString());
+    for (const QString& code : Language::known()) {
+        language_->addItem(QLocale(code).nativeLanguageName(), code);
+    }
+    language_->setCurrentIndex(std::max(0, language_->findData(settings_.language)));
+    form->addRow(tr("Language, from the next start on"), language_);
     font_ = new QDoubleSpinBox;
     font_->setRange(0, 40);
     font_->setDecimals(1);
@@ -65,6 +77,7 @@ QWidget* SettingsWindow::makeLooks() {
     reopens_->setChecked(settings_.reopens);
     form->addRow(reopens_);
     connect(look_, &QComboBox::currentIndexChanged, this, &SettingsWindow::tell);
+    connect(language_, &QComboBox::currentIndexChanged, this, &SettingsWindow::tell);
     connect(font_, &QDoubleSpinBox::valueChanged, this, &SettingsWindow::tell);
     connect(digits_, &QSpinBox::valueChanged, this, &SettingsWindow::tell);
     connect(aside_, &QSpinBox::valueChanged, this, &SettingsWindow::tell);
@@ -153,6 +166,7 @@ bool SettingsWindow::eventFilter(QObject* watched, QEvent* event) {
 
 void SettingsWindow::tell() {
     settings_.look = static_cast<Settings::Look>(look_->currentIndex());
+    settings_.language = language_->currentData().toString();
     settings_.fontPoints = font_->value();
     settings_.digits = digits_->value();
     settings_.asideAfter = aside_->value();

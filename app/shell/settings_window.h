@@ -45,6 +45,7 @@ private:
     QDoubleSpinBox* font_;
     QSpinBox* digits_;
     QSpinBox* aside_;
+    QComboBox* language_;
     QLineEdit* parts_;
     QCheckBox* menus_;
     QCheckBox* motion_;

@@ -191,7 +191,7 @@ QString WorkingsPanel::fieldsHtml(const std::vector<FieldValue>& fields) {
 QString WorkingsPanel::lineHtml(const LineFigure& line) {
     QString html = QString("<p style='margin:0 0 8px 0'><b>%1</b> <span style='color:%2'>%3</span></p>")
                        .arg(escaped(line.name), theme_.muted.name(), escaped(line.control));
-    const std::string why = !line.why.empty() ? line.why : line.stateWhy;
+    const Text why = !line.why.empty() ? line.why : line.stateWhy;
     if (!why.empty()) {
         html += QString("<p style='color:%1; margin:0 0 8px 0'>%2</p>")
                     .arg(theme_.of(line.state == State::kept ? State::strained : line.state).name(), escaped(why));
@@ -360,15 +360,18 @@ QString WorkingsPanel::modeHtml(const ModeFigure& mode) {
     Workings steps;
     for (const Contribution& each : mode.current.contributions) {
         const std::string ampere =
-            each.typ.empty() ? "unknown" : printQuantity(each.typ[document_.figures().grid.nominal], Unit::ampere);
+            each.typ.empty() ? phrase("unknown") : printQuantity(each.typ[document_.figures().grid.nominal], Unit::ampere);
         steps.push_back({each.name, {}, each.formula, ampere, {{each.name, {}, each.target, {}}}});
     }
     steps.push_back(
-        {"current", "sum, typical and largest", {}, printRange(mode.ampere.nominal, mode.ampere.max, Unit::ampere), {}});
+        {"current", phrase("sum, typical and largest"), {}, printRange(mode.ampere.nominal, mode.ampere.max, Unit::ampere), {}});
     if (mode.wakeUp) {
         for (const WakePiece& piece : mode.wakeUp->pieces) {
-            steps.push_back(
-                {piece.say, "to its end, typical and longest", {}, printRange(piece.endTyp, piece.endMax, Unit::second), {}});
+            steps.push_back({piece.say,
+                             phrase("to its end, typical and longest"),
+                             {},
+                             printRange(piece.endTyp, piece.endMax, Unit::second),
+                             {}});
         }
     }
     return html + waysOutHtml() + orderHtml(mode) + "<p style='margin:10px 0 4px 0'><b>" + tr("What it draws and how it wakes") +
@@ -418,11 +421,11 @@ QString WorkingsPanel::wakeTimersHtml(const PromiseFigure& promise) {
             for (const Setting& setting : timer.settings) {
                 settings += (settings.empty() ? "" : " \u00d7 ") + printFactor(setting.value);
             }
-            steps.push_back({timer.peripheral + " on " + timer.clock,
+            steps.push_back({phrase("{} on {}", timer.peripheral, timer.clock),
                              timer.why.empty()
-                                 ? printError(timer.error.min) + " \u2026 " + printError(timer.error.max) + " at the corners"
+                                 ? phrase("{} \u2026 {} at the corners", printError(timer.error.min), printError(timer.error.max))
                                  : timer.why,
-                             settings + " periods",
+                             phrase("{} periods", settings),
                              printQuantity(timer.got.nominal, Unit::second) + ", " + printError(timer.error.nominal),
                              {{timer.clock, {}, Target::line(timer.clock), {}}}});
         }
@@ -446,16 +449,16 @@ QString WorkingsPanel::jobHtml(const Job& job) {
         if (share.target != Target::job(job.name)) {
             continue;
         }
-        Workings steps{{"share of the time", {}, {}, printQuantity(share.timeShare, Unit::ratio, 4), {}},
-                       {"share of the charge", {}, {}, printQuantity(share.chargeShare, Unit::ratio, 4), {}}};
+        Workings steps{{phrase("share of the time"), {}, {}, printQuantity(share.timeShare, Unit::ratio, 4), {}},
+                       {phrase("share of the charge"), {}, {}, printQuantity(share.chargeShare, Unit::ratio, 4), {}}};
         for (const auto& piece : share.pieces) {
             steps.push_back({piece.name,
-                             "its part of the average",
+                             phrase("its part of the average"),
                              {},
                              printQuantity(piece.ampere, Unit::ampere),
                              {{piece.name, {}, piece.target, {}}}});
         }
-        steps.push_back({"all", "of the average", {}, printQuantity(share.ampere, Unit::ampere), {}});
+        steps.push_back({phrase("all"), phrase("of the average"), {}, printQuantity(share.ampere, Unit::ampere), {}});
         steps.insert(steps.end(), latest.begin(), latest.end());
         html += stepsHtml(steps);
     }

@@ -1,15 +1,17 @@
 #include "base/diagnostic.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
 
 namespace {
 
-std::string joined(const std::string& found, const std::string& expected, const std::string& mend) {
+Text joined(const Text& found, const Text& expected, const Text& mend) {
     std::string text = found;
     if (!expected.empty()) {
-        text += (text.empty() ? "expected " : "; expected ") + expected;
+        text += (text.empty() ? phrase("expected ") : phrase("; expected ")) + expected;
     }
     if (!mend.empty()) {
         text += (text.empty() ? "" : "; ") + mend;
@@ -43,17 +45,17 @@ std::string placeText(const Place& place) {
     return text;
 }
 
-std::string sayText(const Diagnostic& diagnostic) {
-    std::string text = joined(diagnostic.found, diagnostic.expected, diagnostic.mend);
+Text sayText(const Diagnostic& diagnostic) {
+    Text text = joined(diagnostic.found, diagnostic.expected, diagnostic.mend);
     const std::vector<int>& used = diagnostic.place.usedInLines;
     if (!used.empty()) {
-        text += " (used in line " + std::to_string(used.front());
-        text += used.size() == 1 ? ")" : " and " + std::to_string(used.size() - 1) + " more)";
+        text += phrase(" (used in line {}", std::to_string(used.front()));
+        text += used.size() == 1 ? ")" : phrase(" and {} more)", std::to_string(used.size() - 1));
     }
     return text;
 }
 
-std::string diagnosticText(const Diagnostic& diagnostic) {
+Text diagnosticText(const Diagnostic& diagnostic) {
     const std::string place = placeText(diagnostic.place);
     return (place.empty() ? "" : place + ": ") + severityName(diagnostic.severity) + ": " + sayText(diagnostic);
 }
@@ -63,7 +65,7 @@ bool hasErrors(const Diagnostics& diagnostics) {
                        [](const Diagnostic& diagnostic) { return diagnostic.severity == Severity::error; });
 }
 
-std::string sayText(const TextError& error) {
+Text sayText(const TextError& error) {
     return joined(error.found, error.expected, error.mend);
 }
 

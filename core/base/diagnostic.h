@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/target.h"
+#include "base/text.h"
 
 #include <string>
 #include <vector>
@@ -28,9 +29,9 @@ struct Place {
 struct Diagnostic {
     Severity severity = Severity::error;
     Place place;
-    std::string found;
-    std::string expected;
-    std::string mend;
+    Text found;
+    Text expected;
+    Text mend;
 
     bool operator==(const Diagnostic&) const = default;
 };
@@ -47,10 +48,10 @@ std::string severityName(Severity severity);
 std::string placeText(const Place& place);
 
 /// The message without its place: "found X; expected Y; mend".
-std::string sayText(const Diagnostic& diagnostic);
+Text sayText(const Diagnostic& diagnostic);
 
 /// One line: "file:line:column: error: message".
-std::string diagnosticText(const Diagnostic& diagnostic);
+Text diagnosticText(const Diagnostic& diagnostic);
 
 /// True if any diagnostic in the list is an error.
 bool hasErrors(const Diagnostics& diagnostics);
@@ -59,14 +60,14 @@ bool hasErrors(const Diagnostics& diagnostics);
 struct TextError {
     std::size_t position = 0;
     std::size_t length = 0;
-    std::string found;
-    std::string expected;
-    std::string mend;
+    Text found;
+    Text expected;
+    Text mend;
 
     bool operator==(const TextError&) const = default;
 };
 
 /// The message of a text error without its place.
-std::string sayText(const TextError& error);
+Text sayText(const TextError& error);
 
 } // namespace wisetick

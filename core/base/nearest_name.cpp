@@ -1,5 +1,7 @@
 #include "base/nearest_name.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
@@ -51,12 +53,12 @@ std::optional<std::string> nearestName(std::string_view typed, const std::vector
     return best;
 }
 
-std::string didYouMean(std::string_view typed, const std::vector<std::string>& known) {
+Text didYouMean(std::string_view typed, const std::vector<std::string>& known) {
     const auto nearest = nearestName(typed, known);
-    return nearest ? "did you mean '" + *nearest + "'?" : std::string();
+    return nearest ? phrase("did you mean '{}'?", *nearest) : std::string();
 }
 
-std::string listNames(const std::vector<std::string>& names) {
+Text listNames(const std::vector<std::string>& names) {
     if (names.empty()) {
         return "nothing";
     }
@@ -64,14 +66,14 @@ std::string listNames(const std::vector<std::string>& names) {
     constexpr std::size_t kFirstNamed = 12;
     const bool isAll = names.size() <= kAllNamed;
     const std::size_t named = isAll ? names.size() : kFirstNamed;
-    std::string text;
+    Text text;
     for (std::size_t i = 0; i < named; ++i) {
         if (i > 0) {
-            text += i + 1 == names.size() ? " or " : ", ";
+            text += i + 1 == names.size() ? phrase(" or ") : ", ";
         }
         text += "'" + names[i] + "'";
     }
-    return isAll ? text : text + " or one of " + std::to_string(names.size() - named) + " more";
+    return isAll ? text : phrase("{} or one of {} more", text, std::to_string(names.size() - named));
 }
 
 } // namespace wisetick

@@ -1,5 +1,7 @@
 #pragma once
 
+#include "base/text.h"
+
 #include <optional>
 #include <string>
 #include <string_view>
@@ -13,10 +15,10 @@ namespace wisetick {
 std::optional<std::string> nearestName(std::string_view typed, const std::vector<std::string>& known);
 
 /// "did you mean 'NAME'?" for the nearest name, else an empty text.
-std::string didYouMean(std::string_view typed, const std::vector<std::string>& known);
+Text didYouMean(std::string_view typed, const std::vector<std::string>& known);
 
 /// "a, b or c", each in single quotes; "nothing" for an empty list. Of more than 24 the first twelve: "… or one of 21
 /// more".
-std::string listNames(const std::vector<std::string>& names);
+Text listNames(const std::vector<std::string>& names);
 
 } // namespace wisetick

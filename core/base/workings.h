@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/target.h"
+#include "base/text.h"
 
 #include <string>
 #include <vector>
@@ -20,9 +21,9 @@ struct Origin {
 
 /// One step of the arithmetic behind a figure.
 struct Step {
-    std::string what;            ///< "divisor asked for"
-    std::string formula;         ///< in symbols: "f ÷ (oversample × rate)"
-    std::string numbers;         ///< with its numbers: "40 MHz ÷ (8 × 921600)"
+    Text what;                   ///< "divisor asked for"
+    Text formula;                ///< in symbols: "f ÷ (oversample × rate)"
+    Text numbers;                ///< with its numbers: "40 MHz ÷ (8 × 921600)"
     std::string result;          ///< "5.425 ≈"
     std::vector<Origin> origins; ///< where each number comes from
     bool isEquation = true;      ///< whether the numbers come to the result; bounds do not

@@ -1,5 +1,6 @@
 #include "bench/bench_said.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -45,16 +46,16 @@ std::string offSaid(const BenchSignal& signal, const MeasuredSignal& measured) {
     return printError(is.value.nominal / was.value.nominal - 1);
 }
 
-std::string moreSaid(const BenchSignal&, const MeasuredSignal& measured) {
-    std::string text;
+Text moreSaid(const BenchSignal&, const MeasuredSignal& measured) {
+    Text text;
     if (measured.duty) {
         const Rational open = (measured.duty->max - measured.duty->min) / 2;
-        text = "high " + bare(printQuantity(measured.duty->nominal, Unit::ratio, kDigits + 1)) + " \u00b1" +
-               bare(printQuantity(open, Unit::ratio, kDigits));
+        text = phrase("high {} \u00b1{}", bare(printQuantity(measured.duty->nominal, Unit::ratio, kDigits + 1)),
+                      bare(printQuantity(open, Unit::ratio, kDigits)));
     }
     if (measured.jitter && !measured.jitter->min.isZero()) {
-        text += (text.empty() ? "" : ", ") + std::string("periods spread by ") +
-                bare(printQuantity(measured.jitter->nominal, Unit::second, kDigits));
+        text += phrase("{}periods spread by {}", text.empty() ? "" : ", ",
+                       bare(printQuantity(measured.jitter->nominal, Unit::second, kDigits)));
     }
     return text;
 }
@@ -70,8 +71,8 @@ std::string sourcesSaid(const Part& part, const Explanation& explanation) {
     return text;
 }
 
-std::string leftSaid(const Explanation& explanation) {
-    return explanation.leftOver > 1 ? "far off" : "leaves " + shareSaid(explanation.leftOver);
+Text leftSaid(const Explanation& explanation) {
+    return explanation.leftOver > 1 ? phrase("far off") : phrase("leaves {}", shareSaid(explanation.leftOver));
 }
 
 } // namespace wisetick

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "bench/explain.h"
 #include "quantity/unit.h"
 
@@ -21,12 +22,12 @@ std::string measuredSaid(const ShownCycle& shown);
 std::string offSaid(const BenchSignal& signal, const MeasuredSignal& measured);
 
 /// "high 35 % ±0.04 %, periods spread by 120 ns": what else is measured of a signal, where it says more than the capture's looks.
-std::string moreSaid(const BenchSignal& signal, const MeasuredSignal& measured);
+Text moreSaid(const BenchSignal& signal, const MeasuredSignal& measured);
 
 /// "xtm +12.9 ppm … +13.1 ppm" of each source that an explanation tells the rate of.
 std::string sourcesSaid(const Part& part, const Explanation& explanation);
 
 /// "leaves +0.3 %", or "far off".
-std::string leftSaid(const Explanation& explanation);
+Text leftSaid(const Explanation& explanation);
 
 } // namespace wisetick

@@ -1,5 +1,6 @@
 #include "bench/can_frames.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <fmt/format.h>
@@ -550,30 +551,31 @@ MeasuredFigure measureCanBit(const Capture& capture, const Track& track, const C
         lasts = lasts ? Bounds{std::max(lasts->min, from), from, std::min(lasts->max, to)} : Bounds{from, from, to};
     }
     if (bits == 0 || !lasts || lasts->min > lasts->max) {
-        figure.why = bits == 0 ? "no whole frame" : "its bits are of different lengths";
+        figure.why = bits == 0 ? phrase("no whole frame") : phrase("its bits are of different lengths");
         return figure;
     }
     const Rational mean = capture.tick * Rational(ticks) / Rational(bits);
     figure.count = bits;
     figure.value = Bounds{lasts->min, std::clamp(mean, lasts->min, lasts->max), lasts->max};
-    figure.workings.push_back({"bit",
-                               "between edges to dominant \u00f7 bits",
+    figure.workings.push_back({phrase("bit"),
+                               phrase("between edges to dominant \u00f7 bits"),
                                printQuantity(capture.tick * Rational(ticks), Unit::second) + " \u00f7 " + std::to_string(bits),
                                printQuantity(mean, Unit::second),
                                {}});
     return figure;
 }
 
-std::string canText(const CanRead& read) {
+Text canText(const CanRead& read) {
     const CanFrame& frame = read.frame;
     std::string text = frame.isLong ? fmt::format("{:08x}", frame.id) : fmt::format("{:03x}", frame.id);
-    text += frame.isFd ? (frame.isFast ? " FD fast" : " FD") : "";
-    text += frame.isRemote ? " asks for" : "";
+    text += frame.isFd ? (frame.isFast ? phrase(" FD fast") : phrase(" FD")) : "";
+    text += frame.isRemote ? phrase(" asks for") : "";
     text += fmt::format(" {} {}", canBytes(frame.length, frame.isFd), frame.length == 1 ? "byte" : "bytes");
     for (const std::uint8_t byte : frame.bytes) {
         text += fmt::format(" {:02x}", byte);
     }
-    return text + (read.fault.empty() ? (read.isAcknowledged ? "" : ", not acknowledged") : ", broken: " + read.fault);
+    return text +
+           (read.fault.empty() ? (read.isAcknowledged ? "" : phrase(", not acknowledged")) : phrase(", broken: {}", read.fault));
 }
 
 } // namespace wisetick

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "bench/capture.h"
 #include "bench/measure.h"
 
@@ -55,7 +56,7 @@ struct CanRead {
     std::int64_t tick = 0; ///< where its start bit begins
     std::int64_t end = 0;
     CanFrame frame;
-    std::string fault; ///< "stuffing", "checksum", "form"; empty of a good frame
+    Text fault; ///< "stuffing", "checksum", "form"; empty of a good frame
     bool isAcknowledged = false;
     std::int64_t stuffBits = 0;
 };
@@ -68,6 +69,6 @@ std::vector<CanRead> readCan(const Capture& capture, const Track& track, const C
 MeasuredFigure measureCanBit(const Capture& capture, const Track& track, const CanRates& timing);
 
 /// "123 8 bytes 01 02 …", "1abcdef FD fast 64 bytes …".
-std::string canText(const CanRead& read);
+Text canText(const CanRead& read);
 
 } // namespace wisetick

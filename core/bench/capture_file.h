@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "bench/capture.h"
 
 #include <filesystem>
@@ -10,8 +11,8 @@ namespace wisetick {
 
 /// A capture read from a file: a table where its name ends in .csv, .tsv or .txt, else a value change dump.
 struct ReadCapture {
-    std::string why;  ///< why the file can't be read; empty where it can
-    std::string form; ///< of a table: how it was understood
+    Text why;  ///< why the file can't be read; empty where it can
+    Text form; ///< of a table: how it was understood
     Capture capture;
 };
 

@@ -1,5 +1,6 @@
 #include "bench/current.h"
 
+#include "base/text.h"
 #include "bench/value_blocks.h"
 #include "quantity/quantity_print.h"
 #include "rhythm/trace.h"
@@ -247,7 +248,7 @@ std::vector<PredictedWake> predictedWakes(const Trace& trace, double above) {
         } else if (wake.seconds > 0) {
             for (const std::size_t job : jobs) {
                 const std::string& name = trace.states()[job].name;
-                wake.name += (wake.name.empty() ? "" : ", ") + (name.starts_with("job ") ? name.substr(4) : name);
+                wake.name += (wake.name.empty() ? "" : ", ") + (name.starts_with(phrase("job ")) ? name.substr(4) : name);
             }
             PredictedWake& kind = all[wake.name];
             kind.name = wake.name;
@@ -431,8 +432,8 @@ std::vector<CurrentReason> explainCurrent(const Part& part, const Plan& plan, co
         if (planned > 0) {
             for (const ModeFigure& mode : figures.modes) {
                 if (mode.id != rest->id && (mode.wakeUp || mode.runs)) {
-                    CurrentReason reason{mode.runs ? "it does not rest, but runs on"
-                                                   : "rests in " + mode.id + " instead of " + rest->id,
+                    CurrentReason reason{mode.runs ? phrase("it does not rest, but runs on")
+                                                   : phrase("rests in {} instead of {}", mode.id, rest->id),
                                          leftOf(floor, mode.ampere.min.toDouble(), mode.ampere.max.toDouble())};
                     reason.restsIn = mode.runs ? "" : mode.id;
                     reasons.push_back(std::move(reason));
@@ -452,12 +453,12 @@ std::vector<CurrentReason> explainCurrent(const Part& part, const Plan& plan, co
                                              : std::min_element(each.typ.begin(), each.typ.end())->toDouble();
                     const double most =
                         each.max.empty() ? least * 2 : std::max_element(each.max.begin(), each.max.end())->toDouble();
-                    reasons.push_back({each.name + " is left on in " + rest->id,
+                    reasons.push_back({phrase("{} is left on in {}", each.name, rest->id),
                                        leftOf(floor, rest->ampere.min.toDouble() + least, rest->ampere.max.toDouble() + most)});
                 }
             }
         }
-        reasons.push_back({"rests in " + rest->id + " as planned, at " + ampereText(floor), planned});
+        reasons.push_back({phrase("rests in {} as planned, at {}", rest->id, ampereText(floor)), planned});
     }
     double mostDraw = 1; // of what is typical, by the part's largest draws
     for (const ModeFigure& mode : figures.modes) {
@@ -480,26 +481,27 @@ std::vector<CurrentReason> explainCurrent(const Part& part, const Plan& plan, co
         if (std::abs(timeRatio - 1) > kCloseCharge && isOtherwise) {
             const double was = job->lasts ? job->lasts->toDouble() : 0;
             const double lasts = was + wake.seconds - wake.predictedSeconds;
-            CurrentReason reason{wake.name + " lasts " +
-                                     printQuantity(quantised(wake.seconds - wake.predictedSeconds + was, Rational(1, 1'000'000)),
-                                                   Unit::second, 3) +
-                                     " instead of " + printQuantity(quantised(was, Rational(1, 1'000'000)), Unit::second, 3),
-                                 std::abs(ratio / timeRatio - 1) > 0.25 ? std::abs(ratio / timeRatio - 1) : 0};
+            CurrentReason reason{
+                phrase(
+                    "{} lasts {} instead of {}", wake.name,
+                    printQuantity(quantised(wake.seconds - wake.predictedSeconds + was, Rational(1, 1'000'000)), Unit::second, 3),
+                    printQuantity(quantised(was, Rational(1, 1'000'000)), Unit::second, 3)),
+                std::abs(ratio / timeRatio - 1) > 0.25 ? std::abs(ratio / timeRatio - 1) : 0};
             if (was > 0 && lasts > 0) {
                 reason.job = wake.name;
                 reason.lasts = lasts;
                 reasons.push_back(std::move(reason));
             }
         } else if (ratio > mostDraw * (1 + kCloseCharge) || ratio < 1 / kAlike) {
-            reasons.push_back({wake.name + " draws " + std::to_string(ratio).substr(0, 4) + " times as much as typical", 0});
+            reasons.push_back({phrase("{} draws {} times as much as typical", wake.name, std::to_string(ratio).substr(0, 4)), 0});
         }
         const double expected = wake.predictedPerSecond * measured.seconds;
         const Bounds stretch = figures.rhythm ? figures.rhythm->restTiming.stretch : Bounds::exactly(1);
         const double least = 1 / stretch.max.toDouble() * (1 - 2 / expected) - kCloseCharge;
         const double most = 1 / stretch.min.toDouble() * (1 + 2 / expected) + kCloseCharge;
         if (expected > 8 && (often < wake.predictedPerSecond * least || often > wake.predictedPerSecond * most)) {
-            reasons.push_back({wake.name + " comes " + std::to_string(often / wake.predictedPerSecond).substr(0, 4) +
-                                   " times as often as planned",
+            reasons.push_back({phrase("{} comes {} times as often as planned", wake.name,
+                                      std::to_string(often / wake.predictedPerSecond).substr(0, 4)),
                                0});
         }
     }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "bench/capture.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
@@ -53,7 +54,7 @@ struct CurrentFigures {
 
 /// What else than planned would draw so, as far as a current tells it.
 struct CurrentReason {
-    std::string say;                     ///< "rests in idle instead of deep"
+    Text say;                            ///< "rests in idle instead of deep"
     double leftOver = 0;                 ///< share by which it is off all the same; 0: it explains it
     std::optional<std::string> job = {}; ///< that lasts otherwise
     std::string restsIn = {};            ///< the mode that it rests in instead

@@ -1,5 +1,6 @@
 #include "bench/explain.h"
 
+#include "base/text.h"
 #include "bench/uart_frames.h"
 #include "promise/judge.h"
 #include "quantity/quantity_print.h"
@@ -81,7 +82,7 @@ public:
     }
 
     std::vector<Explanation> all(std::size_t most) {
-        add(-1, {}, "as planned");
+        add(-1, {}, phrase("as planned"));
         for (const Slip& slip : slips_) {
             add(static_cast<int>(slip.kind), {&slip}, slip.say);
         }
@@ -202,7 +203,7 @@ private:
         return left;
     }
 
-    void add(int rank, std::vector<const Slip*> slips, const std::string& say) {
+    void add(int rank, std::vector<const Slip*> slips, const Text& say) {
         Ranked ranked;
         ranked.rank = rank;
         ranked.says = saysOf(slips);
@@ -253,9 +254,9 @@ private:
             ranked.says[measured.signal].ratio = measured.cycle.nominal.toDouble() / said;
             ranked.is.lateOf = signal.name;
             ranked.is.cycles = Bounds{Rational(from), Rational((from + to) / 2), Rational(to)};
-            ranked.is.say = signal.name + ": the firmware takes " +
-                            (from == to ? std::to_string(from) : std::to_string(from) + " to " + std::to_string(to)) +
-                            " cycles more each time";
+            ranked.is.say =
+                phrase("{}: the firmware takes {} cycles more each time", signal.name,
+                       from == to ? std::to_string(from) : phrase("{} to {}", std::to_string(from), std::to_string(to)));
             ranked.is.sources = std::move(readings);
             found_.push_back(std::move(ranked));
         }
@@ -283,7 +284,7 @@ private:
         }
         if (best && least == 0) {
             add(static_cast<int>(Slip::Kind::cycles) + 1, {&slips_[best->first], &slips_[best->second]},
-                slips_[best->first].say + ", and " + slips_[best->second].say);
+                phrase("{}, and {}", slips_[best->first].say, slips_[best->second].say));
         }
     }
 
@@ -392,10 +393,10 @@ MeasuredFigure measureBus(const Capture& capture, const Track& track, const Benc
             continue;
         }
         measured.text =
-            std::to_string(good) + " of " + std::to_string(frames.size()) + " frames good: " + canText(frames.front());
+            phrase("{} of {} frames good: {}", std::to_string(good), std::to_string(frames.size()), canText(frames.front()));
         return measureCanBit(capture, track, timing);
     }
-    figure.why = "no frame can be read";
+    figure.why = phrase("no frame can be read");
     return figure;
 }
 

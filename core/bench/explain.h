@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "bench/measure.h"
 #include "bench/slips.h"
 
@@ -32,7 +33,7 @@ struct SourceReading {
 
 /// One explanation of all that was measured at once.
 struct Explanation {
-    std::string say;                     ///< "as planned", "timer1: counts 40001 instead of 40000"
+    Text say;                            ///< "as planned", "timer1: counts 40001 instead of 40000"
     std::vector<std::string> same = {};  ///< others that would show exactly so
     std::vector<const Slip*> slips = {}; ///< none: as planned, or cycles of the firmware
     std::string lateOf = {};             ///< the promise whose firmware takes more cycles each time

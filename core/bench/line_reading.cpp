@@ -1,5 +1,6 @@
 #include "bench/line_reading.h"
 
+#include "base/text.h"
 #include "bench/clocked_lines.h"
 #include "bench/measure.h"
 #include "quantity/quantity_print.h"
@@ -24,7 +25,7 @@ LineRead readWords(const Capture& capture, const LineReading& reading, const Tra
         text += word.bits < form.bits ? fmt::format("/{}", word.bits) : "";
         read.pieces.push_back({word.tick, capture.end, std::move(text)});
     }
-    read.said = fmt::format("{} words of {} bits", read.pieces.size(), form.bits);
+    read.said = phrase("{} words of {} bits", read.pieces.size(), form.bits);
     return read;
 }
 
@@ -40,24 +41,25 @@ LineRead readBytes(const Capture& capture, const Track& data, const Track& clock
         text += byte.ends ? "]" : "";
         read.pieces.push_back({byte.tick, capture.end, std::move(text)});
     }
-    read.said = fmt::format("{} bytes; ! is not acknowledged", read.pieces.size());
+    read.said = phrase("{} bytes; ! is not acknowledged", read.pieces.size());
     return read;
 }
 
-std::string spanSaid(const MeasuredFigure& figure) {
+Text spanSaid(const MeasuredFigure& figure) {
     if (!figure.value) {
         return figure.why;
     }
-    return printQuantity(figure.value->min, Unit::second) + " to " + printQuantity(figure.value->max, Unit::second) + ", " +
-           std::to_string(figure.count) + " times" + (figure.why.empty() ? "" : "; " + figure.why);
+    return phrase("{} to {}, {} times{}", printQuantity(figure.value->min, Unit::second),
+                  printQuantity(figure.value->max, Unit::second), std::to_string(figure.count),
+                  figure.why.empty() ? "" : "; " + figure.why);
 }
 
 LineRead readSpans(const Capture& capture, const Track& one, const Track& other) {
     LineRead read;
-    read.spans = {{"rising to rising", spanSaid(measureDelay(capture, one, other, true))},
-                  {"falling to falling", spanSaid(measureDelay(capture, one, other, false))},
-                  {"both low", spanSaid(measureDeadTime(capture, one, other))}};
-    read.said = "both low for " + read.spans.back().second;
+    read.spans = {{phrase("rising to rising"), spanSaid(measureDelay(capture, one, other, true))},
+                  {phrase("falling to falling"), spanSaid(measureDelay(capture, one, other, false))},
+                  {phrase("both low"), spanSaid(measureDeadTime(capture, one, other))}};
+    read.said = phrase("both low for {}", read.spans.back().second);
     return read;
 }
 
@@ -73,7 +75,7 @@ LineRead readLine(const Capture& capture, const LineReading& reading) {
     const Track* with = capture.findTrack(reading.with);
     if (track == nullptr || with == nullptr) {
         LineRead nothing;
-        nothing.said = "no track '" + (track == nullptr ? reading.track : reading.with) + "'";
+        nothing.said = phrase("no track '{}'", track == nullptr ? reading.track : reading.with);
         return nothing;
     }
     switch (reading.as) {
@@ -83,13 +85,13 @@ LineRead readLine(const Capture& capture, const LineReading& reading) {
     }
 }
 
-std::string readingSaid(const LineReading& reading) {
-    const std::string select = reading.select.empty() ? "" : ", selected by " + reading.select;
+Text readingSaid(const LineReading& reading) {
+    const Text select = reading.select.empty() ? "" : phrase(", selected by {}", reading.select);
     switch (reading.as) {
-    case LineReading::As::risingWords: return "words at the rise of " + reading.with + select;
-    case LineReading::As::fallingWords: return "words at the fall of " + reading.with + select;
-    case LineReading::As::twoWire: return "two-wire bytes with the clock " + reading.with;
-    default: return "dead time and delay to " + reading.with;
+    case LineReading::As::risingWords: return phrase("words at the rise of {}{}", reading.with, select);
+    case LineReading::As::fallingWords: return phrase("words at the fall of {}{}", reading.with, select);
+    case LineReading::As::twoWire: return phrase("two-wire bytes with the clock {}", reading.with);
+    default: return phrase("dead time and delay to {}", reading.with);
     }
 }
 

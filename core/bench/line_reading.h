@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "bench/capture.h"
 
 #include <cstdint>
@@ -42,7 +43,7 @@ struct LineRead {
 LineRead readLine(const Capture& capture, const LineReading& reading);
 
 /// "words at the rise of port", for a list to choose from.
-std::string readingSaid(const LineReading& reading);
+Text readingSaid(const LineReading& reading);
 
 /// All that a track may be read as with the other tracks of its capture. Those whose names belong together come first:
 /// "port_data" with "port" as its clock and "port_select".

@@ -1,5 +1,6 @@
 #include "bench/measure.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -51,11 +52,11 @@ std::string ticksText(const Rational& tick) {
     return printQuantity(tick, Unit::second);
 }
 
-MeasuredFigure meanInterval(const Capture& capture, const Ends& ends, const std::string& what) {
+MeasuredFigure meanInterval(const Capture& capture, const Ends& ends, const Text& what) {
     MeasuredFigure figure;
     figure.count = ends.intervals();
     if (figure.count == 0) {
-        figure.why = ends.count == 0 ? "it never changes" : "a single edge";
+        figure.why = ends.count == 0 ? phrase("it never changes") : phrase("a single edge");
         return figure;
     }
     const Rational count = figure.count;
@@ -64,12 +65,12 @@ MeasuredFigure meanInterval(const Capture& capture, const Ends& ends, const std:
     const Rational nominal = span / count;
     figure.value = Bounds{std::max(Rational(0), nominal - open), nominal, nominal + open};
     figure.workings.push_back({what,
-                               "(last − first) ÷ intervals",
+                               phrase("(last − first) ÷ intervals"),
                                printQuantity(span, Unit::second) + " ÷ " + count.toString(),
                                printQuantity(nominal, Unit::second),
                                {}});
-    figure.workings.push_back({"of the capture",
-                               "± a look at each end ÷ intervals",
+    figure.workings.push_back({phrase("of the capture"),
+                               phrase("± a look at each end ÷ intervals"),
                                "2 × " + ticksText(capture.resolution()) + " ÷ " + count.toString(),
                                "±" + printQuantity(open, Unit::second),
                                {}});
@@ -110,14 +111,14 @@ TrackFigures measureTrack(const Capture& capture, const Track& track, std::int64
     }
     figures.edges = any.count;
     figures.period = meanInterval(capture, rising, "period");
-    figures.half = meanInterval(capture, any, "between edges");
+    figures.half = meanInterval(capture, any, phrase("between edges"));
     if (figures.period.value && !figures.period.value->min.isZero()) {
         const Bounds& period = *figures.period.value;
         figures.rate.value = Bounds{1 / period.max, 1 / period.nominal, 1 / period.min};
         figures.rate.count = figures.period.count;
         figures.rate.workings = figures.period.workings;
-        figures.rate.workings.push_back({"rate",
-                                         "1 ÷ period",
+        figures.rate.workings.push_back({phrase("rate"),
+                                         phrase("1 ÷ period"),
                                          "1 ÷ " + printQuantity(period.nominal, Unit::second),
                                          printQuantity(1 / period.nominal, Unit::hertz),
                                          {}});
@@ -127,7 +128,7 @@ TrackFigures measureTrack(const Capture& capture, const Track& track, std::int64
         figures.jitter =
             Bounds{std::max(Rational(0), spread - 2 * capture.resolution()), spread, spread + 2 * capture.resolution()};
     } else if (figures.period.value) {
-        figures.rate.why = "too few ticks for a rate";
+        figures.rate.why = phrase("too few ticks for a rate");
     } else {
         figures.rate.why = figures.period.why;
     }
@@ -136,7 +137,7 @@ TrackFigures measureTrack(const Capture& capture, const Track& track, std::int64
         figures.high.value = Bounds{std::max(Rational(0), mean - capture.resolution()), mean, mean + capture.resolution()};
         figures.high.count = highs;
     } else {
-        figures.high.why = "no whole high pulse";
+        figures.high.why = phrase("no whole high pulse");
     }
     if (rising.intervals() > 0) {
         const Rational span = Rational(rising.last - rising.first);
@@ -179,7 +180,7 @@ MeasuredFigure measureDelay(const Capture& capture, const Track& from, const Tra
         ++figure.count;
     }
     if (figure.count == 0) {
-        figure.why = "no edge that another one follows";
+        figure.why = phrase("no edge that another one follows");
         return figure;
     }
     figure.value =
@@ -211,8 +212,8 @@ MeasuredFigure measureDeadTime(const Capture& capture, const Track& one, const T
         has[now] = walks[now].next(edges[now]);
         if (edge.level == LogicLevel::high) {
             if (levels[then] == LogicLevel::high && figure.why.empty()) {
-                figure.why = "both are high at once, " + tracks[now]->name + " since " +
-                             printQuantity(capture.tick * Rational(edge.tick), Unit::second);
+                figure.why = phrase("both are high at once, {} since {}", tracks[now]->name,
+                                    printQuantity(capture.tick * Rational(edge.tick), Unit::second));
             }
             if (levels[then] == LogicLevel::low && fell >= 0 && by == then) {
                 sum += edge.tick - fell;
@@ -232,7 +233,7 @@ MeasuredFigure measureDeadTime(const Capture& capture, const Track& one, const T
                               capture.tick * Rational(sum) / Rational(figure.count),
                               capture.tick * Rational(longest) + capture.resolution()};
     } else if (figure.why.empty()) {
-        figure.why = "none of them follows the other";
+        figure.why = phrase("none of them follows the other");
     }
     return figure;
 }

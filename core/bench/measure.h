@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "base/workings.h"
 #include "bench/capture.h"
 #include "quantity/bounds.h"
@@ -13,7 +14,7 @@ namespace wisetick {
 struct MeasuredFigure {
     std::optional<Bounds> value;
     std::int64_t count = 0; ///< intervals that it is made from
-    std::string why;        ///< why there is none
+    Text why;               ///< why there is none
     Workings workings;
 };
 

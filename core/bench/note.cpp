@@ -1,5 +1,6 @@
 #include "bench/note.h"
 
+#include "base/text.h"
 #include "plan/board_edits.h"
 #include "plan/job_edits.h"
 #include "plan/promise_edits.h"
@@ -31,7 +32,7 @@ std::optional<BenchNote> noteCycles(const Plan& plan, const Explanation& explana
     FiresAsk late = *fires;
     late.late = late.late.value_or(Rational(0)) + explanation.cycles->nominal;
     promise.line.ask = late;
-    return BenchNote{explanation.lateOf + " late " + late.late->toString() + " cycles",
+    return BenchNote{phrase("{} late {} cycles", explanation.lateOf, late.late->toString()),
                      [place, promise](Plan& edited) { return replacePromise(edited, place, promise); }};
 }
 
@@ -79,8 +80,8 @@ std::optional<BenchNote> noteTake(const Plan& plan, const Figures& figures, cons
     }
     const std::string from = plan.active;
     const std::string name = freeName(plan);
-    return BenchNote{"a take '" + name + "'", [choices, ways, from, name](Plan& edited) {
-                         std::string why = copyTake(edited, from, name);
+    return BenchNote{phrase("a take '{}'", name), [choices, ways, from, name](Plan& edited) {
+                         Text why = copyTake(edited, from, name);
                          const auto take = std::find_if(edited.takes.begin(), edited.takes.end(),
                                                         [&](const Take& each) { return each.name == name; });
                          if (!why.empty() || take == edited.takes.end()) {
@@ -99,7 +100,7 @@ std::optional<BenchNote> noteTake(const Plan& plan, const Figures& figures, cons
 
 std::optional<BenchNote> noteSources(const Part& part, const Figures& figures, const Explanation& explanation) {
     std::vector<Measured> all;
-    std::string say;
+    Text say;
     for (const SourceReading& reading : explanation.sources) {
         const auto& hertz = figures.lines[reading.source].hertz;
         if (!hertz || reading.least > reading.most) {
@@ -115,13 +116,13 @@ std::optional<BenchNote> noteSources(const Part& part, const Figures& figures, c
         measured.rate = hertz->nominal * (1 + off);
         measured.tolerance = quantised((reading.most - reading.least) / 2, kFinest) + 2 * kFinest; // and what was rounded
         all.push_back(measured);
-        say += (say.empty() ? "" : ", ") + measured.source + " of this board: " + printError(off);
+        say += phrase("{}{} of this board: {}", say.empty() ? "" : ", ", measured.source, printError(off));
     }
     if (all.empty()) {
         return std::nullopt;
     }
     return BenchNote{say, [all](Plan& edited) {
-                         std::string why;
+                         Text why;
                          for (const Measured& each : all) {
                              why = why.empty() ? noteMeasured(edited, each) : why;
                          }
@@ -148,9 +149,9 @@ std::optional<BenchNote> noteOf(const Plan& plan, const CurrentReason& reason) {
     if (!reason.restsIn.empty()) {
         const std::string from = plan.active;
         const std::string name = freeName(plan);
-        return BenchNote{"a take '" + name + "' that rests in " + reason.restsIn,
+        return BenchNote{phrase("a take '{}' that rests in {}", name, reason.restsIn),
                          [from, name, mode = reason.restsIn](Plan& edited) {
-                             std::string why = copyTake(edited, from, name);
+                             Text why = copyTake(edited, from, name);
                              why = why.empty() ? restIn(edited, name, mode) : why;
                              edited.active = why.empty() ? name : edited.active;
                              return why;
@@ -163,7 +164,7 @@ std::optional<BenchNote> noteOf(const Plan& plan, const CurrentReason& reason) {
     Job noted = *job;
     noted.lasts = quantised(reason.lasts, kFinestTime);
     noted.cycles.reset();
-    return BenchNote{noted.name + " lasts " + printQuantity(*noted.lasts, Unit::second),
+    return BenchNote{phrase("{} lasts {}", noted.name, printQuantity(*noted.lasts, Unit::second)),
                      [noted](Plan& edited) { return replaceJob(edited, noted.name, noted); }};
 }
 

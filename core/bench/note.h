@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "bench/current.h"
 #include "bench/explain.h"
 
@@ -10,7 +11,7 @@ namespace wisetick {
 
 /// What an explanation would write into the plan, as one edit.
 struct BenchNote {
-    std::string say; ///< "xtm of this board: +35.9 ppm"
+    Text say; ///< "xtm of this board: +35.9 ppm"
     PlanEdit edit;
 };
 

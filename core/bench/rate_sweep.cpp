@@ -1,5 +1,6 @@
 #include "bench/rate_sweep.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -14,7 +15,7 @@ MeasuredFigure rateBySweep(const std::vector<RateTried>& tried, const UartFrame&
               [](const RateTried& a, const RateTried& b) { return a.bitsPerSecond < b.bitsPerSecond; });
     const auto first = std::find_if(sorted.begin(), sorted.end(), [](const RateTried& each) { return each.isUnderstood; });
     if (first == sorted.end()) {
-        figure.why = "it was understood at none of them";
+        figure.why = phrase("it was understood at none of them");
         return figure;
     }
     auto last = first;
@@ -22,8 +23,8 @@ MeasuredFigure rateBySweep(const std::vector<RateTried>& tried, const UartFrame&
         ++last;
     }
     if (first == sorted.begin() || last + 1 == sorted.end()) {
-        figure.why = first == sorted.begin() ? "it is understood at the lowest rate yet: begin lower"
-                                             : "it is understood at the highest rate yet: go higher";
+        figure.why = first == sorted.begin() ? phrase("it is understood at the lowest rate yet: begin lower")
+                                             : phrase("it is understood at the highest rate yet: go higher");
         return figure;
     }
     // the middle of the last bit, the stop bit, as bits from the start bit's edge
@@ -39,22 +40,25 @@ MeasuredFigure rateBySweep(const std::vector<RateTried>& tried, const UartFrame&
     const Rational most = std::min(first->bitsPerSecond / slowest, (last + 1)->bitsPerSecond / fastestSoon);
     figure.count = static_cast<std::int64_t>(tried.size());
     if (least > most) {
-        figure.why = "what was understood fits no rate: the line is disturbed";
+        figure.why = phrase("what was understood fits no rate: the line is disturbed");
         return figure;
     }
     figure.value = Bounds{least, (least + most) / 2, most};
     const auto said = [](const Rational& rate) { return printQuantity(rate, Unit::bitsPerSecond); };
+    figure.workings.push_back({phrase("understood"),
+                               phrase("lowest and highest rate"),
+                               said(first->bitsPerSecond) + " \u2026 " + said(last->bitsPerSecond),
+                               "",
+                               {}});
     figure.workings.push_back(
-        {"understood", "lowest and highest rate", said(first->bitsPerSecond) + " \u2026 " + said(last->bitsPerSecond), "", {}});
-    figure.workings.push_back(
-        {"at least",
-         "not understood just below \u00f7 " + printFactor(slowestLate) + ", highest \u00f7 " + printFactor(fastest),
+        {phrase("at least"),
+         phrase("not understood just below \u00f7 {}, highest \u00f7 {}", printFactor(slowestLate), printFactor(fastest)),
          said((first - 1)->bitsPerSecond) + ", " + said(last->bitsPerSecond),
          said(least),
          {}});
     figure.workings.push_back(
-        {"at most",
-         "lowest \u00f7 " + printFactor(slowest) + ", not understood just above \u00f7 " + printFactor(fastestSoon),
+        {phrase("at most"),
+         phrase("lowest \u00f7 {}, not understood just above \u00f7 {}", printFactor(slowest), printFactor(fastestSoon)),
          said(first->bitsPerSecond) + ", " + said((last + 1)->bitsPerSecond),
          said(most),
          {}});

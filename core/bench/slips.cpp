@@ -1,5 +1,6 @@
 #include "bench/slips.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "derive/field_values.h"
 #include "derive/line_rates.h"
@@ -94,18 +95,18 @@ private:
         }
         if (const auto swapped = swappedBytes(peripheral, now)) {
             if (set.contains(*swapped) && *swapped != now.value) {
-                addSetting(Slip::Kind::swappedBytes, peripheral, now, *swapped, ", its bytes swapped");
+                addSetting(Slip::Kind::swappedBytes, peripheral, now, *swapped, phrase(", its bytes swapped"));
             }
         }
     }
 
-    void addSetting(Slip::Kind kind, std::size_t peripheral, const Setting& now, const Rational& value, const std::string& why) {
+    void addSetting(Slip::Kind kind, std::size_t peripheral, const Setting& now, const Rational& value, const Text& why) {
         Slip slip;
         slip.kind = kind;
         slip.id = part_.peripherals[peripheral].id;
         slip.setting = now.name;
         slip.value = value;
-        slip.say = slip.id + ": " + now.name + " " + printFactor(value) + " instead of " + printFactor(now.value) + why;
+        slip.say = phrase("{}: {} {} instead of {}{}", slip.id, now.name, printFactor(value), printFactor(now.value), why);
         for (std::size_t i = 0; i < signals_.size(); ++i) {
             const BenchSignal& signal = signals_[i];
             if (signal.peripheral != peripheral) {
@@ -133,7 +134,7 @@ private:
             return;
         }
         std::vector<Rational> values;
-        const auto add = [&](const Rational& value, const std::string& why) {
+        const auto add = [&](const Rational& value, const Text& why) {
             if (value.isWhole() && value > Rational(0) && value < counts->value && value != now.value &&
                 std::find(values.begin(), values.end(), value) == values.end()) {
                 values.push_back(value);
@@ -143,11 +144,11 @@ private:
         };
         add(now.value + 1, "");
         add(now.value - 1, "");
-        add(counts->value - now.value, ", the other way round");
+        add(counts->value - now.value, phrase(", the other way round"));
         add(now.value * 2, "");
         add(now.value / 2, "");
         if (const auto swapped = swappedBytes(*signal.peripheral, now)) {
-            add(*swapped, ", its bytes swapped");
+            add(*swapped, phrase(", its bytes swapped"));
         }
     }
 
@@ -175,7 +176,8 @@ private:
                 if (i != controls_.sourceRates[node]) {
                     Choice choice{source.id, {}, {}, {}, {}};
                     choice.rate = source.rates[i];
-                    addChoice(Slip::Kind::otherValue, choice, source.id + " at " + printQuantity(source.rates[i], Unit::hertz));
+                    addChoice(Slip::Kind::otherValue, choice,
+                              phrase("{} at {}", source.id, printQuantity(source.rates[i], Unit::hertz)));
                 }
             }
             return;
@@ -184,11 +186,11 @@ private:
         const LineControls& now = controls_.lines[node - part_.sources.size()];
         for (const Rational& value : line.divide.empty() ? std::vector<Rational>() : othersOf(line.divide, now.divide)) {
             addChoice(Slip::Kind::otherValue, {line.id, {}, value, {}, {}},
-                      line.id + " \u00f7 " + printFactor(value) + " instead of \u00f7 " + printFactor(now.divide));
+                      phrase("{} \u00f7 {} instead of \u00f7 {}", line.id, printFactor(value), printFactor(now.divide)));
         }
         for (const Rational& value : line.multiply.empty() ? std::vector<Rational>() : othersOf(line.multiply, now.multiply)) {
             addChoice(Slip::Kind::otherValue, {line.id, {}, {}, value, {}},
-                      line.id + " \u00d7 " + printFactor(value) + " instead of \u00d7 " + printFactor(now.multiply));
+                      phrase("{} \u00d7 {} instead of \u00d7 {}", line.id, printFactor(value), printFactor(now.multiply)));
         }
         addInputs(line.id, line.from, now.from);
     }
@@ -197,13 +199,13 @@ private:
         for (std::size_t i = 0; i < inputs.size(); ++i) {
             if (i != now && !part_.isNone(inputs[i])) {
                 addChoice(Slip::Kind::otherInput, {id, part_.nodeId(inputs[i]), {}, {}, {}},
-                          id + " from " + part_.nodeId(inputs[i]) + " instead of " + part_.nodeId(inputs[now]));
+                          phrase("{} from {} instead of {}", id, part_.nodeId(inputs[i]), part_.nodeId(inputs[now])));
             }
         }
     }
 
     /// With one control otherwise all rates are worked out again: what follows another line's control moves too.
-    void addChoice(Slip::Kind kind, const Choice& choice, const std::string& say) {
+    void addChoice(Slip::Kind kind, const Choice& choice, const Text& say) {
         Take other = take_;
         setOtherwise(other, choice);
         Diagnostics faults;

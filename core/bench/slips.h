@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "bench/signals.h"
 
 #include <string>
@@ -22,8 +23,8 @@ struct Slip {
     enum class Kind { offByOne, otherValue, otherInput, swappedBytes, cycles };
 
     Kind kind = Kind::otherValue;
-    std::string say; ///< "tick: counts 40001 instead of 40000"
-    std::string id;  ///< peripheral or node that is set otherwise
+    Text say;       ///< "tick: counts 40001 instead of 40000"
+    std::string id; ///< peripheral or node that is set otherwise
     std::string setting;
     Rational value; ///< of a setting of a peripheral
     Choice choice;  ///< of a source, line or mux; its id is empty for a setting

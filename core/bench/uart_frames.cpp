@@ -1,5 +1,6 @@
 #include "bench/uart_frames.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <fmt/format.h>
@@ -123,7 +124,7 @@ MeasuredFigure measureBitRate(const Capture& capture, const Track& track, const 
     MeasuredFigure figure;
     const std::vector<Stay> stays = staysOf(track);
     if (stays.empty()) {
-        figure.why = "it never changes";
+        figure.why = phrase("it never changes");
         return figure;
     }
     const auto shortest =
@@ -175,14 +176,14 @@ MeasuredFigure measureBitRate(const Capture& capture, const Track& track, const 
         }
         figure.count = bits;
         figure.value = inverse(Bounds{lasts->min, std::clamp(seconds / Rational(bits), lasts->min, lasts->max), lasts->max});
-        figure.workings.push_back({"bit rate",
-                                   "bits inside frames \u00f7 their time",
+        figure.workings.push_back({phrase("bit rate"),
+                                   phrase("bits inside frames \u00f7 their time"),
                                    std::to_string(bits) + " \u00f7 " + printQuantity(seconds, Unit::second),
                                    printQuantity(figure.value->nominal, Unit::bitsPerSecond),
                                    {}});
         return figure;
     }
-    figure.why = "no bit of which all stretches between its edges are whole numbers";
+    figure.why = phrase("no bit of which all stretches between its edges are whole numbers");
     return figure;
 }
 

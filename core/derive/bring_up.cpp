@@ -1,5 +1,6 @@
 #include "derive/bring_up.h"
 
+#include "base/text.h"
 #include "derive/field_values.h"
 
 #include "quantity/quantity_print.h"
@@ -57,7 +58,7 @@ private:
         if (!step.field) {
             return std::nullopt;
         }
-        return FieldValue{peripheral_.id + ".step", *step.field, step.say, "holds a code", step.code};
+        return FieldValue{peripheral_.id + ".step", *step.field, step.say, phrase("holds a code"), step.code};
     }
 
     void addControl(const std::string& control, bool isForgotten) {
@@ -68,9 +69,11 @@ private:
             return;
         }
         if (control == "gate") {
-            actions_.push_back({"let its clock in", "before that its fields can't be written", *field, isForgotten});
+            actions_.push_back(
+                {phrase("let its clock in"), phrase("before that its fields can't be written"), *field, isForgotten});
         } else if (control == "from") {
-            actions_.push_back({"clock it from " + field->setting, "while it stands still", *field, isForgotten});
+            actions_.push_back(
+                {phrase("clock it from {}", field->setting), phrase("while it stands still"), *field, isForgotten});
         } else {
             actions_.push_back({control + " " + field->setting, field->holdsAs, *field, isForgotten});
         }
@@ -83,7 +86,7 @@ private:
                 return action.field && action.field->field == flag.field;
             });
             if (!isDone) {
-                actions_.push_back({"clear its flag", flag.holdsAs, flag, false, true});
+                actions_.push_back({phrase("clear its flag"), flag.holdsAs, flag, false, true});
             }
         }
     }
@@ -94,12 +97,12 @@ private:
             const std::string& text = peripheral_.interrupts[i];
             const auto field = readField(text);
             const bool isFirst = i == 0;
-            const std::string whose =
-                isFirst ? "its own interrupt enable" : (field ? "the enable of its group" : "interrupts of the " + text);
-            BringUpAction action{whose, isFirst ? "after its flag is cleared, else it fires at once" : "", std::nullopt,
+            const Text whose = isFirst ? phrase("its own interrupt enable")
+                                       : (field ? phrase("the enable of its group") : phrase("interrupts of the {}", text));
+            BringUpAction action{whose, isFirst ? phrase("after its flag is cleared, else it fires at once") : "", std::nullopt,
                                  isForgotten, true};
             if (field) {
-                action.field = FieldValue{peripheral_.id + ".interrupt", *field, "on", "holds 1 for on", 1};
+                action.field = FieldValue{peripheral_.id + ".interrupt", *field, "on", phrase("holds 1 for on"), 1};
             }
             actions_.push_back(std::move(action));
         }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -7,8 +8,8 @@ namespace wisetick {
 
 /// One step of bringing up what a promise needs.
 struct BringUpAction {
-    std::string say;                 ///< "let its clock in", "prescaler 1, counts 40000"
-    std::string reason;              ///< why it stands here; may be empty
+    Text say;                        ///< "let its clock in", "prescaler 1, counts 40000"
+    Text reason;                     ///< why it stands here; may be empty
     std::optional<FieldValue> field; ///< what is written
     bool isForgotten = false;        ///< it is what is forgotten most often
     bool isInterrupt = false;        ///< it is for an interrupt alone

@@ -1,5 +1,6 @@
 #include "derive/clock_moments.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "derive/line_limits.h"
 #include "derive/line_rates.h"
@@ -90,7 +91,7 @@ JudgedMoment Moments::judge(const Moment& moment, const Controls& controls, Diag
     judgeBoard(part_, plan_, controls, lines, findings);
     judged.waits = waitStates(part_, plan_.board, controls, lines, findings);
     if (!lines[part_.core].isOn || !lines[part_.core].hertz) {
-        judged.fault = "the core would have no clock";
+        judged.fault = phrase("the core would have no clock");
         return judged;
     }
     judged.core = lines[part_.core].hertz->nominal;

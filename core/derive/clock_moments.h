@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/controls.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
@@ -19,7 +20,7 @@ struct Moment {
 
 /// What is wrong at a moment, its wait states and the core's rate.
 struct JudgedMoment {
-    std::string fault; ///< empty where nothing is wrong
+    Text fault; ///< empty where nothing is wrong
     std::vector<WaitFigure> waits;
     std::optional<Rational> core; ///< Hz
 };

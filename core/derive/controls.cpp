@@ -1,6 +1,7 @@
 #include "derive/controls.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -74,7 +75,7 @@ private:
                     return i;
                 }
             }
-            report("take." + take_.name + ".modes." + mode.id + "." + option.id, "no value '" + choice.value + "'",
+            report("take." + take_.name + ".modes." + mode.id + "." + option.id, phrase("no value '{}'", choice.value),
                    listNames(idsOf(option.values)));
         }
         return option.reset;
@@ -84,7 +85,7 @@ private:
         return "take." + take_.name + ".choices." + id + "." + control;
     }
 
-    std::string report(const std::string& path, const std::string& found, const std::string& expected) {
+    std::string report(const std::string& path, const Text& found, const Text& expected) {
         findings_.push_back({Severity::error, {{}, 0, 0, path}, found, expected, {}});
         return found;
     }
@@ -97,7 +98,7 @@ private:
         if (!take_.tier.empty()) {
             const auto tier = part_.findTier(take_.tier);
             if (!tier) {
-                report("take." + take_.name + ".tier", "no tier '" + take_.tier + "'", listNames(idsOf(part_.tiers)));
+                report("take." + take_.name + ".tier", phrase("no tier '{}'", take_.tier), listNames(idsOf(part_.tiers)));
             }
             controls.tier = tier.value_or(0);
         }
@@ -114,8 +115,8 @@ private:
             for (const Rational& rate : source.rates) {
                 known.push_back(printQuantity(rate, Unit::hertz));
             }
-            report(pathOf(source.id, "rate"), "'" + source.id + "' has no rate of " + printQuantity(*choice->rate, Unit::hertz),
-                   listNames(known));
+            report(pathOf(source.id, "rate"),
+                   phrase("'{}' has no rate of {}", source.id, printQuantity(*choice->rate, Unit::hertz)), listNames(known));
             return source.resetRate;
         }
         return static_cast<std::size_t>(found - source.rates.begin());
@@ -128,8 +129,8 @@ private:
         const std::vector<std::string> known = idsOf(source.drives);
         const auto found = std::find(known.begin(), known.end(), *choice->drive);
         if (found == known.end()) {
-            report(pathOf(source.id, "drive"), "'" + source.id + "' has no drive '" + *choice->drive + "'",
-                   known.empty() ? "no choice of a drive" : listNames(known));
+            report(pathOf(source.id, "drive"), phrase("'{}' has no drive '{}'", source.id, *choice->drive),
+                   known.empty() ? phrase("no choice of a drive") : listNames(known));
             return source.resetDrive;
         }
         return static_cast<std::size_t>(found - known.begin());
@@ -163,7 +164,7 @@ private:
             for (const NodeIndex input : inputs) {
                 names.push_back(part_.nodeId(input));
             }
-            fault = report(pathOf(choice->id, "from"), "'" + choice->id + "' can't be fed from '" + *choice->from + "'",
+            fault = report(pathOf(choice->id, "from"), phrase("'{}' can't be fed from '{}'", choice->id, *choice->from),
                            listNames(names));
             return reset;
         }
@@ -176,12 +177,12 @@ private:
             return reset;
         }
         if (!set.contains(*chosen)) {
-            std::string near;
+            Text near;
             for (const Rational& value : set.nearest(*chosen)) {
-                near += (near.empty() ? "" : " or ") + printFactor(value);
+                near += (near.empty() ? "" : phrase(" or ")) + printFactor(value);
             }
-            fault = report(pathOf(id, control), "'" + id + "' can't " + control + " by " + printFactor(*chosen),
-                           "the nearest allowed: " + near);
+            fault = report(pathOf(id, control), phrase("'{}' can't {} by {}", id, control, printFactor(*chosen)),
+                           phrase("the nearest allowed: {}", near));
         }
         return *chosen;
     }

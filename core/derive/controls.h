@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
+#include "base/text.h"
 #include "part/part.h"
 #include "plan/plan.h"
 
@@ -16,7 +17,7 @@ struct LineControls {
     Rational divide = 1;
     Rational multiply = 1;
     Rational factor = 1; ///< multiply ÷ divide × fixed × followed
-    std::string fault;   ///< a choice that the part does not allow; the line has no rate then
+    Text fault;          ///< a choice that the part does not allow; the line has no rate then
 };
 
 /// All controls of a take, resolved against the part.

@@ -1,5 +1,7 @@
 #include "derive/demand.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
@@ -134,14 +136,14 @@ std::vector<std::string> ownDemand(const Part& part, const Plan& plan, const Tak
     const std::vector<bool> here = demandOf(part, plan, take, controls, noJob).nodes;
     std::vector<std::string> list(part.nodeCount());
     for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
-        list[node] = here[node] && !always[node] ? "in " + take.name : std::string();
+        list[node] = here[node] && !always[node] ? phrase("in {}", take.name) : std::string();
     }
     for (const Job& job : plan.jobs) {
         const std::vector<bool> during =
             runsIn(job, plan, take) ? demandOf(part, plan, take, controls, {false, &job}).nodes : std::vector<bool>();
         for (NodeIndex node = 0; node < during.size(); ++node) {
             if (during[node] && !here[node]) {
-                list[node] += (list[node].empty() ? "while " : ", ") + job.name;
+                list[node] += (list[node].empty() ? phrase("while ") : ", ") + job.name;
             }
         }
     }

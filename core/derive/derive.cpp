@@ -1,5 +1,6 @@
 #include "derive/derive.h"
 
+#include "base/text.h"
 #include "derive/crystal.h"
 #include "derive/field_values.h"
 #include "derive/line_limits.h"
@@ -22,7 +23,7 @@ namespace {
 const Take& takeNamed(const Plan& plan, const std::string& name) {
     const Take* take = findTake(plan, name);
     if (take == nullptr) {
-        throw std::invalid_argument("no take '" + name + "'");
+        throw std::invalid_argument(phrase("no take '{}'", name));
     }
     return *take;
 }
@@ -33,19 +34,20 @@ void addCurrentFindings(Figures& figures) {
     for (const ModeFigure& mode : figures.modes) {
         for (const Contribution& each : mode.current.contributions) {
             if ((each.typ.empty() || each.max.empty()) && said.insert(each.name).second) {
-                const std::string what =
-                    each.typ.empty() && each.max.empty() ? "draw" : (each.typ.empty() ? "typical draw" : "largest draw");
+                const Text what = each.typ.empty() && each.max.empty()
+                                      ? "draw"
+                                      : (each.typ.empty() ? phrase("typical draw") : phrase("largest draw"));
                 figures.findings.push_back({Severity::warning,
                                             placeOf(each.target),
-                                            "unknown: " + what + " of " + each.name,
-                                            "'draws' in the part file",
+                                            phrase("unknown: {} of {}", what, each.name),
+                                            phrase("'draws' in the part file"),
                                             {}});
             }
-            if (each.isExtrapolated && said.insert("table " + each.name).second) {
+            if (each.isExtrapolated && said.insert(phrase("table {}", each.name)).second) {
                 figures.findings.push_back({Severity::warning,
                                             placeOf(each.target),
-                                            "the board's temperatures go beyond the table for " + each.name,
-                                            "its end value is taken there",
+                                            phrase("the board's temperatures go beyond the table for {}", each.name),
+                                            phrase("its end value is taken there"),
                                             {}});
             }
         }
@@ -53,7 +55,7 @@ void addCurrentFindings(Figures& figures) {
             figures.findings.push_back({Severity::warning,
                                         placeOf(Target::mode(mode.id)),
                                         mode.wakeUp->unknown,
-                                        "a start-up time in the part file",
+                                        phrase("a start-up time in the part file"),
                                         {}});
         }
     }
@@ -66,11 +68,11 @@ void judgeBrownOut(const Rational& level, const Board& board, const Tier* tier, 
     if (board.supply && level > board.supply->min) {
         figure.state = State::broken;
         figure.why =
-            "the lowest supply, " + volt(board.supply->min) + ", is below " + volt(level) + ": the part is held in reset";
+            phrase("the lowest supply, {}, is below {}: the part is held in reset", volt(board.supply->min), volt(level));
     } else if (tier != nullptr && tier->supplyMin && level < *tier->supplyMin) {
         figure.state = State::strained;
-        figure.why = "between " + volt(level) + " and " + volt(*tier->supplyMin) + " nothing resets the part, and tier " +
-                     tier->id + " is not allowed";
+        figure.why = phrase("between {} and {} nothing resets the part, and tier {} is not allowed", volt(level),
+                            volt(*tier->supplyMin), tier->id);
     }
 }
 
@@ -90,7 +92,7 @@ std::vector<OptionFigure> optionFigures(const Part& part, const Board& board, co
             judgeBrownOut(*value.resetsBelow, board, tier, figure);
         }
         if (option.field) {
-            figure.field = FieldValue{option.id, *option.field, value.id, "holds a code", value.code};
+            figure.field = FieldValue{option.id, *option.field, value.id, phrase("holds a code"), value.code};
         }
         figures.push_back(std::move(figure));
     }
@@ -133,7 +135,8 @@ std::vector<CrystalFigure> crystalFigures(const Part& part, const Board& board, 
 void addBoardFindings(Figures& figures) {
     for (const PinFigure& pin : figures.pins) {
         if (!pin.why.empty()) {
-            figures.findings.push_back({Severity::error, {{}, 0, 0, "board.signals"}, pin.why, "one user for each pin", {}});
+            figures.findings.push_back(
+                {Severity::error, {{}, 0, 0, "board.signals"}, pin.why, phrase("one user for each pin"), {}});
         }
     }
     for (const OptionFigure& option : figures.options) {
@@ -141,7 +144,7 @@ void addBoardFindings(Figures& figures) {
             figures.findings.push_back({option.state == State::broken ? Severity::error : Severity::warning,
                                         {{}, 0, 0, "board.options." + option.id},
                                         option.id + ": " + option.why,
-                                        "another value, or another supply or tier",
+                                        phrase("another value, or another supply or tier"),
                                         {}});
         }
     }
@@ -151,7 +154,7 @@ void addBoardFindings(Figures& figures) {
             figures.findings.push_back({crystal.margin < 1.0 ? Severity::error : Severity::warning,
                                         {{}, 0, 0, "board.fitted." + crystal.source},
                                         fmt::format("the start-up margin of {} is {:.2f}", crystal.source, *crystal.margin),
-                                        "5 or more: a crystal of less load or less resistance",
+                                        phrase("5 or more: a crystal of less load or less resistance"),
                                         {}});
         }
     }
@@ -162,11 +165,12 @@ void addFieldFindings(Figures& figures) {
     const auto check = [&](const std::vector<FieldValue>& values, const Target& target) {
         for (const FieldValue& value : values) {
             if (Rational(value.held) > value.field.most()) {
-                figures.findings.push_back({Severity::error,
-                                            placeOf(target),
-                                            value.control + " = " + value.setting + " does not fit " + fieldText(value.field),
-                                            "at most " + value.field.most().toString(),
-                                            {}});
+                figures.findings.push_back(
+                    {Severity::error,
+                     placeOf(target),
+                     phrase("{} = {} does not fit {}", value.control, value.setting, fieldText(value.field)),
+                     phrase("at most {}", value.field.most().toString()),
+                     {}});
             }
         }
     };
@@ -265,8 +269,8 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
         figures.modes.clear();
         figures.findings.push_back({Severity::error,
                                     {{}, 0, 0, "mode"},
-                                    "the currents of the modes need more than 256 bits",
-                                    "smaller figures in part and plan",
+                                    phrase("the currents of the modes need more than 256 bits"),
+                                    phrase("smaller figures in part and plan"),
                                     {}});
     }
     figures.routes = routeFigures(part, plan);

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 #include "promise/rate_windows.h"
@@ -11,7 +12,7 @@ struct Desk {
     const Peripheral* peripheral = nullptr; ///< nullptr: a line, a mode or the rhythm
     std::int64_t channel = 0;               ///< of the peripheral
     std::optional<Clock> clock;
-    std::string why;                                  ///< why there is no clock
+    Text why;                                         ///< why there is no clock
     std::vector<Clock> others = {};                   ///< the other clocks that its mux could take
     std::vector<Way> ways = {};                       ///< best first
     std::vector<std::vector<FieldValue>> fields = {}; ///< what each way writes
@@ -22,7 +23,7 @@ struct Desk {
 struct WakingRate {
     std::string mode;
     std::optional<Rational> within; ///< s, until the port's clock runs, at the longest; none: it never stops
-    std::string unknown;            ///< what of that time is unknown
+    Text unknown;                   ///< what of that time is unknown
 };
 
 /// For every mode that the peripheral can wake: how soon its clock runs.

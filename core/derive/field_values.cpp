@@ -1,5 +1,6 @@
 #include "derive/field_values.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -57,8 +58,8 @@ public:
         const int width = field->second.width();
         const std::int64_t low = *held & ((std::int64_t{1} << width) - 1);
         const std::string text = printFactor(value);
-        values_.push_back({id_ + "." + control, field->second, text, holdsText(form->second) + ", low bits", low});
-        values_.push_back({highId + "." + control, high, text, holdsText(form->second) + ", high bits", *held >> width});
+        values_.push_back({id_ + "." + control, field->second, text, phrase("{}, low bits", holdsText(form->second)), low});
+        values_.push_back({highId + "." + control, high, text, phrase("{}, high bits", holdsText(form->second)), *held >> width});
     }
 
     /// The number piece by piece, high bits first.
@@ -72,16 +73,18 @@ public:
             // a number that is too large for its field stays so: it is told elsewhere
             const std::int64_t part = pieces.size() == 1 ? held : (held >> left) & most;
             const std::string which =
-                pieces.size() == 1 ? "" : (i == 0 ? ", high bits" : (left == 0 ? ", low bits" : ", middle bits"));
+                pieces.size() == 1
+                    ? ""
+                    : (i == 0 ? phrase(", high bits") : (left == 0 ? phrase(", low bits") : phrase(", middle bits")));
             values_.push_back({id_ + "." + control, pieces[i], setting, holdsAs + which, part});
         }
     }
 
     void addBitOf(const std::string& id, const Field& field) {
-        values_.push_back({id + ".gate", field, "on", "holds 1 for on", 1});
+        values_.push_back({id + ".gate", field, "on", phrase("holds 1 for on"), 1});
     }
     void addBit(const std::string& control, const Field& field) {
-        values_.push_back({id_ + "." + control, field, "on", "holds 1 for on", 1});
+        values_.push_back({id_ + "." + control, field, "on", phrase("holds 1 for on"), 1});
     }
 
     std::vector<FieldValue> take() { return std::move(values_); }
@@ -166,8 +169,8 @@ std::optional<FieldValue> rateField(const Part& part, const Controls& controls, 
         return std::nullopt;
     }
     const std::size_t rate = controls.sourceRates[index];
-    return FieldValue{source.id + ".rate", *source.rateField, printQuantity(source.rates[rate], Unit::hertz), "holds a code",
-                      source.codes[rate]};
+    return FieldValue{source.id + ".rate", *source.rateField, printQuantity(source.rates[rate], Unit::hertz),
+                      phrase("holds a code"), source.codes[rate]};
 }
 
 std::optional<FieldValue> startField(const Part& part, NodeIndex node, bool isOn) {
@@ -180,7 +183,7 @@ std::optional<FieldValue> startField(const Part& part, NodeIndex node, bool isOn
     if (!field) {
         return std::nullopt;
     }
-    return FieldValue{part.nodeId(node) + ".on", *field, isOn ? "on" : "off", "holds 1 for on", isOn ? 1 : 0};
+    return FieldValue{part.nodeId(node) + ".on", *field, isOn ? "on" : "off", phrase("holds 1 for on"), isOn ? 1 : 0};
 }
 
 std::optional<FieldValue> tierField(const Part& part, const Controls& controls) {
@@ -188,7 +191,7 @@ std::optional<FieldValue> tierField(const Part& part, const Controls& controls) 
         return std::nullopt;
     }
     const Tier& tier = part.tiers[*controls.tier];
-    return FieldValue{"tier", *tier.field, tier.id, "holds a code", tier.code};
+    return FieldValue{"tier", *tier.field, tier.id, phrase("holds a code"), tier.code};
 }
 
 std::vector<FieldValue> flagFields(const Part& part, std::size_t peripheral) {
@@ -197,8 +200,8 @@ std::vector<FieldValue> flagFields(const Part& part, std::size_t peripheral) {
         if (const auto field = readField(text)) {
             const Register* held = part.findRegister(field->reg);
             const bool isOne = held != nullptr && (held->access == Access::writeOneToClear || held->access == Access::setOnly);
-            fields.push_back({part.peripherals[peripheral].id + ".flag", *field, "cleared", isOne ? "1 clears it" : "0 clears it",
-                              isOne ? 1 : 0});
+            fields.push_back({part.peripherals[peripheral].id + ".flag", *field, "cleared",
+                              isOne ? phrase("1 clears it") : phrase("0 clears it"), isOne ? 1 : 0});
         }
     }
     return fields;

@@ -1,11 +1,13 @@
 #include "derive/figures.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
 
 std::string WaitFigure::text() const {
-    return (say.empty() ? "wait states of " + line : say) + ": " + std::to_string(waits);
+    return (say.empty() ? phrase("wait states of {}", line) : say) + ": " + std::to_string(waits);
 }
 
 const PromiseFigure* Figures::findPromise(const std::string& name) const {

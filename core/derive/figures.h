@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
+#include "base/text.h"
 #include "part/part.h"
 #include "promise/promise_figure.h"
 #include "sleep/current.h"
@@ -26,18 +27,18 @@ struct LineFigure {
     Rational factor = 1;             ///< rate ÷ parent's rate
     Rational multiply = 1;           ///< what its multiplier is set to
     Rational divide = 1;             ///< what its divider is set to
-    std::string control;             ///< "from xtm ÷ 5"
+    Text control;                    ///< "from xtm ÷ 5"
     std::optional<Bounds> hertz;
     std::optional<Bounds> overLong; ///< Hz, over long times, in which ripple is taken back; none: as `hertz`
     Rational strayTime;             ///< s, by which an edge can be off its place meanwhile
-    std::string why;                ///< why there is no rate
-    std::string unknown;            ///< whose tolerance is unknown; min and max are the nominal then
+    Text why;                       ///< why there is no rate
+    Text unknown;                   ///< whose tolerance is unknown; min and max are the nominal then
     std::optional<Rational> limitMin;
     std::optional<Rational> limitMax;
     bool isNone = false;       ///< it is no clock at all, only what a mux can be put on
     State state = State::kept; ///< against its limits; only what is on is judged
     std::optional<Rational> margin;
-    std::string stateWhy;
+    Text stateWhy;
     std::vector<FieldValue> fields;
     Workings workings; ///< made on demand: lineWorkings
 };
@@ -49,7 +50,7 @@ struct WaitFigure {
     std::optional<FieldValue> field;
     std::optional<Rational> speed; ///< instructions a second against none waiting, as a share; none: unknown
     Workings workings;
-    std::string say = {}; ///< what it is, in words; empty: memory wait states
+    Text say = {}; ///< what it is, in words; empty: memory wait states
     /// "wait states of core: 4", "input range of f: 2".
     std::string text() const;
 };
@@ -59,7 +60,7 @@ struct PinFigure {
     std::string pin;
     std::vector<std::string> users; ///< sources that are on, lines that leave the part, peripherals in use, signals
     bool isDebug = false;           ///< the debugger needs it
-    std::string why;                ///< the collision; empty where there is none
+    Text why;                       ///< the collision; empty where there is none
 };
 
 /// Where a signal with a choice of pins stands.
@@ -75,14 +76,14 @@ struct RouteFigure {
 /// A start-up option word as the board has it.
 struct OptionFigure {
     std::string id;
-    std::string say;
+    Text say;
     std::string value;    ///< its id
     std::string does;     ///< what the value does
     std::string safe;     ///< the id of the value that is safe
     bool isGiven = false; ///< in the plan; else it is as an unprogrammed part has it
     std::optional<FieldValue> field;
     State state = State::kept; ///< of a brown-out level against the board's supply and the tier
-    std::string why;           ///< what is wrong with it; empty where it is kept
+    Text why;                  ///< what is wrong with it; empty where it is kept
 };
 
 /// What follows for a fitted crystal.
@@ -120,7 +121,7 @@ struct JobTiming {
     std::string by;                      ///< the peripheral; empty: it comes from outside, exact
     std::optional<NodeIndex> source;     ///< that its clock comes from
     Bounds stretch = Bounds::exactly(1); ///< how long an interval is, as a share of the nominal
-    std::string unknown;                 ///< whose tolerance is unknown
+    Text unknown;                        ///< whose tolerance is unknown
     bool isSaid = false;                 ///< by the plan; else it is what ends the rest
 };
 
@@ -130,7 +131,7 @@ struct JobRuns {
     JobTiming timing;
     std::optional<Bounds> interval; ///< s between the beginnings of two runs, at nominal clocks; none: there is no bound
     std::optional<Rational> every;  ///< s, its period; of a follower that of the first before it; none: it comes by chance
-    std::string why;                ///< why there is no bound
+    Text why;                       ///< why there is no bound
 };
 
 /// How long something that the core has to do waits and takes at most: a handler of an interrupt, or a job.
@@ -143,7 +144,7 @@ struct LatencyFigure {
     std::optional<Rational> longest; ///< s, from its event until it is done; none: there is no bound
     std::optional<Rational> limit;   ///< s, until when it must be done
     State state = State::kept;
-    std::string why;
+    Text why;
     Workings workings;
 };
 
@@ -175,7 +176,7 @@ struct RhythmFigure {
     std::vector<LatencyFigure> latencies; ///< handlers, the more urgent first, then the jobs
     std::optional<Bounds> average;        ///< A
     std::optional<Bounds> life;           ///< s
-    std::string unknown;                  ///< of average and life
+    Text unknown;                         ///< of average and life
     std::vector<Share> shares;
     Workings averageWorkings;
     Workings lifeWorkings;

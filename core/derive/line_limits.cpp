@@ -1,5 +1,6 @@
 #include "derive/line_limits.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "quantity/quantity_print.h"
 
@@ -9,13 +10,11 @@ namespace wisetick {
 
 namespace {
 
-void add(Diagnostics& findings, Severity severity, const std::string& path, const std::string& found,
-         const std::string& expected = {}) {
+void add(Diagnostics& findings, Severity severity, const std::string& path, const Text& found, const std::string& expected = {}) {
     findings.push_back({severity, {{}, 0, 0, path}, found, expected, {}});
 }
 
-void add(Diagnostics& findings, Severity severity, const Target& about, const std::string& found,
-         const std::string& expected = {}) {
+void add(Diagnostics& findings, Severity severity, const Target& about, const Text& found, const std::string& expected = {}) {
     findings.push_back({severity, placeOf(about), found, expected, {}});
 }
 
@@ -23,8 +22,8 @@ std::string hertzText(const Rational& hertz) {
     return printQuantity(hertz, Unit::hertz);
 }
 
-std::string tierText(const Part& part, const Controls& controls) {
-    return controls.tier ? " in tier " + part.tiers[*controls.tier].id : "";
+Text tierText(const Part& part, const Controls& controls) {
+    return controls.tier ? phrase(" in tier {}", part.tiers[*controls.tier].id) : "";
 }
 
 /// Under what the ends of a rail hold, in words, and whether they are ends of a tolerance.
@@ -66,26 +65,26 @@ bool holds(const Limit& limit, const Board& board, const Controls& controls, con
 }
 
 /// " in tier fast", " below 2.7 V", " with bus_a \u00f7 4", " while f_ref is at least 1.8 MHz".
-std::string whereText(const Part& part, const Limit& limit, const Controls& controls) {
-    std::string text = limit.tier ? " in tier " + part.tiers[*limit.tier].id : "";
+Text whereText(const Part& part, const Limit& limit, const Controls& controls) {
+    Text text = limit.tier ? phrase(" in tier {}", part.tiers[*limit.tier].id) : "";
     if (limit.supplyBelow) {
-        text += " below " + printQuantity(*limit.supplyBelow, Unit::volt);
+        text += phrase(" below {}", printQuantity(*limit.supplyBelow, Unit::volt));
     }
     if (limit.when && limit.when->control == "from") {
         const Line& line = part.lines[limit.when->line];
-        text += " with " + line.id + " from " + part.nodeId(line.from[controls.lines[limit.when->line].from]);
+        text += phrase(" with {} from {}", line.id, part.nodeId(line.from[controls.lines[limit.when->line].from]));
     } else if (limit.when) {
         const LineControls& line = controls.lines[limit.when->line];
         const bool isMultiplier = limit.when->control == "multiply";
-        text += " with " + part.lines[limit.when->line].id + (isMultiplier ? " \u00d7 " : " \u00f7 ") +
-                printFactor(isMultiplier ? line.multiply : line.divide);
+        text += phrase(" with {}{}{}", part.lines[limit.when->line].id, isMultiplier ? " \u00d7 " : " \u00f7 ",
+                       printFactor(isMultiplier ? line.multiply : line.divide));
     }
     if (limit.whileRate) {
         const RateCase& rate = *limit.whileRate;
-        text += " while " + part.nodeId(rate.node) + " is ";
-        text += rate.least ? "at least " + hertzText(*rate.least) : "";
-        text += rate.least && rate.below ? " and " : "";
-        text += rate.below ? "below " + hertzText(*rate.below) : "";
+        text += phrase(" while {} is ", part.nodeId(rate.node));
+        text += rate.least ? phrase("at least {}", hertzText(*rate.least)) : "";
+        text += rate.least && rate.below ? phrase(" and ") : "";
+        text += rate.below ? phrase("below {}", hertzText(*rate.below)) : "";
     }
     return text;
 }
@@ -98,7 +97,7 @@ Rail applyLimits(const Part& part, const Board& board, const std::vector<Limit>&
         if (!holds(limit, board, controls, lines)) {
             continue;
         }
-        const std::string where = whereText(part, limit, controls);
+        const Text where = whereText(part, limit, controls);
         if (limit.min && (!span.min || *limit.min > *span.min)) {
             span.min = limit.min;
             rail.minWhere = where;
@@ -121,13 +120,14 @@ void judgeEnd(const Rational& slack, LineFigure& figure, const Rational& limit, 
     if (!figure.margin || room < *figure.margin) {
         figure.margin = room;
     }
-    const std::string side = isOver ? "over its " : "under its ";
+    const Text side = isOver ? phrase("over its ") : phrase("under its ");
     if (room.sign() < 0) {
         figure.state = State::broken;
         figure.stateWhy = hertzText(hertz.nominal) + ", " + side + hertzText(limit) + tier;
     } else if (worstRoom < -slack && figure.state == State::kept) {
         figure.state = State::strained;
-        figure.stateWhy = hertzText(isOver ? hertz.max : hertz.min) + " in the worst case, " + side + hertzText(limit) + tier;
+        figure.stateWhy =
+            phrase("{} in the worst case, {}{}{}", hertzText(isOver ? hertz.max : hertz.min), side, hertzText(limit), tier);
     }
 }
 
@@ -153,7 +153,8 @@ void judgeRule(const Rule& rule, const Rational& slack, const std::vector<LineFi
     const Rational bound = rule.times * right.hertz->nominal;
     if (isBroken(left.hertz->nominal, left.hertz->nominal, bound, bound)) {
         add(findings, Severity::error, Target::line(left.id),
-            left.id + " at " + hertzText(left.hertz->nominal) + " against " + right.id + " at " + hertzText(right.hertz->nominal),
+            phrase("{} at {} against {} at {}", left.id, hertzText(left.hertz->nominal), right.id,
+                   hertzText(right.hertz->nominal)),
             rule.say);
         return;
     }
@@ -161,8 +162,9 @@ void judgeRule(const Rule& rule, const Rational& slack, const std::vector<LineFi
     if (areApart && isBroken(left.hertz->max, left.hertz->min, rule.times * right.hertz->min * (1 + slack),
                              rule.times * right.hertz->max * (1 - slack))) {
         add(findings, Severity::warning, Target::line(left.id),
-            left.id + " at " + printRange(left.hertz->min, left.hertz->max, Unit::hertz) + " against " + right.id + " at " +
-                printRange(right.hertz->min, right.hertz->max, Unit::hertz) + ", from two sources",
+            phrase("{} at {} against {} at {}, from two sources", left.id,
+                   printRange(left.hertz->min, left.hertz->max, Unit::hertz), right.id,
+                   printRange(right.hertz->min, right.hertz->max, Unit::hertz)),
             rule.say);
     }
 }
@@ -217,11 +219,11 @@ Workings limitWorkings(const Part& part, const Board& board, const Line& line, c
     const auto shown = [](const std::optional<Rational>& end) { return end ? hertzText(*end) : std::string("none"); };
     for (const Limit& limit : line.limits) {
         if (holds(limit, board, controls, lines)) {
-            const std::string where = whereText(part, limit, controls);
-            steps.push_back({"limit",
+            const Text where = whereText(part, limit, controls);
+            steps.push_back({phrase("limit"),
                              where.empty() ? "always" : where.substr(1),
                              {},
-                             "least " + shown(limit.min) + ", most " + shown(limit.max),
+                             phrase("least {}, most {}", shown(limit.min), shown(limit.max)),
                              {{line.id, {}, Target::part("line." + line.id + ".limit"), limit.ref}}});
         }
     }
@@ -245,13 +247,13 @@ void judgeLimits(const Part& part, const Board& board, const Controls& controls,
             figure.stateWhy = figure.why;
             // said once, where it begins
             if (!figure.parent || lines[*figure.parent].hertz) {
-                add(findings, Severity::error, Target::line(figure.id), "no rate: " + figure.why);
+                add(findings, Severity::error, Target::line(figure.id), phrase("no rate: {}", figure.why));
             }
             continue;
         }
         if (figure.isSource && !figure.unknown.empty()) {
             add(findings, Severity::warning, Target::line(figure.id), figure.unknown,
-                "a tolerance in the plan's board or in the part");
+                phrase("a tolerance in the plan's board or in the part"));
         }
         if (figure.limitMin) {
             judgeEnd(rail.isMinTolerance ? Rational(0) : part.slack, figure, *figure.limitMin, false, rail.minWhere);
@@ -261,7 +263,7 @@ void judgeLimits(const Part& part, const Board& board, const Controls& controls,
         }
         if (figure.state != State::kept) {
             add(findings, figure.state == State::broken ? Severity::error : Severity::warning, Target::line(figure.id),
-                figure.id + " runs at " + figure.stateWhy);
+                phrase("{} runs at {}", figure.id, figure.stateWhy));
         }
     }
 }
@@ -271,33 +273,37 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
     const auto volt = [](const Rational& value) { return printQuantity(value, Unit::volt); };
     if (const auto& supply = plan.board.supply) {
         if ((part.supplyMin && supply->min < *part.supplyMin) || (part.supplyMax && supply->max > *part.supplyMax)) {
-            add(findings, Severity::error, "board.supply", "a supply of " + volt(supply->min) + " \u2026 " + volt(supply->max),
-                volt(part.supplyMin.value_or(Rational(0))) + " \u2026 " + volt(part.supplyMax.value_or(supply->max)) +
-                    ", which the part takes");
+            add(findings, Severity::error, "board.supply",
+                phrase("a supply of {} \u2026 {}", volt(supply->min), volt(supply->max)),
+                phrase("{} \u2026 {}, which the part takes", volt(part.supplyMin.value_or(Rational(0))),
+                       volt(part.supplyMax.value_or(supply->max))));
         }
         if (controls.tier) {
             const Tier& tier = part.tiers[*controls.tier];
             if (tier.supplyMin && supply->min < *tier.supplyMin) {
-                add(findings, Severity::error, "tier/" + tier.id, "tier " + tier.id + " at a supply down to " + volt(supply->min),
-                    "at least " + volt(*tier.supplyMin));
+                add(findings, Severity::error, "tier/" + tier.id,
+                    phrase("tier {} at a supply down to {}", tier.id, volt(supply->min)),
+                    phrase("at least {}", volt(*tier.supplyMin)));
             }
             if (tier.supplyMax && supply->max > *tier.supplyMax) {
-                add(findings, Severity::error, "tier/" + tier.id, "tier " + tier.id + " at a supply up to " + volt(supply->max),
-                    "at most " + volt(*tier.supplyMax));
+                add(findings, Severity::error, "tier/" + tier.id,
+                    phrase("tier {} at a supply up to {}", tier.id, volt(supply->max)),
+                    phrase("at most {}", volt(*tier.supplyMax)));
             }
         }
     } else {
-        add(findings, Severity::warning, "board.supply", "unknown: supply", "[board] supply, to judge what the tier needs");
+        add(findings, Severity::warning, "board.supply", phrase("unknown: supply"),
+            phrase("[board] supply, to judge what the tier needs"));
     }
     if (!plan.board.temperature) {
-        add(findings, Severity::warning, "board.temperature", "unknown: temperature, 25 \u00b0C alone is taken",
-            "[board] temperature");
+        add(findings, Severity::warning, "board.temperature", phrase("unknown: temperature, 25 \u00b0C alone is taken"),
+            phrase("[board] temperature"));
     }
     const auto& warmth = plan.board.temperature;
     if (warmth && ((part.coldest && warmth->min < *part.coldest) || (part.hottest && warmth->max > *part.hottest))) {
         add(findings, Severity::error, "board.temperature", printRange(warmth->min, warmth->max, Unit::celsius),
-            printRange(part.coldest.value_or(warmth->min), part.hottest.value_or(warmth->max), Unit::celsius) +
-                ", in which the part may be used");
+            phrase("{}, in which the part may be used",
+                   printRange(part.coldest.value_or(warmth->min), part.hottest.value_or(warmth->max), Unit::celsius)));
     }
     for (const Fitted& fitted : plan.board.fitted) {
         const auto node = part.findNode(fitted.source);
@@ -308,13 +314,14 @@ void judgeBoard(const Part& part, const Plan& plan, const Controls& controls, co
         if (fitted.isFedIn && source.fedIn) {
             if (source.fedIn->max && fitted.rate > *source.fedIn->max) {
                 add(findings, Severity::error, "board.fitted." + fitted.source + ".rate",
-                    hertzText(fitted.rate) + " fed in for " + fitted.source, "at most " + hertzText(*source.fedIn->max));
+                    phrase("{} fed in for {}", hertzText(fitted.rate), fitted.source),
+                    phrase("at most {}", hertzText(*source.fedIn->max)));
             }
             continue;
         }
         if ((source.rangeMin && fitted.rate < *source.rangeMin) || (source.rangeMax && fitted.rate > *source.rangeMax)) {
             add(findings, Severity::error, "board.fitted." + fitted.source + ".rate",
-                hertzText(fitted.rate) + " fitted for " + fitted.source,
+                phrase("{} fitted for {}", hertzText(fitted.rate), fitted.source),
                 printRange(source.rangeMin.value_or(fitted.rate), source.rangeMax.value_or(fitted.rate), Unit::hertz));
         }
     }
@@ -361,8 +368,8 @@ WaitFigure boundFromRate(const WaitTable& table, const LineFigure& line, const R
     const Rational& hertz = line.hertz->nominal;
     auto above = std::find_if(table.steps.begin(), table.steps.end(), [&](const WaitStep& each) { return hertz < each.hertz; });
     if (above == table.steps.begin()) {
-        add(findings, Severity::error, Target::line(line.id), line.id + " at " + hertzText(hertz) + " has no " + table.say,
-            "at least " + hertzText(table.steps.front().hertz));
+        add(findings, Severity::error, Target::line(line.id), phrase("{} at {} has no {}", line.id, hertzText(hertz), table.say),
+            phrase("at least {}", hertzText(table.steps.front().hertz)));
         ++above;
     }
     const auto step = std::prev(above);
@@ -371,14 +378,14 @@ WaitFigure boundFromRate(const WaitTable& table, const LineFigure& line, const R
     const bool isFaster = isKnown && above != table.steps.end() && line.hertz->max >= above->hertz * (1 + slack);
     if (isSlower || isFaster) {
         add(findings, Severity::warning, Target::line(line.id),
-            line.id + " at " + hertzText(isSlower ? line.hertz->min : line.hertz->max) + " in the worst case is in another " +
-                table.say,
-            isSlower ? "at least " + hertzText(step->hertz) : "below " + hertzText(above->hertz));
+            phrase("{} at {} in the worst case is in another {}", line.id,
+                   hertzText(isSlower ? line.hertz->min : line.hertz->max), table.say),
+            isSlower ? phrase("at least {}", hertzText(step->hertz)) : phrase("below {}", hertzText(above->hertz)));
     }
     WaitFigure figure{line.id, step->waits, std::nullopt, step->speed, {}, table.say};
     figure.workings.push_back(
         {table.say,
-         "the last step that is reached",
+         phrase("the last step that is reached"),
          hertzText(hertz) + " \u2265 " + hertzText(step->hertz),
          std::to_string(step->waits),
          {{line.id, hertzText(hertz), Target::line(line.id), {}}, {table.say, {}, Target::part("bound"), table.ref}}});
@@ -390,31 +397,32 @@ std::optional<WaitFigure> stepUpTo(const Part& part, const Controls& controls, c
                                    Diagnostics& findings) {
     const Rational& hertz = line.hertz->nominal;
     const Rational& fastest = fastestOf(line);
-    const std::string what = table.isWait() ? "wait states" : table.say;
+    const Text what = table.isWait() ? phrase("wait states") : table.say;
     auto step = waitStepOf(part, table, line);
     if (step == table.steps.end() && !table.steps.empty() && hertz <= table.steps.back().hertz) {
         step = std::prev(table.steps.end());
         add(findings, Severity::warning, Target::line(line.id),
-            line.id + " at " + hertzText(fastest) + " in the worst case is beyond the " + what,
-            "at most " + hertzText(step->hertz) + tierText(part, controls));
+            phrase("{} at {} in the worst case is beyond the {}", line.id, hertzText(fastest), what),
+            phrase("at most {}{}", hertzText(step->hertz), tierText(part, controls)));
     }
     if (step == table.steps.end()) {
-        add(findings, Severity::error, Target::line(line.id), line.id + " at " + hertzText(hertz) + " is beyond the " + what,
-            "at most " + hertzText(table.steps.back().hertz) + tierText(part, controls));
+        add(findings, Severity::error, Target::line(line.id),
+            phrase("{} at {} is beyond the {}", line.id, hertzText(hertz), what),
+            phrase("at most {}{}", hertzText(table.steps.back().hertz), tierText(part, controls)));
         return std::nullopt;
     }
     WaitFigure figure{line.id, step->waits, std::nullopt, step->speed, {}, table.say};
     const Origin place{table.isWait() ? "wait" : table.say, {}, Target::part(table.isWait() ? "wait" : "bound"), table.ref};
     figure.workings.push_back({what,
-                               "the first step that is not exceeded, by more than the slack at the fastest",
+                               phrase("the first step that is not exceeded, by more than the slack at the fastest"),
                                hertzText(hertz) + " \u2264 " + hertzText(step->hertz),
                                std::to_string(step->waits),
                                {{line.id, hertzText(hertz), Target::line(line.id), {}}, place}});
     if (step->speed) {
-        figure.workings.push_back({"speed",
-                                   "rate \u00d7 share of it that the waits leave",
+        figure.workings.push_back({phrase("speed"),
+                                   phrase("rate \u00d7 share of it that the waits leave"),
                                    hertzText(hertz) + " \u00d7 " + printQuantity(*step->speed, Unit::ratio),
-                                   "as fast as " + hertzText(hertz * *step->speed) + " without waiting",
+                                   phrase("as fast as {} without waiting", hertzText(hertz * *step->speed)),
                                    {{line.id, hertzText(hertz), Target::line(line.id), {}}, place}});
     }
     return figure;
@@ -437,7 +445,7 @@ std::vector<WaitFigure> waitStates(const Part& part, const Board& board, const C
         }
         if (table.field) {
             figure->field = FieldValue{table.isWait() ? "wait" : line.id + "." + table.say, *table.field,
-                                       std::to_string(figure->waits), "holds n", figure->waits};
+                                       std::to_string(figure->waits), phrase("holds n"), figure->waits};
         }
         figures.push_back(std::move(*figure));
     }

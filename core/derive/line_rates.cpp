@@ -1,5 +1,6 @@
 #include "derive/line_rates.h"
 
+#include "base/text.h"
 #include "derive/trim_code.h"
 
 #include "derive/crystal.h"
@@ -32,7 +33,7 @@ public:
             set(measured->rate,
                 measured->tolerance ? std::optional(Deviation{-*measured->tolerance, *measured->tolerance}) : std::nullopt);
         } else if (source_.kind == SourceKind::none) {
-            figure_.why = "it is put on no clock";
+            figure_.why = phrase("it is put on no clock");
         } else if (source_.kind == SourceKind::rc) {
             setInternal();
         } else {
@@ -43,13 +44,13 @@ public:
 private:
     void setInternal() {
         if (source_.rates.empty()) {
-            figure_.why = "the part gives no rate for " + source_.id;
+            figure_.why = phrase("the part gives no rate for {}", source_.id);
             return;
         }
         const Bounds celsius = board_.temperature.value_or(Bounds::exactly(25));
         const Rational& rate = source_.rates[rate_];
         if (source_.rates.size() > 1) {
-            figure_.control = "at " + printQuantity(rate, Unit::hertz);
+            figure_.control = phrase("at {}", printQuantity(rate, Unit::hertz));
         }
         std::vector<ToleranceStep> steps;
         std::copy_if(source_.tolerance.begin(), source_.tolerance.end(), std::back_inserter(steps),
@@ -70,7 +71,7 @@ private:
     void setFitted() {
         const Fitted* fitted = findFitted(board_, source_.id);
         if (fitted == nullptr) {
-            figure_.why = "nothing is fitted for " + source_.id + ": the plan has no [board.fitted." + source_.id + "]";
+            figure_.why = phrase("nothing is fitted for {}: the plan has no [board.fitted.{}]", source_.id, source_.id);
             return;
         }
         std::optional<Deviation> deviation;
@@ -85,7 +86,7 @@ private:
 
     void set(const Rational& rate, const std::optional<Deviation>& deviation) {
         figure_.hertz = deviation ? deviating(rate, *deviation) : Bounds::exactly(rate);
-        figure_.unknown = deviation ? "" : "unknown: tolerance of " + source_.id;
+        figure_.unknown = deviation ? "" : phrase("unknown: tolerance of {}", source_.id);
     }
 
     const Part& part_;
@@ -97,8 +98,8 @@ private:
 };
 
 /// "from pll ÷ 3": mux only where there is a choice.
-std::string controlText(const Part& part, const Line& line, const LineControls& controls, NodeIndex parent) {
-    std::string text = line.from.size() > 1 ? "from " + part.nodeId(parent) : "";
+Text controlText(const Part& part, const Line& line, const LineControls& controls, NodeIndex parent) {
+    Text text = line.from.size() > 1 ? phrase("from {}", part.nodeId(parent)) : "";
     const auto add = [&](const std::string& sign, const Rational& factor) {
         text += (text.empty() ? "" : " ") + sign + " " + printFactor(factor);
     };
@@ -112,7 +113,7 @@ std::string controlText(const Part& part, const Line& line, const LineControls& 
     if (rest != 1) {
         add("\u00d7", rest);
     }
-    return text.empty() ? "from " + part.nodeId(parent) : text;
+    return text.empty() ? phrase("from {}", part.nodeId(parent)) : text;
 }
 
 /// What is left of the bounds over long times, where ripple is told to come back.
@@ -152,7 +153,7 @@ void workLine(const Part& part, const Line& line, const LineControls& controls, 
                            : Bounds{steady.min * (1 - line.ripple), steady.nominal, steady.max * (1 + line.ripple)};
         workLong(line, controls, parent, figure);
     } catch (const RationalOverflow&) {
-        figure.why = "the rate of " + line.id + " needs more than 256 bits";
+        figure.why = phrase("the rate of {} needs more than 256 bits", line.id);
         return;
     }
 }
@@ -214,7 +215,7 @@ void trim(const Part& part, const Board& board, const Controls& controls, std::v
         figure.hertz = Bounds{nominal * (better.min / better.nominal) * (1 - std::min(off, Rational(1, 2))), nominal,
                               nominal * (better.max / better.nominal) * (1 + off)};
         figure.unknown = !figures[*by].unknown.empty() ? figures[*by].unknown : figure.unknown;
-        figure.control += (figure.control.empty() ? "" : ", ") + std::string("trimmed by ") + trimmed.by;
+        figure.control += phrase("{}trimmed by {}", figure.control.empty() ? "" : ", ", trimmed.by);
     }
 }
 
@@ -225,19 +226,19 @@ std::vector<FieldValue> setUpFields(const Part& part, const Board& board, const 
     std::vector<FieldValue> fields;
     if (source.driveField && source.drives.size() > 1) {
         const Drive& drive = source.drives[controls.sourceDrives[index]];
-        fields.push_back({source.id + ".drive", *source.driveField, drive.id, "holds a code", drive.code});
+        fields.push_back({source.id + ".drive", *source.driveField, drive.id, phrase("holds a code"), drive.code});
     }
     const Fitted* fitted = findFitted(board, source.id);
     if (source.fedIn && source.fedIn->field && fitted != nullptr) {
-        fields.push_back({source.id + ".fed_in", *source.fedIn->field, fitted->isFedIn ? "fed in" : "crystal",
-                          "holds 1 for fed in", fitted->isFedIn ? 1 : 0});
+        fields.push_back({source.id + ".fed_in", *source.fedIn->field, fitted->isFedIn ? phrase("fed in") : "crystal",
+                          phrase("holds 1 for fed in"), fitted->isFedIn ? 1 : 0});
     }
     for (const ToleranceStep& step : source.tolerance) {
         const auto peripheral = part.findPeripheral(step.with);
         if (step.field && demand != nullptr && peripheral && demand->nodes[index]) {
             const bool isOn = demand->peripherals[*peripheral];
             fields.push_back(
-                {source.id + ".with_" + step.with, *step.field, isOn ? "on" : "off", "holds 1 for on", isOn ? 1 : 0});
+                {source.id + ".with_" + step.with, *step.field, isOn ? "on" : "off", phrase("holds 1 for on"), isOn ? 1 : 0});
         }
     }
     return fields;

@@ -1,5 +1,6 @@
 #include "derive/lint_reset.h"
 
+#include "base/text.h"
 #include "derive/controls.h"
 #include "derive/demand.h"
 #include "derive/line_limits.h"
@@ -25,8 +26,8 @@ Diagnostics lintReset(const Part& part) {
         if (line.isOn && line.state == State::broken) {
             findings.push_back({Severity::warning,
                                 {{}, 0, 0, "line." + line.id},
-                                "at reset the line '" + line.id + "' runs at " + line.stateWhy,
-                                "another reset setting, or another limit",
+                                phrase("at reset the line '{}' runs at {}", line.id, line.stateWhy),
+                                phrase("another reset setting, or another limit"),
                                 {}});
         }
     }

@@ -1,9 +1,11 @@
 #include "derive/meeting_row.h"
 
+#include "base/text.h"
+
 namespace wisetick {
 
 PromiseFigure cannotDoThat(const MeetingScene& scene, PromiseFigure figure) {
-    figure.why = scene.subject.peripheral->id + " is a " + kindName(scene.subject.peripheral->kind) + " and can't do that";
+    figure.why = phrase("{} is a {} and can't do that", scene.subject.peripheral->id, kindName(scene.subject.peripheral->kind));
     return figure;
 }
 

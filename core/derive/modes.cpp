@@ -1,6 +1,7 @@
 #include "derive/modes.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "derive/field_values.h"
 #include "promise/counter_search.h"
 #include "promise/limits.h"
@@ -263,8 +264,8 @@ private:
     void findCurrent() {
         const Bounds core = isAlive(part_.core) ? shared_.rateOf(part_.core) : Bounds::exactly(0);
         std::vector<Contribution> list;
-        list.push_back(contributionOf("base of " + mode_.id, Target::mode(mode_.id), drawIn(mode_.draws, controls_.tier), core,
-                                      grid_, shared_.rateOfAny()));
+        list.push_back(contributionOf(phrase("base of {}", mode_.id), Target::mode(mode_.id), drawIn(mode_.draws, controls_.tier),
+                                      core, grid_, shared_.rateOfAny()));
         const RateOf rateHere = [this](NodeIndex node) { return isAlive(node) ? shared_.rateOf(node) : Bounds::exactly(0); };
         for (NodeIndex node = 0; node < part_.nodeCount(); ++node) {
             const bool mayDraw = part_.isSource(node) ? part_.sources[node].draws || !part_.sources[node].drives.empty() ||
@@ -288,8 +289,8 @@ private:
             }
         }
         if (plan_.board.alwaysDraws) {
-            list.push_back(
-                constantContribution("outside, always", Target::plan("board.draws.always"), *plan_.board.alwaysDraws, grid_));
+            list.push_back(constantContribution(phrase("outside, always"), Target::plan("board.draws.always"),
+                                                *plan_.board.alwaysDraws, grid_));
         }
         figure_.current = sumOf(std::move(list), grid_);
         figure_.ampere = figure_.current.bounds(grid_);
@@ -321,19 +322,19 @@ Workings wakeUpWorkings(const ModeFigure& mode) {
     const auto time = [](const Rational& value) { return printQuantity(value, Unit::second); };
     for (const WakePiece& piece : mode.wakeUp->pieces) {
         workings.push_back({piece.say,
-                            piece.isStage ? "stage of waking from " + mode.id : "start-up after it",
-                            "from " + time(piece.startTyp) + " to " + time(piece.endTyp) + " typical",
-                            time(piece.endMax) + " at the latest",
+                            piece.isStage ? phrase("stage of waking from {}", mode.id) : phrase("start-up after it"),
+                            phrase("from {} to {} typical", time(piece.startTyp), time(piece.endTyp)),
+                            phrase("{} at the latest", time(piece.endMax)),
                             {{piece.say, {}, piece.target, {}}},
                             false});
     }
-    workings.push_back({"first instruction",
-                        "end of the last stage",
+    workings.push_back({phrase("first instruction"),
+                        phrase("end of the last stage"),
                         {},
                         printRange(mode.wakeUp->firstInstruction.nominal, mode.wakeUp->firstInstruction.max, Unit::second),
                         {{mode.id, {}, Target::mode(mode.id), {}}}});
-    workings.push_back({"all promises hold again",
-                        "end of the last start-up",
+    workings.push_back({phrase("all promises hold again"),
+                        phrase("end of the last start-up"),
                         {},
                         printRange(mode.wakeUp->restored.nominal, mode.wakeUp->restored.max, Unit::second),
                         {lastOf(*mode.wakeUp, mode.id)}});
@@ -341,7 +342,7 @@ Workings wakeUpWorkings(const ModeFigure& mode) {
 }
 
 /// Why a mode is not woken by this; empty if it is.
-std::string whyNotWoken(const Part& part, const Controls& controls, const Mode& mode, const std::string& by) {
+Text whyNotWoken(const Part& part, const Controls& controls, const Mode& mode, const std::string& by) {
     std::vector<std::string> known = mode.wakesBy;
     const auto peripheral = part.findPeripheral(by);
     if (peripheral && part.peripherals[*peripheral].wakesFrom.contains(mode.id)) {
@@ -349,15 +350,15 @@ std::string whyNotWoken(const Part& part, const Controls& controls, const Mode& 
     }
     const bool isAny = std::find(known.begin(), known.end(), "any") != known.end();
     if (!isAny && std::find(known.begin(), known.end(), by) == known.end()) {
-        const std::string mend = didYouMean(by, known);
-        return mode.id + " is not woken by '" + by + "', but by " + listNames(known) + (mend.empty() ? "" : "; " + mend);
+        const Text mend = didYouMean(by, known);
+        return phrase("{} is not woken by '{}', but by {}{}", mode.id, by, listNames(known), mend.empty() ? "" : "; " + mend);
     }
     const auto clock = peripheral ? clockOf(part, controls, *peripheral) : std::nullopt;
     if (const auto off = clock ? heldOff(part, controls, *clock) : std::nullopt) {
-        return by + " has no clock, as " + part.nodeId(*off) + " is off, so it can't wake it";
+        return phrase("{} has no clock, as {} is off, so it can't wake it", by, part.nodeId(*off));
     }
     if (peripheral && !peripheralLivesIn(part, controls, mode, *peripheral)) {
-        return by + " has no clock in " + mode.id + ", so it can't wake it";
+        return phrase("{} has no clock in {}, so it can't wake it", by, mode.id);
     }
     return {};
 }
@@ -371,9 +372,9 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
     const auto node = peripheral ? clockOf(part, controls, *peripheral) : std::nullopt;
     if (!counter || !node || !lines[*node].hertz) {
         figure.state = State::broken;
-        figure.why = ask.by.empty()
-                         ? "'every' needs to know by what: add 'by rtc'"
-                         : "'" + ask.by + "' has no wake-up counter to wake every " + printQuantity(*ask.every, Unit::second);
+        figure.why = ask.by.empty() ? phrase("'every' needs to know by what: add 'by rtc'")
+                                    : phrase("'{}' has no wake-up counter to wake every {}", ask.by,
+                                             printQuantity(*ask.every, Unit::second));
         return;
     }
     const Rational& hertz = lines[*node].hertz->nominal;
@@ -387,8 +388,8 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
     figure.settings = {{"prescaler", best.prescaler}, {"counts", best.counts}};
     figure.fields = peripheralFields(part, controls, *peripheral, figure.settings);
     figure.workings.push_back(
-        {"woken every",
-         "prescaler \u00d7 counts \u00f7 f",
+        {phrase("woken every"),
+         phrase("prescaler \u00d7 counts \u00f7 f"),
          best.prescaler.toString() + " \u00d7 " + best.counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
          printQuantity(got, Unit::second) + ", " + printError(got / *ask.every - 1),
          {{ask.by, {}, Target::peripheral(ask.by), {}}}});
@@ -396,8 +397,8 @@ void addInterval(const Part& part, const Controls& controls, const std::vector<L
     const Rational most = reach.most() / hertz;
     if (*ask.every < least || *ask.every > most) {
         figure.state = State::broken;
-        figure.why = "every " + printQuantity(*ask.every, Unit::second) + " is beyond the wake-up counter of " + ask.by + ": " +
-                     printRange(least, most, Unit::second);
+        figure.why = phrase("every {} is beyond the wake-up counter of {}: {}", printQuantity(*ask.every, Unit::second), ask.by,
+                            printRange(least, most, Unit::second));
     }
 }
 
@@ -414,9 +415,8 @@ void checkCounterFree(const Part& part, const Plan& plan, const WakesAsk& ask, s
         const auto* fires = plan.promises[i].line.ask.as<FiresAsk>();
         if (fires != nullptr && plan.promises[i].line.subject == ask.by && fires->period != *ask.every) {
             promises[index].state = State::broken;
-            promises[index].why = ask.by + " fires for " + promises[i].name + ", every " +
-                                  printQuantity(fires->period, Unit::second) + ": it can't wake every " +
-                                  printQuantity(*ask.every, Unit::second) + " too";
+            promises[index].why = phrase("{} fires for {}, every {}: it can't wake every {} too", ask.by, promises[i].name,
+                                         printQuantity(fires->period, Unit::second), printQuantity(*ask.every, Unit::second));
         }
     }
 }
@@ -465,7 +465,7 @@ void judgeWakeUps(const Part& part, const Plan& plan, const Controls& controls, 
         figure.state = State::broken;
         const auto mode = part.findMode(ask->mode);
         if (!mode || !modes[*mode].wakeUp) {
-            figure.why = "'" + ask->mode + "' is no sleep mode of this part";
+            figure.why = phrase("'{}' is no sleep mode of this part", ask->mode);
             continue;
         }
         const WakeUpFigure& wake = *modes[*mode].wakeUp;
@@ -475,7 +475,7 @@ void judgeWakeUps(const Part& part, const Plan& plan, const Controls& controls, 
             checkCounterFree(part, plan, *ask, promises, i);
         }
         if (!ask->by.empty()) {
-            const std::string why = whyNotWoken(part, controls, part.modes[*mode], ask->by);
+            const Text why = whyNotWoken(part, controls, part.modes[*mode], ask->by);
             if (!why.empty()) {
                 figure.state = State::broken;
                 figure.why = why;

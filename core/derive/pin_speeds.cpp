@@ -1,5 +1,6 @@
 #include "derive/pin_speeds.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -69,14 +70,14 @@ std::vector<PinSpeedFigure> pinSpeeds(const Part& part, const Plan& plan, const 
         const auto speed =
             std::find_if(part.pinSpeeds.begin(), part.pinSpeeds.end(), [&](const PinSpeed& each) { return each.most >= least; });
         if (speed == part.pinSpeeds.end()) {
-            figure.why = user + " turns " + pin + " at " + printQuantity(hertz, Unit::hertz) + ", and no pin is faster than " +
-                         printQuantity(part.pinSpeeds.back().most, Unit::hertz);
+            figure.why = phrase("{} turns {} at {}, and no pin is faster than {}", user, pin, printQuantity(hertz, Unit::hertz),
+                                printQuantity(part.pinSpeeds.back().most, Unit::hertz));
         } else {
             figure.speed = speed->id;
             figure.drive = speed->drive;
             const auto field = part.pinSpeedFields.find(pin);
             if (field != part.pinSpeedFields.end()) {
-                figure.field = FieldValue{pin + ".speed", field->second, speed->id, "holds a code", speed->code};
+                figure.field = FieldValue{pin + ".speed", field->second, speed->id, phrase("holds a code"), speed->code};
             }
         }
         list.push_back(std::move(figure));

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -13,7 +14,7 @@ struct PinSpeedFigure {
     std::string speed;             ///< the slowest that carries it; empty where none does
     std::optional<Rational> drive; ///< A, that the speed brings
     std::optional<FieldValue> field;
-    std::string why; ///< what is wrong; empty where nothing is
+    Text why; ///< what is wrong; empty where nothing is
 };
 
 /// For each pin that a clock leaves by or a promise's signal stands on, in the part's order of pins; of several users the

@@ -1,5 +1,6 @@
 #include "derive/pins.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 
 #include <algorithm>
@@ -33,14 +34,14 @@ public:
 
     std::vector<PinFigure> take() {
         for (PinFigure& pin : pins_) {
-            std::string users;
+            Text users;
             for (const std::string& user : pin.users) {
-                users += (users.empty() ? "" : " and ") + user;
+                users += (users.empty() ? "" : phrase(" and ")) + user;
             }
             if (pin.users.size() > 1) {
-                pin.why = users + " both need pin " + pin.pin;
+                pin.why = phrase("{} both need pin {}", users, pin.pin);
             } else if (pin.isDebug && !pin.users.empty()) {
-                pin.why = users + " takes pin " + pin.pin + " from the debugger";
+                pin.why = phrase("{} takes pin {} from the debugger", users, pin.pin);
             }
         }
         return std::move(pins_);
@@ -220,7 +221,8 @@ std::vector<RouteFigure> routeFigures(const Part& part, const Plan& plan) {
         const auto place = std::find(route.places.begin(), route.places.end(), route.pin);
         const auto index = static_cast<std::size_t>(place - route.places.begin());
         if (all[i].signal->field && index < all[i].signal->codes.size()) {
-            route.field = FieldValue{route.signal, *all[i].signal->field, route.pin, "holds a code", all[i].signal->codes[index]};
+            route.field =
+                FieldValue{route.signal, *all[i].signal->field, route.pin, phrase("holds a code"), all[i].signal->codes[index]};
         }
     }
     return routes;

@@ -1,5 +1,6 @@
 #include "derive/promises.h"
 
+#include "base/text.h"
 #include "derive/field_values.h"
 #include "derive/line_limits.h"
 #include "derive/meetings.h"
@@ -125,16 +126,16 @@ public:
         const std::string& id = context_.plan.promises[index].line.subject;
         const auto peripheral = context_.part.findPeripheral(peripheralOf(id));
         if (!peripheral) {
-            why = "no peripheral '" + id + "' on this part";
+            why = phrase("no peripheral '{}' on this part", id);
             return std::nullopt;
         }
         if (context_.controls.peripheralOn[*peripheral] == false) {
-            why = id + " is switched off in take " + context_.take.name;
+            why = phrase("{} is switched off in take {}", id, context_.take.name);
             return std::nullopt;
         }
         const auto node = clockOf(context_.part, context_.controls, *peripheral);
         if (!node) {
-            why = id + " has no clock";
+            why = phrase("{} has no clock", id);
             return std::nullopt;
         }
         PromiseClock clock = promiseClock(context_, *node);
@@ -167,7 +168,7 @@ private:
         if (!isAskedIn(context_.plan, context_.plan.promises[index], context_.take)) {
             PromiseFigure figure = blank(index);
             figure.state = State::elsewhere;
-            figure.note = "in " + whereAsked(context_.plan, line);
+            figure.note = phrase("in {}", whereAsked(context_.plan, line));
             return figure;
         }
         if (comesFromPlay(line.ask)) {
@@ -184,7 +185,8 @@ private:
     PromiseFigure judgeRate(std::size_t index, const RunsAsk& ask) const {
         PromiseFigure figure = blank(index);
         const auto node = context_.part.findNode(context_.plan.promises[index].line.subject);
-        const PromiseClock clock = node ? promiseClock(context_, *node) : PromiseClock{{}, "no such source or line on this part"};
+        const PromiseClock clock =
+            node ? promiseClock(context_, *node) : PromiseClock{{}, phrase("no such source or line on this part")};
         figure.asked = ask.hertz;
         if (!clock.clock) {
             figure.why = clock.why;
@@ -201,7 +203,7 @@ private:
             return judge(figure);
         } catch (const RationalOverflow&) {
             figure.state = State::broken;
-            figure.why = "the figures of " + figure.name + " need more than 256 bits";
+            figure.why = phrase("the figures of {} need more than 256 bits", figure.name);
             return figure;
         }
     }
@@ -311,11 +313,11 @@ private:
                 for (const Setting& setting : alone.settings) {
                     settings += (settings.empty() ? "" : ", ") + setting.name + " " + printFactor(setting.value);
                 }
-                figure.why += (figure.why.empty() ? "" : "; ") + (holders.empty() ? losers : holders) +
-                              " holds the fields that both need; alone it would be " + stateName(alone.state) + " with " +
-                              settings;
+                figure.why +=
+                    phrase("{}{} holds the fields that both need; alone it would be {} with {}", figure.why.empty() ? "" : "; ",
+                           holders.empty() ? losers : holders, stateName(alone.state), settings);
             } else if (!losers.empty()) {
-                figure.note = "its fields are also those of " + losers + ", which can't be kept beside it";
+                figure.note = phrase("its fields are also those of {}, which can't be kept beside it", losers);
             }
         }
         for (std::size_t i = 0; i < sharing.size(); ++i) {
@@ -347,15 +349,16 @@ private:
             return;
         }
         PromiseFigure& figure = figures[index];
-        const std::string line = takes->trigger + " fires every " + printQuantity(1 / takes->samplesPerSecond, Unit::second);
-        std::string why = "its trigger makes no such rate: promise '" + line + "'";
+        const std::string line =
+            phrase("{} fires every {}", takes->trigger, printQuantity(1 / takes->samplesPerSecond, Unit::second));
+        Text why = phrase("its trigger makes no such rate: promise '{}'", line);
         State state = State::broken;
         for (std::size_t i = 0; i < figures.size(); ++i) {
             const PromiseLine& other = context_.plan.promises[i].line;
             const auto* fires = other.ask.as<FiresAsk>();
             if (fires != nullptr && other.subject == takes->trigger && fires->period * takes->samplesPerSecond == 1) {
                 state = figures[i].state;
-                why = state == State::kept ? std::string() : "its trigger " + names_[i] + " is " + stateName(state);
+                why = state == State::kept ? std::string() : phrase("its trigger {} is {}", names_[i], stateName(state));
                 checkScan(context_.plan.promises[index].line, figure, other, figures[i]);
             }
         }
@@ -390,8 +393,8 @@ private:
             return;
         }
         figure.state = state;
-        figure.why = "a scan takes up to " + printQuantity(longest, Unit::second) + ", and " + trigger.subject +
-                     " comes again after " + printQuantity(shortest, Unit::second);
+        figure.why = phrase("a scan takes up to {}, and {} comes again after {}", printQuantity(longest, Unit::second),
+                            trigger.subject, printQuantity(shortest, Unit::second));
     }
 
     /// A timer that counts on for another can't keep a promise of its own.
@@ -403,7 +406,7 @@ private:
             }
             for (const auto& [loser, winner] : {std::pair(i, index), std::pair(index, i)}) {
                 figures[loser].state = State::broken;
-                figures[loser].why += (figures[loser].why.empty() ? "" : "; ") + names_[winner] + " needs " + other + " too";
+                figures[loser].why += phrase("{}{} needs {} too", figures[loser].why.empty() ? "" : "; ", names_[winner], other);
             }
         }
     }
@@ -423,8 +426,9 @@ private:
         }
         if (rtc != nullptr && wanted > rtc->alarms) {
             figures[index].state = State::broken;
-            figures[index].why += (figures[index].why.empty() ? "" : "; ") + std::to_string(wanted) +
-                                  " promises want an alarm of " + subject + ", and it has " + std::to_string(rtc->alarms);
+            figures[index].why +=
+                phrase("{}{} promises want an alarm of {}, and it has {}", figures[index].why.empty() ? "" : "; ",
+                       std::to_string(wanted), subject, std::to_string(rtc->alarms));
         }
     }
 
@@ -446,7 +450,8 @@ private:
             settings += (settings.empty() ? "" : ", ") + setting.name + " " + printFactor(setting.value);
         }
         figure.hasBetterWay = isBetter;
-        figure.note = std::string("pinned; ") + (isBetter ? "a better way is free: " : "free, it would be ") + settings;
+        figure.note =
+            std::string("pinned; ") + (isBetter ? phrase("a better way is free: ") : phrase("free, it would be ")) + settings;
     }
 
     /// "also in MODE": the clock must live there.
@@ -463,7 +468,7 @@ private:
                                            : livesIn(context_.part, context_.controls, kept, *node);
             if (!isKept) {
                 figure.state = State::broken;
-                figure.why += (figure.why.empty() ? "" : "; ") + line.subject + " has no clock in " + id;
+                figure.why += phrase("{}{} has no clock in {}", figure.why.empty() ? "" : "; ", line.subject, id);
             }
         }
     }
@@ -477,11 +482,11 @@ private:
 
 PromiseClock promiseClock(const PromiseContext& context, NodeIndex node) {
     if (const auto off = heldOff(context.part, context.controls, node)) {
-        return {std::nullopt, context.part.nodeId(*off) + " is switched off in take " + context.take.name};
+        return {std::nullopt, phrase("{} is switched off in take {}", context.part.nodeId(*off), context.take.name)};
     }
     const LineFigure& line = context.lines[node];
     if (!line.hertz) {
-        return {std::nullopt, "no clock: " + line.why};
+        return {std::nullopt, phrase("no clock: {}", line.why)};
     }
     Clock clock{line.id, *line.hertz, line.unknown};
     clock.overLong = line.overLong;

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "derive/figures.h"
 #include "promise/rate_windows.h"
@@ -36,7 +37,7 @@ Workings judgedWorkings(const PromiseContext& context, const PromiseFigure& figu
 /// The clock of a node as a promise kind sees it; why not where it has none.
 struct PromiseClock {
     std::optional<Clock> clock;
-    std::string why;
+    Text why;
 };
 PromiseClock promiseClock(const PromiseContext& context, NodeIndex node);
 

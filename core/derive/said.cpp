@@ -1,5 +1,6 @@
 #include "derive/said.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 namespace wisetick {
@@ -16,20 +17,20 @@ bool isCounted(const PromiseFigure& promise) {
     return promise.unit == Unit::count && promise.asked;
 }
 
-std::string countSaid(const PromiseFigure& promise) {
-    return promise.asked->toString() + " of " + promise.got->nominal.toString();
+Text countSaid(const PromiseFigure& promise) {
+    return phrase("{} of {}", promise.asked->toString(), promise.got->nominal.toString());
 }
 
 } // namespace
 
-std::string rateSaid(const LineFigure& line) {
+Text rateSaid(const LineFigure& line) {
     if (!line.isOn) {
         return "off";
     }
-    return line.hertz ? printQuantity(line.hertz->nominal, Unit::hertz) : "no rate";
+    return line.hertz ? printQuantity(line.hertz->nominal, Unit::hertz) : phrase("no rate");
 }
 
-std::string resultSaid(const PromiseFigure& promise, int digits) {
+Text resultSaid(const PromiseFigure& promise, int digits) {
     if (!promise.got || !promise.error) {
         return {};
     }
@@ -40,7 +41,7 @@ std::string resultSaid(const PromiseFigure& promise, int digits) {
     return isRate(promise) || !promise.settings.empty() ? got + ", " + printError(promise.error->nominal) : got;
 }
 
-std::string resultSaidBriefly(const PromiseFigure& promise) {
+Text resultSaidBriefly(const PromiseFigure& promise) {
     if (promise.state == State::pending) {
         return "\u2026";
     }
@@ -60,7 +61,7 @@ std::string resultSaidBriefly(const PromiseFigure& promise) {
     return isRate(promise) ? printError(promise.error->nominal) : printQuantity(promise.got->nominal, promise.unit, kBriefDigits);
 }
 
-std::string gotSaid(const PromiseFigure& promise) {
+Text gotSaid(const PromiseFigure& promise) {
     if (!promise.got) {
         return "\u2013";
     }

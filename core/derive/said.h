@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 
 namespace wisetick {
@@ -7,16 +8,16 @@ namespace wisetick {
 /// How figures are said in few words, wherever that is: cards, ripple, takes beside one another, text.
 
 /// "40 MHz", "off" or "no rate".
-std::string rateSaid(const LineFigure& line);
+Text rateSaid(const LineFigure& line);
 
 /// "909.0909 kbit/s, −1.357 %"; of a bound what is got alone; empty where nothing is. `digits` as for printQuantity.
-std::string resultSaid(const PromiseFigure& promise, int digits = 9);
+Text resultSaid(const PromiseFigure& promise, int digits = 9);
 
 /// The shortest that tells it: "−1.357 %", "exact", "1.2 mA", "3 of 8", "none", or "…" where it is still to be played.
-std::string resultSaidBriefly(const PromiseFigure& promise);
+Text resultSaidBriefly(const PromiseFigure& promise);
 
 /// What was got, for a column of its own: "40 MHz", "108 of 700" of what is counted, "–" where nothing is.
-std::string gotSaid(const PromiseFigure& promise);
+Text gotSaid(const PromiseFigure& promise);
 
 /// How far what was got is from what was asked, for a column of its own: "−1.357 %", "exact"; empty where that tells nothing: of
 /// what is counted, and of nothing got.

@@ -1,5 +1,6 @@
 #include "derive/trim_code.h"
 
+#include "base/text.h"
 #include "derive/controls.h"
 
 #include <algorithm>
@@ -21,7 +22,7 @@ std::optional<TrimFigure> trimFigure(const Source& source, const Board& board, c
     figure.hertz = measured->rate * (1 + (code - trim.reset) * trim.step);
     figure.isInReach = code == wished;
     if (trim.field) {
-        figure.field = FieldValue{source.id + ".trim", *trim.field, code.toString(), "holds n", figure.code};
+        figure.field = FieldValue{source.id + ".trim", *trim.field, code.toString(), phrase("holds n"), figure.code};
     }
     return figure;
 }

@@ -1,5 +1,6 @@
 #include "derive/workings_of.h"
 
+#include "base/text.h"
 #include "derive/trim_code.h"
 
 #include "derive/crystal.h"
@@ -28,10 +29,10 @@ public:
 
     Workings work() {
         if (findMeasured(board_, source_.id) != nullptr) {
-            addRate("measured on this board", Target::plan("board.measured." + source_.id));
+            addRate(phrase("measured on this board"), Target::plan("board.measured." + source_.id));
             addTrimCode();
         } else if (source_.kind == SourceKind::rc) {
-            addRate(source_.rates.size() > 1 ? "one of " + std::to_string(source_.rates.size()) + " that it can be set to"
+            addRate(source_.rates.size() > 1 ? phrase("one of {} that it can be set to", std::to_string(source_.rates.size()))
                                              : "internal",
                     Target::part("source." + source_.id));
             addTrim();
@@ -51,13 +52,14 @@ private:
         const auto figure = source_.rates.size() == 1 ? trimFigure(source_, board_, rated) : std::nullopt;
         if (figure) {
             const Measured& measured = *findMeasured(board_, source_.id);
-            steps_.push_back({"trim code",
-                              "reset + (rate it shall have \u00f7 measured \u2212 1) \u00f7 step, a whole one within its range",
-                              std::to_string(source_.trim->reset) + " + (" + printQuantity(rated, Unit::hertz) + " \u00f7 " +
-                                  printQuantity(measured.rate, Unit::hertz) + " \u2212 1) \u00f7 " + share(source_.trim->step),
-                              std::to_string(figure->code) + ": " + printQuantity(figure->hertz, Unit::hertz) + ", " +
-                                  printError(figure->error()),
-                              {{"trim", {}, Target::part("source." + source_.id + ".trim"), source_.ref}}});
+            steps_.push_back(
+                {phrase("trim code"),
+                 phrase("reset + (rate it shall have \u00f7 measured \u2212 1) \u00f7 step, a whole one within its range"),
+                 std::to_string(source_.trim->reset) + " + (" + printQuantity(rated, Unit::hertz) + " \u00f7 " +
+                     printQuantity(measured.rate, Unit::hertz) + " \u2212 1) \u00f7 " + share(source_.trim->step),
+                 std::to_string(figure->code) + ": " + printQuantity(figure->hertz, Unit::hertz) + ", " +
+                     printError(figure->error()),
+                 {{"trim", {}, Target::part("source." + source_.id + ".trim"), source_.ref}}});
             steps_.back().isEquation = false;
         }
     }
@@ -73,10 +75,10 @@ private:
         const bool isKnown = trim.perCelsius && found->drift;
         const std::string moves =
             isKnown ? share(*trim.perCelsius) + "/\u00b0C \u00d7 " + printQuantity(*found->drift * found->every, Unit::celsius)
-                    : std::string("all that it can be apart, as what it moves with the temperature is not told");
-        steps_.push_back({"trimmed",
-                          "what a step leaves + what it moves until the next time, and the error of " + found->by,
-                          share(trim.left) + " + " + moves + ", every " + printQuantity(found->every, Unit::second),
+                    : phrase("all that it can be apart, as what it moves with the temperature is not told");
+        steps_.push_back({phrase("trimmed"),
+                          phrase("what a step leaves + what it moves until the next time, and the error of {}", found->by),
+                          phrase("{} + {}, every {}", share(trim.left), moves, printQuantity(found->every, Unit::second)),
                           printRange(figure_.hertz->min, figure_.hertz->max, Unit::hertz),
                           {{"trimmed", {}, Target::plan("board.trimmed." + source_.id), source_.ref}}});
         steps_.back().isEquation = false;
@@ -84,7 +86,7 @@ private:
 
     void addRate(const std::string& how, const Target& target) {
         const std::string rate = printQuantity(figure_.hertz->nominal, Unit::hertz);
-        steps_.push_back({"rate", how, rate, figure_.unknown, {{source_.id, rate, target, source_.ref}}});
+        steps_.push_back({phrase("rate"), how, rate, figure_.unknown, {{source_.id, rate, target, source_.ref}}});
         addBounds(steps_.back());
     }
 
@@ -102,23 +104,23 @@ private:
         if (const auto shift = loadShift(fitted); shift && !shift->isZero()) {
             const std::string cut = printQuantity(fitted.rate, Unit::hertz);
             Step& rate = steps_.back();
-            rate.formula = "fitted, moved by its load";
+            rate.formula = phrase("fitted, moved by its load");
             rate.numbers = cut + " \u00d7 (1 " + (shift->sign() < 0 ? "\u2212 " : "+ ") + share(abs(*shift)) + ")";
             rate.origins.front().value = cut;
-            steps_.push_back(
-                {"load",
-                 "C1 \u00f7 2 \u00d7 (1 \u00f7 (C0 + C) \u2212 1 \u00f7 (C0 + C_L))",
-                 printQuantity(*actualLoad(fitted), Unit::farad) + " instead of " + printQuantity(*fitted.load, Unit::farad),
-                 printError(*shift),
-                 {{"load", {}, Target::plan(path + ".capacitors"), {}}}});
+            steps_.push_back({phrase("load"),
+                              "C1 \u00f7 2 \u00d7 (1 \u00f7 (C0 + C) \u2212 1 \u00f7 (C0 + C_L))",
+                              phrase("{} instead of {}", printQuantity(*actualLoad(fitted), Unit::farad),
+                                     printQuantity(*fitted.load, Unit::farad)),
+                              printError(*shift),
+                              {{"load", {}, Target::plan(path + ".capacitors"), {}}}});
         }
         if (const Rational bend = parabolaOver(fitted, board_); !bend.isZero()) {
-            steps_.push_back(
-                {"temperature",
-                 "coefficient \u00d7 (T \u2212 turnover)\u00b2, at the farthest temperature",
-                 printError(fitted.parabola->coefficient) + " from " + printQuantity(fitted.parabola->turnover, Unit::celsius),
-                 printError(bend),
-                 {{"parabola", {}, Target::plan(path + ".parabola"), {}}}});
+            steps_.push_back({phrase("temperature"),
+                              phrase("coefficient \u00d7 (T \u2212 turnover)\u00b2, at the farthest temperature"),
+                              phrase("{} from {}", printError(fitted.parabola->coefficient),
+                                     printQuantity(fitted.parabola->turnover, Unit::celsius)),
+                              printError(bend),
+                              {{"parabola", {}, Target::plan(path + ".parabola"), {}}}});
         }
     }
 
@@ -127,8 +129,8 @@ private:
             return;
         }
         const ToleranceBudget& budget = *fitted.tolerance;
-        steps_.push_back({"tolerance",
-                          "initial + temperature + ageing \u00d7 years",
+        steps_.push_back({phrase("tolerance"),
+                          phrase("initial + temperature + ageing \u00d7 years"),
                           share(budget.initial) + " + " + share(budget.temperature) + " + " + share(budget.ageing * budget.age),
                           "\u00b1" + share(budget.total()),
                           {{"tolerance", {}, Target::plan(path + ".tolerance"), {}}}});
@@ -152,8 +154,8 @@ Workings derivedWorkings(const Line& line, const LineFigure& figure, const LineF
     if (rest != 1) {
         numbers += " \u00d7 " + printFactor(rest);
     }
-    Workings steps{{"rate",
-                    parent.id + " \u00d7 multiply \u00f7 divide",
+    Workings steps{{phrase("rate"),
+                    phrase("{} \u00d7 multiply \u00f7 divide", parent.id),
                     numbers,
                     printQuantity(figure.hertz->nominal, Unit::hertz),
                     {{parent.id, printQuantity(parent.hertz->nominal, Unit::hertz), Target::line(parent.id), {}},
@@ -162,14 +164,14 @@ Workings derivedWorkings(const Line& line, const LineFigure& figure, const LineF
         const Bounds steady = *parent.hertz * figure.factor;
         steps.push_back(
             {"bounds",
-             "the source's, in proportion",
+             phrase("the source's, in proportion"),
              {},
              printRange(steady.min, steady.max, Unit::hertz),
              {{parent.id, printRange(parent.hertz->min, parent.hertz->max, Unit::hertz), Target::line(parent.id), {}}}});
     }
     if (!line.ripple.isZero()) {
-        steps.push_back({"ripple",
-                         "its own, beyond the source's bounds",
+        steps.push_back({phrase("ripple"),
+                         phrase("its own, beyond the source's bounds"),
                          "\u00b1" + share(line.ripple),
                          printRange(figure.hertz->min, figure.hertz->max, Unit::hertz),
                          {{line.id, share(line.ripple), Target::part("line." + line.id + ".ripple"), line.ref}},

@@ -1,6 +1,7 @@
 #include "derive/writing_order.h"
 
 #include "base/recent.h"
+#include "base/text.h"
 #include "derive/clock_moments.h"
 #include "derive/controls.h"
 #include "derive/demand.h"
@@ -31,7 +32,7 @@ struct Change {
 const Take& wantedTake(const Plan& plan, const std::string& name) {
     const Take* take = findTake(plan, name);
     if (take == nullptr) {
-        throw std::invalid_argument("no take '" + name + "'");
+        throw std::invalid_argument(phrase("no take '{}'", name));
     }
     return *take;
 }
@@ -77,18 +78,18 @@ public:
         int steps = 0;
         while (step()) {
             if (++steps > kMostWrites) {
-                way_.trouble = "no end of steps";
+                way_.trouble = phrase("no end of steps");
                 return std::move(way_);
             }
         }
         if (const auto left = pending(now_); !left.empty()) {
             const std::string fault = faultOf(after(left.front()));
             way_.trouble =
-                left.front().say + ": " + (fault.empty() ? "the core can't be put on another source meanwhile" : fault);
+                left.front().say + ": " + (fault.empty() ? phrase("the core can't be put on another source meanwhile") : fault);
         } else if (now_.take.tier != goal_.tier && !part_.tiers.empty()) {
             Moment next = now_;
             next.take.tier = goal_.tier;
-            way_.trouble = "tier " + goal_.tier + ": " + faultOf(next);
+            way_.trouble = phrase("tier {}: {}", goal_.tier, faultOf(next));
         }
         setPeripherals();
         stopSources();
@@ -137,7 +138,7 @@ private:
         for (std::size_t i = 0; i < part_.sources.size(); ++i) {
             if (goalDemand_.nodes[i] && controls.sourceRates[i] != goalControls_.sourceRates[i]) {
                 const Rational rate = part_.sources[i].rates[goalControls_.sourceRates[i]];
-                changes.push_back({i, "rate", part_.sources[i].id + " at " + printQuantity(rate, Unit::hertz),
+                changes.push_back({i, "rate", phrase("{} at {}", part_.sources[i].id, printQuantity(rate, Unit::hertz)),
                                    [rate](Choice& choice) { choice.rate = rate; }});
             }
         }
@@ -164,7 +165,8 @@ private:
         }
         if (line.from.size() > 1 && isDue("from", now.from != goal.from)) {
             const std::string from = part_.nodeId(line.from[goal.from]);
-            changes.push_back({node, "from", line.id + " from " + from, [from](Choice& choice) { choice.from = from; }});
+            changes.push_back(
+                {node, "from", phrase("{} from {}", line.id, from), [from](Choice& choice) { choice.from = from; }});
         }
     }
 
@@ -199,8 +201,9 @@ private:
         const Tier* tier = goalControls_.tier ? &part_.tiers[*goalControls_.tier] : nullptr;
         const bool isWaited = tier != nullptr && (tier->startup.typ || tier->startup.max);
         const std::string name = goalControls_.tier ? part_.tiers[*goalControls_.tier].id : goal_.tier;
-        ClockWrite& step = write(std::move(next), "tier " + name, field ? std::vector{*field} : std::vector<FieldValue>(),
-                                 isWaited ? std::optional(tier->startup) : std::nullopt);
+        ClockWrite& step =
+            write(std::move(next), phrase("tier {}", name), field ? std::vector{*field} : std::vector<FieldValue>(),
+                  isWaited ? std::optional(tier->startup) : std::nullopt);
         step.until = isWaited ? tier->ready : std::nullopt;
         return true;
     }
@@ -220,7 +223,7 @@ private:
             if (isStarted(node) && now_.runs[node] && isDue && !isAbove(controls, node, part_.core)) {
                 Moment next = now_;
                 next.runs[node] = false;
-                write(std::move(next), (isMultiplier(node) ? "stop " : "shut off ") + part_.nodeId(node),
+                write(std::move(next), (isMultiplier(node) ? phrase("stop ") : phrase("shut off ")) + part_.nodeId(node),
                       startFields(node, false), {});
                 return true;
             }
@@ -290,7 +293,7 @@ private:
         };
         const Change slow = divided(line.through->divide);
         Moment first = after(slow);
-        write(first, slow.say + " on the way", fieldsOf(slow, first), {});
+        write(first, phrase("{} on the way", slow.say), fieldsOf(slow, first), {});
         if (change.control != "divide" || change.node != part_.core) {
             Moment second = after(change);
             showInput(change, write(second, change.say, fields, {}));
@@ -311,7 +314,7 @@ private:
         const Line& line = part_.lineAt(change.node);
         if (!step.fields.empty()) {
             const FieldValue& chosen = step.fields.back();
-            step.shown = FieldValue{line.id + ".shows", *line.shows, chosen.setting, "holds a code", chosen.held};
+            step.shown = FieldValue{line.id + ".shows", *line.shows, chosen.setting, phrase("holds a code"), chosen.held};
         }
     }
 
@@ -353,11 +356,11 @@ private:
             next.runs[node] = true;
             if (isAlive(next, controls, node) && isReady(controls, node) && faultOf(next).empty()) {
                 if (isMultiplier(node)) {
-                    write(std::move(next), "start " + part_.nodeId(node) + " and wait until it is locked",
+                    write(std::move(next), phrase("start {} and wait until it is locked", part_.nodeId(node)),
                           startFields(node, true), part_.lineAt(node).startup)
                         .until = part_.lineAt(node).ready;
                 } else {
-                    write(std::move(next), "let in " + part_.nodeId(node), startFields(node, true), {});
+                    write(std::move(next), phrase("let in {}", part_.nodeId(node)), startFields(node, true), {});
                 }
                 return true;
             }
@@ -381,7 +384,7 @@ private:
             }
             for (const std::size_t input : inputs) {
                 const std::string from = part_.nodeId(line.from[input]);
-                const Change change{*node, "from", line.id + " from " + from + " in the meantime",
+                const Change change{*node, "from", phrase("{} from {} in the meantime", line.id, from),
                                     [from](Choice& choice) { choice.from = from; }};
                 Moment next = after(change);
                 if (!isAbove(controls, *touched, line.from[input]) && isReady(controls, line.from[input]) &&
@@ -418,8 +421,7 @@ private:
     }
 
     /// Takes a step; wait states that rise are set before it, those that fall after it. Gives the step, until the next one.
-    ClockWrite& write(Moment next, const std::string& say, const std::vector<FieldValue>& fields,
-                      const std::optional<Duration>& wait) {
+    ClockWrite& write(Moment next, const Text& say, const std::vector<FieldValue>& fields, const std::optional<Duration>& wait) {
         const Judged before = judge(now_);
         const Judged then = judge(next);
         addWaits(before, then, true);
@@ -441,7 +443,7 @@ private:
             });
             for (std::size_t i = 0; needed != part_.sequences.end() && i < needed->writes.size(); ++i) {
                 const RegisterWrite& write = needed->writes[i];
-                all.push_back({needed->id, write.field, "key", "opens " + value.field.reg, write.code});
+                all.push_back({needed->id, write.field, "key", phrase("opens {}", value.field.reg), write.code});
             }
             all.push_back(value);
         }
@@ -492,7 +494,7 @@ private:
             }
         }
         if (!fields.empty()) {
-            write(now_, "set " + part_.nodeId(node) + " up", fields, {});
+            write(now_, phrase("set {} up", part_.nodeId(node)), fields, {});
         }
     }
 
@@ -505,7 +507,7 @@ private:
             if (goalDemand_.nodes[node] && !now_.runs[node]) {
                 Moment next = now_;
                 next.runs[node] = true;
-                write(std::move(next), "start " + part_.nodeId(node), startFields(node, true), {});
+                write(std::move(next), phrase("start {}", part_.nodeId(node)), startFields(node, true), {});
                 ready_[node] = plus({Rational(0), Rational(0)}, part_.sources[node].startup);
             }
         }
@@ -525,7 +527,7 @@ private:
         const Duration wait{rest(first->second.typ, way_.wait.typ), rest(first->second.max, way_.wait.max)};
         const NodeIndex node = first->first;
         ready_.erase(first);
-        ClockWrite& step = write(now_, "wait for " + part_.nodeId(node), {}, wait);
+        ClockWrite& step = write(now_, phrase("wait for {}", part_.nodeId(node)), {}, wait);
         step.until = part_.sources[node].ready;
         step.awaits = node;
         return true;
@@ -550,7 +552,7 @@ private:
             std::erase_if(fields, [&](const FieldValue& field) { return field.control != peripheral.id + ".from"; });
             Moment next = now_;
             choiceOf(next.take, peripheral.id).from = from;
-            write(std::move(next), peripheral.id + " from " + from, fields, {});
+            write(std::move(next), phrase("{} from {}", peripheral.id, from), fields, {});
         }
     }
 
@@ -560,7 +562,7 @@ private:
             if (now_.runs[node] && !goalDemand_.nodes[node] && !isAbove(controls, node, part_.core)) {
                 Moment next = now_;
                 next.runs[node] = false;
-                write(std::move(next), "stop " + part_.nodeId(node), startFields(node, false), {});
+                write(std::move(next), phrase("stop {}", part_.nodeId(node)), startFields(node, false), {});
             }
         }
     }

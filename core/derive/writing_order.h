@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -7,7 +8,7 @@ namespace wisetick {
 
 /// One step on the way from some clock settings to others.
 struct ClockWrite {
-    std::string say;                      ///< "start xtm", "wait for xtm", "bus_a ÷ 4"
+    Text say;                             ///< "start xtm", "wait for xtm", "bus_a ÷ 4"
     std::vector<FieldValue> fields;       ///< what is written
     std::optional<Duration> wait;         ///< how long it takes until the next step; none: no wait
     std::optional<Rational> core;         ///< Hz, the core's rate after the step
@@ -19,8 +20,8 @@ struct ClockWrite {
 /// The order in which clock fields are written so that no state on the way oversteps a limit.
 struct WritingOrder {
     std::vector<ClockWrite> steps;
-    std::string trouble; ///< why the way ends before its goal; empty where it does not
-    Duration wait;       ///< all waits together; typ or max is none where one of them is unknown
+    Text trouble;  ///< why the way ends before its goal; empty where it does not
+    Duration wait; ///< all waits together; typ or max is none where one of them is unknown
 };
 
 /// The way from reset, or from the take `from`, to the take `to`: sources are started side by

@@ -1,5 +1,6 @@
 #include "evaluate/battery_moves.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "derive/line_limits.h"
 #include "evaluate/evaluate.h"
@@ -51,34 +52,36 @@ std::vector<Knob> knobsOf(const Part& part, const Plan& plan, const Figures& fig
         const Job& job = plan.jobs[i];
         const Target target = Target::job(job.name);
         if (!job.draws.isZero()) {
-            knobs.push_back({job.name + " draws", target, false,
+            knobs.push_back({phrase("{} draws", job.name), target, false,
                              [i](Plan& edited, Derived&, const Rational& by) { edited.jobs[i].draws *= by; }});
         }
         if (!job.brings.isZero()) {
-            knobs.push_back({job.name + " brings", target, true,
+            knobs.push_back({phrase("{} brings", job.name), target, true,
                              [i](Plan& edited, Derived&, const Rational& by) { edited.jobs[i].brings *= by; }});
         }
         if (job.after.empty()) {
-            knobs.push_back({job.name + (job.isRandom ? " comes about every" : " comes every"), target, job.brings.isZero(),
+            knobs.push_back({job.name + (job.isRandom ? phrase(" comes about every") : phrase(" comes every")), target,
+                             job.brings.isZero(),
                              [i](Plan& edited, Derived&, const Rational& by) { edited.jobs[i].every *= by; }});
         }
-        knobs.push_back({job.name + " takes", target, !job.brings.isZero(), [i](Plan& edited, Derived&, const Rational& by) {
-                             if (edited.jobs[i].lasts) {
-                                 *edited.jobs[i].lasts *= by;
-                             } else {
-                                 *edited.jobs[i].cycles *= by;
-                             }
-                         }});
+        knobs.push_back(
+            {phrase("{} takes", job.name), target, !job.brings.isZero(), [i](Plan& edited, Derived&, const Rational& by) {
+                 if (edited.jobs[i].lasts) {
+                     *edited.jobs[i].lasts *= by;
+                 } else {
+                     *edited.jobs[i].cycles *= by;
+                 }
+             }});
     }
     const auto rest = part.findMode(findTake(plan, figures.take)->restsIn);
     if (rest && !part.modes[*rest].runs) {
         const std::string id = part.modes[*rest].id;
-        knobs.push_back({"rest in " + id + " draws", Target::mode(id), false,
+        knobs.push_back({phrase("rest in {} draws", id), Target::mode(id), false,
                          [rest, take = figures.take](Plan&, Derived& derived, const Rational& by) {
                              scaleCurrent(derived.at(take).modes[*rest], by);
                          }});
         knobs.push_back(
-            {"waking from " + id + " takes", Target::mode(id), false, [rest](Plan&, Derived& derived, const Rational& by) {
+            {phrase("waking from {} takes", id), Target::mode(id), false, [rest](Plan&, Derived& derived, const Rational& by) {
                  for (auto& [name, each] : derived) {
                      WakeUpFigure& wake = *each.modes[*rest].wakeUp;
                      wake.firstInstruction = wake.firstInstruction * by;
@@ -91,17 +94,17 @@ std::vector<Knob> knobsOf(const Part& part, const Plan& plan, const Figures& fig
                  }
              }});
     }
-    knobs.push_back({"the running core draws", Target::mode(part.modes[part.runMode()].id), false,
+    knobs.push_back({phrase("the running core draws"), Target::mode(part.modes[part.runMode()].id), false,
                      [run = part.runMode()](Plan&, Derived& derived, const Rational& by) {
                          for (auto& [name, each] : derived) {
                              scaleCurrent(each.modes[run], by);
                          }
                      }});
     if (plan.board.battery) {
-        knobs.push_back({"the battery holds", Target::plan("board.battery.capacity"), true,
+        knobs.push_back({phrase("the battery holds"), Target::plan("board.battery.capacity"), true,
                          [](Plan& edited, Derived&, const Rational& by) { edited.board.battery->capacity *= by; }});
         if (!plan.board.battery->fades.isZero()) {
-            knobs.push_back({"the battery fades", Target::plan("board.battery.fades"), false,
+            knobs.push_back({phrase("the battery fades"), Target::plan("board.battery.fades"), false,
                              [](Plan& edited, Derived&, const Rational& by) { edited.board.battery->fades *= by; }});
         }
     }

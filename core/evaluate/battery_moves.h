@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/target.h"
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -10,7 +11,7 @@ namespace wisetick {
 
 /// What one figure, a tenth better or worse, would do to the average and the life.
 struct BatteryMove {
-    std::string say;            ///< "report draws", "rest in deep draws"
+    Text say;                   ///< "report draws", "rest in deep draws"
     Target target;              ///< where it stands
     Bounds average;             ///< A: a tenth better, as it is, a tenth worse; min and max are not sorted by size but by that
     std::optional<Bounds> life; ///< s: a tenth worse, as it is, a tenth better

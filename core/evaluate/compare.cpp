@@ -1,5 +1,6 @@
 #include "evaluate/compare.h"
 
+#include "base/text.h"
 #include "derive/said.h"
 #include "evaluate/evaluate.h"
 #include "evaluate/takes_that_count.h"
@@ -22,7 +23,7 @@ public:
 
     std::vector<ComparedRow> rows() {
         using Kind = ComparedRow::Kind;
-        add(Kind::promise, "must keep", [](const Figures& figures) {
+        add(Kind::promise, phrase("must keep"), [](const Figures& figures) {
             const TakeHolds holds = holdsOf(figures, true);
             return Cell{holdsSaid(holds), holds.state};
         });
@@ -31,7 +32,7 @@ public:
                 [&](const Figures& figures) { return promiseCell(figures.promises[i]); });
         }
         add(Kind::choice, "tier", [](const Figures& figures) { return Cell{figures.tier.empty() ? "none" : figures.tier, {}}; });
-        addOf(Kind::choice, "rests in", [&](std::size_t i) {
+        addOf(Kind::choice, phrase("rests in"), [&](std::size_t i) {
             const Take* take = findTake(plan_, takes_[i]);
             return Cell{take->restsIn.empty() ? "run" : take->restsIn, {}};
         });
@@ -42,13 +43,14 @@ public:
                     [&](const Figures& figures) { return lineCell(figures.lines[node]); });
             }
         }
-        add(Kind::vital, "core rate", [](const Figures& figures) { return cellOf(figures.vitals.coreHertz, Unit::hertz); });
-        add(Kind::vital, "worst promise", [](const Figures& figures) { return Cell{figures.vitals.worstPromise, {}}; });
-        add(Kind::vital, "worst wake-up", [](const Figures& figures) {
+        add(Kind::vital, phrase("core rate"),
+            [](const Figures& figures) { return cellOf(figures.vitals.coreHertz, Unit::hertz); });
+        add(Kind::vital, phrase("worst promise"), [](const Figures& figures) { return Cell{figures.vitals.worstPromise, {}}; });
+        add(Kind::vital, phrase("worst wake-up"), [](const Figures& figures) {
             const auto& wakeUp = figures.vitals.worstWakeUp;
             return cellOf(wakeUp ? std::optional(wakeUp->max) : std::nullopt, Unit::second);
         });
-        add(Kind::vital, "average current",
+        add(Kind::vital, phrase("average current"),
             [](const Figures& figures) { return cellOf(nominal(figures.vitals.average), Unit::ampere); });
         add(Kind::vital, "battery", [](const Figures& figures) { return cellOf(nominal(figures.vitals.life), Unit::second); });
         std::stable_partition(rows_.begin(), rows_.end(), [](const ComparedRow& row) { return row.differs; });
@@ -79,9 +81,9 @@ private:
 
     static Cell promiseCell(const PromiseFigure& promise) {
         if (promise.state == State::elsewhere) {
-            return {"not asked", {}};
+            return {phrase("not asked"), {}};
         }
-        const std::string result = resultSaid(promise, kComparedDigits);
+        const Text result = resultSaid(promise, kComparedDigits);
         if (!result.empty()) {
             return {result, promise.state};
         }

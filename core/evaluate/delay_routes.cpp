@@ -1,5 +1,6 @@
 #include "evaluate/delay_routes.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "derive/derive.h"
 #include "quantity/quantity_print.h"
@@ -16,7 +17,7 @@ std::vector<DelayRoute> delayRoutes(const Part& part, const Plan& plan, const st
     if (fires == nullptr || !peripheral || findTake(plan, take) == nullptr) {
         return routes;
     }
-    const auto add = [&](std::string say, const PromiseLine& other, const std::optional<std::string>& from) {
+    const auto add = [&](Text say, const PromiseLine& other, const std::optional<std::string>& from) {
         Plan changed = plan;
         changed.promises[promise].line = other;
         if (from) {
@@ -28,7 +29,7 @@ std::vector<DelayRoute> delayRoutes(const Part& part, const Plan& plan, const st
         }
         for (const Setting& setting : route.figure.settings) {
             if (setting.name == "repeats") {
-                route.say = "repeated " + setting.value.toString() + " times";
+                route.say = phrase("repeated {} times", setting.value.toString());
             }
         }
         routes.push_back(std::move(route));
@@ -42,13 +43,13 @@ std::vector<DelayRoute> delayRoutes(const Part& part, const Plan& plan, const st
     add("alone", worded(false, false), std::nullopt);
     add("repeated", worded(true, false), std::nullopt);
     if (const std::string with = chainedWith(part, worded(false, true)); !with.empty()) {
-        add("chained with " + with, worded(false, true), std::nullopt);
+        add(phrase("chained with {}", with), worded(false, true), std::nullopt);
     }
     Diagnostics ignored;
     const Controls controls = resolveControls(part, *findTake(plan, take), ignored);
     for (const NodeIndex node : part.peripherals[*peripheral].clock) {
         if (node != clockOf(part, controls, *peripheral)) {
-            add("from " + part.nodeId(node), worded(false, false), part.nodeId(node));
+            add(phrase("from {}", part.nodeId(node)), worded(false, false), part.nodeId(node));
         }
     }
     std::stable_sort(routes.begin(), routes.end(),

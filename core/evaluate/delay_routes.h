@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -7,7 +8,7 @@ namespace wisetick {
 
 /// One way to come by a period: with the timer alone, repeated, chained with another, or from another clock.
 struct DelayRoute {
-    std::string say; ///< "alone", "repeated 125 times", "chained with timer4", "from xtw"
+    Text say; ///< "alone", "repeated 125 times", "chained with timer4", "from xtw"
     PromiseFigure figure;
     Rational hourly;        ///< s, by which it is late (or early, below 0) after an hour
     bool isPresent = false; ///< as the plan has it

@@ -1,5 +1,6 @@
 #include "evaluate/evaluate.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "evaluate/sleep_order.h"
 #include "promise/limits.h"
@@ -16,11 +17,11 @@ RhythmFigure playNamed(const Part& part, const Plan& plan, const Figures& figure
         return play(part, plan, figures.take, derivedTakes(part, plan, figures), findings, goOn);
     } catch (const RationalOverflow&) {
         RhythmFigure rhythm;
-        rhythm.unknown = "unknown: the average current needs more than 256 bits";
+        rhythm.unknown = phrase("unknown: the average current needs more than 256 bits");
         findings.push_back({Severity::error,
                             {{}, 0, 0, "rhythm"},
-                            "the average current needs more than 256 bits",
-                            "simpler periods and figures",
+                            phrase("the average current needs more than 256 bits"),
+                            phrase("simpler periods and figures"),
                             {}});
         return rhythm;
     }
@@ -37,11 +38,12 @@ void judgePlayed(const Plan& plan, Figures& figures) {
         if (const auto* average = ask.as<AverageAsk>()) {
             promise = judgeAverage(promise, *average, {rhythm.average, rhythm.unknown, rhythm.averageWorkings});
         } else if (const auto* lasts = ask.as<LastsAsk>()) {
-            const std::string why = rhythm.life || !rhythm.unknown.empty() ? rhythm.unknown : "the plan has no [board.battery]";
+            const std::string why =
+                rhythm.life || !rhythm.unknown.empty() ? rhythm.unknown : phrase("the plan has no [board.battery]");
             promise = judgeLife(promise, *lasts, {rhythm.life, why, rhythm.lifeWorkings});
         } else if (promise.state == State::pending) {
             promise.state = State::broken;
-            promise.why = "unknown: the modes of the part";
+            promise.why = phrase("unknown: the modes of the part");
         }
     }
 }
@@ -63,9 +65,9 @@ void addJobFindings(const Part& part, const Plan& plan, Diagnostics& findings) {
             if (isOff || off) {
                 findings.push_back({Severity::error,
                                     {{}, 0, 0, "job." + job.name + ".uses"},
-                                    "job '" + job.name + "' uses " + id + ", and " + (isOff ? id : part.nodeId(*off)) +
-                                        " is switched off in take " + take->name,
-                                    "it on there, or the job in another take",
+                                    phrase("job '{}' uses {}, and {} is switched off in take {}", job.name, id,
+                                           isOff ? id : part.nodeId(*off), take->name),
+                                    phrase("it on there, or the job in another take"),
                                     {}});
             }
         }

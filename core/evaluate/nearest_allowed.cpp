@@ -1,5 +1,6 @@
 #include "evaluate/nearest_allowed.h"
 
+#include "base/text.h"
 #include "derive/derive.h"
 #include "quantity/quantity_print.h"
 
@@ -31,7 +32,7 @@ public:
 
 private:
     template <class Value>
-    void offer(const std::string& say, std::optional<Value> Choice::*control, const std::optional<Value>& value) {
+    void offer(const Text& say, std::optional<Value> Choice::*control, const std::optional<Value>& value) {
         WayOut way{choice_.id + " " + say, choice_, State::broken, {}, {}};
         way.choice.*control = value;
         ways_.push_back(std::move(way));
@@ -42,10 +43,10 @@ private:
         if (!choice_.from || inputs.empty() || std::any_of(inputs.begin(), inputs.end(), isInput)) {
             return;
         }
-        offer("from " + part_.nodeId(inputs[reset]), &Choice::from, std::optional(part_.nodeId(inputs[reset])));
+        offer(phrase("from {}", part_.nodeId(inputs[reset])), &Choice::from, std::optional(part_.nodeId(inputs[reset])));
         for (std::size_t i = 0; i < inputs.size(); ++i) {
             if (i != reset) {
-                offer("from " + part_.nodeId(inputs[i]), &Choice::from, std::optional(part_.nodeId(inputs[i])));
+                offer(phrase("from {}", part_.nodeId(inputs[i])), &Choice::from, std::optional(part_.nodeId(inputs[i])));
             }
         }
     }
@@ -72,7 +73,7 @@ private:
                          [&](const Rational& a, const Rational& b) { return abs(a - *choice_.rate) < abs(b - *choice_.rate); });
         near.resize(std::min<std::size_t>(near.size(), 2));
         for (const Rational& rate : near) {
-            offer("at " + printQuantity(rate, Unit::hertz), &Choice::rate, std::optional(rate));
+            offer(phrase("at {}", printQuantity(rate, Unit::hertz)), &Choice::rate, std::optional(rate));
         }
     }
 
@@ -97,7 +98,7 @@ std::vector<WayOut> nearestAllowed(const Part& part, const Plan& plan, const std
         const Figures after = derive(part, changed, takeName);
         if (const LineFigure* line = after.findLine(id)) {
             way.state = line->state;
-            way.got = line->hertz ? printQuantity(line->hertz->nominal, Unit::hertz) : line->why;
+            way.got = line->hertz ? Text(printQuantity(line->hertz->nominal, Unit::hertz)) : line->why;
         } else {
             way.state = State::kept;
         }

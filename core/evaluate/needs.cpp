@@ -1,6 +1,7 @@
 #include "evaluate/needs.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "base/trimmed.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
@@ -64,18 +65,19 @@ const std::map<std::string, Collect>& countedKinds() {
          [](const Part& part) {
              return linesWhere(part, [](const Line& line) { return !line.multiply.empty() && line.ripple.isZero(); });
          }},
-        {"fractional pll",
+        {phrase("fractional pll"),
          [](const Part& part) {
              return linesWhere(part, [](const Line& line) { return hasFractions(line.multiply) && line.ripple.isZero(); });
          }},
         {"multiplier",
          [](const Part& part) { return linesWhere(part, [](const Line& line) { return !line.multiply.empty(); }); }},
-        {"clock output", [](const Part& part) { return linesWhere(part, [](const Line& line) { return !line.pins.empty(); }); }},
+        {phrase("clock output"),
+         [](const Part& part) { return linesWhere(part, [](const Line& line) { return !line.pins.empty(); }); }},
         {"line", [](const Part& part) { return idsOf(part.lines); }},
         {"source", [](const Part& part) { return idsOf(part.sources); }},
         {"crystal", [](const Part& part) { return sourcesOf(part, SourceKind::crystal); }},
         {"rc", [](const Part& part) { return sourcesOf(part, SourceKind::rc); }},
-        {"clock input", [](const Part& part) { return sourcesOf(part, SourceKind::clockIn); }},
+        {phrase("clock input"), [](const Part& part) { return sourcesOf(part, SourceKind::clockIn); }},
         {"peripheral", [](const Part& part) { return idsOf(part.peripherals); }},
         {"mode", [](const Part& part) { return idsOf(part.modes); }},
         {"tier", [](const Part& part) { return idsOf(part.tiers); }},
@@ -141,7 +143,7 @@ public:
     }
 
 private:
-    tl::unexpected<TextError> fault(std::string_view word, std::string found, std::string expected, std::string mend = {}) const {
+    tl::unexpected<TextError> fault(std::string_view word, Text found, Text expected, Text mend = {}) const {
         const std::size_t offset = word.empty() ? piece_.size() : static_cast<std::size_t>(word.data() - piece_.data());
         return tl::unexpected(TextError{at_ + offset, word.size(), std::move(found), std::move(expected), std::move(mend)});
     }
@@ -151,13 +153,13 @@ private:
     tl::expected<PartNeed, TextError> readBound(std::string_view left, bool isLeast, std::string_view right,
                                                 const char* sign) const {
         if (left.empty() || right.empty()) {
-            return fault(right, std::string("'") + sign + "' with nothing " + (left.empty() ? "before" : "after") + " it",
-                         "a condition such as 'core >= 100 MHz' or 'sleep <= 2 uA'");
+            return fault(right, phrase("'{}' with nothing {} it", sign, left.empty() ? "before" : "after"),
+                         phrase("a condition such as 'core >= 100 MHz' or 'sleep <= 2 uA'"));
         }
         if (const auto kind = kindOf(left); kind && isLeast) {
             const auto count = wholeNumber(right);
             return count ? tl::expected<PartNeed, TextError>(need(CountNeed{*kind, *count}))
-                         : fault(right, "'" + std::string(right) + "'", "a whole number");
+                         : fault(right, "'" + std::string(right) + "'", phrase("a whole number"));
         }
         if (lower(left) == "supply") {
             return readQuantityAs<SupplyNeed>(right, Unit::volt, [](const Rational& volt) { return SupplyNeed{volt}; });
@@ -193,8 +195,8 @@ private:
         if (const auto count = wholeNumber(first); count && !rest.empty()) {
             const auto kind = kindOf(rest);
             return kind ? tl::expected<PartNeed, TextError>(need(CountNeed{*kind, *count}))
-                        : fault(rest, "'" + std::string(rest) + "', which is nothing that a part has", listNames(allKindNames()),
-                                didYouMean(lower(rest), allKindNames()));
+                        : fault(rest, phrase("'{}', which is nothing that a part has", std::string(rest)),
+                                listNames(allKindNames()), didYouMean(lower(rest), allKindNames()));
         }
         if (lower(first) == "supply" && !rest.empty()) {
             return readQuantityAs<SupplyNeed>(rest, Unit::volt, [](const Rational& volt) { return SupplyNeed{volt}; });
@@ -215,7 +217,7 @@ private:
     std::size_t at_;
 };
 
-std::string joined(const std::vector<std::string>& names) {
+Text joined(const std::vector<std::string>& names) {
     constexpr std::size_t kMostNamed = 6;
     std::string text;
     for (std::size_t i = 0; i < std::min(names.size(), kMostNamed); ++i) {
@@ -234,25 +236,25 @@ public:
         const std::vector<std::string> found =
             special != countedKinds().end() ? special->second(part_) : peripheralsCountedAs(part_, need.kind);
         if (found.empty() && need.kind == "pin") {
-            return {{}, Fit::unknown, "it does not say which pins it has"};
+            return {{}, Fit::unknown, phrase("it does not say which pins it has")};
         }
         const Fit fit = static_cast<std::int64_t>(found.size()) >= need.least ? Fit::yes : Fit::no;
         if (found.empty()) {
-            return {{}, fit, "it has no " + need.kind};
+            return {{}, fit, phrase("it has no {}", need.kind)};
         }
         return {{},
                 fit,
                 fit == Fit::yes && found.size() <= 3 ? joined(found)
-                                                     : "it has " + std::to_string(found.size()) + ": " + joined(found)};
+                                                     : phrase("it has {}: {}", std::to_string(found.size()), joined(found))};
     }
 
     NeedFigure operator()(const RateNeed& need) const {
         const auto node = need.line == "core" ? std::optional(part_.core) : part_.findNode(need.line);
         if (!node) {
-            return {{}, Fit::no, "it has no line '" + need.line + "'"};
+            return {{}, Fit::no, phrase("it has no line '{}'", need.line)};
         }
         std::optional<Rational> highest;
-        std::string tier;
+        Text tier;
         if (part_.isSource(*node)) {
             const Source& source = part_.sources[*node];
             highest = source.rates.empty() ? source.rangeMax : std::optional(source.rates.back());
@@ -260,16 +262,16 @@ public:
             for (const Limit& limit : part_.lineAt(*node).limits) {
                 if (limit.max && !limit.supplyBelow && !limit.when && (!highest || *limit.max > *highest)) {
                     highest = limit.max;
-                    tier = limit.tier ? " in tier " + part_.tiers[*limit.tier].id : "";
+                    tier = limit.tier ? phrase(" in tier {}", part_.tiers[*limit.tier].id) : "";
                 }
             }
         }
         if (!highest) {
-            return {{}, Fit::unknown, "it gives no limit of " + part_.nodeId(*node)};
+            return {{}, Fit::unknown, phrase("it gives no limit of {}", part_.nodeId(*node))};
         }
         return {{},
                 *highest >= need.least ? Fit::yes : Fit::no,
-                part_.nodeId(*node) + " up to " + printQuantity(*highest, Unit::hertz) + tier};
+                phrase("{} up to {}{}", part_.nodeId(*node), printQuantity(*highest, Unit::hertz), tier)};
     }
 
     NeedFigure operator()(const DrawNeed& need) const {
@@ -286,21 +288,24 @@ public:
             }
         }
         if (!isMode) {
-            return {{}, Fit::no, need.mode == "sleep" ? "no clock of its own wakes it" : "it has no mode '" + need.mode + "'"};
+            return {{},
+                    Fit::no,
+                    need.mode == "sleep" ? phrase("no clock of its own wakes it") : phrase("it has no mode '{}'", need.mode)};
         }
         if (best == nullptr) {
-            return {{}, Fit::unknown, "it does not say what that draws"};
+            return {{}, Fit::unknown, phrase("it does not say what that draws")};
         }
-        return {{}, *least <= need.most ? Fit::yes : Fit::no, best->id + " draws " + printQuantity(*least, Unit::ampere)};
+        return {
+            {}, *least <= need.most ? Fit::yes : Fit::no, phrase("{} draws {}", best->id, printQuantity(*least, Unit::ampere))};
     }
 
     NeedFigure operator()(const SupplyNeed& need) const {
         if (!part_.supplyMin || !part_.supplyMax) {
-            return {{}, Fit::unknown, "it does not say at which supply it runs"};
+            return {{}, Fit::unknown, phrase("it does not say at which supply it runs")};
         }
         return {{},
                 need.volt >= *part_.supplyMin && need.volt <= *part_.supplyMax ? Fit::yes : Fit::no,
-                "runs at " + printRange(*part_.supplyMin, *part_.supplyMax, Unit::volt)};
+                phrase("runs at {}", printRange(*part_.supplyMin, *part_.supplyMax, Unit::volt))};
     }
 
     NeedFigure operator()(const CrystalNeed& need) const {
@@ -309,20 +314,21 @@ public:
             if (source.kind != SourceKind::crystal || !source.rangeMin || !source.rangeMax) {
                 continue;
             }
-            const std::string said = source.id + " takes " + printRange(*source.rangeMin, *source.rangeMax, Unit::hertz);
+            const std::string said =
+                phrase("{} takes {}", source.id, printRange(*source.rangeMin, *source.rangeMax, Unit::hertz));
             if (need.hertz >= *source.rangeMin && need.hertz <= *source.rangeMax) {
                 return {{}, Fit::yes, said};
             }
             ranges += (ranges.empty() ? "" : ", ") + said;
         }
-        return {{}, Fit::no, ranges.empty() ? "it takes no crystal" : ranges};
+        return {{}, Fit::no, ranges.empty() ? phrase("it takes no crystal") : ranges};
     }
 
     NeedFigure operator()(const WordNeed& need) const {
         for (const auto& [text, where] :
              {std::pair{part_.id, "id"}, std::pair{part_.name, "name"}, std::pair{part_.note, "note"}}) {
             if (lower(text).find(need.word) != std::string::npos) {
-                return {{}, Fit::yes, std::string("in its ") + where};
+                return {{}, Fit::yes, phrase("in its {}", where)};
             }
         }
         std::vector<std::string> found;
@@ -338,7 +344,7 @@ public:
         look(part_.lines);
         look(part_.peripherals);
         look(part_.modes);
-        return found.empty() ? NeedFigure{{}, Fit::no, "nothing of it is called '" + need.word + "'"}
+        return found.empty() ? NeedFigure{{}, Fit::no, phrase("nothing of it is called '{}'", need.word)}
                              : NeedFigure{{}, Fit::yes, joined(found)};
     }
 

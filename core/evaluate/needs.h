@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
+#include "base/text.h"
 #include "part/part.h"
 
 #include <tl/expected.hpp>
@@ -70,7 +71,7 @@ enum class Fit { yes, unknown, no };
 struct NeedFigure {
     std::string need;
     Fit fit = Fit::no;
-    std::string why; ///< "uart1, uart2, uart3", "core up to 160 MHz in tier fast", "no part of it is called 'moon'"
+    Text why; ///< "uart1, uart2, uart3", "core up to 160 MHz in tier fast", "no part of it is called 'moon'"
 };
 
 std::vector<NeedFigure> judgeNeeds(const Part& part, const std::vector<PartNeed>& needs);

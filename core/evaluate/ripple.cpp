@@ -1,5 +1,6 @@
 #include "evaluate/ripple.h"
 
+#include "base/text.h"
 #include "derive/said.h"
 #include "quantity/quantity_print.h"
 
@@ -10,7 +11,7 @@ namespace wisetick {
 namespace {
 
 std::string promiseText(const PromiseFigure& promise) {
-    const std::string result = resultSaid(promise);
+    const Text result = resultSaid(promise);
     return result.empty() ? stateName(promise.state) : result;
 }
 
@@ -34,7 +35,7 @@ std::vector<Moved> ripple(const Figures& before, const Figures& after) {
     std::vector<Moved> moved;
     for (const LineFigure& line : after.lines) {
         const LineFigure* old = before.findLine(line.id);
-        const std::string was = old == nullptr ? "" : rateSaid(*old);
+        const Text was = old == nullptr ? "" : rateSaid(*old);
         const State state = old == nullptr ? State::kept : old->state;
         if (was != rateSaid(line) || state != line.state) {
             moved.push_back({line.id, Target::line(line.id), state, line.state, was, rateSaid(line)});

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/target.h"
+#include "base/text.h"
 #include "derive/figures.h"
 
 namespace wisetick {
@@ -11,8 +12,8 @@ struct Moved {
     Target target;    ///< a line, a promise, or the rhythm
     State before = State::kept;
     State after = State::kept;
-    std::string was; ///< "53.3 MHz", "+3.34 %"; empty where there was none
-    std::string is;
+    Text was; ///< "53.3 MHz", "+3.34 %"; empty where there was none
+    Text is;
     bool operator==(const Moved&) const = default;
 };
 

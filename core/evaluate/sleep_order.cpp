@@ -1,6 +1,7 @@
 #include "evaluate/sleep_order.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "derive/demand.h"
 #include "derive/desk.h"
 #include "derive/field_values.h"
@@ -19,7 +20,7 @@ namespace {
 /// What fires faster, and does not say what handles it, paces other hardware rather than the core.
 const Rational kFastestTick(1, 1000);
 
-constexpr const char* kTickIsOn = "tick is on";
+constexpr const char* kTickIsOn = phraseMark("tick is on");
 
 /// Builds the order of one mode.
 class OrderWork {
@@ -40,11 +41,12 @@ public:
         addDebugger();
         addWatchdogs();
         addWaker();
-        SleepStep rest{"choose " + mode_.id + ", then wait for " + (wakesByAny() ? "an interrupt" : "an event"),
-                       wakesByAny() ? "any interrupt ends it" : "only " + listNames(wakers()) + " ends it"};
+        SleepStep rest{
+            phrase("choose {}, then wait for {}", mode_.id, wakesByAny() ? phrase("an interrupt") : phrase("an event")),
+            wakesByAny() ? phrase("any interrupt ends it") : phrase("only {} ends it", listNames(wakers()))};
         for (const RegisterWrite& write : mode_.enter) {
             if (write.wait.empty()) {
-                rest.fields.push_back({mode_.id + ".enter", write.field, mode_.id, "holds a code", write.code});
+                rest.fields.push_back({mode_.id + ".enter", write.field, mode_.id, phrase("holds a code"), write.code});
             }
         }
         rest.awaitsInterrupt = true;
@@ -97,11 +99,13 @@ private:
     void addTicks() {
         for (const std::size_t tick : ticks()) {
             const std::string after =
-                promise(tick).got ? " after " + printQuantity(promise(tick).got->nominal, Unit::second) + " at the latest" : "";
-            order_.before.push_back({"stop " + plan_.promises[tick].line.subject + ": its interrupt would wake the core" + after,
-                                     promise(tick).text,
-                                     {},
-                                     true});
+                promise(tick).got ? phrase(" after {} at the latest", printQuantity(promise(tick).got->nominal, Unit::second))
+                                  : "";
+            order_.before.push_back(
+                {phrase("stop {}: its interrupt would wake the core{}", plan_.promises[tick].line.subject, after),
+                 promise(tick).text,
+                 {},
+                 true});
         }
     }
 
@@ -118,12 +122,13 @@ private:
             }
         }
         if (!ids.empty()) {
-            std::string list;
+            Text list;
             for (std::size_t i = 0; i < ids.size(); ++i) {
-                list += (i == 0 ? "" : (i + 1 == ids.size() ? " and " : ", ")) + ids[i];
+                list += (i == 0 ? "" : (i + 1 == ids.size() ? phrase(" and ") : ", ")) + ids[i];
             }
-            order_.before.push_back({"finish what " + list + (ids.size() == 1 ? " transfers" : " transfer"),
-                                     (ids.size() == 1 ? "it loses its clock in " : "they lose their clock in ") + mode_.id});
+            order_.before.push_back(
+                {phrase("finish what {}{}", list, ids.size() == 1 ? phrase(" transfers") : phrase(" transfer")),
+                 (ids.size() == 1 ? phrase("it loses its clock in ") : phrase("they lose their clock in ")) + mode_.id});
         }
     }
 
@@ -131,9 +136,9 @@ private:
     void addGiven(const std::vector<OrderStep>& steps, std::vector<SleepStep>& list) const {
         for (const OrderStep& step : steps) {
             if (step.when != kTickIsOn) {
-                list.push_back({step.say, step.when.empty() ? "" : "where " + step.when});
+                list.push_back({step.say, step.when.empty() ? "" : phrase("where {}", step.when)});
             } else if (ticks().empty() && hasTick()) {
-                list.push_back({step.say, "it stands still in " + mode_.id + " and would come late"});
+                list.push_back({step.say, phrase("it stands still in {} and would come late", mode_.id)});
             }
         }
     }
@@ -147,12 +152,12 @@ private:
 
     void addOptions() {
         for (const auto& [option, value] : figure_.options) {
-            SleepStep step{"set " + option + " of " + mode_.id + " to " + value, "as the take chooses"};
+            SleepStep step{phrase("set {} of {} to {}", option, mode_.id, value), phrase("as the take chooses")};
             for (const ModeOption& each : mode_.options) {
                 for (const ModeOption::Value& one :
                      each.id == option && each.field ? each.values : std::vector<ModeOption::Value>()) {
                     if (one.id == value) {
-                        step.fields.push_back({mode_.id + "." + option, *each.field, value, "holds a code", one.code});
+                        step.fields.push_back({mode_.id + "." + option, *each.field, value, phrase("holds a code"), one.code});
                     }
                 }
             }
@@ -173,14 +178,15 @@ private:
             }
         }
         if (!lost.empty()) {
-            order_.before.push_back({"save what is needed of " + listNames(lost), "its contents are lost in " + mode_.id});
+            order_.before.push_back(
+                {phrase("save what is needed of {}", listNames(lost)), phrase("its contents are lost in {}", mode_.id)});
         }
     }
 
     void addDebugger() {
         if (mode_.keepsDebug == false) {
-            order_.before.push_back(
-                {"the debugger loses the part in " + mode_.id, "leave a way to stay awake while it is looked for"});
+            order_.before.push_back({phrase("the debugger loses the part in {}", mode_.id),
+                                     phrase("leave a way to stay awake while it is looked for")});
         }
     }
 
@@ -194,16 +200,16 @@ private:
             }
             const std::string& id = part_.peripherals[*peripheral].id;
             if (!peripheralLivesIn(part_, controls_, mode_, *peripheral)) {
-                order_.before.push_back(
-                    {id + " stands still in " + mode_.id, "it has no clock there; it goes on after the wake-up"});
+                order_.before.push_back({phrase("{} stands still in {}", id, mode_.id),
+                                         phrase("it has no clock there; it goes on after the wake-up")});
                 continue;
             }
             const std::string bite = printQuantity(figure.got->min, Unit::second);
             const bool bitesInRest = take_.restsIn == mode_.id && longest && *longest >= figure.got->min;
-            order_.before.push_back({"feed " + id + ", it goes on: it bites after " + bite + " at the fastest",
-                                     bitesInRest ? "the longest rest is " + printQuantity(*longest, Unit::second) +
-                                                       ": wake by a timer before, or feed it more often"
-                                                 : "so no rest may be as long",
+            order_.before.push_back({phrase("feed {}, it goes on: it bites after {} at the fastest", id, bite),
+                                     bitesInRest ? phrase("the longest rest is {}: wake by a timer before, or feed it more often",
+                                                          printQuantity(*longest, Unit::second))
+                                                 : phrase("so no rest may be as long"),
                                      {},
                                      bitesInRest});
         }
@@ -215,11 +221,11 @@ private:
             if (wakes == nullptr || wakes->mode != mode_.id || wakes->by.empty() || !isAsked(i)) {
                 continue;
             }
-            order_.before.push_back(
-                {"clear the flag of " + wakes->by, "a flag that is still set would end the rest at once", clearingOf(wakes->by)});
+            order_.before.push_back({phrase("clear the flag of {}", wakes->by),
+                                     phrase("a flag that is still set would end the rest at once"), clearingOf(wakes->by)});
             if (wakes->every) {
-                order_.before.push_back({"set the wake-up counter of " + wakes->by + " to " +
-                                             printQuantity(*wakes->every, Unit::second) + " and let it interrupt",
+                order_.before.push_back({phrase("set the wake-up counter of {} to {} and let it interrupt", wakes->by,
+                                                printQuantity(*wakes->every, Unit::second)),
                                          promise(i).text, promise(i).fields});
             }
         }
@@ -235,16 +241,16 @@ private:
             const LineFigure& source = figures_.lines[*figure_.wakesOn];
             const bool isCore = figures_.lines[part_.core].parent == *figure_.wakesOn || part_.core == *figure_.wakesOn;
             order_.after.push_back(
-                {"the core comes back on " + source.id +
-                     (source.hertz ? " at " + printQuantity(source.hertz->nominal, Unit::hertz) : std::string()),
-                 isCore ? "" : "not on its clock of the take"});
+                {phrase("the core comes back on {}{}", source.id,
+                        source.hertz ? phrase(" at {}", printQuantity(source.hertz->nominal, Unit::hertz)) : std::string()),
+                 isCore ? "" : phrase("not on its clock of the take")});
         }
         if (!figure_.wrongUntilRestored.empty()) {
             std::string list;
             for (const std::string& name : figure_.wrongUntilRestored) {
                 list += (list.empty() ? "" : ", ") + name;
             }
-            order_.after.push_back({"until the clocks are back these do not hold: " + list, ""});
+            order_.after.push_back({phrase("until the clocks are back these do not hold: {}", list), ""});
         }
     }
 
@@ -264,10 +270,10 @@ private:
                 }
                 const std::string runs =
                     rate.within && rate.within->sign() > 0
-                        ? "its clock runs after " + printQuantity(*rate.within, Unit::second) + " at the longest"
-                        : "its clock goes on";
+                        ? phrase("its clock runs after {} at the longest", printQuantity(*rate.within, Unit::second))
+                        : phrase("its clock goes on");
                 if (talks == nullptr && can == nullptr) {
-                    order_.after.push_back({line.subject + " holds the bus until it can answer: no byte is lost", runs});
+                    order_.after.push_back({phrase("{} holds the bus until it can answer: no byte is lost", line.subject), runs});
                     continue;
                 }
                 const Rational bit = 1 / (talks != nullptr ? talks->bitsPerSecond : can->bitsPerSecond);
@@ -280,12 +286,12 @@ private:
                         : bit * latestStart(talks->frame, oversample->toInt64().value_or(1), largestMagnitude(*judged.error));
                 const bool isLost = rate.within && *rate.within > late;
                 order_.after.push_back(
-                    {std::string("the first ") + (talks != nullptr ? "byte" : "frame") + " that wakes it over " + line.subject +
-                         (isLost ? " is lost" : " is received"),
-                     runs + ", a bit lasts " + printQuantity(bit, Unit::second, 4) +
-                         (talks == nullptr  ? ""
-                          : late.sign() > 0 ? ", and it may begin " + printQuantity(late, Unit::second, 4) + " late"
-                                            : ", and it may not begin late at all"),
+                    {phrase("the first {} that wakes it over {}{}", talks != nullptr ? "byte" : "frame", line.subject,
+                            isLost ? phrase(" is lost") : phrase(" is received")),
+                     phrase("{}, a bit lasts {}{}", runs, printQuantity(bit, Unit::second, 4),
+                            talks == nullptr  ? ""
+                            : late.sign() > 0 ? phrase(", and it may begin {} late", printQuantity(late, Unit::second, 4))
+                                              : phrase(", and it may not begin late at all")),
                      {},
                      isLost});
             }
@@ -302,36 +308,36 @@ private:
         plan.takes.push_back(*woken);
         const WritingOrder way = writingOrder(part_, plan, woken->name, take_.name);
         for (const ClockWrite& write : way.steps) {
-            std::string why;
+            Text why;
             if (write.wait) {
-                why = write.wait->max ? "at most " + printQuantity(*write.wait->max, Unit::second)
-                                      : (write.wait->typ ? "typically " + printQuantity(*write.wait->typ, Unit::second)
-                                                         : std::string("unknown: how long"));
+                why = write.wait->max ? phrase("at most {}", printQuantity(*write.wait->max, Unit::second))
+                                      : (write.wait->typ ? phrase("typically {}", printQuantity(*write.wait->typ, Unit::second))
+                                                         : phrase("unknown: how long"));
             }
             order_.after.push_back(
                 {write.say, why, write.fields, false, write.wait, write.until, write.shown, write.core, write.awaits, false});
         }
         if (!way.trouble.empty()) {
-            order_.after.push_back({"the clocks can't be brought back: " + way.trouble, "", {}, true});
+            order_.after.push_back({phrase("the clocks can't be brought back: {}", way.trouble), "", {}, true});
         }
     }
 
     void addRest() {
         if (!ticks().empty() || hasTick()) {
-            order_.after.push_back({"let the tick go on", "it was stopped"});
+            order_.after.push_back({phrase("let the tick go on"), phrase("it was stopped")});
         }
         for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
             const auto* wakes = plan_.promises[i].line.ask.as<WakesAsk>();
             if (wakes != nullptr && wakes->mode == mode_.id && !wakes->by.empty() && isAsked(i)) {
-                order_.after.push_back(
-                    {"clear the flag of " + wakes->by, "else the next rest ends at once", clearingOf(wakes->by)});
+                order_.after.push_back({phrase("clear the flag of {}", wakes->by), phrase("else the next rest ends at once"),
+                                        clearingOf(wakes->by)});
                 if (wakes->every) {
-                    order_.after.push_back({"switch the wake-up counter of " + wakes->by + " off if it was for once", ""});
+                    order_.after.push_back({phrase("switch the wake-up counter of {} off if it was for once", wakes->by), ""});
                 }
             }
         }
         if (take_.restsIn == mode_.id) {
-            order_.after.push_back({"rest again when the handler returns", "the plan rests in " + mode_.id});
+            order_.after.push_back({phrase("rest again when the handler returns"), phrase("the plan rests in {}", mode_.id)});
         }
     }
 
@@ -380,7 +386,7 @@ std::optional<Take> wokenTake(const Part& part, const Take& take, std::size_t mo
         return std::nullopt;
     }
     Take woken = take;
-    woken.name += " woken from " + mode.id;
+    woken.name += phrase(" woken from {}", mode.id);
     for (NodeIndex node = part.core; !part.isSource(node);) {
         const std::size_t input = from[node].value_or(0);
         const Line& line = part.lineAt(node);
@@ -400,7 +406,7 @@ std::optional<Take> wokenTake(const Part& part, const Take& take, std::size_t mo
 SleepOrder sleepOrder(const Part& part, const Plan& plan, const Figures& figures, const std::string& mode) {
     const auto index = part.findMode(mode);
     if (!index) {
-        throw std::out_of_range("no mode '" + mode + "'");
+        throw std::out_of_range(phrase("no mode '{}'", mode));
     }
     if (part.modes[*index].runs || figures.modes.empty()) {
         return {};
@@ -416,7 +422,7 @@ Diagnostics sleepFindings(const Part& part, const Plan& plan, const Figures& fig
         return findings;
     }
     const OrderWork work(part, plan, figures, *mode);
-    const auto find = [&](const std::string& found, const std::string& expected) {
+    const auto find = [&](const Text& found, const Text& expected) {
         Diagnostic& finding = findings.emplace_back();
         finding.severity = Severity::warning;
         finding.place.path = "take." + take->name + ".rests_in";
@@ -431,13 +437,13 @@ Diagnostics sleepFindings(const Part& part, const Plan& plan, const Figures& fig
         const bool interrupts = fires.handled || fires.period >= kFastestTick;
         const bool isInRest = figures.rhythm && figures.rhythm->longestRest && *figures.rhythm->longestRest > fires.period;
         if (!isPlayed && interrupts && isInRest) {
-            find("the interrupt of " + line.subject + " stays on in " + take->restsIn + ": it wakes the core every " +
-                     printQuantity(fires.period, Unit::second) + ", and no job says so",
-                 "it stopped before each rest, a deeper mode, or a job that comes as often");
+            find(phrase("the interrupt of {} stays on in {}: it wakes the core every {}, and no job says so", line.subject,
+                        take->restsIn, printQuantity(fires.period, Unit::second)),
+                 phrase("it stopped before each rest, a deeper mode, or a job that comes as often"));
         }
     }
     if (!work.wakesByAny() && work.wakers().empty()) {
-        find("nothing can end a rest in " + take->restsIn, "a mode that is woken by something");
+        find(phrase("nothing can end a rest in {}", take->restsIn), phrase("a mode that is woken by something"));
     }
     return findings;
 }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -7,8 +8,8 @@ namespace wisetick {
 
 /// One step before a rest or after a wake-up.
 struct SleepStep {
-    std::string say;
-    std::string why;                      ///< the reason; empty where the part gives the step without one
+    Text say;
+    Text why;                             ///< the reason; empty where the part gives the step without one
     std::vector<FieldValue> fields = {};  ///< what is written
     bool isTrouble = false;               ///< something that the plan overlooks
     std::optional<Duration> wait = {};    ///< until the next step; none: no wait

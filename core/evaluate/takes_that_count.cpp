@@ -1,5 +1,6 @@
 #include "evaluate/takes_that_count.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "evaluate/evaluate.h"
 
@@ -69,18 +70,19 @@ std::vector<TakeHolds> takesHold(const Part& part, const Plan& plan, const Figur
     return list;
 }
 
-std::string holdsSaid(const TakeHolds& holds) {
+Text holdsSaid(const TakeHolds& holds) {
     if (!holds.doesCount || (holds.asked == 0 && holds.overLimit == 0)) {
-        return "nothing asked";
+        return phrase("nothing asked");
     }
-    std::string bad;
-    const auto add = [&](std::size_t count, const char* what) {
-        bad += count == 0 ? std::string() : (bad.empty() ? "" : ", ") + std::to_string(count) + what;
+    Text bad;
+    const auto add = [&](std::size_t count, const Text& what) {
+        bad += count == 0 ? Text() : Text(bad.empty() ? "" : ", ") + what;
     };
-    add(holds.broken, " broken");
-    add(holds.strained, " strained");
-    add(holds.overLimit, holds.overLimit == 1 ? " line outside its limits" : " lines outside their limits");
-    return bad.empty() ? std::to_string(holds.asked) + " kept" : std::to_string(holds.asked) + ": " + bad;
+    add(holds.broken, phrase("{} broken", holds.broken));
+    add(holds.strained, phrase("{} strained", holds.strained));
+    add(holds.overLimit,
+        holds.overLimit == 1 ? phrase("1 line outside its limits") : phrase("{} lines outside their limits", holds.overLimit));
+    return bad.empty() ? phrase("{} kept", std::to_string(holds.asked)) : std::to_string(holds.asked) + ": " + bad;
 }
 
 } // namespace wisetick

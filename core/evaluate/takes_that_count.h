@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/go_on.h"
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -29,6 +30,6 @@ TakeHolds holdsOf(const Figures& figures, bool doesCount);
 /// All takes in the plan's order; those that don't count with nothing. `active` are the active take's figures.
 std::vector<TakeHolds> takesHold(const Part& part, const Plan& plan, const Figures& active, const GoOn& goOn = {});
 /// "12: 1 broken, 2 strained"; "12 kept"; "nothing asked".
-std::string holdsSaid(const TakeHolds& holds);
+Text holdsSaid(const TakeHolds& holds);
 
 } // namespace wisetick

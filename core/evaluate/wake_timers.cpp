@@ -1,5 +1,6 @@
 #include "evaluate/wake_timers.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "promise/counter_search.h"
 #include "quantity/quantity_print.h"
@@ -24,7 +25,7 @@ std::vector<WakeTimer> wakeTimers(const Part& part, const Plan& plan, const Figu
     const auto index = part.findMode(modeId);
     const Take* take = findTake(plan, figures.take);
     if (!index || take == nullptr) {
-        throw std::out_of_range("no mode '" + modeId + "'");
+        throw std::out_of_range(phrase("no mode '{}'", modeId));
     }
     const Mode& mode = part.modes[*index];
     Diagnostics ignored;
@@ -57,9 +58,9 @@ std::vector<WakeTimer> wakeTimers(const Part& part, const Plan& plan, const Figu
             timer.got = inverse(*line.hertz, best.product());
             timer.error = relativeError(timer.got, every);
             if (every > timer.longest) {
-                timer.why = "does not fit: " + printQuantity(timer.longest, Unit::second) + " at most on " + line.id;
+                timer.why = phrase("does not fit: {} at most on {}", printQuantity(timer.longest, Unit::second), line.id);
             } else if (every < timer.shortest) {
-                timer.why = "too short: " + printQuantity(timer.shortest, Unit::second) + " at least on " + line.id;
+                timer.why = phrase("too short: {} at least on {}", printQuantity(timer.shortest, Unit::second), line.id);
             }
             timers.push_back(std::move(timer));
         }

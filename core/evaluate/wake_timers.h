@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -14,7 +15,7 @@ struct WakeTimer {
     Bounds error;                  ///< got ÷ asked − 1
     Rational shortest;             ///< s, that it can count on this clock
     Rational longest;
-    std::string why; ///< why it can't; empty where it can
+    Text why; ///< why it can't; empty where it can
 };
 
 /// Everything that can wake the mode after `every` seconds, on every clock that it could have there and that goes on in the mode:

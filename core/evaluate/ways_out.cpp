@@ -1,5 +1,6 @@
 #include "evaluate/ways_out.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "derive/derive.h"
 #include "plan/board_edits.h"
@@ -131,7 +132,7 @@ private:
         for (const NodeIndex input : inputs) {
             Choice choice = present(id);
             choice.from = part_.nodeId(input);
-            consider(choice, id + " from " + *choice.from);
+            consider(choice, phrase("{} from {}", id, *choice.from));
         }
     }
 
@@ -162,17 +163,17 @@ private:
         if (fires == nullptr) {
             return;
         }
-        const auto attempt = [&](bool FiresAsk::*word, const std::string& say) {
+        const auto attempt = [&](bool FiresAsk::*word, const Text& say) {
             PromiseLine other = line;
             other.ask.change<FiresAsk>().*word = true;
             WayOut way{say, {}, State::broken, {}, {}, std::pair(promise, other)};
             consider(std::move(way));
         };
-        attempt(&FiresAsk::isRepeated, line.subject + " several times for one period");
+        attempt(&FiresAsk::isRepeated, phrase("{} several times for one period", line.subject));
         PromiseLine chained = line;
         chained.ask.change<FiresAsk>().isChained = true;
         if (const std::string with = chainedWith(part_, chained); !with.empty()) {
-            attempt(&FiresAsk::isChained, line.subject + " chained with " + with);
+            attempt(&FiresAsk::isChained, phrase("{} chained with {}", line.subject, with));
         }
     }
 
@@ -180,7 +181,7 @@ private:
         for (const Rational& rate : source.rates.size() > 1 ? source.rates : std::vector<Rational>()) {
             Choice choice = present(source.id);
             choice.rate = rate;
-            consider(choice, source.id + " at " + printQuantity(rate, Unit::hertz));
+            consider(choice, phrase("{} at {}", source.id, printQuantity(rate, Unit::hertz)));
         }
     }
 
@@ -198,7 +199,7 @@ private:
             Fitted better = *fitted;
             better.tolerance = ToleranceBudget{tolerance, {}, {}, {}};
             better.isBudget = false;
-            WayOut way{source + " within " + printQuantity(tolerance, Unit::ratio), {}, State::broken, {}, {}};
+            WayOut way{phrase("{} within {}", source, printQuantity(tolerance, Unit::ratio)), {}, State::broken, {}, {}};
             way.fitted = std::move(better);
             const std::size_t before = found_.size();
             consider(std::move(way));
@@ -220,7 +221,7 @@ private:
         }
     }
 
-    void consider(const Choice& choice, const std::string& say) { consider(WayOut{say, choice, State::broken, {}, {}}); }
+    void consider(const Choice& choice, const Text& say) { consider(WayOut{say, choice, State::broken, {}, {}}); }
 
     void consider(WayOut way) {
         Plan changed = plan_;
@@ -283,13 +284,13 @@ std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const s
     const auto stand = [mode, present](const Figures& figures) -> std::optional<Standing> {
         const WakeUpFigure& wake = *figures.modes[mode].wakeUp;
         return Standing{wake.restored.max < present ? State::kept : State::strained,
-                        "all holds again after " + printQuantity(wake.restored.max, Unit::second) + " at the latest",
+                        phrase("all holds again after {} at the latest", printQuantity(wake.restored.max, Unit::second)),
                         wake.restored.max};
     };
     return Finder(part, plan, take, stand, goOn).findAmongInputs(most);
 }
 
-std::string takeWayOut(Plan& plan, const std::string& take, const WayOut& way) {
+Text takeWayOut(Plan& plan, const std::string& take, const WayOut& way) {
     if (way.promise) {
         return replacePromise(plan, way.promise->first, {printPromiseLine(way.promise->second), way.promise->second});
     }

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/go_on.h"
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -8,8 +9,8 @@ namespace wisetick {
 
 /// One control set otherwise, or a promise said otherwise, and what that would bring.
 struct WayOut {
-    std::string say; ///< "uart1 from bus_b", "bus_a ÷ 2"
-    Choice choice;   ///< the one control that it sets
+    Text say;      ///< "uart1 from bus_b", "bus_a ÷ 2"
+    Choice choice; ///< the one control that it sets
     State state = State::broken;
     std::string got;                 ///< "≈909.09 kbit/s, ≈−1.357 %"
     std::vector<std::string> breaks; ///< promises and lines that it would break, by name
@@ -40,6 +41,6 @@ std::vector<WayOut> waysToWakeSooner(const Part& part, const Plan& plan, const s
                                      std::size_t most = 4, const GoOn& goOn = {});
 
 /// An edit: the way taken. An empty text, or why it can't be done.
-std::string takeWayOut(Plan& plan, const std::string& take, const WayOut& way);
+Text takeWayOut(Plan& plan, const std::string& take, const WayOut& way);
 
 } // namespace wisetick

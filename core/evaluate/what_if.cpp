@@ -1,5 +1,7 @@
 #include "evaluate/what_if.h"
 
+#include "base/text.h"
+
 #include <stdexcept>
 
 namespace wisetick {
@@ -7,7 +9,7 @@ namespace wisetick {
 Plan afterFailure(const Part& part, const Plan& plan, const std::string& takeName, const std::string& source) {
     Plan failed = plan;
     if (findTake(plan, takeName) == nullptr) {
-        throw std::invalid_argument("no take '" + takeName + "'");
+        throw std::invalid_argument(phrase("no take '{}'", takeName));
     }
     const auto node = part.findNode(source);
     if (!node || !part.isSource(*node)) {

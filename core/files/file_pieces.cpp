@@ -1,5 +1,7 @@
 #include "files/file_pieces.h"
 
+#include "base/text.h"
+
 #include <cerrno>
 #include <cstring>
 #include <fstream>
@@ -16,7 +18,7 @@ constexpr std::size_t kPiece = 1U << 20U; ///< bytes
 std::string readPieces(const std::filesystem::path& path, const std::function<void(std::string_view)>& take) {
     std::error_code error;
     if (!std::filesystem::is_regular_file(path, error)) { // a pipe would be waited for without end
-        return error || !std::filesystem::exists(path, error) ? "there is no such file" : "it is no file";
+        return error || !std::filesystem::exists(path, error) ? phrase("there is no such file") : phrase("it is no file");
     }
     std::ifstream file(path, std::ios::binary);
     if (!file) {

@@ -1,5 +1,6 @@
 #include "files/part_clocks.h"
 
+#include "base/text.h"
 #include "files/part_draws.h"
 #include "files/part_limits.h"
 #include "files/part_pins.h"
@@ -60,7 +61,7 @@ public:
         if (const auto ripple = reader.quantity("ripple", Unit::ratio, Need::optional, Sign::notNegative)) {
             line.ripple = *ripple;
             if (*ripple >= 1) {
-                reader.error("ripple", "a ripple of 100 % or more", "less");
+                reader.error("ripple", phrase("a ripple of 100 % or more"), "less");
             }
         }
         readPins(context_, reader, line.pins, line.signalPins);
@@ -109,17 +110,17 @@ private:
         if (set.empty()) {
             if (reset.has(key)) {
                 reset.factor(key);
-                reset.error(key, "a reset value for '" + key + "'", "a line that has this control");
+                reset.error(key, phrase("a reset value for '{}'", key), phrase("a line that has this control"));
             }
             return 1;
         }
         const Rational value = reset.factor(key).value_or(set.least());
         if (!set.contains(value)) {
-            std::string near;
+            Text near;
             for (const Rational& each : set.nearest(value)) {
-                near += (near.empty() ? "" : " or ") + printFactor(each);
+                near += (near.empty() ? "" : phrase(" or ")) + printFactor(each);
             }
-            reset.error(key, key + " = " + printFactor(value) + ", which the control cannot be set to", near);
+            reset.error(key, phrase("{} = {}, which the control cannot be set to", key, printFactor(value)), near);
         }
         return value;
     }
@@ -129,7 +130,7 @@ private:
         line.ready = readOneField(context_, reader, "ready", FieldUse::own);
         line.shows = readOneField(context_, reader, "shows", FieldUse::own);
         if (line.shows && line.from.size() < 2) {
-            reader.error("shows", "a field that shows the input of a line without a mux", "no 'shows'");
+            reader.error("shows", phrase("a field that shows the input of a line without a mux"), phrase("no 'shows'"));
         }
         if (const toml::table* table = reader.table("through")) {
             TableReader inner(*table, context_.reporter, reader.pathOf("through"));
@@ -138,8 +139,8 @@ private:
             const auto lasts = inner.quantity("for", Unit::second, Need::required);
             inner.finish();
             if (divide && !line.divide.contains(*divide)) {
-                inner.error("divide", "a divider of " + printFactor(*divide) + ", which the line can't be set to",
-                            "one of its settings");
+                inner.error("divide", phrase("a divider of {}, which the line can't be set to", printFactor(*divide)),
+                            phrase("one of its settings"));
             } else if (above && divide && lasts) {
                 line.through = Line::Through{*above, *divide, *lasts};
             }
@@ -154,7 +155,8 @@ private:
                 line.writtenWhileOff = off ? resolveNode(context_, inner, "off", *off) : std::nullopt;
                 inner.finish();
             } else {
-                reader.error("written_while", nodeText(*node), "\"off\", or { off = \"ID\" } where it hangs on another line");
+                reader.error("written_while", nodeText(*node),
+                             phrase("\"off\", or {{ off = \"ID\" }} where it hangs on another line"));
             }
         }
     }
@@ -174,7 +176,7 @@ private:
                 const auto value = readFactor(key);
                 const auto factor = cases.factor(key);
                 if (!value) {
-                    cases.error(key, "'" + key + "'", "a value of the control, such as 6");
+                    cases.error(key, "'" + key + "'", phrase("a value of the control, such as 6"));
                 } else if (factor) {
                     follows.when.emplace_back(*value, *factor);
                 }
@@ -196,7 +198,8 @@ private:
         }
         text += between + " \u2192 " + context_.part.lines[start].id;
         const TableReader reader(table, context_.reporter, "line." + context_.part.lines[start].id);
-        context_.reporter.error(reader.place("from"), "a loop between lines: " + text, "lines that end at a source");
+        context_.reporter.error(reader.place("from"), phrase("a loop between lines: {}", text),
+                                phrase("lines that end at a source"));
     }
 
     PartContext& context_;

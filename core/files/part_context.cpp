@@ -1,6 +1,7 @@
 #include "files/part_context.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 
 #include <algorithm>
 
@@ -18,7 +19,7 @@ std::optional<NodeIndex> findNone(const Part& part) {
 void checkOrder(TableReader& reader, const std::string& key, const std::optional<Rational>& low,
                 const std::optional<Rational>& high) {
     if (low && high && *high < *low) {
-        reader.error(key, "an empty range", "the upper end not below the lower");
+        reader.error(key, phrase("an empty range"), phrase("the upper end not below the lower"));
     }
 }
 
@@ -26,7 +27,7 @@ std::optional<NodeIndex> resolveNode(const PartContext& context, TableReader& re
                                      const std::string& id) {
     const auto node = context.part.findNode(id);
     if (!node) {
-        reader.error(key, "no source or line '" + id + "'", listNames(nodeIds(context.part)),
+        reader.error(key, phrase("no source or line '{}'", id), listNames(nodeIds(context.part)),
                      didYouMean(id, nodeIds(context.part)));
     }
     return node;
@@ -39,7 +40,7 @@ std::optional<std::size_t> resolveTier(const PartContext& context, TableReader& 
     }
     const auto tier = context.part.findTier(*id);
     if (!tier) {
-        reader.error("tier", "no tier '" + *id + "'", listNames(idsOf(context.part.tiers)),
+        reader.error("tier", phrase("no tier '{}'", *id), listNames(idsOf(context.part.tiers)),
                      didYouMean(*id, idsOf(context.part.tiers)));
     }
     return tier;
@@ -59,7 +60,7 @@ std::vector<NodeIndex> readInputs(const PartContext& context, TableReader& reade
     for (const std::string& id : reader.texts(key, Need::required)) {
         const auto node = id == kNoClock ? findNone(context.part) : resolveNode(context, reader, key, id);
         if (node && std::find(inputs.begin(), inputs.end(), *node) != inputs.end()) {
-            reader.error(key, "'" + id + "' twice", "each input once");
+            reader.error(key, phrase("'{}' twice", id), phrase("each input once"));
         } else if (node) {
             inputs.push_back(*node);
         }
@@ -83,7 +84,7 @@ std::size_t readResetFrom(const PartContext& context, TableReader& reset, const 
     const std::vector<std::string> names = namesOf(context, inputs);
     const auto found = std::find(names.begin(), names.end(), *id);
     if (found == names.end()) {
-        reset.error("from", "no input '" + *id + "'", listNames(names), didYouMean(*id, names));
+        reset.error("from", phrase("no input '{}'", *id), listNames(names), didYouMean(*id, names));
         return 0;
     }
     return static_cast<std::size_t>(found - names.begin());

@@ -1,5 +1,7 @@
 #include "files/part_draws.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
@@ -27,7 +29,7 @@ std::optional<TemperatureCurve> readCurve(TableReader& reader, const std::string
         const toml::array* pair = element.as_array();
         const Place place = reader.reporter().placeOf(element, path);
         if (pair == nullptr || pair->size() != 2) {
-            reader.reporter().error(place, nodeText(element), "a pair such as [\"25 C\", \"140 uA\"]");
+            reader.reporter().error(place, nodeText(element), phrase("a pair such as [\"25 C\", \"140 uA\"]"));
             return std::nullopt;
         }
         const auto celsius = readNodeQuantity(*pair->get(0), reader.reporter(), path, Unit::celsius, Sign::any);
@@ -36,13 +38,14 @@ std::optional<TemperatureCurve> readCurve(TableReader& reader, const std::string
             return std::nullopt;
         }
         if (!curve.points.empty() && *celsius <= curve.points.back().celsius) {
-            reader.reporter().error(place, "temperatures that do not rise", "each temperature above the one before");
+            reader.reporter().error(place, phrase("temperatures that do not rise"),
+                                    phrase("each temperature above the one before"));
             return std::nullopt;
         }
         curve.points.push_back({*celsius, *ampere});
     }
     if (curve.points.empty()) {
-        reader.error(key, "an empty list", "at least one pair such as [\"25 C\", \"140 uA\"]");
+        reader.error(key, phrase("an empty list"), phrase("at least one pair such as [\"25 C\", \"140 uA\"]"));
         return std::nullopt;
     }
     return curve;
@@ -85,7 +88,7 @@ private:
         draw.max = readCurve(reader, "max", sign_);
         if (const auto base = readCurve(reader, "base", sign_)) {
             if (draw.typ || draw.max) {
-                reader.error("base", "'base' beside 'typ' or 'max'", "one figure in 'base', or 'typ' and 'max'");
+                reader.error("base", phrase("'base' beside 'typ' or 'max'"), phrase("one figure in 'base', or 'typ' and 'max'"));
             }
             draw.typ = base;
             draw.max = base;
@@ -109,7 +112,7 @@ private:
         const auto of = reader.text("of");
         const auto node = of ? resolveNode(context_, reader, "of", *of) : std::nullopt;
         if (of && slope == nullptr) {
-            reader.error("of", "a clock without a slope on it", "per_mhz");
+            reader.error("of", phrase("a clock without a slope on it"), "per_mhz");
         }
         if (slope == nullptr) {
             draw.perMegahertzTyp = 0;
@@ -147,7 +150,8 @@ private:
         if (*does != "converting") {
             reader.error("when", "'" + *does + "'", "\"converting\"");
         } else if (!isPlain) {
-            reader.error("when", "a draw of its own that is no single figure", "{ base = \"430 uA\", when = \"converting\" }");
+            reader.error("when", phrase("a draw of its own that is no single figure"),
+                         phrase("{{ base = \"430 uA\", when = \"converting\" }}"));
         } else {
             draw.whiles.push_back({*does, draw.typ->points.front().ampere, draw.max->points.front().ampere});
             draw.typ = constant(0);
@@ -165,7 +169,7 @@ private:
                 all.push_back(readTable(*table, path.text()));
             } else {
                 reporter_.error(reporter_.placeOf(each, path), nodeText(each),
-                                "a table such as { tier = \"fast\", per_mhz = \"3 uA\" }");
+                                phrase("a table such as {{ tier = \"fast\", per_mhz = \"3 uA\" }}"));
             }
         }
         if (all.empty()) {
@@ -198,8 +202,8 @@ private:
             }
             const bool isBase = !isOnTop(each);
             if (isBase && hasBase) {
-                reporter_.error(reporter_.placeOf(list, path), "two draws at once",
-                                "one for each tier, and slopes on other clocks beside it");
+                reporter_.error(reporter_.placeOf(list, path), phrase("two draws at once"),
+                                phrase("one for each tier, and slopes on other clocks beside it"));
             }
             std::vector<Draw::OnClock> onClocks = std::move(sum.onClocks);
             std::vector<Draw::While> whiles = std::move(sum.whiles);

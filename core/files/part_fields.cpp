@@ -1,6 +1,7 @@
 #include "files/part_fields.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 
@@ -18,13 +19,14 @@ std::optional<Holds> readHoldsNode(const toml::node& node, TableReader& holds, c
     if (const auto text = node.value_exact<std::string>()) {
         const auto form = readHolds(*text);
         if (!form) {
-            holds.error(control, nodeText(node), "\"n\", \"n-1\", \"log2 n\", a form such as \"16*n-16\", or a table of codes");
+            holds.error(control, nodeText(node),
+                        phrase("\"n\", \"n-1\", \"log2 n\", a form such as \"16*n-16\", or a table of codes"));
         }
         return form;
     }
     const toml::table* table = node.as_table();
     if (table == nullptr) {
-        holds.error(control, nodeText(node), "\"n\", \"n-1\", \"log2 n\", or a table of codes");
+        holds.error(control, nodeText(node), phrase("\"n\", \"n-1\", \"log2 n\", or a table of codes"));
         return std::nullopt;
     }
     Holds result;
@@ -32,7 +34,7 @@ std::optional<Holds> readHoldsNode(const toml::node& node, TableReader& holds, c
     TableReader codes(*table, holds.reporter(), holds.pathOf(control));
     for (const std::string& key : codes.keys()) {
         if (control == "from" && std::find(inputs.begin(), inputs.end(), key) == inputs.end()) {
-            codes.error(key, "a code for '" + key + "'", listNames(inputs), didYouMean(key, inputs));
+            codes.error(key, phrase("a code for '{}'", key), listNames(inputs), didYouMean(key, inputs));
         }
         if (const auto code = book.readCode(codes, key, field, std::int64_t{1} << 48)) {
             const auto factor = control == "from" ? std::nullopt : std::optional(readFactor(key));
@@ -42,7 +44,7 @@ std::optional<Holds> readHoldsNode(const toml::node& node, TableReader& holds, c
     if (control == "from") {
         for (const std::string& input : inputs) {
             if (!heldFor(result, input)) {
-                holds.error(control, "no code for '" + input + "'", "a code for each of " + listNames(inputs));
+                holds.error(control, phrase("no code for '{}'", input), phrase("a code for each of {}", listNames(inputs)));
             }
         }
     }
@@ -60,18 +62,20 @@ std::optional<Field> FieldBook::readNamed(const std::string& text, const toml::n
     if (!field && text.find('.') != std::string::npos && text.find('[') == std::string::npos) {
         field = findField(*names_, text);
         if (!field) {
-            reporter.error(reporter.placeOf(node, path), "no field '" + text + "' in " + names_->file,
-                           "a field that it names, or its bits, such as \"CLK.REF[4:0]\"",
+            reporter.error(reporter.placeOf(node, path), phrase("no field '{}' in {}", text, names_->file),
+                           phrase("a field that it names, or its bits, such as \"CLK.REF[4:0]\""),
                            didYouMean(text, fieldsNear(*names_, text)));
         }
     } else if (field) {
         const DescribedRegister* known = names_->find(field->reg);
         if (known == nullptr && !own_.contains(field->reg)) {
-            reporter.error(reporter.placeOf(node, path), "no register '" + field->reg + "' in " + names_->file,
-                           "a register that it names, or a [[register]] of that name", didYouMean(field->reg, names_->names()));
+            reporter.error(reporter.placeOf(node, path), phrase("no register '{}' in {}", field->reg, names_->file),
+                           phrase("a register that it names, or a [[register]] of that name"),
+                           didYouMean(field->reg, names_->names()));
         } else if (known != nullptr && field->msb >= known->facts.width) {
             reporter.error(reporter.placeOf(node, path),
-                           text + ", and the register has " + std::to_string(known->facts.width) + " bits", "bits that it has");
+                           phrase("{}, and the register has {} bits", text, std::to_string(known->facts.width)),
+                           phrase("bits that it has"));
         }
     }
     if (field) {
@@ -108,7 +112,7 @@ std::optional<Field> FieldBook::read(const toml::node& node, Reporter& reporter,
     }
     reporter.error(
         reporter.placeOf(node, path), nodeText(node),
-        "a field such as \"CLK.REF[4:0]\" or \"CLK.PLLIN[16]\", bits 63 to 0, or a list of pieces, the high bits first");
+        phrase("a field such as \"CLK.REF[4:0]\" or \"CLK.PLLIN[16]\", bits 63 to 0, or a list of pieces, the high bits first"));
     return std::nullopt;
 }
 
@@ -140,10 +144,10 @@ void FieldBook::reportOverlaps(Reporter& reporter) const {
             }
             if (early.field.reg == late.field.reg && late.field.lsb <= early.field.msb && early.field.lsb <= late.field.msb) {
                 reporter.error(reporter.placeOf(*late.node, late.path()),
-                               "the field " + fieldText(late.field) + " of " + late.owner() + " overlaps " +
-                                   fieldText(early.field) + " of " + early.owner(),
-                               fmt::format("fields that do not share bits (the other stands in line {})",
-                                           reporter.placeOf(*early.node, early.path()).line));
+                               phrase("the field {} of {} overlaps {} of {}", fieldText(late.field), late.owner(),
+                                      fieldText(early.field), early.owner()),
+                               phrase("fields that do not share bits (the other stands in line {})",
+                                      reporter.placeOf(*early.node, early.path()).line));
             }
         }
     }
@@ -159,8 +163,9 @@ std::optional<std::int64_t> FieldBook::readCode(TableReader& reader, const std::
     const auto code = findCode(*names_, *field, name);
     if (!code) {
         const std::vector<std::string> known = codeNames(*names_, *field);
-        reader.error(key, "no code '" + name + "' of " + fieldText(*field) + " in " + names_->file,
-                     known.empty() ? "a whole number: its codes have no names there" : listNames(known), didYouMean(name, known));
+        reader.error(key, phrase("no code '{}' of {} in {}", name, fieldText(*field), names_->file),
+                     known.empty() ? phrase("a whole number: its codes have no names there") : listNames(known),
+                     didYouMean(name, known));
     }
     return code;
 }
@@ -183,7 +188,7 @@ std::vector<Suspicion> FieldBook::suspicions() const {
         if (known == nullptr || known->fields.empty()) {
             continue;
         }
-        std::string cut;
+        Text cut;
         bool isNamed = false;
         for (const DescribedField& field : known->fields) {
             const bool doMeet = field.lsb <= each.field.msb && each.field.lsb <= field.msb;
@@ -193,10 +198,10 @@ std::vector<Suspicion> FieldBook::suspicions() const {
         }
         if (!isNamed || !cut.empty()) {
             const std::string path = each.path.substr(0, each.path.find('.', each.path.find('.') + 1));
-            list.push_back({"other bits", path,
-                            fieldText(each.field) +
-                                (cut.empty() ? " is no field of " + names_->file : " cuts " + cut + " of " + names_->file),
-                            "the bits that both tell"});
+            list.push_back({phrase("other bits"), path,
+                            fieldText(each.field) + (cut.empty() ? phrase(" is no field of {}", names_->file)
+                                                                 : phrase(" cuts {} of {}", cut, names_->file)),
+                            phrase("the bits that both tell")});
         }
     }
     return list;
@@ -322,8 +327,8 @@ void readFields(TableReader& reader, const std::vector<std::string>& controls, c
             holds.try_emplace(control, Holds{});
         } else if (!holds.contains(control) && !holds.contains(control + ".whole") && !holds.contains(control + ".mantissa") &&
                    (holdsTable == nullptr || !holdsTable->contains(control))) {
-            reader.error("fields", "no word of what the field of '" + control + "' holds",
-                         "holds." + control + ", such as \"n\", \"n-1\" or a table of codes");
+            reader.error("fields", phrase("no word of what the field of '{}' holds", control),
+                         phrase("holds.{}, such as \"n\", \"n-1\" or a table of codes", control));
         }
     }
 }
@@ -343,19 +348,20 @@ void checkCodes(TableReader& reader, const std::string& control, const std::vect
     const auto& codes = found->second.codes;
     for (const std::string& value : values) {
         if (!heldFor(found->second, value)) {
-            reader.error("holds", control + " can be " + value + ", and has no code for it", "a code for each value");
+            reader.error("holds", phrase("{} can be {}, and has no code for it", control, value),
+                         phrase("a code for each value"));
         }
     }
     for (std::size_t i = 0; i < codes.size(); ++i) {
         if (std::find(values.begin(), values.end(), codes[i].first) == values.end()) {
-            reader.error("holds", "a code for " + control + " = " + codes[i].first + ", which it can't be", listNames(values));
+            reader.error("holds", phrase("a code for {} = {}, which it can't be", control, codes[i].first), listNames(values));
         }
         for (std::size_t j = 0; j < i; ++j) {
             if (codes[j].second == codes[i].second) {
                 reader.error("holds",
-                             "the code " + std::to_string(codes[i].second) + " for " + control + " = " + codes[j].first +
-                                 " and " + codes[i].first,
-                             "codes that differ");
+                             phrase("the code {} for {} = {} and {}", std::to_string(codes[i].second), control, codes[j].first,
+                                    codes[i].first),
+                             phrase("codes that differ"));
             }
         }
     }
@@ -378,7 +384,7 @@ void checkCodes(TableReader& reader, const std::string& control, const FactorSet
     end("least", set.least());
     end("most", set.most());
     if (form.form == Holds::Form::inOrder && *size > kMostLooked) {
-        reader.error("holds", "codes in order of " + set.size().toString() + " settings", "a form such as \"n-1\"");
+        reader.error("holds", phrase("codes in order of {} settings", set.size().toString()), phrase("a form such as \"n-1\""));
         form.form = Holds::Form::linear;
     }
     if (*size > kMostLooked || (!form.others.empty() && form.form != Holds::Form::table)) {
@@ -391,8 +397,8 @@ void checkCodes(TableReader& reader, const std::string& control, const FactorSet
         if (isNamed) {
             values.push_back(printFactor(set.at(i)));
         } else if (!isBetween && !heldFor(form, set.at(i))) {
-            reader.error("holds", control + " can be " + printFactor(set.at(i)) + ", and has no code for it",
-                         "a code for each value");
+            reader.error("holds", phrase("{} can be {}, and has no code for it", control, printFactor(set.at(i))),
+                         phrase("a code for each value"));
             return;
         }
     }

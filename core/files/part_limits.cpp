@@ -1,6 +1,7 @@
 #include "files/part_limits.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 
 #include <algorithm>
 
@@ -14,7 +15,7 @@ std::optional<Rational> inputPlace(const PartContext& context, TableReader& read
     const auto name = node.value_exact<std::string>();
     const auto found = name ? std::find(inputs.begin(), inputs.end(), *name) : inputs.end();
     if (found == inputs.end()) {
-        reader.error("is", nodeText(node), inputs.empty() ? "a line with a mux" : listNames(inputs),
+        reader.error("is", nodeText(node), inputs.empty() ? phrase("a line with a mux") : listNames(inputs),
                      name ? didYouMean(*name, inputs) : std::string());
         return std::nullopt;
     }
@@ -53,7 +54,7 @@ RateCase readRateCase(const PartContext& context, TableReader& reader) {
     result.least = reader.quantity("least", Unit::hertz);
     result.below = reader.quantity("below", Unit::hertz);
     if (!result.least && !result.below) {
-        context.reporter.error(reader.place(), "a rate without 'least' and 'below'", "at least one of them");
+        context.reporter.error(reader.place(), phrase("a rate without 'least' and 'below'"), phrase("at least one of them"));
     }
     checkOrder(reader, "below", result.least, result.below);
     return result;
@@ -91,7 +92,7 @@ void addByTier(TableReader& reader, const Limit& common, const RateByTier& min, 
         return;
     }
     if (common.tier) {
-        reader.error("tier", "a tier beside rates by tier", "one of them");
+        reader.error("tier", phrase("a tier beside rates by tier"), phrase("one of them"));
     }
     std::vector<std::size_t> tiers;
     for (const RateByTier* each : {&min, &max}) {
@@ -129,8 +130,8 @@ void readLimit(const PartContext& context, const toml::table& table, const std::
     const auto at = reader.quantity("at", Unit::hertz);
     const auto within = reader.quantity("within", Unit::ratio);
     if (at.has_value() != within.has_value() || (at && (limit.min || limit.max))) {
-        context.reporter.error(reader.place(), "'at' and 'within' that do not stand together, alone",
-                               "{ at = \"48 MHz\", within = \"0.25 %\" }");
+        context.reporter.error(reader.place(), phrase("'at' and 'within' that do not stand together, alone"),
+                               phrase("{{ at = \"48 MHz\", within = \"0.25 %\" }}"));
     } else if (at) {
         limit.min = *at * (1 - std::min(*within, Rational(1)));
         limit.max = *at * (1 + *within);
@@ -148,7 +149,7 @@ void readLimit(const PartContext& context, const toml::table& table, const std::
     limit.ref = reader.text("ref").value_or("");
     reader.text("note");
     if (!limit.min && !limit.max && !reader.has("min") && !reader.has("max") && !reader.has("at") && !reader.has("within")) {
-        context.reporter.error(reader.place(), "a limit without 'min' and 'max'", "at least one of them");
+        context.reporter.error(reader.place(), phrase("a limit without 'min' and 'max'"), phrase("at least one of them"));
     }
     checkOrder(reader, "max", limit.min, limit.max);
     reader.finish();
@@ -166,7 +167,8 @@ std::pair<std::size_t, std::string> readControl(const PartContext& context, Tabl
     const auto found = std::find(known.begin(), known.end(), id);
     if (!control.empty() && (found == known.end() ||
                              (factor != "divide" && factor != "multiply" && (factor != "from" || mux == MuxControl::refused)))) {
-        reader.error("control", "no control '" + control + "'", "a line's factor such as 'bus_a.divide'", didYouMean(id, known));
+        reader.error("control", phrase("no control '{}'", control), phrase("a line's factor such as 'bus_a.divide'"),
+                     didYouMean(id, known));
     }
     return {static_cast<std::size_t>(found - known.begin()), factor};
 }

@@ -1,5 +1,6 @@
 #include "files/part_modes.h"
 
+#include "base/text.h"
 #include "files/part_draws.h"
 #include "files/part_registers.h"
 
@@ -46,7 +47,7 @@ public:
         const toml::node* enter = reader.node("enter");
         const toml::array* writes = enter == nullptr ? nullptr : enter->as_array();
         if (enter != nullptr && writes == nullptr) {
-            reader.error("enter", nodeText(*enter), "a list of writes such as \"POWER.REST[2:0] = 2\"");
+            reader.error("enter", nodeText(*enter), phrase("a list of writes such as \"POWER.REST[2:0] = 2\""));
         }
         for (std::size_t i = 0; writes != nullptr && i < writes->size(); ++i) {
             if (auto write = readWrite(context_, reader, *writes->get(i), "enter")) {
@@ -63,7 +64,7 @@ private:
         const std::vector<std::string> known = idsOf(context_.part.sources);
         const auto found = std::find(known.begin(), known.end(), id);
         if (found == known.end() || id == kNoClock) {
-            reader.error(key, "no source '" + id + "'", listNames(known), didYouMean(id, known));
+            reader.error(key, phrase("no source '{}'", id), listNames(known), didYouMean(id, known));
             return std::nullopt;
         }
         return static_cast<std::size_t>(found - known.begin());
@@ -93,7 +94,7 @@ private:
         readCodes(inner, option);
         inner.finish();
         if (option.values.size() < 2) {
-            inner.error("from", "a choice of one source", "two or more, the first one at reset");
+            inner.error("from", phrase("a choice of one source"), phrase("two or more, the first one at reset"));
             return;
         }
         mode.wakesOn = context_.part.findNode(option.values.front().id);
@@ -105,7 +106,7 @@ private:
         const toml::node* codes = reader.node("codes");
         const toml::array* list = codes == nullptr ? nullptr : codes->as_array();
         if (codes != nullptr && (list == nullptr || list->size() != option.values.size())) {
-            reader.error("codes", nodeText(*codes), "one whole number for each value");
+            reader.error("codes", nodeText(*codes), phrase("one whole number for each value"));
             return;
         }
         for (std::size_t i = 0; i < option.values.size(); ++i) {
@@ -124,7 +125,7 @@ private:
             if (id == "all") {
                 kept.all = true;
             } else if (found == known.end()) {
-                reader.error(key, "no '" + id + "'", listNames(known), didYouMean(id, known));
+                reader.error(key, phrase("no '{}'", id), listNames(known), didYouMean(id, known));
             } else {
                 kept.some.push_back(static_cast<std::size_t>(found - known.begin()));
             }
@@ -142,7 +143,7 @@ private:
         stage.cycles = reader.factor("cycles");
         stage.tier = resolveTier(context_, reader);
         if (stage.cycles && (stage.lasts.typ || stage.lasts.max)) {
-            reader.error("cycles", "'cycles' beside a time", "one of them");
+            reader.error("cycles", phrase("'cycles' beside a time"), phrase("one of them"));
         }
         stage.beside = reader.text("beside").value_or("");
         stage.ref = reader.text("ref").value_or("");
@@ -152,7 +153,8 @@ private:
             known.push_back(each.say);
         }
         if (!stage.beside.empty() && std::find(known.begin(), known.end(), stage.beside) == known.end()) {
-            reader.error("beside", "no earlier stage '" + stage.beside + "'", listNames(known), didYouMean(stage.beside, known));
+            reader.error("beside", phrase("no earlier stage '{}'", stage.beside), listNames(known),
+                         didYouMean(stage.beside, known));
         }
         return stage;
     }
@@ -173,7 +175,7 @@ private:
         const std::string reset = reader.text("reset", Need::required).value_or("");
         const auto known = std::find(values.begin(), values.end(), reset);
         if (known == values.end() && !reset.empty()) {
-            reader.error("reset", "no value '" + reset + "'", listNames(values), didYouMean(reset, values));
+            reader.error("reset", phrase("no value '{}'", reset), listNames(values), didYouMean(reset, values));
         }
         option.reset = known == values.end() ? 0 : static_cast<std::size_t>(known - values.begin());
         if (const toml::table* adds = reader.table("adds")) {
@@ -203,7 +205,7 @@ private:
         value.loses = reader.texts("loses");
         for (const std::string& lost : value.loses) {
             if (std::find(mode.memory.begin(), mode.memory.end(), lost) == mode.memory.end()) {
-                reader.error("loses", "no memory '" + lost + "' in this mode", listNames(mode.memory));
+                reader.error("loses", phrase("no memory '{}' in this mode", lost), listNames(mode.memory));
             }
         }
         reader.finish();
@@ -214,7 +216,7 @@ private:
         const toml::node* node = reader.node(key);
         const toml::array* array = node == nullptr ? nullptr : node->as_array();
         if (node != nullptr && array == nullptr) {
-            reader.error(key, nodeText(*node), "a list of steps");
+            reader.error(key, nodeText(*node), phrase("a list of steps"));
         }
         for (std::size_t i = 0; array != nullptr && i < array->size(); ++i) {
             const toml::node& element = *array->get(i);
@@ -226,7 +228,7 @@ private:
                 inner.finish();
             } else {
                 context_.reporter.error(context_.reporter.placeOf(element, reader.at(key)), nodeText(element),
-                                        "a text, or { say, when }");
+                                        phrase("a text, or {{ say, when }}"));
             }
         }
         return steps;

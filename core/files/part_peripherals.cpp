@@ -1,5 +1,6 @@
 #include "files/part_peripherals.h"
 
+#include "base/text.h"
 #include "files/part_draws.h"
 #include "files/part_pins.h"
 
@@ -47,7 +48,7 @@ public:
             TableReader inner(*wakes, context_.reporter, reader.pathOf("wakes_from"));
             for (const std::string& mode : inner.keys()) {
                 if (!context_.part.findMode(mode)) {
-                    inner.error(mode, "no mode '" + mode + "'", listNames(idsOf(context_.part.modes)),
+                    inner.error(mode, phrase("no mode '{}'", mode), listNames(idsOf(context_.part.modes)),
                                 didYouMean(mode, idsOf(context_.part.modes)));
                 }
                 peripheral.wakesFrom[mode] = inner.text(mode).value_or("");
@@ -69,7 +70,7 @@ private:
             for (const KindRow* each : kindRows()) {
                 known.push_back(each->name);
             }
-            reader.error("kind", "no kind of peripheral '" + *kind + "'", listNames(known), didYouMean(*kind, known));
+            reader.error("kind", phrase("no kind of peripheral '{}'", *kind), listNames(known), didYouMean(*kind, known));
             for (const std::string& key : reader.keys()) { // what the kind would need can't be told
                 reader.know(key);
             }
@@ -83,7 +84,8 @@ private:
         const toml::node* node = reader.node("bring_up");
         const toml::array* steps = node == nullptr ? nullptr : node->as_array();
         if (node != nullptr && steps == nullptr) {
-            reader.error("bring_up", "bring_up that is no list", "a list of controls and of { say = … } tables");
+            reader.error("bring_up", phrase("bring_up that is no list"),
+                         phrase("a list of controls and of {{ say = … }} tables"));
             return;
         }
         for (std::size_t i = 0; steps != nullptr && i < steps->size(); ++i) {
@@ -111,13 +113,15 @@ private:
                     continue;
                 }
                 if (step.field && step.code > step.field->most()) {
-                    inner.error("code", "code " + std::to_string(step.code), "at most " + step.field->most().toString());
+                    inner.error("code", phrase("code {}", std::to_string(step.code)),
+                                phrase("at most {}", step.field->most().toString()));
                 }
             } else {
-                reader.error("bring_up", "a step that is neither text nor table", "a control such as 'gate', or { say = … }");
+                reader.error("bring_up", phrase("a step that is neither text nor table"),
+                             phrase("a control such as 'gate', or {{ say = … }}"));
             }
             if (!step.control.empty() && std::find(controls.begin(), controls.end(), step.control) == controls.end()) {
-                reader.error("bring_up", "no control '" + step.control + "'", listNames(controls),
+                reader.error("bring_up", phrase("no control '{}'", step.control), listNames(controls),
                              didYouMean(step.control, controls));
             }
             peripheral.bringUp.push_back(std::move(step));

@@ -1,6 +1,7 @@
 #include "files/part_pieces.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 
@@ -22,7 +23,7 @@ std::vector<Rational> readFactorList(const toml::array& array, TableReader& read
         }
     }
     if (array.empty()) {
-        reader.error(key, "an empty list", "at least one factor");
+        reader.error(key, phrase("an empty list"), phrase("at least one factor"));
     }
     return values;
 }
@@ -43,7 +44,7 @@ FactorSet readPowers(TableReader& range) {
         power *= *base;
     }
     if (values.empty()) {
-        range.error("to", "an empty range", "'to' not below 'from'");
+        range.error("to", phrase("an empty range"), phrase("'to' not below 'from'"));
         return {};
     }
     return FactorSet::list(values);
@@ -97,18 +98,19 @@ FactorSet readRange(TableReader& range, Zero zero) {
     }
     if (bits) {
         if (step) {
-            range.error("step", "both 'step' and 'fraction_bits'", "one of them");
+            range.error("step", phrase("both 'step' and 'fraction_bits'"), phrase("one of them"));
         }
         step = Rational(1, std::int64_t{1} << *bits);
     }
     const Rational by = step.value_or(Rational(1));
     if (*to < *from) {
-        range.error("to", "an empty range, " + printFactor(*from) + " to " + printFactor(*to), "'to' not below 'from'");
+        range.error("to", phrase("an empty range, {} to {}", printFactor(*from), printFactor(*to)),
+                    phrase("'to' not below 'from'"));
         return {};
     }
     if (!((*to - *from) / by).isWhole()) {
-        range.error("to", "a range that its steps of " + printFactor(by) + " do not end on",
-                    "'to' a whole number of steps from 'from'");
+        range.error("to", phrase("a range that its steps of {} do not end on", printFactor(by)),
+                    phrase("'to' a whole number of steps from 'from'"));
         return {};
     }
     return FactorSet::range(*from, *to, by);
@@ -128,7 +130,7 @@ Duration readDuration(TableReader& reader, const std::string& key) {
         inner.text("ref");
         inner.finish();
         if (duration.typ && duration.max && *duration.max < *duration.typ) {
-            inner.error("max", "a longest time below the typical one", "max not below typ");
+            inner.error("max", phrase("a longest time below the typical one"), phrase("max not below typ"));
         }
         return duration;
     }
@@ -160,12 +162,12 @@ FactorSet readWholeSet(TableReader& reader, const std::string& key, Need need, Z
     const bool isBad = !set.empty() && (!set.least().isWhole() || (set.isRange() && !set.step().isWhole()) ||
                                         set.most() > Rational(std::int64_t{1} << 48));
     if (isBad || (!set.isRange() && !set.empty() && set.size() > 4096)) {
-        reader.error(key, "values that are not whole or beyond 2^48", "whole numbers");
+        reader.error(key, phrase("values that are not whole or beyond 2^48"), phrase("whole numbers"));
         return {};
     }
     for (std::int64_t i = 0; !set.isRange() && i < *set.size().toInt64(); ++i) {
         if (!set.empty() && !set.at(i).isWhole()) {
-            reader.error(key, printFactor(set.at(i)), "whole numbers");
+            reader.error(key, printFactor(set.at(i)), phrase("whole numbers"));
             return {};
         }
     }

@@ -1,5 +1,7 @@
 #include "files/part_pins.h"
 
+#include "base/text.h"
+
 namespace wisetick {
 
 namespace {
@@ -8,7 +10,7 @@ void readCodes(TableReader& reader, Signal& signal) {
     const toml::node* codes = reader.node("codes");
     const toml::array* list = codes == nullptr ? nullptr : codes->as_array();
     if (codes != nullptr && (list == nullptr || list->size() != signal.places.size())) {
-        reader.error("codes", nodeText(*codes), "one whole number for each place");
+        reader.error("codes", nodeText(*codes), phrase("one whole number for each place"));
     }
     for (std::size_t i = 0; i < signal.places.size(); ++i) {
         const auto code = list != nullptr && i < list->size() ? list->get(i)->value_exact<std::int64_t>() : std::nullopt;
@@ -43,8 +45,8 @@ void readSpeedFields(PartContext& context, TableReader& reader) {
     }
     for (const PinSpeed& speed : bits ? context.part.pinSpeeds : std::vector<PinSpeed>()) {
         if (speed.code >= std::int64_t{1} << *bits) {
-            reader.error("speeds", "the code " + std::to_string(speed.code) + " of '" + speed.id + "'",
-                         "one that fits " + std::to_string(*bits) + " bits");
+            reader.error("speeds", phrase("the code {} of '{}'", std::to_string(speed.code), speed.id),
+                         phrase("one that fits {} bits", std::to_string(*bits)));
         }
     }
 }
@@ -62,7 +64,7 @@ void readPinSpeeds(PartContext& context, TableReader& reader) {
         speed.drive = inner.quantity("drive", Unit::ampere);
         inner.finish();
         if (!speeds.empty() && speed.most <= speeds.back().most) {
-            inner.error("max", "a speed that is not above the one before", "the slowest first");
+            inner.error("max", phrase("a speed that is not above the one before"), phrase("the slowest first"));
         }
         speeds.push_back(std::move(speed));
     }
@@ -91,7 +93,7 @@ void readPins(PartContext& context, TableReader& reader, std::vector<std::string
             signal.places = inner.texts(name);
         }
         if (signal.places.empty()) {
-            inner.error(name, "a signal without a pin", "the pins where it can stand");
+            inner.error(name, phrase("a signal without a pin"), phrase("the pins where it can stand"));
         } else if (signal.places.size() == 1) {
             pins.push_back(signal.places.front());
         } else {

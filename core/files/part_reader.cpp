@@ -1,6 +1,7 @@
 #include "files/part_reader.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "files/part_clocks.h"
 #include "files/part_modes.h"
 #include "files/part_peripherals.h"
@@ -149,11 +150,11 @@ private:
                 thing.id = *id;
                 const auto [first, isNew] = taken.emplace(*id, reader.place("id"));
                 if (!isNew) {
-                    reader.error("id", "the id '" + *id + "' again",
-                                 fmt::format("an id of its own (it stands in line {} already)", first->second.line));
+                    reader.error("id", phrase("the id '{}' again", *id),
+                                 phrase("an id of its own (it stands in line {} already)", first->second.line));
                 }
                 if (reservedWords().contains(*id)) {
-                    reader.error("id", "the id '" + *id + "', a word of promise lines", "another id");
+                    reader.error("id", phrase("the id '{}', a word of promise lines", *id), phrase("another id"));
                 }
             }
             things.push_back(std::move(thing));
@@ -211,7 +212,7 @@ private:
         if (isNamed) {
             Source none;
             none.id = kNoClock;
-            none.name = "no clock";
+            none.name = phrase("no clock");
             none.kind = SourceKind::none;
             part_.sources.push_back(std::move(none));
         }
@@ -253,7 +254,7 @@ private:
             for (std::size_t i = 0; i < part_.pins.size(); ++i) {
                 if (std::find(part_.pins.begin(), part_.pins.begin() + static_cast<std::ptrdiff_t>(i), part_.pins[i]) !=
                     part_.pins.begin() + static_cast<std::ptrdiff_t>(i)) {
-                    reader.error("all", "the pin '" + part_.pins[i] + "' again", "each pin once");
+                    reader.error("all", phrase("the pin '{}' again", part_.pins[i]), phrase("each pin once"));
                 }
             }
             checkPins(reader, "debug", part_.debugPins);
@@ -273,7 +274,8 @@ private:
     void checkPins(const TableReader& reader, const std::string& key, const std::vector<std::string>& pins) {
         for (const std::string& pin : pins) {
             if (!part_.pins.empty() && std::find(part_.pins.begin(), part_.pins.end(), pin) == part_.pins.end()) {
-                reporter_.error(reader.place(key), "no pin '" + pin + "'", "one of pins.all", didYouMean(pin, part_.pins));
+                reporter_.error(reader.place(key), phrase("no pin '{}'", pin), phrase("one of pins.all"),
+                                didYouMean(pin, part_.pins));
             }
         }
     }
@@ -298,7 +300,7 @@ private:
             option.values.push_back(std::move(value));
         }
         if (option.values.size() < 2) {
-            reporter_.error(reader.place(), "an option word with no choice", "two values or more");
+            reporter_.error(reader.place(), phrase("an option word with no choice"), phrase("two values or more"));
         }
         option.safe = indexOfValue(reader, "safe", option, Need::required);
         option.fresh = indexOfValue(reader, "fresh", option, Need::optional);
@@ -311,7 +313,7 @@ private:
         const std::vector<std::string> known = idsOf(option.values);
         const auto found = std::find(known.begin(), known.end(), id.value_or(""));
         if (id && found == known.end()) {
-            reader.error(key, "no value '" + *id + "'", listNames(known), didYouMean(*id, known));
+            reader.error(key, phrase("no value '{}'", *id), listNames(known), didYouMean(*id, known));
         }
         return found == known.end() ? 0 : static_cast<std::size_t>(found - known.begin());
     }
@@ -323,7 +325,7 @@ private:
                 TableReader reader(*sources_[i], reporter_, "source." + part_.sources[i].id);
                 const std::vector<std::string> known = idsOf(part_.sources);
                 if (std::find(known.begin(), known.end(), other) == known.end()) {
-                    reporter_.error(reader.place("fails_to"), "no source '" + other + "'", listNames(known),
+                    reporter_.error(reader.place("fails_to"), phrase("no source '{}'", other), listNames(known),
                                     didYouMean(other, known));
                 }
             }
@@ -335,13 +337,14 @@ private:
             const std::vector<std::string> lines = idsOf(part_.lines);
             const auto line = std::find(lines.begin(), lines.end(), id);
             if (line == lines.end()) {
-                reporter_.error(reader.place("fails_to"), "no line '" + id + "'", "a line with a mux", didYouMean(id, lines));
+                reporter_.error(reader.place("fails_to"), phrase("no line '{}'", id), phrase("a line with a mux"),
+                                didYouMean(id, lines));
                 continue;
             }
             const std::vector<std::string> inputs =
                 namesOf(context_, part_.lines[static_cast<std::size_t>(line - lines.begin())].from);
             if (std::find(inputs.begin(), inputs.end(), from) == inputs.end()) {
-                reporter_.error(reader.place("fails_to"), "'" + id + "' can't be fed from '" + from + "'", listNames(inputs),
+                reporter_.error(reader.place("fails_to"), phrase("'{}' can't be fed from '{}'", id, from), listNames(inputs),
                                 didYouMean(from, inputs));
             }
         }
@@ -351,7 +354,7 @@ private:
         const auto id = root_.text("core");
         const auto node = id ? resolveNode(context_, root_, "core", *id) : part_.findNode("core");
         if (!id && !node) {
-            root_.error("core", "no word of which line clocks the core", "core = \"ID\"");
+            root_.error("core", phrase("no word of which line clocks the core"), phrase("core = \"ID\""));
         }
         part_.core = node.value_or(0);
     }
@@ -359,8 +362,8 @@ private:
     void checkModes() {
         const auto runs = std::count_if(part_.modes.begin(), part_.modes.end(), [](const Mode& mode) { return mode.runs; });
         if (runs != 1) {
-            reporter_.error(root_.place("mode"), fmt::format("{} modes with 'runs = true'", runs),
-                            "one mode in which the core runs");
+            reporter_.error(root_.place("mode"), phrase("{} modes with 'runs = true'", runs),
+                            phrase("one mode in which the core runs"));
         }
     }
 
@@ -395,7 +398,7 @@ std::optional<RegisterNames> readDescription(const toml::table& root, Reporter& 
     RegisterFile described = text ? readSvd(*text, *name) : RegisterFile();
     faults.insert(faults.end(), described.diagnostics.begin(), described.diagnostics.end());
     for (const Diagnostic& fault : faults) {
-        const std::string where = fault.place.line > 0 ? fmt::format("line {}: ", fault.place.line) : std::string();
+        const Text where = fault.place.line > 0 ? phrase("line {}: ", fault.place.line) : std::string();
         reporter.error(reporter.placeOf(*node, std::string("registers")), "'" + *name + "': " + where + fault.found,
                        fault.expected, fault.mend);
     }

@@ -1,6 +1,7 @@
 #include "files/part_registers.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "base/trimmed.h"
 
 #include <fmt/format.h>
@@ -34,7 +35,7 @@ std::optional<std::uint64_t> readNumber(TableReader& reader, const std::string& 
     const auto number =
         whole && *whole >= 0 ? std::optional(static_cast<std::uint64_t>(*whole)) : (text ? readNumber(*text) : std::nullopt);
     if (!number) {
-        reader.error(key, nodeText(*node), "a whole number, such as 64 or \"0x4000_1000\"");
+        reader.error(key, nodeText(*node), phrase("a whole number, such as 64 or \"0x4000_1000\""));
     }
     return number;
 }
@@ -81,8 +82,8 @@ public:
         }
         for (const auto& [needs, place] : needs_) {
             if (std::find(known.begin(), known.end(), needs) == known.end()) {
-                context_.reporter.error(place, "no sequence '" + needs + "'",
-                                        known.empty() ? "a [[sequence]] with that id" : listNames(known),
+                context_.reporter.error(place, phrase("no sequence '{}'", needs),
+                                        known.empty() ? phrase("a [[sequence]] with that id") : listNames(known),
                                         didYouMean(needs, known));
             }
         }
@@ -131,14 +132,14 @@ private:
             } else if (offset) {
                 const auto block = blockOf(names[i]);
                 if (!block) {
-                    reader.error("offset", "an offset of '" + names[i] + "', which stands in no block",
-                                 "a [[block]] named as what stands before the dot");
+                    reader.error("offset", phrase("an offset of '{}', which stands in no block", names[i]),
+                                 phrase("a [[block]] named as what stands before the dot"));
                 } else {
                     each.address = *block + *offset + step;
                 }
             }
             if (context_.part.findRegister(each.name) != nullptr) {
-                reader.error("name", "the register '" + each.name + "' again", "each register once");
+                reader.error("name", phrase("the register '{}' again", each.name), phrase("each register once"));
             }
             context_.part.registers.push_back(std::move(each));
         }
@@ -171,7 +172,7 @@ private:
         const toml::node* writes = reader.node("writes", Need::required);
         const toml::array* list = writes == nullptr ? nullptr : writes->as_array();
         if (writes != nullptr && list == nullptr) {
-            reader.error("writes", nodeText(*writes), "a list such as [\"POWER.KEY = 0x6B39\"]");
+            reader.error("writes", nodeText(*writes), phrase("a list such as [\"POWER.KEY = 0x6B39\"]"));
         }
         for (std::size_t i = 0; list != nullptr && i < list->size(); ++i) {
             if (auto write = readWrite(context_, reader, *list->get(i), "writes")) {
@@ -194,8 +195,9 @@ private:
 std::optional<RegisterWrite> readWrite(PartContext& context, TableReader& reader, const toml::node& node,
                                        const std::string& key) {
     const auto fault = [&] {
-        context.reporter.error(context.reporter.placeOf(node, reader.at(key)), nodeText(node),
-                               "a write such as \"POWER.REST[2:0] = 2\" or \"KEY.ALL = 0x3B\", or { wait = \"interrupt\" }");
+        context.reporter.error(
+            context.reporter.placeOf(node, reader.at(key)), nodeText(node),
+            phrase("a write such as \"POWER.REST[2:0] = 2\" or \"KEY.ALL = 0x3B\", or {{ wait = \"interrupt\" }}"));
         return std::nullopt;
     };
     if (const toml::table* table = node.as_table()) {

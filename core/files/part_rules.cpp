@@ -1,5 +1,7 @@
 #include "files/part_rules.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
@@ -17,20 +19,20 @@ std::vector<WaitStep> readSteps(TableReader& reader, const std::string& key) {
         const auto waits = isPair ? pair->get(1)->value_exact<std::int64_t>() : std::nullopt;
         if (!waits || *waits < 0) {
             reader.error(key, nodeText(*array->get(i)),
-                         "a pair such as [\"64 MHz\", 1], or with a speed, [\"64 MHz\", 1, \"92 %\"]");
+                         phrase("a pair such as [\"64 MHz\", 1], or with a speed, [\"64 MHz\", 1, \"92 %\"]"));
             continue;
         }
         const auto speed =
             pair->size() == 3 ? readNodeQuantity(*pair->get(2), reader.reporter(), reader.at(key), Unit::ratio) : std::nullopt;
         const auto rate = readNodeQuantity(*pair->get(0), reader.reporter(), reader.at(key), Unit::hertz);
         if (rate && !steps.empty() && *rate <= steps.back().hertz) {
-            reader.error(key, "rates that do not rise", "each rate above the one before");
+            reader.error(key, phrase("rates that do not rise"), phrase("each rate above the one before"));
         } else if (rate) {
             steps.push_back({*rate, *waits, speed});
         }
     }
     if (node != nullptr && (array == nullptr || array->empty())) {
-        reader.error(key, nodeText(*node), "pairs such as [\"64 MHz\", 1]");
+        reader.error(key, nodeText(*node), phrase("pairs such as [\"64 MHz\", 1]"));
     }
     return steps;
 }
@@ -46,8 +48,8 @@ void readConditions(const PartContext& context, TableReader& reader, WaitTable& 
 void checkRoom(TableReader& reader, const WaitTable& table) {
     for (const WaitStep& step : table.steps) {
         if (table.field && Rational(step.waits) > table.field->most()) {
-            reader.error("field", fieldText(*table.field) + ", which has no room for " + std::to_string(step.waits),
-                         "at most " + table.field->most().toString());
+            reader.error("field", phrase("{}, which has no room for {}", fieldText(*table.field), std::to_string(step.waits)),
+                         phrase("at most {}", table.field->most().toString()));
         }
     }
 }
@@ -77,8 +79,9 @@ void readRule(PartContext& context, const toml::table& table) {
         }
     }
     if (relations != 1) {
-        context.reporter.error(reader.place(), relations == 0 ? "a rule that compares nothing" : "a rule with two relations",
-                               "one of 'at_most', 'at_least' and 'equals'");
+        context.reporter.error(reader.place(),
+                               relations == 0 ? phrase("a rule that compares nothing") : phrase("a rule with two relations"),
+                               phrase("one of 'at_most', 'at_least' and 'equals'"));
     }
     reader.finish();
     if (leftNode && rightNode) {
@@ -133,7 +136,7 @@ void readBound(PartContext& context, const toml::table& table) {
     bound.isFromRate = reader.has("from");
     if (bound.isFromRate && reader.has("steps")) {
         reader.know("steps");
-        reader.error("from", "both 'steps' and 'from'", "'steps' up to a rate, or 'from' a rate on");
+        reader.error("from", phrase("both 'steps' and 'from'"), phrase("'steps' up to a rate, or 'from' a rate on"));
     }
     bound.steps = readSteps(reader, bound.isFromRate ? "from" : "steps");
     reader.finish();

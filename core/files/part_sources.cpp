@@ -1,5 +1,6 @@
 #include "files/part_sources.h"
 
+#include "base/text.h"
 #include "files/part_draws.h"
 
 #include "base/nearest_name.h"
@@ -33,7 +34,7 @@ public:
         const std::string kind = reader.text("kind", Need::required).value_or("rc");
         const auto found = std::find(kinds.begin(), kinds.end(), kind);
         if (found == kinds.end()) {
-            reader.error("kind", "no kind of source '" + kind + "'", listNames(kinds), didYouMean(kind, kinds));
+            reader.error("kind", phrase("no kind of source '{}'", kind), listNames(kinds), didYouMean(kind, kinds));
         } else {
             source.kind = static_cast<SourceKind>(found - kinds.begin());
         }
@@ -95,10 +96,10 @@ private:
         trim.perCelsius = inner.quantity("per_celsius", Unit::ratio, Need::optional, Sign::notNegative);
         inner.finish();
         if (trim.to < trim.from) {
-            inner.error("to", "an empty range", "'to' not below 'from'");
+            inner.error("to", phrase("an empty range"), phrase("'to' not below 'from'"));
         }
         if (source.kind != SourceKind::rc) {
-            reader.error("trim", "a trim of what is no rc", "kind = \"rc\"");
+            reader.error("trim", phrase("a trim of what is no rc"), phrase("kind = \"rc\""));
         }
         source.trim = trim;
     }
@@ -126,9 +127,9 @@ private:
         const std::vector<std::string> known = idsOf(source.drives);
         const auto found = reset ? std::find(known.begin(), known.end(), *reset) : known.begin();
         if (source.drives.size() < 2) {
-            inner.error("levels", "a drive without a choice", "two levels or more");
+            inner.error("levels", phrase("a drive without a choice"), phrase("two levels or more"));
         } else if (found == known.end()) {
-            inner.error("reset", "no level '" + *reset + "'", listNames(known), didYouMean(*reset, known));
+            inner.error("reset", phrase("no level '{}'", *reset), listNames(known), didYouMean(*reset, known));
         } else {
             source.resetDrive = static_cast<std::size_t>(found - known.begin());
         }
@@ -159,23 +160,23 @@ private:
             for (const char* key : {"rate_field", "codes", "reset"}) {
                 reader.know(key);
                 if (reader.has(key)) {
-                    reader.error(key, "'" + std::string(key) + "' without 'rates'", "a list of rates to choose from");
+                    reader.error(key, phrase("'{}' without 'rates'", std::string(key)), phrase("a list of rates to choose from"));
                 }
             }
             return;
         }
         if (reader.has("rate")) {
             reader.quantity("rate", Unit::hertz);
-            reader.error("rate", "both 'rate' and 'rates'", "one of them");
+            reader.error("rate", phrase("both 'rate' and 'rates'"), phrase("one of them"));
         }
         if (array == nullptr || array->size() < 2) {
-            reader.error("rates", nodeText(*several), "two rates or more, such as [\"5 MHz\", \"10 MHz\"]");
+            reader.error("rates", nodeText(*several), phrase("two rates or more, such as [\"5 MHz\", \"10 MHz\"]"));
             return;
         }
         for (const toml::node& each : *array) {
             if (const auto rate = readNodeQuantity(each, context_.reporter, reader.at("rates"), Unit::hertz)) {
                 if (!source.rates.empty() && *rate <= source.rates.back()) {
-                    reader.error("rates", "rates that do not rise", "each rate above the one before");
+                    reader.error("rates", phrase("rates that do not rise"), phrase("each rate above the one before"));
                 }
                 source.rates.push_back(*rate);
             }
@@ -188,14 +189,15 @@ private:
             source.codes.push_back(code.value_or(static_cast<std::int64_t>(i)));
         }
         if (codes != nullptr && (list == nullptr || list->size() != source.rates.size())) {
-            reader.error("codes", nodeText(*codes), "one whole number for each of the rates");
+            reader.error("codes", nodeText(*codes), phrase("one whole number for each of the rates"));
         }
         if (const toml::table* reset = reader.table("reset")) {
             TableReader inner(*reset, context_.reporter, reader.pathOf("reset"));
             const auto rate = inner.quantity("rate", Unit::hertz, Need::required);
             const auto found = std::find(source.rates.begin(), source.rates.end(), rate.value_or(Rational(0)));
             if (rate && found == source.rates.end()) {
-                inner.error("rate", printQuantity(*rate, Unit::hertz) + ", which is none of the rates", "one of 'rates'");
+                inner.error("rate", phrase("{}, which is none of the rates", printQuantity(*rate, Unit::hertz)),
+                            phrase("one of 'rates'"));
             } else if (rate) {
                 source.resetRate = static_cast<std::size_t>(found - source.rates.begin());
             }
@@ -210,7 +212,7 @@ private:
             return;
         }
         if (pair == nullptr || pair->size() != 2) {
-            reader.error("range", nodeText(*node), "two rates such as [\"6 MHz\", \"30 MHz\"]");
+            reader.error("range", nodeText(*node), phrase("two rates such as [\"6 MHz\", \"30 MHz\"]"));
             return;
         }
         source.rangeMin = readNodeQuantity(*pair->get(0), context_.reporter, reader.at("range"), Unit::hertz);
@@ -240,7 +242,7 @@ private:
             step.with = inner.text("with").value_or("");
             step.field = readOneField(context_, inner, "field", FieldUse::shared);
             if (!step.with.empty() && !context_.part.findNode(step.with) && !context_.part.findPeripheral(step.with)) {
-                inner.error("with", "no line or peripheral '" + step.with + "'", "what must be on for it");
+                inner.error("with", phrase("no line or peripheral '{}'", step.with), phrase("what must be on for it"));
             }
             if (const auto by = readDeviation(inner)) {
                 step.low = by->first;
@@ -259,7 +261,7 @@ private:
         }
         const toml::array* pair = node->as_array();
         if (pair == nullptr || pair->size() != 2) {
-            reader.error(key, nodeText(*node), "a pair of " + unitNoun(unit) + "s");
+            reader.error(key, nodeText(*node), phrase("a pair of {}s", unitNoun(unit)));
             return std::nullopt;
         }
         const auto low = readNodeQuantity(*pair->get(0), context_.reporter, reader.at(key), unit, Sign::any);
@@ -276,7 +278,7 @@ private:
         }
         const auto by = node == nullptr ? std::nullopt : readPair(reader, "by", Unit::ratio, Need::required);
         if (by && (by->first.sign() > 0 || by->second.sign() < 0 || by->first <= -1)) {
-            reader.error("by", "deviations that do not enclose 0", "a pair such as [\"-20 %\", \"25 %\"]");
+            reader.error("by", phrase("deviations that do not enclose 0"), phrase("a pair such as [\"-20 %\", \"25 %\"]"));
             return std::nullopt;
         }
         return by;

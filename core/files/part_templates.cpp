@@ -1,6 +1,7 @@
 #include "files/part_templates.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "base/trimmed.h"
 
 #include <fmt/format.h>
@@ -88,7 +89,7 @@ private:
         }
         if (format_ == "A" || format_ == "a") {
             if (number && (*number < 1 || *number > 26)) {
-                fault = "no letter number " + value;
+                fault = phrase("no letter number {}", value);
                 return std::nullopt;
             }
             std::string text = number ? std::string(1, static_cast<char>('A' + *number - 1)) : value;
@@ -100,7 +101,7 @@ private:
         if (format_ == "X" && number) {
             return fmt::format("{:X}", *number);
         }
-        fault = "no format '" + std::string(format_) + "' for '" + value + "'";
+        fault = phrase("no format '{}' for '{}'", std::string(format_), value);
         return std::nullopt;
     }
 
@@ -132,12 +133,12 @@ private:
             if (const auto named = scope_.texts.find(factor); !value && named != scope_.texts.end()) {
                 value = wholeOf(named->second);
                 if (!value) {
-                    fault = "'" + std::string(factor) + "', which stands for '" + named->second + "' and is no number";
+                    fault = phrase("'{}', which stands for '{}' and is no number", std::string(factor), named->second);
                     return std::nullopt;
                 }
             }
             if (!value) {
-                fault = "no '" + std::string(factor) + "' in braces";
+                fault = phrase("no '{}' in braces", std::string(factor));
                 return std::nullopt;
             }
             total = std::clamp<std::int64_t>(total * *value, 0, 1'000'000'000);
@@ -166,15 +167,16 @@ public:
         }
         for (const auto& [id, table] : templates_) {
             if (!used_.contains(id)) {
-                reporter_.error(reporter_.placeOf(*table, "template." + id), "the template '" + id + "', which nothing is like",
-                                "a thing with like = \"" + id + "\"", "take it out");
+                reporter_.error(reporter_.placeOf(*table, "template." + id),
+                                phrase("the template '{}', which nothing is like", id), phrase("a thing with like = \"{}\"", id),
+                                phrase("take it out"));
             }
         }
         root_.erase("template");
     }
 
 private:
-    void error(const toml::node& node, const std::string& path, std::string found, std::string expected, std::string mend = {}) {
+    void error(const toml::node& node, const std::string& path, Text found, Text expected, Text mend = {}) {
         Place place = reporter_.placeOf(node, path);
         if (place.line != usedInLine_ && usedInLine_ > 0) {
             place.usedInLines = {usedInLine_};
@@ -186,16 +188,16 @@ private:
         const toml::node* node = root_.get("template");
         const toml::array* list = node == nullptr ? nullptr : node->as_array();
         if (node != nullptr && list == nullptr) {
-            error(*node, "template", nodeText(*node), "[[template]] tables");
+            error(*node, "template", nodeText(*node), phrase("[[template]] tables"));
             return;
         }
         for (std::size_t i = 0; list != nullptr && i < list->size(); ++i) {
             const toml::table* table = list->get(i)->as_table();
             const auto id = table == nullptr ? std::nullopt : (*table)["id"].value<std::string>();
             if (!id || !isId(*id)) {
-                error(*list->get(i), "template", "a template without an id", "id = \"\u2026\"");
+                error(*list->get(i), "template", phrase("a template without an id"), phrase("id = \"\u2026\""));
             } else if (!templates_.emplace(*id, table).second) {
-                error(*table, "template." + *id, "the template '" + *id + "' again", "an id of its own");
+                error(*table, "template." + *id, phrase("the template '{}' again", *id), phrase("an id of its own"));
             }
         }
     }
@@ -252,17 +254,17 @@ private:
         }
         for (const char* key : {"id", "ids"}) {
             if (const toml::node* id = table.get(key)) {
-                error(*id, kind + "." + key, std::string("both 'each' and '") + key + "'", "the id in each table of the list");
+                error(*id, kind + "." + key, phrase("both 'each' and '{}'", key), phrase("the id in each table of the list"));
             }
         }
         const toml::array* list = each->as_array();
         if (list == nullptr || list->empty()) {
-            error(*each, kind + ".each", nodeText(*each), "a list of tables, one for each thing");
+            error(*each, kind + ".each", nodeText(*each), phrase("a list of tables, one for each thing"));
         }
         for (std::size_t i = 0; list != nullptr && i < list->size(); ++i) {
             const toml::table* row = list->get(i)->as_table();
             if (row == nullptr) {
-                error(*list->get(i), kind + ".each", nodeText(*list->get(i)), "a table with an id");
+                error(*list->get(i), kind + ".each", nodeText(*list->get(i)), phrase("a table with an id"));
                 continue;
             }
             usedInLine_ = static_cast<int>(row->source().begin.line);
@@ -278,7 +280,7 @@ private:
         for (const toml::node* like = table.get("like"); like != nullptr; like = layers.back()->get("like")) {
             const auto id = like->value<std::string>();
             if (!id) {
-                error(*like, path + ".like", nodeText(*like), "the id of a template");
+                error(*like, path + ".like", nodeText(*like), phrase("the id of a template"));
                 return std::nullopt;
             }
             const auto found = templates_.find(*id);
@@ -287,12 +289,13 @@ private:
                 for (const auto& each : templates_) {
                     known.push_back(each.first);
                 }
-                error(*like, path + ".like", "no template '" + *id + "'",
-                      known.empty() ? "a [[template]] with that id" : listNames(known), didYouMean(*id, known));
+                error(*like, path + ".like", phrase("no template '{}'", *id),
+                      known.empty() ? phrase("a [[template]] with that id") : listNames(known), didYouMean(*id, known));
                 return std::nullopt;
             }
             if (std::find(seen.begin(), seen.end(), *id) != seen.end()) {
-                error(*like, path + ".like", "the template '" + *id + "', which is like itself", "templates that end");
+                error(*like, path + ".like", phrase("the template '{}', which is like itself", *id),
+                      phrase("templates that end"));
                 return std::nullopt;
             }
             seen.push_back(*id);
@@ -341,7 +344,7 @@ private:
         }
         if (ids.empty() || ids.size() > kMostThings) {
             error(node, path + ".ids", nodeText(node),
-                  "ids such as \"uart{1..3}\", \"{f,g}_p\" or a list of them, 1024 at the most");
+                  phrase("ids such as \"uart{{1..3}}\", \"{{f,g}}_p\" or a list of them, 1024 at the most"));
             ids.clear();
         }
         return ids;
@@ -357,7 +360,7 @@ private:
             layers->insert(layers->begin(), upper->begin(), upper->end());
         }
         if (several != nullptr && table.contains("id")) {
-            error(*several, path + ".ids", "both 'id' and 'ids'", "one of them");
+            error(*several, path + ".ids", phrase("both 'id' and 'ids'"), phrase("one of them"));
         }
         std::vector<std::pair<std::string, std::string>> ids;
         if (several != nullptr) {
@@ -391,7 +394,7 @@ private:
             keys.push_back(node->as_array()->get(i)->value<std::string>().value_or(""));
         }
         if (node != nullptr && keys.empty()) {
-            error(*node, path + ".without", nodeText(*node), "keys of the template that are left out");
+            error(*node, path + ".without", nodeText(*node), phrase("keys of the template that are left out"));
         }
         return keys;
     }
@@ -406,7 +409,7 @@ private:
                 continue;
             }
             if (!with->is_table()) {
-                error(*with, path + ".with", nodeText(*with), "a table of names and what they stand for");
+                error(*with, path + ".with", nodeText(*with), phrase("a table of names and what they stand for"));
                 continue;
             }
             for (const auto& [key, value] : *with->as_table()) {
@@ -414,8 +417,8 @@ private:
                 const toml::array* list = value.as_array();
                 if (count > 0 && list != nullptr && layer == layers.back()) {
                     if (list->size() != count) {
-                        error(value, path + ".with." + std::string(key.str()), fmt::format("a list of {}", list->size()),
-                              fmt::format("one for each of the {} ids", count));
+                        error(value, path + ".with." + std::string(key.str()), phrase("a list of {}", list->size()),
+                              phrase("one for each of the {} ids", count));
                         continue;
                     }
                     node = list->get(index);
@@ -533,13 +536,13 @@ private:
                 break;
             }
             if (close == std::string_view::npos) {
-                error(node, path, "a '{' that is not closed", "{n}, or a name that 'with' says");
+                error(node, path, phrase("a '{{' that is not closed"), phrase("{{n}}, or a name that 'with' says"));
                 return std::nullopt;
             }
             Braces braces(text.substr(open + 1, close - open - 1), scope);
             const auto value = braces.text();
             if (!value) {
-                error(node, path, braces.fault, "one of " + listNames(scope.names()) + ", or a sum of them");
+                error(node, path, braces.fault, phrase("one of {}, or a sum of them", listNames(scope.names())));
                 return std::nullopt;
             }
             result += *value;

@@ -1,5 +1,6 @@
 #include "files/plan_reader.h"
 
+#include "base/text.h"
 #include "files/plan_battery.h"
 #include "files/toml_reader.h"
 #include "plan/plan_check.h"
@@ -64,7 +65,7 @@ private:
         for (const std::string& assumed : reader.texts("assumed")) {
             const bool isSaid = (assumed == "supply" && board.supply) || (assumed == "temperature" && board.temperature);
             if (!isSaid) {
-                reader.error("assumed", "'" + assumed + "'", "supply or temperature, where it is told above");
+                reader.error("assumed", "'" + assumed + "'", phrase("supply or temperature, where it is told above"));
                 continue;
             }
             board.assumed.push_back(assumed);
@@ -126,7 +127,7 @@ private:
             if (warmth && time && *time) {
                 trimmed.drift = *warmth / **time;
             } else {
-                reader.error("drift", nodeText(*drift), "a temperature in a time, such as \"0.5 C/min\"");
+                reader.error("drift", nodeText(*drift), phrase("a temperature in a time, such as \"0.5 C/min\""));
             }
         }
         reader.text("note");
@@ -184,7 +185,8 @@ private:
         }
         const toml::array& both = *node->as_array();
         if (both.size() != 2) {
-            reader.error("capacitors", "a list of " + std::to_string(both.size()), "one figure, or the two that are fitted");
+            reader.error("capacitors", phrase("a list of {}", std::to_string(both.size())),
+                         phrase("one figure, or the two that are fitted"));
             return;
         }
         const auto place = reader.at("capacitors");
@@ -408,8 +410,9 @@ private:
         const int count = int(reader.has("every")) + int(reader.has("about")) + int(reader.has("after"));
         if (count != 1) {
             reporter_.error(reader.place(),
-                            count == 0 ? "no 'every', 'about' or 'after'" : "more than one of 'every', 'about' and 'after'",
-                            "one of them: a period, a mean interval, or the job that it follows");
+                            count == 0 ? phrase("no 'every', 'about' or 'after'")
+                                       : phrase("more than one of 'every', 'about' and 'after'"),
+                            phrase("one of them: a period, a mean interval, or the job that it follows"));
         }
         const auto every = reader.quantity("every", Unit::second);
         const auto about = reader.quantity("about", Unit::second);

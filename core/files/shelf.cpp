@@ -1,6 +1,7 @@
 #include "files/shelf.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 
 #include <algorithm>
 #include <set>
@@ -61,8 +62,8 @@ LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf) {
     const auto partPath = findPart(*named.part, path.parent_path(), shelf);
     if (!partPath) {
         const std::vector<std::string> known = partsOnShelf(shelf);
-        loaded.diagnostics.push_back({Severity::error, named.place, "no part '" + *named.part + "'",
-                                      "a part on the shelf (" + listNames(known) + ") or a path beside the plan",
+        loaded.diagnostics.push_back({Severity::error, named.place, phrase("no part '{}'", *named.part),
+                                      phrase("a part on the shelf ({}) or a path beside the plan", listNames(known)),
                                       didYouMean(*named.part, known)});
     } else if (const auto partText = readTextFile(*partPath, loaded.diagnostics)) {
         loaded.partPath = *partPath;

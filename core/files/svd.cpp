@@ -1,5 +1,6 @@
 #include "files/svd.h"
 
+#include "base/text.h"
 #include "base/trimmed.h"
 
 #include <fmt/format.h>
@@ -113,12 +114,12 @@ public:
         pugi::xml_document document;
         const pugi::xml_parse_result parsed = document.load_buffer(text_.data(), text_.size(), pugi::parse_default);
         if (!parsed) {
-            fault(parsed.offset, std::string("this is no XML: ") + parsed.description(), "a CMSIS-SVD file");
+            fault(parsed.offset, phrase("this is no XML: {}", parsed.description()), phrase("a CMSIS-SVD file"));
             return {std::nullopt, std::move(faults_)};
         }
         const pugi::xml_node device = document.child("device");
         if (!device) {
-            fault(0, "no <device>", "a CMSIS-SVD file");
+            fault(0, phrase("no <device>"), phrase("a CMSIS-SVD file"));
             return {std::nullopt, std::move(faults_)};
         }
         names_.device = device.child_value("name");
@@ -128,7 +129,7 @@ public:
             readPeripheral(device, each, defaults);
         }
         if (names_.registers.empty() && faults_.empty()) {
-            fault(0, "a description without registers", "<peripherals> with <registers>");
+            fault(0, phrase("a description without registers"), phrase("<peripherals> with <registers>"));
         }
         const bool isGood = !hasErrors(faults_);
         return {isGood ? std::optional(std::move(names_)) : std::nullopt, std::move(faults_)};
@@ -154,7 +155,8 @@ private:
         }
         const auto value = readScaled(text.child_value());
         if (!value) {
-            fault(text.offset_debug(), fmt::format("<{0}>{1}</{0}>", child, text.child_value()), "a number such as 64 or 0x40");
+            fault(text.offset_debug(), fmt::format("<{0}>{1}</{0}>", child, text.child_value()),
+                  phrase("a number such as 64 or 0x40"));
         }
         return value.value_or(otherwise);
     }
@@ -199,7 +201,7 @@ private:
             });
         }
         if (!found) {
-            fault(node.offset_debug(), fmt::format("derivedFrom=\"{}\"", from), fmt::format("a <{}> of that name", kind));
+            fault(node.offset_debug(), fmt::format("derivedFrom=\"{}\"", from), phrase("a <{}> of that name", kind));
         }
         return found;
     }
@@ -215,7 +217,7 @@ private:
         const std::uint64_t count = number(node, "dim", 1);
         const std::uint64_t apart = number(node, "dimIncrement", 0);
         if (count > static_cast<std::uint64_t>(kMostRegisters)) {
-            fault(node.offset_debug(), fmt::format("an array of {}", count), fmt::format("at most {}", kMostRegisters));
+            fault(node.offset_debug(), phrase("an array of {}", count), phrase("at most {}", kMostRegisters));
             return;
         }
         const std::vector<std::string> indices = indicesOf(node.child_value("dimIndex"), count);
@@ -245,7 +247,7 @@ private:
             return std::string();
         };
         if (!node.child("baseAddress")) {
-            fault(node.offset_debug(), "a peripheral without <baseAddress>", "where it begins");
+            fault(node.offset_debug(), phrase("a peripheral without <baseAddress>"), phrase("where it begins"));
         }
         const std::uint64_t base = number(node, "baseAddress", 0);
         elements(node, [&](const std::string& name, std::uint64_t apart) {
@@ -341,8 +343,8 @@ private:
         const int msb = bits.first;
         const int lsb = bits.second;
         if (msb < lsb || lsb < 0 || msb >= common.facts.width) {
-            fault(node.offset_debug(), fmt::format("the field '{}' at bits {} to {}", node.child_value("name"), msb, lsb),
-                  fmt::format("bits within its register of {}", common.facts.width));
+            fault(node.offset_debug(), phrase("the field '{}' at bits {} to {}", node.child_value("name"), msb, lsb),
+                  phrase("bits within its register of {}", common.facts.width));
             return;
         }
         const int width = msb - lsb + 1;

@@ -1,5 +1,7 @@
 #include "files/text_file.h"
 
+#include "base/text.h"
+
 #include <fstream>
 #include <iterator>
 #include <system_error>
@@ -20,8 +22,8 @@ std::optional<std::string> readTextFile(const std::filesystem::path& path, Diagn
     const bool isThere = std::filesystem::exists(path, error);
     diagnostics.push_back({Severity::error,
                            {path.string(), 0, 0, {}},
-                           isThere ? "this can't be read as a file" : "there is no such file",
-                           "a readable file",
+                           isThere ? phrase("this can't be read as a file") : phrase("there is no such file"),
+                           phrase("a readable file"),
                            {}});
     return std::nullopt;
 }

@@ -1,6 +1,7 @@
 #include "files/toml_reader.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 
 #include <fmt/format.h>
 
@@ -75,7 +76,7 @@ Place Reporter::placeAt(std::string path) const {
     }
 }
 
-void Reporter::error(const Place& place, std::string found, std::string expected, std::string mend) {
+void Reporter::error(const Place& place, Text found, Text expected, Text mend) {
     if (!place.usedInLines.empty()) { // one fault of a template, however many are made from it
         const auto same = std::find_if(diagnostics_.begin(), diagnostics_.end(), [&](const Diagnostic& each) {
             return each.place.line == place.line && each.place.column == place.column && each.found == found &&
@@ -136,7 +137,7 @@ const toml::node* TableReader::node(std::string_view key, Need need) {
     if (found != nullptr) {
         reporter_.remember(*found, at(key));
     } else if (need == Need::required) {
-        reporter_.error(place(), fmt::format("no '{}'{}", key, path_.empty() ? "" : " in " + path_),
+        reporter_.error(place(), phrase("no '{}'{}", key, path_.empty() ? "" : phrase(" in {}", path_)),
                         fmt::format("'{} = \u2026'", key));
     }
     return found;
@@ -149,7 +150,7 @@ std::optional<std::string> TableReader::text(std::string_view key, Need need) {
     }
     const auto* value = found->as_string();
     if (value == nullptr) {
-        error(key, nodeText(*found), "a text in quotes");
+        error(key, nodeText(*found), phrase("a text in quotes"));
         return std::nullopt;
     }
     return value->get();
@@ -172,7 +173,7 @@ std::optional<std::int64_t> TableReader::whole(std::string_view key, std::int64_
     }
     const auto value = found->value_exact<std::int64_t>();
     if (!value || *value < least || *value > most) {
-        error(key, nodeText(*found), fmt::format("a whole number from {} to {}", least, most));
+        error(key, nodeText(*found), phrase("a whole number from {} to {}", least, most));
         return std::nullopt;
     }
     return value;
@@ -185,7 +186,7 @@ std::optional<bool> TableReader::flag(std::string_view key) {
     }
     const auto value = found->value_exact<bool>();
     if (!value) {
-        error(key, nodeText(*found), "true or false");
+        error(key, nodeText(*found), phrase("true or false"));
     }
     return value;
 }
@@ -201,7 +202,7 @@ std::vector<std::string> TableReader::texts(std::string_view key, Need need) {
     }
     const toml::array* array = found->as_array();
     if (array == nullptr) {
-        error(key, nodeText(*found), "a list of texts");
+        error(key, nodeText(*found), phrase("a list of texts"));
         return list;
     }
     list.reserve(array->size());
@@ -209,7 +210,7 @@ std::vector<std::string> TableReader::texts(std::string_view key, Need need) {
         if (const auto* value = element.as_string()) {
             list.push_back(value->get());
         } else {
-            reporter_.error(reporter_.placeOf(element, at(key)), nodeText(element), "a text in quotes");
+            reporter_.error(reporter_.placeOf(element, at(key)), nodeText(element), phrase("a text in quotes"));
         }
     }
     return list;
@@ -221,7 +222,7 @@ const toml::table* TableReader::table(std::string_view key, Need need) {
         return nullptr;
     }
     if (!found->is_table()) {
-        error(key, nodeText(*found), "a table");
+        error(key, nodeText(*found), phrase("a table"));
     }
     return found->as_table();
 }
@@ -237,14 +238,14 @@ std::vector<const toml::table*> TableReader::tables(std::string_view key) {
     }
     const toml::array* array = found->as_array();
     if (array == nullptr) {
-        error(key, nodeText(*found), "one or more tables");
+        error(key, nodeText(*found), phrase("one or more tables"));
         return list;
     }
     for (const toml::node& element : *array) {
         if (const toml::table* each = element.as_table()) {
             list.push_back(each);
         } else {
-            reporter_.error(reporter_.placeOf(element, at(key)), nodeText(element), "a table");
+            reporter_.error(reporter_.placeOf(element, at(key)), nodeText(element), phrase("a table"));
         }
     }
     return list;
@@ -253,13 +254,13 @@ std::vector<const toml::table*> TableReader::tables(std::string_view key) {
 std::optional<std::string> TableReader::id(std::string_view key, Need need) {
     const auto value = text(key, need);
     if (value && !isId(*value)) {
-        error(key, "the id '" + *value + "'", "a small letter, then small letters, digits, '_' or '-'");
+        error(key, phrase("the id '{}'", *value), phrase("a small letter, then small letters, digits, '_' or '-'"));
         return std::nullopt;
     }
     return value;
 }
 
-void TableReader::error(std::string_view key, std::string found, std::string expected, std::string mend) {
+void TableReader::error(std::string_view key, Text found, Text expected, Text mend) {
     reporter_.error(place(key), std::move(found), std::move(expected), std::move(mend));
 }
 
@@ -274,7 +275,7 @@ void TableReader::finish() {
             }
             std::sort(known.begin(), known.end());
             known.erase(std::unique(known.begin(), known.end()), known.end());
-            reporter_.error(reporter_.placeOf(each.key->source(), at(each.name)), fmt::format("unknown key '{}'", each.name),
+            reporter_.error(reporter_.placeOf(each.key->source(), at(each.name)), phrase("unknown key '{}'", each.name),
                             listNames(known), didYouMean(std::string(each.name), known));
         }
     }
@@ -295,25 +296,25 @@ std::vector<std::string> TableReader::keys() const {
 
 std::string nodeText(const toml::node& node) {
     if (const auto text = node.value_exact<std::string>()) {
-        return "the text '" + *text + "'";
+        return phrase("the text '{}'", *text);
     }
     if (const auto number = node.value_exact<std::int64_t>()) {
-        return "the number " + std::to_string(*number);
+        return phrase("the number {}", *number);
     }
     if (const auto number = node.value_exact<double>()) {
-        return fmt::format("the number {}", *number);
+        return phrase("the number {}", fmt::format("{}", *number));
     }
     if (const auto truth = node.value_exact<bool>()) {
         return *truth ? "true" : "false";
     }
-    return node.is_table() ? "a table" : (node.is_array() ? "a list" : "a date");
+    return node.is_table() ? phrase("a table") : (node.is_array() ? phrase("a list") : phrase("a date"));
 }
 
 std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& reporter, const KeyPath& path, Unit unit, Sign sign) {
     const auto* text = node.as_string();
     if (text == nullptr) {
         reporter.error(reporter.placeOf(node, path), nodeText(node),
-                       unitNoun(unit) + " in quotes such as \"" + unitExample(unit) + "\"");
+                       phrase("{} in quotes such as \"{}\"", unitNoun(unit), unitExample(unit)));
         return std::nullopt;
     }
     const auto value = readQuantity(text->get(), unit);
@@ -323,7 +324,7 @@ std::optional<Rational> readNodeQuantity(const toml::node& node, Reporter& repor
     }
     if ((sign == Sign::positive && value->sign() <= 0) || (sign == Sign::notNegative && value->sign() < 0)) {
         reporter.error(reporter.placeOf(node, path), nodeText(node),
-                       unitNoun(unit) + (sign == Sign::positive ? " above 0" : " of 0 or more"));
+                       unitNoun(unit) + (sign == Sign::positive ? phrase(" above 0") : phrase(" of 0 or more")));
         return std::nullopt;
     }
     return *value;
@@ -343,11 +344,12 @@ std::optional<Rational> readNodeFactor(const toml::node& node, Reporter& reporte
     }
     if (!value || value->sign() <= 0) {
         reporter.error(reporter.placeOf(node, path), nodeText(node),
-                       "a factor above 0: a whole number, or a text such as \"2.5\", \"1/2\" or \"98 + 1234/4096\"");
+                       phrase("a factor above 0: a whole number, or a text such as \"2.5\", \"1/2\" or \"98 + 1234/4096\""));
         return std::nullopt;
     }
     if (!isWritableFactor(*value)) {
-        reporter.error(reporter.placeOf(node, path), nodeText(node), "a factor of at most 2^48, in steps of at least 2^-48");
+        reporter.error(reporter.placeOf(node, path), nodeText(node),
+                       phrase("a factor of at most 2^48, in steps of at least 2^-48"));
         return std::nullopt;
     }
     return value;
@@ -364,7 +366,7 @@ std::optional<toml::table> parseToml(std::string_view text, Reporter& reporter) 
     try {
         return toml::parse(text);
     } catch (const toml::parse_error& error) {
-        reporter.error(reporter.placeOf(error.source(), std::string()), std::string(error.description()), "TOML 1.0");
+        reporter.error(reporter.placeOf(error.source(), std::string()), std::string(error.description()), phrase("TOML 1.0"));
         return std::nullopt;
     }
 }
@@ -380,12 +382,12 @@ bool checkFormat(TableReader& root, const std::string& name) {
     const bool isNumber = !version.empty() && version.size() < 9 &&
                           std::all_of(version.begin(), version.end(), [](char c) { return c >= '0' && c <= '9'; });
     if (format->substr(0, slash) != name || !isNumber || std::stol(version) < 1) {
-        root.error("format", "the format '" + *format + "'", expected);
+        root.error("format", phrase("the format '{}'", *format), expected);
         return false;
     }
     if (std::stol(version) > kNewestFormat) {
-        root.error("format", "the format '" + *format + "' is newer than this program knows", expected,
-                   "open it with a newer Wise Tick");
+        root.error("format", phrase("the format '{}' is newer than this program knows", *format), expected,
+                   phrase("open it with a newer Wise Tick"));
         return false;
     }
     return true;

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
+#include "base/text.h"
 #include "quantity/quantity_read.h"
 
 #include <boost/container/small_vector.hpp>
@@ -39,7 +40,7 @@ public:
 
     Place placeOf(const toml::source_region& region, const KeyPath& path) const;
     Place placeOf(const toml::node& node, const KeyPath& path) const;
-    void error(const Place& place, std::string found, std::string expected, std::string mend = {});
+    void error(const Place& place, Text found, Text expected, Text mend = {});
     /// An error inside a string value, at the byte that the text error points to.
     void errorInText(const toml::node& node, const KeyPath& path, const TextError& error);
     void remember(const toml::node& node, const KeyPath& path);
@@ -98,7 +99,7 @@ public:
     /// An id: [a-z][a-z0-9_-]*.
     std::optional<std::string> id(std::string_view key, Need need = Need::required);
 
-    void error(std::string_view key, std::string found, std::string expected, std::string mend = {});
+    void error(std::string_view key, Text found, Text expected, Text mend = {});
     /// Reports unknown keys, with the nearest key that was asked for.
     void finish();
     /// All keys of the table, known or not, in file order.

@@ -1,5 +1,7 @@
 #include "files/whole_file.h"
 
+#include "base/text.h"
+
 #include <fcntl.h>
 #include <sys/stat.h>
 #include <unistd.h>
@@ -66,21 +68,21 @@ private:
 
 } // namespace
 
-std::string writeWholeFile(const fs::path& path, std::string_view content) {
+Text writeWholeFile(const fs::path& path, std::string_view content) {
     std::error_code error;
     const fs::path real = fs::weakly_canonical(path, error);
     const fs::path target = error ? path : real;
     struct stat before = {};
     const bool isThere = ::stat(target.c_str(), &before) == 0;
     if (isThere && !S_ISREG(before.st_mode)) {
-        return path.string() + " can't be written: it is no file";
+        return phrase("{} can't be written: it is no file", path.string());
     }
     if (isThere && ::access(target.c_str(), W_OK) != 0) {
-        return path.string() + " can't be written: " + reason();
+        return phrase("{} can't be written: {}", path.string(), reason());
     }
     const fs::path folder = target.parent_path().empty() ? fs::path(".") : target.parent_path();
     FreshFile fresh((folder / ("." + target.filename().string() + ".new-XXXXXX")).string());
-    const auto failed = [&] { return path.string() + " can't be written: " + reason(); };
+    const auto failed = [&] { return phrase("{} can't be written: {}", path.string(), reason()); };
     if (!fresh.isOpen()) {
         return failed();
     }

@@ -1,6 +1,7 @@
 #include "handover/found.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "base/trimmed.h"
 #include "derive/controls.h"
 #include "evaluate/evaluate.h"
@@ -64,7 +65,7 @@ public:
     }
 
 private:
-    void fault(const Place& place, const std::string& found, const std::string& expected, const std::string& mend = {}) {
+    void fault(const Place& place, const Text& found, const Text& expected, const std::string& mend = {}) {
         found_.diagnostics.push_back({Severity::error, place, found, expected, mend});
     }
 
@@ -93,7 +94,7 @@ private:
         for (std::size_t i = 0; i + 1 < digits.size(); i += 2) {
             const auto byte = readFoundNumber(digits.substr(i, 2), true);
             if (!byte) {
-                fault(place, "'" + std::string(digits.substr(i, 2)) + "'", "two digits of base 16");
+                fault(place, "'" + std::string(digits.substr(i, 2)) + "'", phrase("two digits of base 16"));
                 return {};
             }
             bytes.push_back(static_cast<std::uint8_t>(*byte));
@@ -113,7 +114,7 @@ private:
     void readIntelHex(std::string_view line, const Place& place) {
         const std::vector<std::uint8_t> bytes = bytesOf(line.substr(1), place);
         if (bytes.size() < 5 || bytes.size() != std::size_t{bytes[0]} + 5 || sumOf(bytes) != 0) {
-            fault(place, "a record whose length or sum is wrong", "a line as the tool wrote it");
+            fault(place, phrase("a record whose length or sum is wrong"), phrase("a line as the tool wrote it"));
             return;
         }
         const std::uint64_t address = (std::uint64_t{bytes[1]} << 8) | bytes[2];
@@ -132,7 +133,7 @@ private:
     void readSrec(std::string_view line, const Place& place) {
         const std::vector<std::uint8_t> bytes = bytesOf(line.substr(2), place);
         if (bytes.size() < 3 || bytes.size() != std::size_t{bytes[0]} + 1 || sumOf(bytes) != 0xFFU) {
-            fault(place, "a record whose length or sum is wrong", "a line as the tool wrote it");
+            fault(place, phrase("a record whose length or sum is wrong"), phrase("a line as the tool wrote it"));
             return;
         }
         const std::size_t wide = line[1] == '1' ? 2 : (line[1] == '2' ? 3 : (line[1] == '3' ? 4 : 0));
@@ -164,7 +165,7 @@ private:
             }
         }
         if (words.size() < 2) {
-            fault(place, "'" + std::string(line) + "'", "NAME = value, or an address and values");
+            fault(place, "'" + std::string(line) + "'", phrase("NAME = value, or an address and values"));
             return;
         }
         const auto address = readFoundNumber(words.front());
@@ -173,7 +174,7 @@ private:
         for (std::size_t i = 1; i < words.size(); ++i) {
             const auto value = readFoundNumber(words[i]);
             if (!value) {
-                fault(place, "'" + words[i] + "'", "a number such as 0x3");
+                fault(place, "'" + words[i] + "'", phrase("a number such as 0x3"));
                 return;
             }
             if (address) {
@@ -190,13 +191,14 @@ private:
 
     void takeNamed(const std::string& name, const Register* known, std::uint64_t value, const Place& place) {
         if (!names_.contains(name)) {
-            fault(place, "no register '" + name + "' in this part", "one that a field of it stands in",
+            fault(place, phrase("no register '{}' in this part", name), phrase("one that a field of it stands in"),
                   didYouMean(name, {names_.begin(), names_.end()}));
             return;
         }
         const int width = known == nullptr ? (value >> 32 != 0 ? 64 : 32) : known->width;
         if ((value & ~onesOf(width)) != 0) {
-            fault(place, "a value that does not fit the " + std::to_string(width) + " bits of " + name, "a number of its width");
+            fault(place, phrase("a value that does not fit the {} bits of {}", std::to_string(width), name),
+                  phrase("a number of its width"));
             return;
         }
         found_.registers[name] = {value, onesOf(width)};
@@ -440,14 +442,13 @@ std::optional<Rational> foundSetting(const Part& part, const FoundRegisters& fou
     return value;
 }
 
-std::string addDecodedTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like,
-                           const std::string& name) {
+Text addDecodedTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like, const std::string& name) {
     const Take* model = findTake(plan, like);
     if (model == nullptr) {
-        return "no take '" + like + "'";
+        return phrase("no take '{}'", like);
     }
     if (name.empty() || findTake(plan, name) != nullptr) {
-        return name.empty() ? "a take needs a name" : "there is a take '" + name + "' already";
+        return name.empty() ? phrase("a take needs a name") : phrase("there is a take '{}' already", name);
     }
     DecodedTake decoded = decodedTake(part, found, name);
     Take take = *model;
@@ -471,7 +472,7 @@ std::vector<FoundField> foundFields(const Part& part, const Plan& plan, const st
                                     const FoundRegisters& found) {
     const Take* take = findTake(plan, takeName);
     if (take == nullptr) {
-        throw std::invalid_argument("no take '" + takeName + "'");
+        throw std::invalid_argument(phrase("no take '{}'", takeName));
     }
     const Figures figures = evaluate(part, plan, takeName);
     const DecodedTake decoded = decodedTake(part, found, "found");
@@ -506,7 +507,7 @@ std::vector<FoundField> foundFields(const Part& part, const Plan& plan, const st
             Choice& own = choiceOf(other, id);
             if (control == "from" && choice->from) {
                 own.from = choice->from;
-                field.means = "from " + *choice->from;
+                field.means = phrase("from {}", *choice->from);
             } else if (control == "divide" && choice->divide) {
                 own.divide = choice->divide;
                 field.means = "\u00f7 " + printFactor(*choice->divide);
@@ -515,7 +516,7 @@ std::vector<FoundField> foundFields(const Part& part, const Plan& plan, const st
                 field.means = "\u00d7 " + printFactor(*choice->multiply);
             } else if (control == "rate" && choice->rate) {
                 own.rate = choice->rate;
-                field.means = "at " + printQuantity(*choice->rate, Unit::hertz);
+                field.means = phrase("at {}", printQuantity(*choice->rate, Unit::hertz));
             }
             isChanged = !field.means.empty();
         } else if (control == "on") {

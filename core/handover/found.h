@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "evaluate/ripple.h"
 #include "plan/plan.h"
@@ -55,7 +56,7 @@ std::optional<Rational> foundSetting(const Part& part, const FoundRegisters& fou
 struct FoundField {
     FieldValue planned;
     std::optional<std::uint64_t> found; ///< none: it was not read
-    std::string means;                  ///< the setting that was found: "÷ 4"; empty where that can't be told
+    Text means;                         ///< the setting that was found: "÷ 4"; empty where that can't be told
     std::vector<Moved> moves;           ///< what it does to lines and promises, of clock fields that differ
     bool isSame() const { return found && *found == static_cast<std::uint64_t>(planned.held); }
 };
@@ -65,7 +66,6 @@ std::vector<FoundField> foundFields(const Part& part, const Plan& plan, const st
 
 /// The plan with what was found as a take more, the rest of which is like `like`: promises, pinned ways and mode of rest. An
 /// empty text, or why that can't be.
-std::string addDecodedTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like,
-                           const std::string& name);
+Text addDecodedTake(const Part& part, Plan& plan, const FoundRegisters& found, const std::string& like, const std::string& name);
 
 } // namespace wisetick

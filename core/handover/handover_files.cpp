@@ -1,5 +1,6 @@
 #include "handover/handover_files.h"
 
+#include "base/text.h"
 #include "evaluate/evaluate.h"
 #include "files/text_file.h"
 #include "files/whole_file.h"
@@ -64,7 +65,7 @@ HandoverState::How howItStands(HandoverState& state) {
     Diagnostics faults;
     const auto text = readTextFile(state.path, faults);
     if (!text) {
-        state.why = faults.empty() ? "it can't be read" : faults.front().found;
+        state.why = faults.empty() ? phrase("it can't be read") : faults.front().found;
         return HandoverState::How::unreadable;
     }
     state.found = *text;
@@ -78,7 +79,7 @@ HandoverState::How howItStands(HandoverState& state) {
 
 } // namespace
 
-std::vector<DiffLine> diffOf(const std::string& found, const std::string& planned) {
+std::vector<DiffLine> diffOf(const Text& found, const std::string& planned) {
     const std::vector<std::string> left = linesOf(found);
     const std::vector<std::string> right = linesOf(planned);
     dtl::Diff<std::string> diff(left, right);
@@ -100,23 +101,23 @@ std::vector<DiffLine> diffOf(const std::string& found, const std::string& planne
     return lines;
 }
 
-std::string handoverSaid(const HandoverState& state) {
+Text handoverSaid(const HandoverState& state) {
     using How = HandoverState::How;
-    const std::string lines = std::to_string(state.behind) + (state.behind == 1 ? " line" : " lines");
+    const Text lines = std::to_string(state.behind) + (state.behind == 1 ? phrase(" line") : phrase(" lines"));
     switch (state.how) {
-    case How::asPlanned: return "as planned";
-    case How::behind: return state.behind == 0 ? "its stamp is behind the plan" : lines + " behind the plan";
-    case How::missing: return "not written yet";
-    case How::edited: return "changed by hand, " + lines + " from the plan";
-    case How::foreign: return "a file that was not made here";
-    case How::unreadable: return "can't be read: " + state.why;
-    case How::refused: return "can't be made: " + state.why;
+    case How::asPlanned: return phrase("as planned");
+    case How::behind: return state.behind == 0 ? phrase("its stamp is behind the plan") : phrase("{} behind the plan", lines);
+    case How::missing: return phrase("not written yet");
+    case How::edited: return phrase("changed by hand, {} from the plan", lines);
+    case How::foreign: return phrase("a file that was not made here");
+    case How::unreadable: return phrase("can't be read: {}", state.why);
+    case How::refused: return phrase("can't be made: {}", state.why);
     }
     return {};
 }
 
-std::string stamped(const std::string& text, const std::string& form, const std::string& planName) {
-    const std::string say = std::string(kStamp) + " " + sumOf(text) + ": made from " + planName + "; change that, not this file";
+Text stamped(const std::string& text, const std::string& form, const std::string& planName) {
+    const Text say = phrase("{} {}: made from {}; change that, not this file", std::string(kStamp), sumOf(text), planName);
     if (form == "json") {
         const std::size_t open = text.find('\n') == std::string::npos ? text.size() : text.find('\n') + 1;
         return text.substr(0, open) + "  \"made\": \"" + say + "\",\n" + text.substr(open);
@@ -145,7 +146,7 @@ std::vector<HandoverState> handoverStates(const Part& part, const Plan& plan, co
         const auto form = readEmitForm(file.form);
         if (!form || findTake(plan, take) == nullptr) {
             state.how = HandoverState::How::refused;
-            state.why = form ? "no take '" + take + "'" : "no form '" + file.form + "'";
+            state.why = form ? phrase("no take '{}'", take) : phrase("no form '{}'", file.form);
             states.push_back(std::move(state));
             continue;
         }
@@ -172,8 +173,8 @@ HandoverWritten writeHandover(const std::vector<HandoverState>& states, OverEdit
     for (const HandoverState& state : states) {
         const bool isTheirs = state.how == How::edited || state.how == How::foreign;
         if (state.how == How::refused || state.how == How::unreadable || (isTheirs && over == OverEdited::no)) {
-            result.trouble =
-                state.file.path + ": " + handoverSaid(state) + (isTheirs ? "; it is not written over unless you say so" : "");
+            result.trouble = state.file.path + ": " + handoverSaid(state) +
+                             (isTheirs ? phrase("; it is not written over unless you say so") : "");
             return result;
         }
     }
@@ -183,7 +184,7 @@ HandoverWritten writeHandover(const std::vector<HandoverState>& states, OverEdit
         }
         std::error_code error;
         std::filesystem::create_directories(state.path.parent_path(), error);
-        const std::string why = writeWholeFile(state.path, state.planned);
+        const Text why = writeWholeFile(state.path, state.planned);
         if (!why.empty()) {
             result.trouble = state.file.path + ": " + why;
             return result;

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "handover/emit.h"
 
 #include <filesystem>
@@ -19,7 +20,7 @@ struct DiffLine {
 };
 
 /// The lines of both texts in order, the least of them on one side only (O(ND), after Wu, Manber, Myers and Miller 1990).
-std::vector<DiffLine> diffOf(const std::string& found, const std::string& planned);
+std::vector<DiffLine> diffOf(const Text& found, const std::string& planned);
 
 /// How a file of the handover stands to the plan.
 struct HandoverState {
@@ -39,15 +40,15 @@ struct HandoverState {
     std::string found;         ///< what stands there
     std::size_t behind = 0;    ///< lines that differ, on either side the more
     std::vector<LeftOut> left; ///< what of the plan is not in it, and why
-    std::string why;
+    Text why;
 };
 
 /// "as planned", "3 lines behind the plan", …
-std::string handoverSaid(const HandoverState& state);
+Text handoverSaid(const HandoverState& state);
 
 /// Text with a line that says what it was made from and a sum (CRC-32 of ISO 3309) of all other lines, as the form writes
 /// comments, so that a change by hand is seen. In JSON it is a member, in CSV a line that begins with '#'.
-std::string stamped(const std::string& text, const std::string& form, const std::string& planName);
+Text stamped(const std::string& text, const std::string& form, const std::string& planName);
 
 /// Whether the stamp's sum is that of the text; nothing where it has no stamp.
 std::optional<bool> isAsStamped(const std::string& text);
@@ -58,7 +59,7 @@ std::vector<HandoverState> handoverStates(const Part& part, const Plan& plan, co
 /// What became of writing.
 struct HandoverWritten {
     std::vector<std::string> written; ///< paths as the plan names them
-    std::string trouble;              ///< why not all were; empty where they were
+    Text trouble;                     ///< why not all were; empty where they were
 };
 
 /// Whether files that somebody changed, or made, are written over.

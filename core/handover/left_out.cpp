@@ -1,5 +1,6 @@
 #include "handover/left_out.h"
 
+#include "base/text.h"
 #include "derive/derive.h"
 #include "quantity/quantity_print.h"
 
@@ -64,19 +65,20 @@ std::vector<LeftOut> clocksLeftOut(const Part& part, const Plan& plan, const Fig
             list.push_back({line.id, line.stateWhy});
         }
         if (!line.isSource && line.fields.empty() && isSetOtherwise(line, before.lines[i])) {
-            list.push_back({line.id, line.control + ": the part names no field for that"});
+            list.push_back({line.id, phrase("{}: the part names no field for that", line.control)});
         }
         for (const FieldValue& value : line.fields) {
             const auto now = held.find(fieldText(value.field));
             if (Rational(value.held) > value.field.most()) {
-                list.push_back({line.id, value.control + " = " + value.setting + " does not fit " + fieldText(value.field)});
+                list.push_back(
+                    {line.id, phrase("{} = {} does not fit {}", value.control, value.setting, fieldText(value.field))});
             } else if (now == held.end() || now->second.held != value.held) {
-                list.push_back({line.id, fieldText(value.field) + " = " + hexText(value) + " is not written on this way"});
+                list.push_back({line.id, phrase("{} = {} is not written on this way", fieldText(value.field), hexText(value))});
             }
         }
     }
     if (!way.trouble.empty()) {
-        list.push_back({"the way", way.trouble});
+        list.push_back({phrase("the way"), way.trouble});
     }
     return list;
 }
@@ -86,14 +88,14 @@ std::vector<LeftOut> promisesLeftOut(const Figures& figures) {
     for (const PromiseFigure& promise : figures.promises) {
         const bool isOfAPeripheral = promise.subject.is(Target::Room::peripheral);
         if (promise.state == State::broken && isOfAPeripheral) {
-            list.push_back({promise.name, "broken: " + promise.why});
+            list.push_back({promise.name, phrase("broken: {}", promise.why)});
         }
     }
     return list;
 }
 
-std::string leftOutText(const LeftOut& left) {
-    return "left out: " + left.what + ", " + left.why;
+Text leftOutText(const LeftOut& left) {
+    return phrase("left out: {}, {}", left.what, left.why);
 }
 
 } // namespace wisetick

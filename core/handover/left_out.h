@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "derive/writing_order.h"
 #include "plan/plan.h"
@@ -12,8 +13,8 @@ namespace wisetick {
 
 /// What is not written though the take wants it, and why.
 struct LeftOut {
-    std::string what; ///< "bus_a", "uart1"
-    std::string why;
+    Text what; ///< "bus_a", "uart1"
+    Text why;
     bool operator==(const LeftOut&) const = default;
 };
 
@@ -26,6 +27,6 @@ std::vector<LeftOut> clocksLeftOut(const Part& part, const Plan& plan, const Fig
 std::vector<LeftOut> promisesLeftOut(const Figures& figures);
 
 /// "left out: uart1, the nearest is …".
-std::string leftOutText(const LeftOut& left);
+Text leftOutText(const LeftOut& left);
 
 } // namespace wisetick

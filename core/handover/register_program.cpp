@@ -1,5 +1,6 @@
 #include "handover/register_program.h"
 
+#include "base/text.h"
 #include "derive/bring_up.h"
 #include "derive/demand.h"
 #include "derive/pin_speeds.h"
@@ -52,7 +53,7 @@ public:
     ActWriter(const Part& part, std::vector<LeftOut>& left) : part_(part), left_(left) {}
 
     /// Fields that one step sets: one act for each register, in the order in which they first come.
-    void fields(const std::vector<FieldValue>& values, const std::string& say, const std::optional<Rational>& core) {
+    void fields(const std::vector<FieldValue>& values, const Text& say, const std::optional<Rational>& core) {
         std::vector<std::pair<std::string, std::vector<FieldValue>>> groups;
         for (const FieldValue& whole : values) {
             for (const FieldValue& value : isKey(whole) ? std::vector<FieldValue>() : piecesOf(whole)) {
@@ -70,18 +71,18 @@ public:
         }
     }
 
-    void until(const Field& field, std::uint64_t value, const std::string& say, const std::optional<Rational>& seconds,
+    void until(const Field& field, std::uint64_t value, const Text& say, const std::optional<Rational>& seconds,
                const std::optional<Rational>& core) {
         acts_.push_back({Kind::until, say, field.reg, onesIn(field.width()) << field.lsb, value << field.lsb, seconds, core});
     }
 
-    void wait(const Rational& seconds, const std::string& say, const std::optional<Rational>& core) {
+    void wait(const Rational& seconds, const Text& say, const std::optional<Rational>& core) {
         if (!seconds.isZero()) {
             acts_.push_back({Kind::wait, say, {}, 0, 0, seconds, core});
         }
     }
 
-    void plain(Kind kind, const std::string& say) { acts_.push_back({kind, say, {}, 0, 0, {}, {}}); }
+    void plain(Kind kind, const Text& say) { acts_.push_back({kind, say, {}, 0, 0, {}, {}}); }
 
     std::vector<RegisterAct> take() { return std::exchange(acts_, {}); }
     std::size_t size() const { return acts_.size(); }
@@ -93,14 +94,14 @@ private:
                                                      [&](const Sequence& sequence) { return sequence.id == value.control; });
     }
 
-    void write(const std::string& reg, const std::vector<FieldValue>& values, const std::string& say,
+    void write(const std::string& reg, const std::vector<FieldValue>& values, const Text& say,
                const std::optional<Rational>& core) {
         const Register* known = part_.findRegister(reg);
         const Access access = known == nullptr ? Access::readWrite : known->access;
         RegisterAct act{Kind::modify, say, reg, 0, 0, {}, core};
         for (const FieldValue& value : values) {
             if (Rational(value.held) > value.field.most()) {
-                left_.push_back({value.control, value.setting + " does not fit " + fieldText(value.field)});
+                left_.push_back({value.control, phrase("{} does not fit {}", value.setting, fieldText(value.field))});
                 return;
             }
             act.mask |= onesIn(value.field.width()) << value.field.lsb;
@@ -108,11 +109,11 @@ private:
             act.controls.push_back(value.control);
         }
         if (access == Access::readOnly) {
-            left_.push_back({values.front().control, reg + " can only be read"});
+            left_.push_back({values.front().control, phrase("{} can only be read", reg)});
             return;
         }
         if (access == Access::setOnly && act.value != act.mask) {
-            left_.push_back({values.front().control, "no bit of " + reg + " can be made 0 by writing it"});
+            left_.push_back({values.front().control, phrase("no bit of {} can be made 0 by writing it", reg)});
             return;
         }
         const std::uint64_t all = onesIn(known == nullptr ? 32 : known->width);
@@ -159,7 +160,7 @@ private:
         return true;
     }
 
-    void openUp(const Register* known, const std::string& say, const std::optional<Rational>& core) {
+    void openUp(const Register* known, const Text& say, const std::optional<Rational>& core) {
         const auto needed = std::find_if(part_.sequences.begin(), part_.sequences.end(), [&](const Sequence& sequence) {
             return known != nullptr && sequence.id == known->needs;
         });
@@ -170,7 +171,7 @@ private:
                 const std::uint64_t all = onesIn(key == nullptr ? 32 : key->width);
                 const std::uint64_t mask = onesIn(write.field.width()) << write.field.lsb;
                 acts_.push_back({mask == all || (key != nullptr && key->access == Access::writeOnly) ? Kind::store : Kind::modify,
-                                 needed->id + ", for: " + say,
+                                 phrase("{}, for: {}", needed->id, say),
                                  write.field.reg,
                                  mask,
                                  static_cast<std::uint64_t>(write.code) << write.field.lsb,
@@ -240,7 +241,7 @@ private:
         }
         const auto most = lasts.max ? lasts.max : lasts.typ;
         if (!most) {
-            program_.left.push_back({step.say, "how long it takes is unknown, and the part names no bit that shows it"});
+            program_.left.push_back({step.say, phrase("how long it takes is unknown, and the part names no bit that shows it")});
             return;
         }
         const Rational left = step.awaits ? std::max(Rational(0), *most - elapsed_) : *most;
@@ -289,8 +290,10 @@ private:
     void addClocks(const WritingOrder& way) {
         late_ = firstLate(way);
         addSteps(way, 0, late_);
-        finish(from_ ? "clocks_from_" + *from_ : "clocks",
-               (from_ ? "from take " + *from_ : std::string("from reset")) + " to the clocks of take " + figures_.take, true);
+        finish(
+            from_ ? "clocks_from_" + *from_ : "clocks",
+            phrase("{} to the clocks of take {}", from_ ? phrase("from take {}", *from_) : phrase("from reset"), figures_.take),
+            true);
         for (std::size_t i = late_; i < way.steps.size(); ++i) {
             if (way.steps[i].awaits) {
                 lateSources_.push_back(*way.steps[i].awaits);
@@ -300,28 +303,28 @@ private:
 
     void addLate(const WritingOrder& way) {
         if (late_ < way.steps.size()) {
-            std::string names;
+            Text names;
             for (const NodeIndex source : lateSources_) {
-                names += (names.empty() ? "" : " and ") + part_.nodeId(source);
+                names += (names.empty() ? "" : phrase(" and ")) + part_.nodeId(source);
             }
             addSteps(way, late_, way.steps.size());
-            finish("late_clocks", "what hangs on " + names + ", which nothing before needs", true);
+            finish("late_clocks", phrase("what hangs on {}, which nothing before needs", names), true);
         }
     }
 
     void addPins() {
         for (const RouteFigure& route : figures_.routes) {
             if (!route.pin.empty() && route.field) {
-                writer_.fields({*route.field}, route.signal + " on " + route.pin, rate());
+                writer_.fields({*route.field}, phrase("{} on {}", route.signal, route.pin), rate());
             }
         }
         for (const PinSpeedFigure& pin : pinSpeeds(part_, plan_, figures_)) {
             if (pin.field) {
-                writer_.fields({*pin.field}, pin.pin + " as fast as " + pin.speed, rate());
+                writer_.fields({*pin.field}, phrase("{} as fast as {}", pin.pin, pin.speed), rate());
             }
         }
         if (writer_.size() > 0) {
-            finish("pins", "where signals stand, and how fast their pins turn", true);
+            finish("pins", phrase("where signals stand, and how fast their pins turn"), true);
         }
     }
 
@@ -358,7 +361,7 @@ private:
                 if (action.isInterrupt && !wantsInterrupt) {
                     continue;
                 }
-                const std::string say = action.say + (action.isForgotten ? ": forgotten most often" : "");
+                const Text say = action.say + (action.isForgotten ? phrase(": forgotten most often") : "");
                 if (action.field) {
                     writer_.fields({*action.field}, say, rate());
                 } else {
@@ -393,15 +396,15 @@ private:
         };
         elapsed_ = 0;
         add(order.before, rate());
-        finish("rest", "into " + take->restsIn + ", until something wakes it", false);
+        finish("rest", phrase("into {}, until something wakes it", take->restsIn), false);
         const ModeFigure& figure = figures_.modes[*mode];
         const auto woken = figure.wakesOn ? figures_.lines[*figure.wakesOn].hertz : std::nullopt;
         elapsed_ = 0;
         add(order.after, woken ? std::optional(woken->nominal) : rate());
-        finish("after_rest", "after waking from " + take->restsIn, false);
+        finish("after_rest", phrase("after waking from {}", take->restsIn), false);
     }
 
-    void finish(const std::string& name, const std::string& about, bool isStart) {
+    void finish(const std::string& name, const Text& about, bool isStart) {
         program_.routines.push_back({name, about, writer_.take(), isStart});
     }
 

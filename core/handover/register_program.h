@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "handover/left_out.h"
 
 #include <cstdint>
@@ -22,7 +23,7 @@ struct RegisterAct {
     };
 
     Kind kind = Kind::note;
-    std::string say; ///< what it is for
+    Text say; ///< what it is for
     std::string reg;
     std::uint64_t mask = 0;
     std::uint64_t value = 0;
@@ -34,8 +35,8 @@ struct RegisterAct {
 
 /// A function of it.
 struct RegisterRoutine {
-    std::string name;  ///< "clocks", "modem", "before_rest"
-    std::string about; ///< a line on it
+    std::string name; ///< "clocks", "modem", "before_rest"
+    Text about;       ///< a line on it
     std::vector<RegisterAct> acts;
     bool isStart = false; ///< it belongs to what brings the take up
 };

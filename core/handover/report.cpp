@@ -164,9 +164,10 @@ private:
                                        : line.limitMin                ? "least " + limit(line.limitMin)
                                                                       : "";
             const Bounds error = relativeError(*line.hertz, line.hertz->nominal);
-            rows.push_back({line.id, line.control, printQuantity(line.hertz->nominal, Unit::hertz),
-                            !line.unknown.empty() ? line.unknown : printError(error.min) + " \u2026 " + printError(error.max),
-                            limits, line.state == State::kept ? "" : stateName(line.state) + ": " + line.stateWhy});
+            rows.push_back(
+                {line.id, line.control, printQuantity(line.hertz->nominal, Unit::hertz),
+                 !line.unknown.empty() ? std::string(line.unknown) : printError(error.min) + " \u2026 " + printError(error.max),
+                 limits, line.state == State::kept ? "" : stateName(line.state) + ": " + line.stateWhy});
         }
         table(std::move(rows), {false, false, true, true, true, false});
     }
@@ -225,7 +226,8 @@ private:
                     keeps += (keeps.empty() ? "" : ", ") + each;
                 }
             }
-            rows.push_back({mode.id, mode.current.unknown.empty() ? range(mode.ampere, Unit::ampere) : mode.current.unknown,
+            rows.push_back({mode.id,
+                            mode.current.unknown.empty() ? range(mode.ampere, Unit::ampere) : std::string(mode.current.unknown),
                             mode.wakeUp ? printQuantity(mode.wakeUp->firstInstruction.max, Unit::second, kReportDigits) : "",
                             mode.wakeUp ? printQuantity(mode.wakeUp->restored.max, Unit::second, kReportDigits) : "", keeps});
         }
@@ -265,12 +267,12 @@ private:
         };
         for (const Figures& figures : takes_) {
             for (const LineFigure& line : figures.lines) {
-                add(line.id, line.isOn ? line.unknown : std::string());
+                add(line.id, line.isOn ? line.unknown : Text());
             }
             for (const ModeFigure& mode : figures.modes) {
                 add("mode " + mode.id, mode.current.unknown);
             }
-            add("rhythm", figures.rhythm ? figures.rhythm->unknown : std::string());
+            add("rhythm", figures.rhythm ? figures.rhythm->unknown : Text());
         }
         heading(2, "What is unknown", "unknown");
         paragraph(rows.size() == 1 ? "Nothing that a figure of this plan hangs on." : "");

@@ -1,5 +1,6 @@
 #include "promise/adc.h"
 
+#include "base/text.h"
 #include "kinds/kind_pieces.h"
 #include "quantity/quantity_read.h"
 
@@ -46,7 +47,7 @@ std::vector<std::pair<std::int64_t, Rational>> readConversion(PartContext& conte
         const auto bits = readFactor(key);
         const auto count = cycles.factor(key);
         if (!bits || !bits->isWhole() || *bits < 1 || *bits > 32) {
-            cycles.error(key, "'" + key + "' bits", "a whole number from 1 to 32");
+            cycles.error(key, phrase("'{}' bits", key), phrase("a whole number from 1 to 32"));
         } else if (count) {
             conversion.emplace_back(*bits->toInt64(), *count);
         }

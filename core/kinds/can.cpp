@@ -1,5 +1,6 @@
 #include "promise/can.h"
 
+#include "base/text.h"
 #include "kinds/kind_pieces.h"
 #include "promise/message_memory.h"
 
@@ -138,7 +139,7 @@ const std::vector<Meeting>& canMeetings() {
 const AskRow& CanAsk::row() {
     static const AskRow row = [] {
         AskRow made = askRow<CanAsk, canClauses, printCan>({"talks"}, AskedOf::peripheral);
-        made.name = "talks on can";
+        made.name = phrase("talks on can");
         made.isMeant = [](std::string_view subject, std::string_view line) {
             return line.find("Hz") == std::string_view::npos && subject.starts_with("can");
         };
@@ -175,7 +176,7 @@ const KindRow& CanKind::row() {
             "additionalProperties": false}
     })",
         .settings = {"prescaler", "seg1", "seg2", "sjw", "data_prescaler", "data_seg1", "data_seg2", "data_sjw", "delay"},
-        .alsoCounted = {{"can fd", [](const PeripheralKind& kind) { return kind.get<CanKind>().data.has_value(); }}},
+        .alsoCounted = {{phrase("can fd"), [](const PeripheralKind& kind) { return kind.get<CanKind>().data.has_value(); }}},
         .movesData = true,
         .read = readCan,
         .widths = canWidths,

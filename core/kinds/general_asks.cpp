@@ -1,5 +1,7 @@
 #include "kinds/kind_pieces.h"
 
+#include "base/text.h"
+
 /// The asks that no peripheral answers: of sources and lines, of modes, and of what is played.
 
 namespace wisetick {

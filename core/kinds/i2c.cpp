@@ -1,5 +1,6 @@
 #include "promise/i2c.h"
 
+#include "base/text.h"
 #include "kinds/kind_pieces.h"
 
 namespace wisetick {
@@ -64,7 +65,7 @@ const std::vector<Meeting>& i2cMeetings() {
 const AskRow& BusAsk::row() {
     static const AskRow row = [] {
         AskRow made = askRow<BusAsk, busClauses, printBus>({"talks"}, AskedOf::peripheral);
-        made.name = "talks on a bus";
+        made.name = phrase("talks on a bus");
         made.isMeant = [](std::string_view, std::string_view line) { return line.find("Hz") != std::string_view::npos; };
         return made;
     }();

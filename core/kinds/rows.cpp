@@ -1,5 +1,6 @@
 #include "kinds/rows.h"
 
+#include "base/text.h"
 #include "derive/meetings.h"
 #include "part/peripheral_kinds.h"
 
@@ -25,31 +26,31 @@ std::vector<const AskRow*>& asks() {
     return rows;
 }
 
-void check(bool isRight, const std::string& name, const std::string& what) {
+void check(bool isRight, const std::string& name, const Text& what) {
     if (!isRight) {
         throw std::invalid_argument(name + ": " + what);
     }
 }
 
 void checkAsk(const AskRow& row) {
-    check(!row.name.empty() && !row.verbs.empty(), row.name, "an ask without a name or a verb");
+    check(!row.name.empty() && !row.verbs.empty(), row.name, phrase("an ask without a name or a verb"));
     check(row.begin != nullptr && row.print != nullptr && row.isMeant != nullptr && row.tolerance != nullptr &&
               row.withTolerance != nullptr && row.lasts != nullptr,
-          row.name, "an entry of the ask is missing");
+          row.name, phrase("an entry of the ask is missing"));
     check(std::none_of(asks().begin(), asks().end(), [&](const AskRow* each) { return each->name == row.name; }), row.name,
-          "there is an ask of that name");
+          phrase("there is an ask of that name"));
 }
 
 void checkKind(const KindRow& row) {
-    check(!row.name.empty() && !row.schema.empty(), row.name, "a kind without a name or a schema");
+    check(!row.name.empty() && !row.schema.empty(), row.name, phrase("a kind without a name or a schema"));
     check(row.read != nullptr && row.widths != nullptr && row.limits != nullptr && row.channels != nullptr &&
               row.chainedWith != nullptr && row.wakeCounter != nullptr && row.meetings != nullptr,
-          row.name, "an entry of the kind is missing");
-    check(findKindRow(row.name) == nullptr, row.name, "there is a kind of that name");
+          row.name, phrase("an entry of the kind is missing"));
+    check(findKindRow(row.name) == nullptr, row.name, phrase("there is a kind of that name"));
     for (const Meeting& meeting : row.meetings()) {
         check(meeting.ask != nullptr && meeting.judge != nullptr && meeting.ways != nullptr && meeting.rates != nullptr &&
                   meeting.looksFurther != nullptr && meeting.tolerance != nullptr,
-              row.name, "an entry of a meeting is missing");
+              row.name, phrase("an entry of a meeting is missing"));
     }
 }
 

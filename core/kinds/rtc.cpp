@@ -1,3 +1,4 @@
+#include "base/text.h"
 #include "kinds/kind_pieces.h"
 #include "promise/calendar.h"
 #include "promise/timer.h"
@@ -20,7 +21,7 @@ FactorSet readAlarms(TableReader& reader, const std::vector<std::string>& texts)
     for (const std::string& text : texts) {
         const auto period = readQuantity(text, Unit::second);
         if (!period || !period->isWhole() || period->sign() <= 0) {
-            reader.error("alarm", "'" + text + "'", "times of whole seconds such as '1 min', '1 h' or '1 day'");
+            reader.error("alarm", "'" + text + "'", phrase("times of whole seconds such as '1 min', '1 h' or '1 day'"));
         } else {
             periods.push_back(*period);
         }
@@ -51,7 +52,7 @@ std::vector<std::string> readRtc(PartContext& context, TableReader& reader, Peri
     }
     rtc.secondCounts = readWholeSet(reader, "second_counts");
     if (!rtc.secondCounts.empty() && rtc.first.empty()) {
-        reader.error("second_counts", "counts of seconds without a calendar", "a calendar that makes them");
+        reader.error("second_counts", phrase("counts of seconds without a calendar"), phrase("a calendar that makes them"));
     }
     rtc.alarms = reader.whole("alarms", 1, 16).value_or(1);
     const std::vector<std::string> alarms = reader.texts("alarm");
@@ -59,7 +60,7 @@ std::vector<std::string> readRtc(PartContext& context, TableReader& reader, Peri
         rtc.alarm = readAlarms(reader, alarms);
         controls.emplace_back("alarm");
         if (rtc.first.empty()) {
-            reader.error("alarm", "an alarm without a calendar", "a calendar that it can match");
+            reader.error("alarm", phrase("an alarm without a calendar"), phrase("a calendar that it can match"));
         }
     }
     peripheral.kind = std::move(rtc);

@@ -1,5 +1,6 @@
 #include "promise/spi.h"
 
+#include "base/text.h"
 #include "kinds/kind_pieces.h"
 
 namespace wisetick {
@@ -34,7 +35,7 @@ std::vector<std::string> readSpi(PartContext& context, TableReader& reader, Peri
     if (reader.has("lanes")) {
         spi.lanes = readWholeSet(reader, "lanes");
         if (!spi.lanes.empty() && spi.lanes.most() > 8) {
-            reader.error("lanes", spi.lanes.most().toString() + " lanes", "at most 8");
+            reader.error("lanes", phrase("{} lanes", spi.lanes.most().toString()), phrase("at most 8"));
         }
     }
     spi.address = readWholeSet(reader, "address");
@@ -98,7 +99,7 @@ const KindRow& SpiKind::row() {
         "hold": {"type": "string"}
     })",
         .settings = {"divide", "dummy", "size", "shift", "lanes", "address"},
-        .alsoCounted = {{"memory port", [](const PeripheralKind& kind) { return kind.get<SpiKind>().lanes.most() > 1; }}},
+        .alsoCounted = {{phrase("memory port"), [](const PeripheralKind& kind) { return kind.get<SpiKind>().lanes.most() > 1; }}},
         .movesData = true,
         .read = readSpi,
         .widths = spiWidths,

@@ -1,6 +1,7 @@
 #include "promise/timer.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "kinds/kind_pieces.h"
 #include "promise/pwm.h"
 #include "promise/stamps.h"
@@ -86,7 +87,7 @@ TimerStyle readStyle(TableReader& reader) {
     const std::string style = reader.text("style").value_or("reload");
     const auto known = std::find(styles.begin(), styles.end(), style);
     if (known == styles.end()) {
-        reader.error("style", "no style '" + style + "'", listNames(styles), didYouMean(style, styles));
+        reader.error("style", phrase("no style '{}'", style), listNames(styles), didYouMean(style, styles));
         return TimerStyle::reload;
     }
     return static_cast<TimerStyle>(known - styles.begin());
@@ -100,7 +101,7 @@ std::vector<std::string> readTimer(PartContext& context, TableReader& reader, Pe
     const Rational most = Rational(std::int64_t{1} << timer.bits);
     const bool isFree = timer.style == TimerStyle::freeRunning;
     if (isFree && reader.has("counts")) {
-        reader.error("counts", "counts of a free-running timer", "none: it always counts 2^bits");
+        reader.error("counts", phrase("counts of a free-running timer"), phrase("none: it always counts 2^bits"));
     }
     timer.counts =
         reader.has("counts") ? readWholeSet(reader, "counts") : (isFree ? FactorSet::one(most) : FactorSet::range(1, most));
@@ -108,15 +109,15 @@ std::vector<std::string> readTimer(PartContext& context, TableReader& reader, Pe
     if (const toml::node* centred = reader.node("centred"); centred != nullptr && centred->is_string()) {
         timer.canBeCentred = centred->value_or(std::string()) == "choice";
         if (!timer.canBeCentred) {
-            reader.error("centred", nodeText(*centred), "true, false, or \"choice\" where it is a setting");
+            reader.error("centred", nodeText(*centred), phrase("true, false, or \"choice\" where it is a setting"));
         }
     } else {
         timer.isCentred = reader.flag("centred").value_or(false);
     }
     timer.complements = reader.whole("complements", 0, 64).value_or(0);
     if (timer.complements > static_cast<std::int64_t>(timer.channels.size())) {
-        reader.error("complements", fmt::format("{} complements of {} channels", timer.complements, timer.channels.size()),
-                     "no more than there are channels");
+        reader.error("complements", phrase("{} complements of {} channels", timer.complements, timer.channels.size()),
+                     phrase("no more than there are channels"));
     }
     timer.dead = readWholeSet(reader, "dead");
     timer.post = readWholeSet(reader, "post");
@@ -133,8 +134,8 @@ std::vector<std::string> readTimer(PartContext& context, TableReader& reader, Pe
         inner.finish();
     }
     if (!timer.counts.empty() && timer.counts.most() > most) {
-        reader.error("counts", "counts up to " + timer.counts.most().toString(),
-                     fmt::format("at most 2^{} = {}", timer.bits, most.toString()));
+        reader.error("counts", phrase("counts up to {}", timer.counts.most().toString()),
+                     phrase("at most 2^{} = {}", timer.bits, most.toString()));
     }
     std::vector<std::string> controls{"prescaler", "counts"};
     for (const auto& [name, has] : {std::pair("post", !timer.post.empty()), std::pair("dead", !timer.dead.empty()),
@@ -227,7 +228,8 @@ Meeting timerDrives() {
                       [](const auto& met, PromiseFigure figure) {
                           const TimerKind timer = countingAs(met.kind(), met.ask());
                           if (met.ask().isCentred && !timer.isCentred) {
-                              figure.why = "it counts in one direction only, so that no pulse stands in the middle of its period";
+                              figure.why =
+                                  phrase("it counts in one direction only, so that no pulse stands in the middle of its period");
                               return figure;
                           }
                           figure = judgePwm(std::move(figure), {timer, met.scene.subject.channel, met.context().part.slack},

@@ -1,5 +1,6 @@
 #include "promise/uart.h"
 
+#include "base/text.h"
 #include "kinds/kind_pieces.h"
 
 namespace wisetick {

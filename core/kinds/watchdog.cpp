@@ -1,5 +1,6 @@
 #include "promise/watchdog.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "kinds/kind_pieces.h"
 
@@ -66,7 +67,7 @@ void watchdogWidths(const PeripheralKind& kind, const OnWidth& width) {
 
 /// What is timed by something, beside the watchdog's clock. From its own source both move together, unless one of them strays by
 /// itself.
-WatchdogSpan spanOf(const MeetingScene& scene, std::string what, Target about, const JobTiming& timing) {
+WatchdogSpan spanOf(const MeetingScene& scene, Text what, Target about, const JobTiming& timing) {
     WatchdogSpan span;
     span.what = std::move(what);
     span.about = std::move(about);
@@ -92,16 +93,16 @@ std::vector<WatchdogSpan> feedsOf(const MeetingScene& scene) {
     }
     const auto runs =
         std::find_if(played->runs.begin(), played->runs.end(), [&](const JobRuns& each) { return each.job == ask.fedBy; });
-    WatchdogSpan span =
-        spanOf(scene, "fed by " + ask.fedBy, Target::job(ask.fedBy), runs == played->runs.end() ? JobTiming() : runs->timing);
+    WatchdogSpan span = spanOf(scene, phrase("fed by {}", ask.fedBy), Target::job(ask.fedBy),
+                               runs == played->runs.end() ? JobTiming() : runs->timing);
     if (runs != played->runs.end() && runs->interval) {
         span.longest = runs->interval->max;
         span.played = runs->interval->nominal;
         span.shortest = runs->interval->min;
         span.grows = runs->every.value_or(Rational(0));
     } else {
-        span.unknown = "unknown: how long it is at most between two runs of " + ask.fedBy +
-                       (runs == played->runs.end() || runs->why.empty() ? "" : ", " + runs->why);
+        span.unknown = phrase("unknown: how long it is at most between two runs of {}{}", ask.fedBy,
+                              runs == played->runs.end() || runs->why.empty() ? "" : ", " + runs->why);
         span.longest = runs == played->runs.end() ? Rational(0) : runs->every.value_or(Rational(0));
         span.shortest = 0;
     }
@@ -117,7 +118,7 @@ WatchdogLife lifeOf(const MeetingScene& scene) {
     if (const auto mode = context.part.findMode(life.mode)) {
         life.runs = peripheralLivesIn(context.part, context.controls, context.part.modes[*mode], scene.subject.index);
         if (life.runs && context.played != nullptr && context.played->longestRest) {
-            life.rest = spanOf(scene, "rest in " + life.mode, Target::mode(life.mode), context.played->restTiming);
+            life.rest = spanOf(scene, phrase("rest in {}", life.mode), Target::mode(life.mode), context.played->restTiming);
             life.rest->longest = *context.played->longestRest;
             life.rest->shortest = life.rest->longest;
             life.rest->grows = context.played->restGrows;

@@ -1,5 +1,6 @@
 #include "part/field.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <fmt/format.h>
@@ -144,9 +145,9 @@ std::optional<Holds> readHolds(std::string_view text) {
     return hasFactor ? std::optional(holds) : std::nullopt;
 }
 
-std::string holdsText(const Holds& holds) {
+Text holdsText(const Holds& holds) {
     if (holds.form == Holds::Form::table || holds.form == Holds::Form::inOrder) {
-        return "holds a code";
+        return phrase("holds a code");
     }
     const auto times = [](const Rational& factor, const std::string& name) {
         return factor == 1 ? name : factor.toString() + " \u00d7 " + name;
@@ -161,7 +162,7 @@ std::string holdsText(const Holds& holds) {
     if (holds.form == Holds::Form::logarithm) {
         text = "log" + std::to_string(holds.base) + " n";
         add(holds.offset, abs(holds.offset).toString());
-        return "holds " + text;
+        return phrase("holds {}", text);
     }
     const bool isDown = holds.slope.sign() < 0; // what it is taken from comes first
     if (!isDown) {
@@ -174,7 +175,7 @@ std::string holdsText(const Holds& holds) {
     if (isDown) {
         add(holds.slope, times(abs(holds.slope), "n"));
     }
-    return "holds " + text;
+    return phrase("holds {}", text);
 }
 
 std::optional<std::int64_t> heldFor(const Holds& holds, const std::string& key) {

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "quantity/rational.h"
 
 #include <functional>
@@ -57,7 +58,7 @@ struct Holds {
 std::optional<Holds> readHolds(std::string_view text);
 
 /// "holds n - 1"; for a table "holds a code".
-std::string holdsText(const Holds& holds);
+Text holdsText(const Holds& holds);
 
 /// Gives the value of another control by its name.
 using OtherControl = std::function<std::optional<Rational>(const std::string&)>;
@@ -80,7 +81,7 @@ struct FieldValue {
     std::string control; ///< "bus_a.divide"
     Field field;
     std::string setting; ///< the control's value as said: "4", "xtm"
-    std::string holdsAs; ///< "holds n - 1"
+    Text holdsAs;        ///< "holds n - 1"
     std::int64_t held = 0;
 
     bool operator==(const FieldValue&) const = default;

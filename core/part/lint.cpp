@@ -1,5 +1,6 @@
 #include "part/lint.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -35,8 +36,8 @@ public:
         for (std::size_t i = 0; i < accepted_.size(); ++i) {
             if (!isUsed_[i]) {
                 Diagnostic finding{Severity::warning, accepted_[i].place,
-                                   "'" + accepted_[i].what + "' is accepted, and there is no such thing",
-                                   "what is said in the suspicion", "take it out"};
+                                   phrase("'{}' is accepted, and there is no such thing", accepted_[i].what),
+                                   phrase("what is said in the suspicion"), phrase("take it out")};
                 finding.place.path = accepted_[i].path;
                 findings_.push_back(std::move(finding));
             }
@@ -46,7 +47,7 @@ public:
 
 private:
     /// `what`: the word by which the part file can accept it.
-    void warn(const std::string& what, const std::string& path, const std::string& found, const std::string& expected) {
+    void warn(const Text& what, const std::string& path, const Text& found, const Text& expected) {
         bool isMeantSo = false;
         for (std::size_t i = 0; i < accepted_.size(); ++i) {
             if (accepted_[i].path == path && accepted_[i].what == what) {
@@ -56,7 +57,7 @@ private:
         }
         if (!isMeantSo) {
             findings_.push_back(
-                {Severity::warning, {{}, 0, 0, path}, found, expected, "or accept = { \"" + what + "\" = \"why\" }"});
+                {Severity::warning, {{}, 0, 0, path}, found, expected, phrase("or accept = {{ \"{}\" = \"why\" }}", what)});
         }
     }
 
@@ -66,14 +67,17 @@ private:
             return;
         }
         if (source.kind == SourceKind::rc && source.tolerance.empty()) {
-            warn("no tolerance", path, "the RC '" + source.id + "' has no tolerance, so nothing can be said of its corners",
-                 "tolerance = [{ temp, by }]");
+            warn(phrase("no tolerance"), path,
+                 phrase("the RC '{}' has no tolerance, so nothing can be said of its corners", source.id),
+                 phrase("tolerance = [{{ temp, by }}]"));
         }
         if (source.kind != SourceKind::clockIn && !source.startup.max) {
-            warn("no start-up", path, "the source '" + source.id + "' has no longest start-up time", "startup = { typ, max }");
+            warn(phrase("no start-up"), path, phrase("the source '{}' has no longest start-up time", source.id),
+                 phrase("startup = {{ typ, max }}"));
         }
         if (source.kind != SourceKind::clockIn && !source.draws && source.drives.empty()) {
-            warn("no draw", path, "the source '" + source.id + "' does not say what it draws", "draws = { typ, max }");
+            warn(phrase("no draw"), path, phrase("the source '{}' does not say what it draws", source.id),
+                 phrase("draws = {{ typ, max }}"));
         }
     }
 
@@ -91,14 +95,14 @@ private:
         for (const Rational& value : ends) {
             const auto held = heldFor(form->second, value);
             if (!held) {
-                warn("no code", path,
-                     control + " = " + printFactor(value) + " has no code for its field " + fieldText(field->second),
-                     "a code for each value");
+                warn(phrase("no code"), path,
+                     phrase("{} = {} has no code for its field {}", control, printFactor(value), fieldText(field->second)),
+                     phrase("a code for each value"));
             } else if (Rational(*held) > field->second.most()) {
-                warn("narrow field", path,
-                     "the field " + fieldText(field->second) + " holds up to " + field->second.most().toString() + ", but " +
-                         control + " = " + printFactor(value) + " needs " + std::to_string(*held),
-                     "a wider field or a smaller range");
+                warn(phrase("narrow field"), path,
+                     phrase("the field {} holds up to {}, but {} = {} needs {}", fieldText(field->second),
+                            field->second.most().toString(), control, printFactor(value), std::to_string(*held)),
+                     phrase("a wider field or a smaller range"));
             }
         }
     }
@@ -120,25 +124,28 @@ private:
         lintWidth(path, "divide", line.divide, line.fields, line.holds);
         lintWidth(path, "multiply", line.multiply, line.fields, line.holds);
         if (!line.multiply.empty() && !line.startup.max) {
-            warn("no start-up", path, "the multiplier '" + line.id + "' has no longest lock time", "startup = { typ, max }");
+            warn(phrase("no start-up"), path, phrase("the multiplier '{}' has no longest lock time", line.id),
+                 phrase("startup = {{ typ, max }}"));
         }
         if (!line.multiply.empty() && !line.draws) {
-            warn("no draw", path, "the multiplier '" + line.id + "' does not say what it draws", "draws = { base, per_mhz }");
+            warn(phrase("no draw"), path, phrase("the multiplier '{}' does not say what it draws", line.id),
+                 phrase("draws = {{ base, per_mhz }}"));
         }
         // a line about which promises can be made needs no reader of its own, but a bare copy does
         const bool isCopy = line.divide.empty() && line.multiply.empty() && line.from.size() == 1 && !line.follows &&
                             line.limits.empty() && line.pins.empty() && line.signalPins.empty() && !line.draws &&
                             !line.fields.contains("on");
         if (isCopy && !feedsSomething(part_.nodeOfLine(index))) {
-            warn("idle line", path, "the line '" + line.id + "' changes nothing and feeds nothing",
-                 "a control, a limit, or a reader");
+            warn(phrase("idle line"), path, phrase("the line '{}' changes nothing and feeds nothing", line.id),
+                 phrase("a control, a limit, or a reader"));
         }
     }
 
     void lintPeripheral(const Peripheral& peripheral) {
         const std::string path = "peripheral." + peripheral.id;
         if (!peripheral.draws) {
-            warn("no draw", path, "the peripheral '" + peripheral.id + "' does not say what it draws", "draws = { per_mhz }");
+            warn(phrase("no draw"), path, phrase("the peripheral '{}' does not say what it draws", peripheral.id),
+                 phrase("draws = {{ per_mhz }}"));
         }
         peripheral.kind.row()->widths(peripheral.kind, [&](const std::string& control, const FactorSet& set) {
             lintWidth(path, control, set, peripheral.fields, peripheral.holds);
@@ -152,11 +159,12 @@ private:
         }
         for (const Limit& limit : part_.lineAt(table.line).limits) {
             if (limit.max && limit.tier == table.tier && *limit.max > table.steps.back().hertz) {
-                warn("short table", "line." + part_.nodeId(table.line),
-                     (table.isWait() ? "the waits of '" : "the " + table.say + " of '") + part_.nodeId(table.line) + "' end at " +
-                         printQuantity(table.steps.back().hertz, Unit::hertz) + ", its limit is " +
-                         printQuantity(*limit.max, Unit::hertz),
-                     "a step for every rate that is allowed");
+                warn(phrase("short table"), "line." + part_.nodeId(table.line),
+                     phrase("{}{}' end at {}, its limit is {}",
+                            table.isWait() ? phrase("the waits of '") : phrase("the {} of '", table.say),
+                            part_.nodeId(table.line), printQuantity(table.steps.back().hertz, Unit::hertz),
+                            printQuantity(*limit.max, Unit::hertz)),
+                     phrase("a step for every rate that is allowed"));
             }
         }
     }
@@ -164,22 +172,23 @@ private:
     void lintMode(const Mode& mode) {
         const std::string path = "mode." + mode.id;
         if (!mode.draws) {
-            warn("no draw", path, "the mode '" + mode.id + "' does not say what it draws", "draws = { typ, max }");
+            warn(phrase("no draw"), path, phrase("the mode '{}' does not say what it draws", mode.id),
+                 phrase("draws = {{ typ, max }}"));
         }
         for (std::size_t i = 0; !mode.runs && i < part_.peripherals.size(); ++i) {
             const Peripheral& peripheral = part_.peripherals[i];
             if (mode.peripherals.contains(i) && !peripheral.clock.empty() &&
                 std::none_of(peripheral.clock.begin(), peripheral.clock.end(),
                              [&](NodeIndex clock) { return isKept(mode, clock); })) {
-                warn("no clock", path, "'" + mode.id + "' keeps '" + peripheral.id + "' but none of its clocks",
-                     "keeps.sources or keeps.lines with one of them");
+                warn(phrase("no clock"), path, phrase("'{}' keeps '{}' but none of its clocks", mode.id, peripheral.id),
+                     phrase("keeps.sources or keeps.lines with one of them"));
             }
         }
         for (const WakeStage& stage : mode.stages) {
             if ((!stage.lasts.max && !stage.cycles) || !stage.draws) {
-                warn("unknown stage", path,
-                     "the stage '" + stage.say + "' of '" + mode.id + "' lacks its longest time or its draw",
-                     "typ, max and draws");
+                warn(phrase("unknown stage"), path,
+                     phrase("the stage '{}' of '{}' lacks its longest time or its draw", stage.say, mode.id),
+                     phrase("typ, max and draws"));
             }
         }
     }

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
+#include "base/text.h"
 #include "part/part.h"
 
 namespace wisetick {
@@ -8,17 +9,17 @@ namespace wisetick {
 /// A suspicion that is meant so, as the part file says it.
 struct Accepted {
     std::string path; ///< of the table: "mode.deep"
-    std::string what; ///< "no draw"
-    std::string why;
+    Text what;        ///< "no draw"
+    Text why;
     Place place;
 };
 
 /// Something suspicious that was seen elsewhere: in the part file itself.
 struct Suspicion {
-    std::string what; ///< the word by which the part file can accept it
+    Text what;        ///< the word by which the part file can accept it
     std::string path; ///< of its table
-    std::string found;
-    std::string expected;
+    Text found;
+    Text expected;
 };
 
 /// What is suspicious in a part that reads without a fault: a field too narrow for its control's range, a multiplier

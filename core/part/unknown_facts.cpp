@@ -1,5 +1,6 @@
 #include "part/unknown_facts.h"
 
+#include "base/text.h"
 #include "part/kind_row.h"
 #include "part/peripheral_kinds.h"
 
@@ -24,7 +25,7 @@ public:
         }
         for (const Peripheral& each : part_.peripherals) {
             if (!each.draws) {
-                add("peripheral." + each.id, "what " + each.id + " draws", "the current of", {each.id});
+                add("peripheral." + each.id, phrase("what {} draws", each.id), phrase("the current of"), {each.id});
             }
         }
         for (const Mode& mode : part_.modes) {
@@ -74,7 +75,7 @@ private:
         return list;
     }
 
-    void add(std::string path, std::string say, std::string costs, std::vector<std::string> hangs) {
+    void add(std::string path, Text say, Text costs, std::vector<std::string> hangs) {
         facts_.push_back({std::move(path), std::move(say), std::move(costs), std::move(hangs)});
     }
 
@@ -90,7 +91,8 @@ private:
             }
         }
         if (!part_.coldest && !all.empty()) {
-            add("", "the temperatures that it is made for", "whether the board's are allowed, for", std::move(all));
+            add("", phrase("the temperatures that it is made for"), phrase("whether the board's are allowed, for"),
+                std::move(all));
         }
         if (!part_.supplyMin) {
             std::vector<std::string> limited;
@@ -99,7 +101,7 @@ private:
                     limited.push_back(line.id);
                 }
             }
-            add("", "its supply", "whether the board's is allowed, for the limits of", std::move(limited));
+            add("", phrase("its supply"), phrase("whether the board's is allowed, for the limits of"), std::move(limited));
         }
     }
 
@@ -107,14 +109,14 @@ private:
         const Source& source = part_.sources[node];
         const std::string path = "source." + source.id;
         if (source.kind == SourceKind::rc && source.tolerance.empty()) {
-            add(path, "the tolerance of " + source.id, "the corners of", withItself(node));
+            add(path, phrase("the tolerance of {}", source.id), phrase("the corners of"), withItself(node));
         }
         if (source.kind != SourceKind::clockIn) {
             lookAtStart(path, node, source.startup, source.draws.has_value() || !source.drives.empty());
         }
         if (source.kind == SourceKind::crystal && !source.gm &&
             std::none_of(source.drives.begin(), source.drives.end(), [](const Drive& each) { return each.gm.has_value(); })) {
-            add(path, "the transconductance of " + source.id, "the start-up margin of", {source.id});
+            add(path, phrase("the transconductance of {}", source.id), phrase("the start-up margin of"), {source.id});
         }
     }
 
@@ -134,10 +136,10 @@ private:
                     hangs.push_back(mode.id);
                 }
             }
-            add(path, "the longest start-up of " + id, "the longest wait and wake-up of", std::move(hangs));
+            add(path, phrase("the longest start-up of {}", id), phrase("the longest wait and wake-up of"), std::move(hangs));
         }
         if (!doesDrawTell) {
-            add(path, "what " + id + " draws", "the current while it runs for", withItself(node));
+            add(path, phrase("what {} draws", id), phrase("the current while it runs for"), withItself(node));
         }
     }
 
@@ -150,15 +152,16 @@ private:
                     hangs.push_back(each.id);
                 }
             }
-            add(path, "what " + mode.id + " draws",
-                mode.runs ? "average, life, and the charge of waking from" : "average and life with rests in", std::move(hangs));
+            add(path, phrase("what {} draws", mode.id),
+                mode.runs ? phrase("average, life, and the charge of waking from") : phrase("average and life with rests in"),
+                std::move(hangs));
         }
         for (const WakeStage& stage : mode.stages) {
             if (!stage.lasts.max && !stage.cycles) {
-                add(path, "the longest time of '" + stage.say + "'", "the longest wake-up from", {mode.id});
+                add(path, phrase("the longest time of '{}'", stage.say), phrase("the longest wake-up from"), {mode.id});
             }
             if (!stage.draws) {
-                add(path, "what is drawn in '" + stage.say + "'", "the charge of waking from", {mode.id});
+                add(path, phrase("what is drawn in '{}'", stage.say), phrase("the charge of waking from"), {mode.id});
             }
         }
     }
@@ -186,51 +189,51 @@ std::vector<UnknownFact> unknownFacts(const Part& part) {
 
 std::vector<UnknownFact> unwritableFacts(const Part& part) {
     std::vector<UnknownFact> facts;
-    const auto add = [&](const std::string& path, const std::string& say, const std::string& id) {
+    const auto add = [&](const std::string& path, const Text& say, const std::string& id) {
         const auto same = std::find_if(facts.begin(), facts.end(), [&](const UnknownFact& each) {
             return each.say == say && each.path.substr(0, each.path.find('.')) == path.substr(0, path.find('.'));
         });
         if (same == facts.end()) {
-            facts.push_back({path, say, "no code can set it for", {id}});
+            facts.push_back({path, say, phrase("no code can set it for"), {id}});
         } else if (same->hangs.back() != id) {
             same->hangs.push_back(id);
         }
     };
     for (const Tier& tier : part.tiers) {
         if (!tier.field && part.tiers.size() > 1) {
-            add("tier." + tier.id, "the field of the tier", tier.id);
+            add("tier." + tier.id, phrase("the field of the tier"), tier.id);
         }
     }
     for (const Source& source : part.sources) {
         const std::string path = "source." + source.id;
         if (source.rates.size() > 1 && !source.rateField) {
-            add(path, "the field of its rate", source.id);
+            add(path, phrase("the field of its rate"), source.id);
         }
         if (source.kind == SourceKind::crystal && !source.field) {
-            add(path, "the bit that starts it", source.id);
+            add(path, phrase("the bit that starts it"), source.id);
         }
         if (!source.drives.empty() && !source.driveField) {
-            add(path, "the field of its drive", source.id);
+            add(path, phrase("the field of its drive"), source.id);
         }
     }
     for (const Line& line : part.lines) {
         const std::string path = "line." + line.id;
         if (line.from.size() > 1 && !hasField(line.fields, "from")) {
-            add(path, "the field of its mux", line.id);
+            add(path, phrase("the field of its mux"), line.id);
         }
         if (isChoice(line.divide) && !hasField(line.fields, "divide")) {
-            add(path, "the field of its divider", line.id);
+            add(path, phrase("the field of its divider"), line.id);
         }
         if (isChoice(line.multiply) && !hasField(line.fields, "multiply")) {
-            add(path, "the field of its factor", line.id);
+            add(path, phrase("the field of its factor"), line.id);
         }
         if (isChoice(line.multiply) && !hasField(line.fields, "on")) {
-            add(path, "the bit that starts it", line.id);
+            add(path, phrase("the bit that starts it"), line.id);
         }
     }
     for (const WaitTable& table : part.waits) {
         const std::string& id = part.nodeId(table.line);
-        const std::string say = "the field of the " + (table.isWait() ? std::string("wait states") : table.say);
+        const Text say = phrase("the field of the {}", table.isWait() ? phrase("wait states") : table.say);
         if (!table.field && table.steps.size() > 1) {
             add((part.isSource(table.line) ? "source." : "line.") + id, say, id);
         }
@@ -238,7 +241,7 @@ std::vector<UnknownFact> unwritableFacts(const Part& part) {
     for (const Peripheral& each : part.peripherals) {
         const std::string path = "peripheral." + each.id;
         if (each.clock.size() > 1 && !hasField(each.fields, "from")) {
-            add(path, "the field of its mux", each.id);
+            add(path, phrase("the field of its mux"), each.id);
         }
         std::string missing;
         if (each.kind.is<DelayLoopKind>()) {
@@ -249,16 +252,16 @@ std::vector<UnknownFact> unwritableFacts(const Part& part) {
             missing += isChoice(set) && !hasField(each.fields, control) && isNew ? (missing.empty() ? " " : ", ") + control : "";
         });
         if (!missing.empty()) {
-            add(path, "the fields of" + missing, each.id);
+            add(path, phrase("the fields of{}", missing), each.id);
         }
     }
     for (const Mode& mode : part.modes) {
         if (!mode.runs && mode.enter.empty()) {
-            add("mode." + mode.id, "what is written to get into it", mode.id);
+            add("mode." + mode.id, phrase("what is written to get into it"), mode.id);
         }
         for (const ModeOption& option : mode.options) {
             if (!option.field) {
-                add("mode." + mode.id, "the field of its option " + option.id, mode.id);
+                add("mode." + mode.id, phrase("the field of its option {}", option.id), mode.id);
             }
         }
     }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "part/part.h"
 
 #include <string>
@@ -10,8 +11,8 @@ namespace wisetick {
 /// Something that a part does not tell, and what hangs on it.
 struct UnknownFact {
     std::string path;               ///< of the table where it would stand: "source.rs"
-    std::string say;                ///< "the tolerance of rs"
-    std::string costs;              ///< what can't be told without it: "the corners of"
+    Text say;                       ///< "the tolerance of rs"
+    Text costs;                     ///< what can't be told without it: "the corners of"
     std::vector<std::string> hangs; ///< ids of the sources, lines, peripherals and modes that it is needed for
 };
 

@@ -1,5 +1,7 @@
 #include "plan/board_edits.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
@@ -52,76 +54,76 @@ void setEnd(std::optional<Bounds>& span, SpanEnd end, const Rational& value) {
     span = bounds;
 }
 
-const std::string kBelowAll = "the tolerances add up to 100 % or more";
+const Text kBelowAll = phrase("the tolerances add up to 100 % or more");
 
 } // namespace
 
-std::string renamePlan(Plan& plan, const std::string& name) {
+Text renamePlan(Plan& plan, const std::string& name) {
     if (name.find_first_not_of(" \t") == std::string::npos) {
-        return "a plan needs a name";
+        return phrase("a plan needs a name");
     }
     plan.name = name;
     return {};
 }
 
-std::string setSupply(Plan& plan, SpanEnd end, const Rational& volt) {
+Text setSupply(Plan& plan, SpanEnd end, const Rational& volt) {
     if (volt.sign() <= 0) {
-        return "a supply is above 0 V";
+        return phrase("a supply is above 0 V");
     }
     setEnd(plan.board.supply, end, volt);
     std::erase(plan.board.assumed, "supply");
     return {};
 }
 
-std::string setTemperature(Plan& plan, SpanEnd end, const Rational& celsius) {
+Text setTemperature(Plan& plan, SpanEnd end, const Rational& celsius) {
     setEnd(plan.board.temperature, end, celsius);
     std::erase(plan.board.assumed, "temperature");
     return {};
 }
 
-std::string setSupplySpan(Plan& plan, const Bounds& volt) {
+Text setSupplySpan(Plan& plan, const Bounds& volt) {
     if (volt.min.sign() <= 0) {
-        return "a supply is above 0 V";
+        return phrase("a supply is above 0 V");
     }
     if (volt.min > volt.nominal || volt.nominal > volt.max) {
-        return "the lower end first";
+        return phrase("the lower end first");
     }
     plan.board.supply = volt;
     std::erase(plan.board.assumed, "supply");
     return {};
 }
 
-std::string setTemperatureSpan(Plan& plan, const Bounds& celsius) {
+Text setTemperatureSpan(Plan& plan, const Bounds& celsius) {
     if (celsius.min > celsius.nominal || celsius.nominal > celsius.max) {
-        return "the lower end first";
+        return phrase("the lower end first");
     }
     plan.board.temperature = celsius;
     std::erase(plan.board.assumed, "temperature");
     return {};
 }
 
-std::string confirm(Plan& plan, const std::string& assumed) {
-    return std::erase(plan.board.assumed, assumed) > 0 ? std::string() : "nothing is assumed of the " + assumed;
+Text confirm(Plan& plan, const std::string& assumed) {
+    return std::erase(plan.board.assumed, assumed) > 0 ? std::string() : phrase("nothing is assumed of the {}", assumed);
 }
 
-std::string setAlwaysDrawn(Plan& plan, const std::optional<Rational>& ampere) {
+Text setAlwaysDrawn(Plan& plan, const std::optional<Rational>& ampere) {
     if (ampere && ampere->sign() < 0) {
-        return "a draw of 0 or more";
+        return phrase("a draw of 0 or more");
     }
     plan.board.alwaysDraws = ampere;
     return {};
 }
 
-std::string fit(Plan& plan, Fitted fitted) {
+Text fit(Plan& plan, Fitted fitted) {
     if (fitted.rate.sign() <= 0) {
-        return "a rate above 0";
+        return phrase("a rate above 0");
     }
     if (fitted.tolerance && fitted.tolerance->total() >= 1) {
         return kBelowAll;
     }
     for (const auto* each : {&fitted.load, &fitted.esr}) {
         if (*each && (*each)->sign() <= 0) {
-            return "a value above 0";
+            return phrase("a value above 0");
         }
     }
     if (!fitted.capacitors || fitted.otherOne == fitted.capacitors) {
@@ -131,7 +133,7 @@ std::string fit(Plan& plan, Fitted fitted) {
     return {};
 }
 
-std::string unfit(Plan& plan, const std::string& source) {
+Text unfit(Plan& plan, const std::string& source) {
     std::erase_if(plan.board.fitted, [&](const Fitted& each) { return each.source == source; });
     return {};
 }
@@ -143,9 +145,9 @@ Fitted fittedOf(const Plan& plan, const std::string& source) {
     return found == nullptr ? fresh : *found;
 }
 
-std::string noteMeasured(Plan& plan, Measured measured) {
+Text noteMeasured(Plan& plan, Measured measured) {
     if (measured.rate.sign() <= 0) {
-        return "a rate above 0";
+        return phrase("a rate above 0");
     }
     if (measured.tolerance && *measured.tolerance >= 1) {
         return kBelowAll;
@@ -154,42 +156,42 @@ std::string noteMeasured(Plan& plan, Measured measured) {
     return {};
 }
 
-std::string forgetMeasured(Plan& plan, const std::string& source) {
+Text forgetMeasured(Plan& plan, const std::string& source) {
     std::erase_if(plan.board.measured, [&](const Measured& each) { return each.source == source; });
     return {};
 }
 
-std::string setBattery(Plan& plan, std::optional<Battery> battery) {
+Text setBattery(Plan& plan, std::optional<Battery> battery) {
     if (battery && battery->capacity.sign() <= 0) {
-        return "a capacity above 0";
+        return phrase("a capacity above 0");
     }
     if (battery && ((battery->voltage && battery->voltage->sign() <= 0) || (battery->endsAt && battery->endsAt->sign() <= 0))) {
-        return "a voltage above 0";
+        return phrase("a voltage above 0");
     }
     plan.board.battery = std::move(battery);
     return {};
 }
 
-std::string setRegulator(Plan& plan, std::optional<Regulator> regulator) {
+Text setRegulator(Plan& plan, std::optional<Regulator> regulator) {
     if (regulator && regulator->efficiency && (regulator->efficiency->sign() <= 0 || *regulator->efficiency > 1)) {
-        return "an efficiency above 0 and up to 100 %";
+        return phrase("an efficiency above 0 and up to 100 %");
     }
     plan.board.regulator = std::move(regulator);
     return {};
 }
 
-std::string setOption(Plan& plan, const std::string& option, const std::string& value) {
+Text setOption(Plan& plan, const std::string& option, const std::string& value) {
     setWord(plan.board.options, option, value);
     return {};
 }
 
-std::string route(Plan& plan, const std::string& signal, const std::string& pin) {
+Text route(Plan& plan, const std::string& signal, const std::string& pin) {
     setWord(plan.board.routes, signal, pin);
     std::sort(plan.board.routes.begin(), plan.board.routes.end());
     return {};
 }
 
-std::string routeSignals(Plan& plan, const std::vector<std::pair<std::string, std::string>>& places) {
+Text routeSignals(Plan& plan, const std::vector<std::pair<std::string, std::string>>& places) {
     for (const auto& [signal, pin] : places) {
         setWord(plan.board.routes, signal, pin);
     }
@@ -197,7 +199,7 @@ std::string routeSignals(Plan& plan, const std::vector<std::pair<std::string, st
     return {};
 }
 
-std::string wire(Plan& plan, const std::string& pin, const std::string& name) {
+Text wire(Plan& plan, const std::string& pin, const std::string& name) {
     std::erase_if(plan.board.wiring, [&](const auto& each) { return each.second == pin; });
     if (!name.empty()) {
         setWord(plan.board.wiring, name, pin);

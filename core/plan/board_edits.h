@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "plan/plan.h"
 
 namespace wisetick {
@@ -7,46 +8,46 @@ namespace wisetick {
 /// Edits of the board and of the plan's head. Each gives an empty text, or why it can't be done; the plan is unchanged then.
 /// Where a value is optional, none takes the fact away.
 
-std::string renamePlan(Plan& plan, const std::string& name);
+Text renamePlan(Plan& plan, const std::string& name);
 
 enum class SpanEnd { lowest, nominal, highest };
 
 /// One end of a span; the others follow where they would pass it.
-std::string setSupply(Plan& plan, SpanEnd end, const Rational& volt);
-std::string setTemperature(Plan& plan, SpanEnd end, const Rational& celsius);
+Text setSupply(Plan& plan, SpanEnd end, const Rational& volt);
+Text setTemperature(Plan& plan, SpanEnd end, const Rational& celsius);
 
 /// The whole span at once, where its ends are in order; of a supply above 0 V.
-std::string setSupplySpan(Plan& plan, const Bounds& volt);
-std::string setTemperatureSpan(Plan& plan, const Bounds& celsius);
+Text setSupplySpan(Plan& plan, const Bounds& volt);
+Text setTemperatureSpan(Plan& plan, const Bounds& celsius);
 
 /// What was taken from the part, "supply" or "temperature", is so on this board. Saying a value does that too.
-std::string confirm(Plan& plan, const std::string& assumed);
+Text confirm(Plan& plan, const std::string& assumed);
 
-std::string setAlwaysDrawn(Plan& plan, const std::optional<Rational>& ampere);
+Text setAlwaysDrawn(Plan& plan, const std::optional<Rational>& ampere);
 
 /// In place of what stands there for that source.
-std::string fit(Plan& plan, Fitted fitted);
-std::string unfit(Plan& plan, const std::string& source);
+Text fit(Plan& plan, Fitted fitted);
+Text unfit(Plan& plan, const std::string& source);
 /// What stands there, or a fresh one where nothing does.
 Fitted fittedOf(const Plan& plan, const std::string& source);
 
 /// In place of what was measured of that source.
-std::string noteMeasured(Plan& plan, Measured measured);
-std::string forgetMeasured(Plan& plan, const std::string& source);
+Text noteMeasured(Plan& plan, Measured measured);
+Text forgetMeasured(Plan& plan, const std::string& source);
 
-std::string setBattery(Plan& plan, std::optional<Battery> battery);
-std::string setRegulator(Plan& plan, std::optional<Regulator> regulator);
+Text setBattery(Plan& plan, std::optional<Battery> battery);
+Text setRegulator(Plan& plan, std::optional<Regulator> regulator);
 
 /// Of an option word; an empty value leaves it unprogrammed.
-std::string setOption(Plan& plan, const std::string& option, const std::string& value);
+Text setOption(Plan& plan, const std::string& option, const std::string& value);
 
 /// Puts a signal that has a choice, "uart1.tx", on a pin; an empty pin leaves it to the first that is free.
-std::string route(Plan& plan, const std::string& signal, const std::string& pin);
+Text route(Plan& plan, const std::string& signal, const std::string& pin);
 
 /// Puts several signals at once.
-std::string routeSignals(Plan& plan, const std::vector<std::pair<std::string, std::string>>& places);
+Text routeSignals(Plan& plan, const std::vector<std::pair<std::string, std::string>>& places);
 
 /// What the user wires to a pin, by name; an empty name frees the pin. A name that stands at another pin moves here.
-std::string wire(Plan& plan, const std::string& pin, const std::string& name);
+Text wire(Plan& plan, const std::string& pin, const std::string& name);
 
 } // namespace wisetick

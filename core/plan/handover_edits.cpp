@@ -1,6 +1,7 @@
 #include "plan/handover_edits.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 
 #include <algorithm>
 
@@ -9,7 +10,7 @@ namespace wisetick {
 namespace {
 
 /// The form that a file's ending tells; empty where it tells none.
-std::string formOf(const std::string& path) {
+Text formOf(const std::string& path) {
     constexpr std::pair<std::string_view, std::string_view> kEndings[] = {{".h", "header"}, {".hpp", "cpp"}, {".hh", "cpp"},
                                                                           {".c", "c"},      {".rs", "rust"}, {".dts", "dts"},
                                                                           {".dtsi", "dts"}, {".csv", "csv"}, {".json", "json"}};
@@ -46,7 +47,7 @@ tl::expected<HandoverFile, TextError> readHandoverLine(std::string_view text) {
     const std::vector<LineWord> words = wordsOf(text);
     if (words.empty()) {
         return tl::unexpected(
-            TextError{0, text.size(), "nothing", "a path, such as '../firmware/clocks.h as header, take A'", {}});
+            TextError{0, text.size(), "nothing", phrase("a path, such as '../firmware/clocks.h as header, take A'"), {}});
     }
     HandoverFile file;
     file.path = words.front().text;
@@ -56,14 +57,15 @@ tl::expected<HandoverFile, TextError> readHandoverLine(std::string_view text) {
         const auto key = std::find(keys.begin(), keys.end(), words[i].text);
         if (key == keys.end() || i + 1 == words.size()) {
             const bool isKey = key != keys.end();
-            return tl::unexpected(TextError{
-                words[i].position, words[i].text.size(), "'" + words[i].text + "'" + (isKey ? " and nothing behind it" : ""),
-                isKey ? "a word behind it" : listNames(keys), isKey ? std::string() : didYouMean(words[i].text, keys)});
+            return tl::unexpected(TextError{words[i].position, words[i].text.size(),
+                                            "'" + words[i].text + "'" + (isKey ? phrase(" and nothing behind it") : ""),
+                                            isKey ? phrase("a word behind it") : listNames(keys),
+                                            isKey ? std::string() : didYouMean(words[i].text, keys)});
         }
         *values[key - keys.begin()] = words[i + 1].text;
         const auto& forms = handoverForms();
         if (*key == "as" && std::find(forms.begin(), forms.end(), file.form) == forms.end()) {
-            return tl::unexpected(TextError{words[i + 1].position, file.form.size(), "no form '" + file.form + "'",
+            return tl::unexpected(TextError{words[i + 1].position, file.form.size(), phrase("no form '{}'", file.form),
                                             listNames(forms), didYouMean(file.form, forms)});
         }
     }
@@ -71,8 +73,8 @@ tl::expected<HandoverFile, TextError> readHandoverLine(std::string_view text) {
     if (file.form.empty()) {
         return tl::unexpected(TextError{words[0].position,
                                         file.path.size(),
-                                        "'" + file.path + "', whose ending tells no form",
-                                        "'as' and one of " + listNames(handoverForms()),
+                                        phrase("'{}', whose ending tells no form", file.path),
+                                        phrase("'as' and one of {}", listNames(handoverForms())),
                                         {}});
     }
     return file;
@@ -83,24 +85,24 @@ std::string printHandoverLine(const HandoverFile& file) {
            (file.from.empty() ? "" : ", from " + file.from) + (file.registers.empty() ? "" : ", registers " + file.registers);
 }
 
-std::string addHandover(Plan& plan, HandoverFile file) {
+Text addHandover(Plan& plan, HandoverFile file) {
     const auto same = std::find_if(plan.handover.begin(), plan.handover.end(),
                                    [&](const HandoverFile& each) { return each.path == file.path; });
     if (same != plan.handover.end()) {
-        return "'" + file.path + "' is handed over already";
+        return phrase("'{}' is handed over already", file.path);
     }
     for (const std::string& take : {file.take, file.from}) {
         if (!take.empty() && findTake(plan, take) == nullptr) {
-            return "no take '" + take + "'";
+            return phrase("no take '{}'", take);
         }
     }
     plan.handover.push_back(std::move(file));
     return {};
 }
 
-std::string removeHandover(Plan& plan, const std::string& path) {
+Text removeHandover(Plan& plan, const std::string& path) {
     const auto count = std::erase_if(plan.handover, [&](const HandoverFile& each) { return each.path == path; });
-    return count == 0 ? "'" + path + "' is not handed over" : std::string();
+    return count == 0 ? phrase("'{}' is not handed over", path) : std::string();
 }
 
 namespace {
@@ -111,9 +113,9 @@ std::vector<KeptCapture>::iterator keptAt(Plan& plan, const std::string& path) {
 
 } // namespace
 
-std::string keepCapture(Plan& plan, KeptCapture capture) {
+Text keepCapture(Plan& plan, KeptCapture capture) {
     if (capture.path.empty()) {
-        return "a capture without a file";
+        return phrase("a capture without a file");
     }
     const auto kept = keptAt(plan, capture.path);
     if (kept != plan.captures.end()) {
@@ -124,23 +126,23 @@ std::string keepCapture(Plan& plan, KeptCapture capture) {
     return {};
 }
 
-std::string dropCapture(Plan& plan, const std::string& path) {
+Text dropCapture(Plan& plan, const std::string& path) {
     const auto kept = keptAt(plan, path);
     if (kept == plan.captures.end()) {
-        return "no capture '" + path + "' is kept";
+        return phrase("no capture '{}' is kept", path);
     }
     plan.captures.erase(kept);
     return {};
 }
 
-std::string matchTrack(Plan& plan, const std::string& path, const std::string& promise, const std::string& track) {
+Text matchTrack(Plan& plan, const std::string& path, const std::string& promise, const std::string& track) {
     const auto kept = keptAt(plan, path);
     if (kept == plan.captures.end()) {
-        return "no capture '" + path + "' is kept";
+        return phrase("no capture '{}' is kept", path);
     }
     const std::vector<std::string> names = promiseNames(plan);
     if (std::find(names.begin(), names.end(), promise) == names.end()) {
-        return "there is no promise '" + promise + "'";
+        return phrase("there is no promise '{}'", promise);
     }
     std::erase_if(kept->tracks, [&](const auto& each) { return each.first == promise || each.second == track; });
     if (!track.empty()) {

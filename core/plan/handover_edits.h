@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
+#include "base/text.h"
 #include "plan/plan.h"
 
 #include <tl/expected.hpp>
@@ -18,13 +19,13 @@ tl::expected<HandoverFile, TextError> readHandoverLine(std::string_view text);
 std::string printHandoverLine(const HandoverFile& file);
 
 /// Edits of what the plan hands over. Each gives an empty text, or why it can't be done; the plan is unchanged then.
-std::string addHandover(Plan& plan, HandoverFile file);
-std::string removeHandover(Plan& plan, const std::string& path);
+Text addHandover(Plan& plan, HandoverFile file);
+Text removeHandover(Plan& plan, const std::string& path);
 
 /// Keeps a capture beside the plan, instead of what was kept of that file.
-std::string keepCapture(Plan& plan, KeptCapture capture);
-std::string dropCapture(Plan& plan, const std::string& path);
+Text keepCapture(Plan& plan, KeptCapture capture);
+Text dropCapture(Plan& plan, const std::string& path);
 /// Says that a track of a kept capture belongs to a promise; an empty track takes it back.
-std::string matchTrack(Plan& plan, const std::string& path, const std::string& promise, const std::string& track);
+Text matchTrack(Plan& plan, const std::string& path, const std::string& promise, const std::string& track);
 
 } // namespace wisetick

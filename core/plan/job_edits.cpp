@@ -1,5 +1,7 @@
 #include "plan/job_edits.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
@@ -10,24 +12,24 @@ std::vector<Job>::iterator jobNamed(Plan& plan, const std::string& name) {
     return std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.name == name; });
 }
 
-std::string noJob(const std::string& name) {
-    return "there is no job '" + name + "'";
+Text noJob(const std::string& name) {
+    return phrase("there is no job '{}'", name);
 }
 
 /// Why a job can't be called so; `save` is the one that is renamed.
-std::string checkJobName(Plan& plan, const std::string& name, const std::string& save = {}) {
+Text checkJobName(Plan& plan, const std::string& name, const std::string& save = {}) {
     if (name.find_first_not_of(" \t") == std::string::npos) {
-        return "a job needs a name";
+        return phrase("a job needs a name");
     }
-    return name == save || jobNamed(plan, name) == plan.jobs.end() ? "" : "there is a job '" + name + "' already";
+    return name == save || jobNamed(plan, name) == plan.jobs.end() ? "" : phrase("there is a job '{}' already", name);
 }
 
 /// What is wrong with the job among the others: whom it follows.
-std::string checkFollowing(Plan& plan, const Job& job) {
+Text checkFollowing(Plan& plan, const Job& job) {
     std::string at = job.after;
     for (std::size_t steps = 0; !at.empty(); ++steps) {
         if (at == job.name || steps > plan.jobs.size()) {
-            return "jobs that follow each other in a ring; one comes by itself";
+            return phrase("jobs that follow each other in a ring; one comes by itself");
         }
         const auto found = jobNamed(plan, at);
         if (found == plan.jobs.end()) {
@@ -43,8 +45,8 @@ bool isFedBy(const Promise& promise, const std::string& job) {
     return bites != nullptr && bites->fedBy == job;
 }
 
-std::string checkTake(const Plan& plan, const Job& job) {
-    return job.take.empty() || findTake(plan, job.take) != nullptr ? "" : "there is no take '" + job.take + "'";
+Text checkTake(const Plan& plan, const Job& job) {
+    return job.take.empty() || findTake(plan, job.take) != nullptr ? "" : phrase("there is no take '{}'", job.take);
 }
 
 } // namespace
@@ -58,8 +60,8 @@ std::string freeJobName(const Plan& plan) {
     }
 }
 
-std::string addJob(Plan& plan, Job job) {
-    for (const std::string& why : {checkJobName(plan, job.name), checkFollowing(plan, job), checkTake(plan, job)}) {
+Text addJob(Plan& plan, Job job) {
+    for (const Text& why : {checkJobName(plan, job.name), checkFollowing(plan, job), checkTake(plan, job)}) {
         if (!why.empty()) {
             return why;
         }
@@ -68,13 +70,13 @@ std::string addJob(Plan& plan, Job job) {
     return {};
 }
 
-std::string replaceJob(Plan& plan, const std::string& name, Job job) {
+Text replaceJob(Plan& plan, const std::string& name, Job job) {
     if (jobNamed(plan, name) == plan.jobs.end()) {
         return noJob(name);
     }
     Plan changed = plan;
     const std::string renamed = job.name;
-    for (const std::string& why : {checkJobName(plan, renamed, name), checkTake(plan, job)}) {
+    for (const Text& why : {checkJobName(plan, renamed, name), checkTake(plan, job)}) {
         if (!why.empty()) {
             return why;
         }
@@ -96,37 +98,37 @@ std::string replaceJob(Plan& plan, const std::string& name, Job job) {
             promise.text = printPromiseLine(promise.line);
         }
     }
-    if (const std::string why = checkFollowing(changed, *jobNamed(changed, renamed)); !why.empty()) {
+    if (const Text why = checkFollowing(changed, *jobNamed(changed, renamed)); !why.empty()) {
         return why;
     }
     plan = std::move(changed);
     return {};
 }
 
-std::string removeJob(Plan& plan, const std::string& name) {
+Text removeJob(Plan& plan, const std::string& name) {
     const auto job = jobNamed(plan, name);
     if (job == plan.jobs.end()) {
         return noJob(name);
     }
     const auto follower = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.after == name; });
     if (follower != plan.jobs.end()) {
-        return "the job '" + follower->name + "' follows this one; change that one first";
+        return phrase("the job '{}' follows this one; change that one first", follower->name);
     }
     const auto fed =
         std::find_if(plan.promises.begin(), plan.promises.end(), [&](const Promise& promise) { return isFedBy(promise, name); });
     const auto asked = std::find_if(plan.promises.begin(), plan.promises.end(),
                                     [&](const Promise& promise) { return promise.line.whileJob == name; });
     if (asked != plan.promises.end()) {
-        return "'" + asked->text + "' is asked while the job '" + name + "' runs; change that promise first";
+        return phrase("'{}' is asked while the job '{}' runs; change that promise first", asked->text, name);
     }
     if (fed != plan.promises.end()) {
-        return "the job '" + name + "' feeds " + fed->line.subject + "; change that promise first";
+        return phrase("the job '{}' feeds {}; change that promise first", name, fed->line.subject);
     }
     plan.jobs.erase(job);
     return {};
 }
 
-std::string moveJob(Plan& plan, const std::string& name, std::size_t to) {
+Text moveJob(Plan& plan, const std::string& name, std::size_t to) {
     const auto job = jobNamed(plan, name);
     if (job == plan.jobs.end()) {
         return noJob(name);
@@ -137,43 +139,43 @@ std::string moveJob(Plan& plan, const std::string& name, std::size_t to) {
     return {};
 }
 
-std::string setJobPhase(Plan& plan, const std::string& name, const Rational& phase) {
+Text setJobPhase(Plan& plan, const std::string& name, const Rational& phase) {
     const auto job = jobNamed(plan, name);
     if (job == plan.jobs.end()) {
         return noJob(name);
     }
     if (job->every.sign() <= 0) {
-        return "the job '" + name + "' follows another one and has no phase of its own";
+        return phrase("the job '{}' follows another one and has no phase of its own", name);
     }
     job->phase = phase - (phase / job->every).floor() * job->every;
     return {};
 }
 
-std::string setJobLength(Plan& plan, const std::string& name, const Rational& lasts) {
+Text setJobLength(Plan& plan, const std::string& name, const Rational& lasts) {
     const auto job = jobNamed(plan, name);
     if (job == plan.jobs.end()) {
         return noJob(name);
     }
     if (!job->lasts) {
-        return "the job '" + name + "' is said in cycles";
+        return phrase("the job '{}' is said in cycles", name);
     }
     if (lasts.sign() <= 0) {
-        return "a job takes some time";
+        return phrase("a job takes some time");
     }
     job->lasts = lasts;
     return {};
 }
 
-std::string setJobPeriod(Plan& plan, const std::string& name, const Rational& every) {
+Text setJobPeriod(Plan& plan, const std::string& name, const Rational& every) {
     const auto job = jobNamed(plan, name);
     if (job == plan.jobs.end()) {
         return noJob(name);
     }
     if (!job->after.empty()) {
-        return "the job '" + name + "' follows another one and has no period of its own";
+        return phrase("the job '{}' follows another one and has no period of its own", name);
     }
     if (every.sign() <= 0) {
-        return "a period is above 0";
+        return phrase("a period is above 0");
     }
     job->every = every;
     job->jitter = std::min(job->jitter, every);

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "plan/plan.h"
 
 namespace wisetick {
@@ -9,24 +10,24 @@ namespace wisetick {
 /// The first of "job", "job-2", … that no job has.
 std::string freeJobName(const Plan& plan);
 
-std::string addJob(Plan& plan, Job job);
+Text addJob(Plan& plan, Job job);
 
 /// Another job in the place of that one; those that follow it follow it still, whatever it is called now.
-std::string replaceJob(Plan& plan, const std::string& name, Job job);
+Text replaceJob(Plan& plan, const std::string& name, Job job);
 
 /// Not one that another job follows.
-std::string removeJob(Plan& plan, const std::string& name);
+Text removeJob(Plan& plan, const std::string& name);
 
 /// To another place; those between move up or down.
-std::string moveJob(Plan& plan, const std::string& name, std::size_t to);
+Text moveJob(Plan& plan, const std::string& name, std::size_t to);
 
 /// s, from the start of the play; taken modulo the period. Of a periodic job.
-std::string setJobPhase(Plan& plan, const std::string& name, const Rational& phase);
+Text setJobPhase(Plan& plan, const std::string& name, const Rational& phase);
 
 /// s, of a job that is said by its time.
-std::string setJobLength(Plan& plan, const std::string& name, const Rational& lasts);
+Text setJobLength(Plan& plan, const std::string& name, const Rational& lasts);
 
 /// s; its jitter gets no longer than that.
-std::string setJobPeriod(Plan& plan, const std::string& name, const Rational& every);
+Text setJobPeriod(Plan& plan, const std::string& name, const Rational& every);
 
 } // namespace wisetick

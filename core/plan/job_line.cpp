@@ -1,5 +1,6 @@
 #include "plan/job_line.h"
 
+#include "base/text.h"
 #include "base/trimmed.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
@@ -43,7 +44,7 @@ public:
     }
 
 private:
-    TextError here(std::string found, std::string expected) const {
+    TextError here(Text found, Text expected) const {
         return {at_,
                 std::min<std::size_t>(wordLength(), text_.size() - std::min(at_, text_.size())),
                 std::move(found),

@@ -1,5 +1,7 @@
 #include "plan/plan.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 #include <stdexcept>
 
@@ -27,7 +29,7 @@ std::string ownName(const PromiseLine& line) {
 
 Plan freshPlan(const Part& part) {
     Plan plan;
-    plan.name = "New plan";
+    plan.name = phrase("New plan");
     plan.part = part.id;
     plan.active = "A";
     plan.takes.push_back({"A", {}, {}, {}, {}, {}});
@@ -86,7 +88,7 @@ Choice& choiceOf(Take& take, const std::string& id) {
 Choice& choiceOf(Plan& plan, const std::string& takeName, const std::string& id) {
     const auto take = std::find_if(plan.takes.begin(), plan.takes.end(), [&](const Take& each) { return each.name == takeName; });
     if (take == plan.takes.end()) {
-        throw std::invalid_argument("no take '" + takeName + "'");
+        throw std::invalid_argument(phrase("no take '{}'", takeName));
     }
     return choiceOf(*take, id);
 }

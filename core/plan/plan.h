@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "plan/promise_line.h"
 #include "quantity/bounds.h"
 
@@ -205,7 +206,7 @@ struct Plan {
 };
 
 /// An edit of a plan, with everything that it needs to know: an empty text, or why it can't be made (the plan is unchanged then).
-using PlanEdit = std::function<std::string(Plan&)>;
+using PlanEdit = std::function<Text(Plan&)>;
 
 /// A plan on a part before anything is decided: one take, in which everything is at its reset.
 Plan freshPlan(const Part& part);

@@ -1,6 +1,7 @@
 #include "plan/plan_check.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "plan/setting_names.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
@@ -65,33 +66,34 @@ public:
     }
 
 private:
-    void fault(std::string path, std::string found, std::string expected, std::string mend = {}) {
+    void fault(std::string path, Text found, Text expected, Text mend = {}) {
         faults_.push_back({Severity::error, {{}, 0, 0, std::move(path)}, std::move(found), std::move(expected), std::move(mend)});
     }
 
     void checkName(const std::string& path, const std::string& noun, const std::string& name,
                    const std::vector<std::string>& known) {
         if (!contains(known, name)) {
-            fault(path, "no " + noun + " '" + name + "'", listNames(known), didYouMean(name, known));
+            fault(path, phrase("no {} '{}'", noun, name), listNames(known), didYouMean(name, known));
         }
     }
 
     void positive(const std::string& path, const std::optional<Rational>& value) {
         if (value && value->sign() <= 0) {
-            fault(path, "the value " + value->toString(), "a value above 0");
+            fault(path, phrase("the value {}", value->toString()), phrase("a value above 0"));
         }
     }
 
     void notNegative(const std::string& path, const std::optional<Rational>& value) {
         if (value && value->sign() < 0) {
-            fault(path, "the value " + value->toString(), "a value of 0 or more");
+            fault(path, phrase("the value {}", value->toString()), phrase("a value of 0 or more"));
         }
     }
 
     void factor(const std::string& path, const std::optional<Rational>& value) {
         positive(path, value);
         if (value && !isWritableFactor(*value)) {
-            fault(path, "the factor " + value->toString(), "a factor of at most 2^48, in steps of at least 2^-48");
+            fault(path, phrase("the factor {}", value->toString()),
+                  phrase("a factor of at most 2^48, in steps of at least 2^-48"));
         }
     }
 
@@ -100,7 +102,7 @@ private:
             return;
         }
         if (bounds->min > bounds->nominal || bounds->nominal > bounds->max) {
-            fault(path, "a range out of order", "min, nominal, max rising");
+            fault(path, phrase("a range out of order"), phrase("min, nominal, max rising"));
         } else if (isPositive) {
             positive(path, bounds->min);
         }
@@ -109,7 +111,7 @@ private:
     void checkTolerance(const std::string& path, const std::optional<Rational>& tolerance) {
         notNegative(path, tolerance);
         if (tolerance && *tolerance >= 1) {
-            fault(path, "a tolerance of 100 % or more", "less");
+            fault(path, phrase("a tolerance of 100 % or more"), "less");
         }
     }
 
@@ -127,7 +129,7 @@ private:
         const std::string path = "board.fitted." + fitted.source;
         once(path, fitted.source, fitted_);
         if (part_ != nullptr) {
-            checkName(path, "crystal or clock input", fitted.source, sourceIds(false));
+            checkName(path, phrase("crystal or clock input"), fitted.source, sourceIds(false));
         }
         positive(path + ".rate", fitted.rate);
         if (fitted.tolerance) {
@@ -141,7 +143,7 @@ private:
             const auto source = part_->findNode(fitted.source);
             if (source && part_->isSource(*source) && part_->sources[*source].kind == SourceKind::crystal &&
                 !part_->sources[*source].fedIn) {
-                fault(path + ".fed_in", "a clock fed in for '" + fitted.source + "'", "a source that takes one");
+                fault(path + ".fed_in", phrase("a clock fed in for '{}'", fitted.source), phrase("a source that takes one"));
             }
         }
         positive(path + ".load", fitted.load);
@@ -177,10 +179,10 @@ private:
                 trimmable.push_back(source.id);
             }
         }
-        checkName(path, "source with a trim", trimmed.source, trimmable);
+        checkName(path, phrase("source with a trim"), trimmed.source, trimmable);
         checkName(path + ".by", "source", trimmed.by, idsOf(part_->sources));
         if (trimmed.by == trimmed.source) {
-            fault(path + ".by", "'" + trimmed.by + "' trimmed by itself", "a better clock");
+            fault(path + ".by", phrase("'{}' trimmed by itself", trimmed.by), phrase("a better clock"));
         }
     }
 
@@ -195,10 +197,10 @@ private:
         for (const PartSignal& each : all) {
             names.push_back(each.name());
         }
-        checkName(path, "signal with a choice of pins", signal, names);
+        checkName(path, phrase("signal with a choice of pins"), signal, names);
         for (const PartSignal& each : all) {
             if (each.name() == signal) {
-                checkName(path, "pin for '" + signal + "'", pin, each.signal->places);
+                checkName(path, phrase("pin for '{}'", signal), pin, each.signal->places);
             }
         }
     }
@@ -206,7 +208,7 @@ private:
     /// A table has a key once.
     void once(const std::string& path, const std::string& name, std::set<std::string>& seen) {
         if (!seen.insert(name).second) {
-            fault(path, "'" + name + "' again", "it once");
+            fault(path, phrase("'{}' again", name), phrase("it once"));
         }
     }
 
@@ -218,10 +220,10 @@ private:
             if (part_ == nullptr) {
                 continue;
             }
-            checkName(path, "option word", id, idsOf(part_->options));
+            checkName(path, phrase("option word"), id, idsOf(part_->options));
             for (const OptionWord& option : part_->options) {
                 if (option.id == id) {
-                    checkName(path, "value of '" + id + "'", value, idsOf(option.values));
+                    checkName(path, phrase("value of '{}'", id), value, idsOf(option.values));
                 }
             }
         }
@@ -250,13 +252,13 @@ private:
         for (const auto& [key, count] :
              {std::pair("in_series", battery.inSeries), std::pair("in_parallel", battery.inParallel)}) {
             if (count < 1 || count > kMostCells) {
-                fault(path + "." + key, "the number " + std::to_string(count), "a whole number from 1 to 1000");
+                fault(path + "." + key, phrase("the number {}", std::to_string(count)), phrase("a whole number from 1 to 1000"));
             }
         }
         for (std::size_t i = 0; i < battery.usable.size(); ++i) {
             positive(path + ".usable", battery.usable[i].second);
             if (i > 0 && battery.usable[i].first <= battery.usable[i - 1].first) {
-                fault(path + ".usable", "temperatures that do not rise", "each temperature above the one before");
+                fault(path + ".usable", phrase("temperatures that do not rise"), phrase("each temperature above the one before"));
             }
         }
         for (std::size_t i = 0; i < battery.curve.size(); ++i) {
@@ -264,8 +266,8 @@ private:
             positive(path + ".curve", volt);
             notNegative(path + ".curve", left);
             if (left > 1 || (i > 0 && (left <= battery.curve[i - 1].first || volt < battery.curve[i - 1].second))) {
-                fault(path + ".curve", "a curve that does not rise with the charge that is left",
-                      "shares from 0 % to 100 %, upwards");
+                fault(path + ".curve", phrase("a curve that does not rise with the charge that is left"),
+                      phrase("shares from 0 % to 100 %, upwards"));
             }
         }
     }
@@ -273,7 +275,7 @@ private:
     void checkRegulator(const Regulator& regulator) {
         positive("board.regulator.efficiency", regulator.efficiency);
         if (regulator.efficiency && *regulator.efficiency > 1) {
-            fault("board.regulator.efficiency", printQuantity(*regulator.efficiency, Unit::ratio), "at most 100 %");
+            fault("board.regulator.efficiency", printQuantity(*regulator.efficiency, Unit::ratio), phrase("at most 100 %"));
         }
         notNegative("board.regulator.draws", regulator.draws);
     }
@@ -284,9 +286,9 @@ private:
             const HandoverFile& file = plan_.handover[i];
             const std::string path = "handover." + std::to_string(i + 1);
             if (file.path.empty() || file.path.back() == '/') {
-                fault(path + ".file", "'" + file.path + "', which names no file", "a path from the plan's folder");
+                fault(path + ".file", phrase("'{}', which names no file", file.path), phrase("a path from the plan's folder"));
             } else if (!seen.insert(file.path).second) {
-                fault(path + ".file", "the file '" + file.path + "' again", "each file once");
+                fault(path + ".file", phrase("the file '{}' again", file.path), phrase("each file once"));
             }
             checkName(path + ".as", "form", file.form, handoverForms());
             for (const auto& [key, take] : {std::pair(".take", file.take), std::pair(".from", file.from)}) {
@@ -303,13 +305,13 @@ private:
             const KeptCapture& capture = plan_.captures[i];
             const std::string path = "capture." + std::to_string(i + 1);
             if (capture.path.empty() || capture.path.back() == '/') {
-                fault(path + ".file", "'" + capture.path + "', which names no file", "a path from the plan's folder");
+                fault(path + ".file", phrase("'{}', which names no file", capture.path), phrase("a path from the plan's folder"));
             } else if (!seen.insert(capture.path).second) {
-                fault(path + ".file", "the file '" + capture.path + "' again", "each file once");
+                fault(path + ".file", phrase("the file '{}' again", capture.path), phrase("each file once"));
             }
             const bool isSum = capture.sum.size() == 8 && capture.sum.find_first_not_of("0123456789abcdef") == std::string::npos;
             if (!capture.sum.empty() && !isSum) {
-                fault(path + ".sum", "'" + capture.sum + "'", "eight hexadecimal digits, or none");
+                fault(path + ".sum", "'" + capture.sum + "'", phrase("eight hexadecimal digits, or none"));
             }
         }
     }
@@ -319,16 +321,17 @@ private:
         for (std::size_t i = 0; i < plan_.promises.size(); ++i) {
             const std::string& name = plan_.promises[i].line.name;
             if (!name.empty() && !seen.insert(name).second) {
-                fault("promise." + std::to_string(i + 1) + ".say", "the promise '" + name + "' again", "a name of its own");
+                fault("promise." + std::to_string(i + 1) + ".say", phrase("the promise '{}' again", name),
+                      phrase("a name of its own"));
             }
-            const std::string say = "promise." + std::to_string(i + 1) + ".say";
+            const Text say = "promise." + std::to_string(i + 1) + ".say";
             for (const std::string& take : plan_.promises[i].line.inTakes) {
                 checkName(say, "take", take, takes_);
             }
             if (const std::string& job = plan_.promises[i].line.whileJob; !job.empty()) {
                 checkName(say, "job", job, jobs_);
                 if (!plan_.promises[i].line.inTakes.empty()) {
-                    fault(say, "both 'in take' and 'while'", "one of them: a job runs in a take of its own");
+                    fault(say, phrase("both 'in take' and 'while'"), phrase("one of them: a job runs in a take of its own"));
                 }
             }
             const auto* bites = plan_.promises[i].line.ask.as<BitesAsk>();
@@ -340,17 +343,17 @@ private:
 
     void checkTakes() {
         if (plan_.takes.empty()) {
-            fault("", "no take", "at least one [[take]] with a name");
+            fault("", phrase("no take"), phrase("at least one [[take]] with a name"));
             return;
         }
         std::set<std::string> seen;
         for (const Take& take : plan_.takes) {
             const std::string path = "take." + take.name;
             if (take.name.empty()) {
-                fault(path + "name", "a take without a name", "a name");
+                fault(path + "name", phrase("a take without a name"), phrase("a name"));
             }
             if (!seen.insert(take.name).second) {
-                fault(path + ".name", "the take '" + take.name + "' again", "a name of its own");
+                fault(path + ".name", phrase("the take '{}' again", take.name), phrase("a name of its own"));
             }
             if (part_ != nullptr) {
                 checkTakeOnPart(path, take);
@@ -377,7 +380,7 @@ private:
             const std::size_t dot = lock.find('.');
             std::vector<std::string> known = choosable_;
             known.emplace_back("tier");
-            checkName(path + ".locks", "line or control", lock.substr(0, dot), known);
+            checkName(path + ".locks", phrase("line or control"), lock.substr(0, dot), known);
             if (dot != std::string::npos) {
                 checkName(path + ".locks", "control", lock.substr(dot + 1), {"from", "divide", "multiply", "on"});
             }
@@ -393,29 +396,32 @@ private:
             const std::vector<std::string> drives =
                 source && part_->isSource(*source) ? idsOf(part_->sources[*source].drives) : std::vector<std::string>();
             if (drives.empty()) {
-                fault(path + ".drive", "'drive' for '" + choice.id + "', which has no choice of it",
-                      "a crystal with levels of drive");
+                fault(path + ".drive", phrase("'drive' for '{}', which has no choice of it", choice.id),
+                      phrase("a crystal with levels of drive"));
             } else {
-                checkName(path + ".drive", "drive of '" + choice.id + "'", *choice.drive, drives);
+                checkName(path + ".drive", phrase("drive of '{}'", choice.id), *choice.drive, drives);
             }
         }
         if (part_ == nullptr) {
             return;
         }
-        checkName(path, "line, source or peripheral", choice.id, choosable_);
+        checkName(path, phrase("line, source or peripheral"), choice.id, choosable_);
         if (choice.from) {
-            checkName(path + ".from", "source or line", *choice.from, nodes_);
+            checkName(path + ".from", phrase("source or line"), *choice.from, nodes_);
         }
         const auto node = part_->findNode(choice.id);
         const bool isLine = node && !part_->isSource(*node);
         if (choice.divide && (!isLine || part_->lineAt(*node).divide.empty())) {
-            fault(path + ".divide", "'divide' for '" + choice.id + "', which has no divider", "a line with a divider");
+            fault(path + ".divide", phrase("'divide' for '{}', which has no divider", choice.id),
+                  phrase("a line with a divider"));
         }
         if (choice.rate && (!node || isLine || part_->sources[*node].rates.size() < 2)) {
-            fault(path + ".rate", "'rate' for '" + choice.id + "', which has no choice of rates", "a source with 'rates'");
+            fault(path + ".rate", phrase("'rate' for '{}', which has no choice of rates", choice.id),
+                  phrase("a source with 'rates'"));
         }
         if (choice.multiply && (!isLine || part_->lineAt(*node).multiply.empty())) {
-            fault(path + ".multiply", "'multiply' for '" + choice.id + "', which has no multiplier", "a line with a multiplier");
+            fault(path + ".multiply", phrase("'multiply' for '{}', which has no multiplier", choice.id),
+                  phrase("a line with a multiplier"));
         }
     }
 
@@ -434,10 +440,10 @@ private:
                 continue;
             }
             const auto& options = part_->modes[*mode].options;
-            checkName(path, "option of " + choice.mode, choice.option, idsOf(options));
+            checkName(path, phrase("option of {}", choice.mode), choice.option, idsOf(options));
             for (const ModeOption& each : options) {
                 if (each.id == choice.option) {
-                    checkName(path, "value of '" + choice.option + "'", choice.value, idsOf(each.values));
+                    checkName(path, phrase("value of '{}'", choice.option), choice.value, idsOf(each.values));
                 }
             }
         }
@@ -466,7 +472,7 @@ private:
         for (const Job& job : plan_.jobs) {
             const std::string path = "job." + job.name;
             if (!seen.insert(job.name).second) {
-                fault(path + ".name", "the job '" + job.name + "' again", "a name of its own");
+                fault(path + ".name", phrase("the job '{}' again", job.name), phrase("a name of its own"));
             }
             checkPace(path, job);
             notNegative(path + ".phase", job.phase);
@@ -474,11 +480,11 @@ private:
             factor(path + ".cycles", job.cycles);
             positive(path + ".done_within", job.doneWithin);
             if (!job.by.empty() && (job.isRandom || !job.after.empty())) {
-                fault(path + ".by", "a timer of a job that does not come by a period", "it with 'every'");
+                fault(path + ".by", phrase("a timer of a job that does not come by a period"), phrase("it with 'every'"));
             }
             if (job.lasts.has_value() == job.cycles.has_value()) {
-                fault(path, job.lasts ? "both 'lasts' and 'cycles'" : "neither 'lasts' nor 'cycles'",
-                      "one of them: how long the job takes, in time or in core cycles");
+                fault(path, job.lasts ? phrase("both 'lasts' and 'cycles'") : phrase("neither 'lasts' nor 'cycles'"),
+                      phrase("one of them: how long the job takes, in time or in core cycles"));
             }
             if (!job.take.empty()) {
                 checkName(path + ".take", "take", job.take, takes_);
@@ -504,9 +510,10 @@ private:
     void checkPace(const std::string& path, const Job& job) {
         notNegative(path + ".jitter", job.jitter);
         if (!job.jitter.isZero() && (job.isRandom || !job.after.empty())) {
-            fault(path + ".jitter", "a jitter without a period", "it with 'every'");
+            fault(path + ".jitter", phrase("a jitter without a period"), phrase("it with 'every'"));
         } else if (job.jitter > job.every) {
-            fault(path + ".jitter", "a jitter of more than the period", "at most " + printQuantity(job.every, Unit::second));
+            fault(path + ".jitter", phrase("a jitter of more than the period"),
+                  phrase("at most {}", printQuantity(job.every, Unit::second)));
         }
         if (job.after.empty()) {
             positive(path + (job.isRandom ? ".about" : ".every"), job.every);
@@ -524,7 +531,7 @@ private:
             ++steps;
         }
         if (steps > plan_.jobs.size()) {
-            fault(path + ".after", "jobs that follow each other in a ring", "one that comes by itself");
+            fault(path + ".after", phrase("jobs that follow each other in a ring"), phrase("one that comes by itself"));
         }
     }
 
@@ -547,7 +554,7 @@ Diagnostics checkPlan(const Plan& plan, const Part* part) {
     return PlanChecker(plan, part).check();
 }
 
-std::string whyNotWhole(const Plan& plan, const Part* part) {
+Text whyNotWhole(const Plan& plan, const Part* part) {
     const Diagnostics faults = checkPlan(plan, part);
     return faults.empty() ? "" : faults.front().place.path + ": " + sayText(faults.front());
 }

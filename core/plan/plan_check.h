@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
+#include "base/text.h"
 #include "plan/plan.h"
 
 namespace wisetick {
@@ -12,6 +13,6 @@ namespace wisetick {
 Diagnostics checkPlan(const Plan& plan, const Part* part);
 
 /// The first fault in words, as an edit says why it can't be made; empty if there is none.
-std::string whyNotWhole(const Plan& plan, const Part* part);
+Text whyNotWhole(const Plan& plan, const Part* part);
 
 } // namespace wisetick

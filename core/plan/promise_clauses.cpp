@@ -1,6 +1,7 @@
 #include "plan/promise_clauses.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 
 #include <algorithm>
 
@@ -166,7 +167,7 @@ std::string opening(const Clause& clause) {
     return text;
 }
 
-TextError errorAt(const Word& word, std::string found, std::string expected, std::string mend) {
+TextError errorAt(const Word& word, Text found, Text expected, Text mend) {
     return {word.position, word.text.size(), std::move(found), std::move(expected), std::move(mend)};
 }
 

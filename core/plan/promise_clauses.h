@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "plan/ask_row.h"
 #include "quantity/unit.h"
 
@@ -37,7 +38,7 @@ struct Clause {
 /// "fed every".
 std::string opening(const Clause& clause);
 
-TextError errorAt(const Word& word, std::string found, std::string expected, std::string mend = {});
+TextError errorAt(const Word& word, Text found, Text expected, Text mend = {});
 std::string quoted(std::string_view text);
 
 /// Gathers the clauses of an ask; they write into places of it.

@@ -1,5 +1,7 @@
 #include "plan/promise_edits.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 #include <map>
 
@@ -9,12 +11,12 @@ namespace {
 
 constexpr std::size_t kGone = static_cast<std::size_t>(-1);
 
-std::string nameTaken(const std::string& name) {
-    return "there is a promise '" + name + "' already";
+Text nameTaken(const std::string& name) {
+    return phrase("there is a promise '{}' already", name);
 }
 
-std::string noPlace(std::size_t place) {
-    return "there is no promise " + std::to_string(place + 1);
+Text noPlace(std::size_t place) {
+    return phrase("there is no promise {}", std::to_string(place + 1));
 }
 
 /// The place of the promise of that given name, save one; kGone where there is none.
@@ -55,20 +57,20 @@ void changePromises(Plan& plan, Change change, Now now) {
 }
 
 /// Why the plan has not what the promise leans on, a job that feeds or while which it is asked, or a take; empty where it has.
-std::string whyNotThere(const Plan& plan, const Promise& promise) {
+Text whyNotThere(const Plan& plan, const Promise& promise) {
     const auto isJob = [&](const std::string& name) {
         return std::any_of(plan.jobs.begin(), plan.jobs.end(), [&](const Job& job) { return job.name == name; });
     };
     const auto* bites = promise.line.ask.as<BitesAsk>();
     if (bites != nullptr && !bites->fedBy.empty() && !isJob(bites->fedBy)) {
-        return "there is no job '" + bites->fedBy + "' that could feed it";
+        return phrase("there is no job '{}' that could feed it", bites->fedBy);
     }
     if (!promise.line.whileJob.empty() && !isJob(promise.line.whileJob)) {
-        return "there is no job '" + promise.line.whileJob + "' while which it could be asked";
+        return phrase("there is no job '{}' while which it could be asked", promise.line.whileJob);
     }
     for (const std::string& take : promise.line.inTakes) {
         if (findTake(plan, take) == nullptr) {
-            return "there is no take '" + take + "' in which it could be asked";
+            return phrase("there is no take '{}' in which it could be asked", take);
         }
     }
     return {};
@@ -80,11 +82,11 @@ bool asksTheSame(const PromiseLine& a, const PromiseLine& b) {
 
 } // namespace
 
-std::string addPromise(Plan& plan, Promise promise) {
+Text addPromise(Plan& plan, Promise promise) {
     if (placeOf(plan, promise.line.name) != kGone) {
         return nameTaken(promise.line.name);
     }
-    if (std::string why = whyNotThere(plan, promise); !why.empty()) {
+    if (Text why = whyNotThere(plan, promise); !why.empty()) {
         return why;
     }
     // a given name goes first: another promise may be called otherwise after it
@@ -94,14 +96,14 @@ std::string addPromise(Plan& plan, Promise promise) {
     return {};
 }
 
-std::string replacePromise(Plan& plan, std::size_t place, Promise promise) {
+Text replacePromise(Plan& plan, std::size_t place, Promise promise) {
     if (place >= plan.promises.size()) {
         return noPlace(place);
     }
     if (placeOf(plan, promise.line.name, place) != kGone) {
         return nameTaken(promise.line.name);
     }
-    if (std::string why = whyNotThere(plan, promise); !why.empty()) {
+    if (Text why = whyNotThere(plan, promise); !why.empty()) {
         return why;
     }
     const bool keepsPins = asksTheSame(plan.promises[place].line, promise.line);
@@ -111,12 +113,12 @@ std::string replacePromise(Plan& plan, std::size_t place, Promise promise) {
     return {};
 }
 
-std::string putPromise(Plan& plan, Promise promise) {
+Text putPromise(Plan& plan, Promise promise) {
     const std::size_t place = placeOf(plan, promise.line.name);
     return place == kGone ? addPromise(plan, std::move(promise)) : replacePromise(plan, place, std::move(promise));
 }
 
-std::string removePromise(Plan& plan, std::size_t place) {
+Text removePromise(Plan& plan, std::size_t place) {
     if (place >= plan.promises.size()) {
         return noPlace(place);
     }
@@ -126,7 +128,7 @@ std::string removePromise(Plan& plan, std::size_t place) {
     return {};
 }
 
-std::string movePromise(Plan& plan, std::size_t from, std::size_t to) {
+Text movePromise(Plan& plan, std::size_t from, std::size_t to) {
     if (from >= plan.promises.size() || to >= plan.promises.size()) {
         return noPlace(std::max(from, to));
     }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "plan/plan.h"
 
 namespace wisetick {
@@ -9,19 +10,19 @@ namespace wisetick {
 /// is unchanged then.
 
 /// Behind all others. Not with a name that another one has.
-std::string addPromise(Plan& plan, Promise promise);
+Text addPromise(Plan& plan, Promise promise);
 
 /// Another promise in the place of that one. What was pinned of it stays where it asks the same of the same subject, and is free
 /// otherwise.
-std::string replacePromise(Plan& plan, std::size_t place, Promise promise);
+Text replacePromise(Plan& plan, std::size_t place, Promise promise);
 
 /// In the place of the promise of the same given name; behind all others where there is none.
-std::string putPromise(Plan& plan, Promise promise);
+Text putPromise(Plan& plan, Promise promise);
 
 /// With what takes pin of it.
-std::string removePromise(Plan& plan, std::size_t place);
+Text removePromise(Plan& plan, std::size_t place);
 
 /// To another place; those between move up or down.
-std::string movePromise(Plan& plan, std::size_t from, std::size_t to);
+Text movePromise(Plan& plan, std::size_t from, std::size_t to);
 
 } // namespace wisetick

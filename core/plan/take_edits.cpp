@@ -1,5 +1,7 @@
 #include "plan/take_edits.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
@@ -11,20 +13,20 @@ std::vector<Take>::iterator takeNamed(Plan& plan, const std::string& name) {
 }
 
 /// Why a take can't be called so.
-std::string checkTakeName(const Plan& plan, const std::string& name) {
+Text checkTakeName(const Plan& plan, const std::string& name) {
     if (name.find_first_not_of(" \t") == std::string::npos) {
-        return "a take needs a name";
+        return phrase("a take needs a name");
     }
-    return findTake(plan, name) == nullptr ? "" : "there is a take '" + name + "' already";
+    return findTake(plan, name) == nullptr ? "" : phrase("there is a take '{}' already", name);
 }
 
-std::string noTake(const std::string& name) {
-    return "there is no take '" + name + "'";
+Text noTake(const std::string& name) {
+    return phrase("there is no take '{}'", name);
 }
 
 /// Runs a change of the take of that name.
 template <class Change>
-std::string inTake(Plan& plan, const std::string& name, Change change) {
+Text inTake(Plan& plan, const std::string& name, Change change) {
     const auto take = takeNamed(plan, name);
     if (take == plan.takes.end()) {
         return noTake(name);
@@ -44,16 +46,16 @@ std::string freeTakeName(const Plan& plan) {
     }
 }
 
-std::string addTake(Plan& plan, const std::string& name) {
-    const std::string why = checkTakeName(plan, name);
+Text addTake(Plan& plan, const std::string& name) {
+    const Text why = checkTakeName(plan, name);
     if (why.empty()) {
         plan.takes.push_back({name, {}, {}, {}, {}, {}});
     }
     return why;
 }
 
-std::string copyTake(Plan& plan, const std::string& name, const std::string& copy) {
-    const std::string why = checkTakeName(plan, copy);
+Text copyTake(Plan& plan, const std::string& name, const std::string& copy) {
+    const Text why = checkTakeName(plan, copy);
     const auto take = takeNamed(plan, name);
     if (!why.empty() || take == plan.takes.end()) {
         return why.empty() ? noTake(name) : why;
@@ -64,11 +66,11 @@ std::string copyTake(Plan& plan, const std::string& name, const std::string& cop
     return {};
 }
 
-std::string renameTake(Plan& plan, const std::string& name, const std::string& by) {
+Text renameTake(Plan& plan, const std::string& name, const std::string& by) {
     if (name == by) {
         return {};
     }
-    const std::string why = checkTakeName(plan, by);
+    const Text why = checkTakeName(plan, by);
     const auto take = takeNamed(plan, name);
     if (!why.empty() || take == plan.takes.end()) {
         return why.empty() ? noTake(name) : why;
@@ -92,28 +94,28 @@ std::string renameTake(Plan& plan, const std::string& name, const std::string& b
     return {};
 }
 
-std::string deleteTake(Plan& plan, const std::string& name) {
+Text deleteTake(Plan& plan, const std::string& name) {
     const auto take = takeNamed(plan, name);
     if (take == plan.takes.end()) {
         return noTake(name);
     }
     if (plan.takes.size() == 1) {
-        return "'" + name + "' is the only take; a plan keeps one";
+        return phrase("'{}' is the only take; a plan keeps one", name);
     }
     const auto job = std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.take == name; });
     if (job != plan.jobs.end()) {
-        return "the job '" + job->name + "' runs in take '" + name + "'; give it another one first";
+        return phrase("the job '{}' runs in take '{}'; give it another one first", job->name, name);
     }
     const auto promise = std::find_if(plan.promises.begin(), plan.promises.end(), [&](const Promise& each) {
         return std::find(each.line.inTakes.begin(), each.line.inTakes.end(), name) != each.line.inTakes.end();
     });
     if (promise != plan.promises.end()) {
-        return "'" + promise->text + "' is asked in take '" + name + "'; change that promise first";
+        return phrase("'{}' is asked in take '{}'; change that promise first", promise->text, name);
     }
     const auto file = std::find_if(plan.handover.begin(), plan.handover.end(),
                                    [&](const HandoverFile& each) { return each.take == name || each.from == name; });
     if (file != plan.handover.end()) {
-        return "the handover file '" + file->path + "' is made from take '" + name + "'; take it out first";
+        return phrase("the handover file '{}' is made from take '{}'; take it out first", file->path, name);
     }
     const auto next = plan.takes.erase(take);
     if (plan.active == name) {
@@ -122,7 +124,7 @@ std::string deleteTake(Plan& plan, const std::string& name) {
     return {};
 }
 
-std::string moveTake(Plan& plan, const std::string& name, int by) {
+Text moveTake(Plan& plan, const std::string& name, int by) {
     const auto take = takeNamed(plan, name);
     if (take == plan.takes.end()) {
         return noTake(name);
@@ -133,11 +135,11 @@ std::string moveTake(Plan& plan, const std::string& name, int by) {
     return {};
 }
 
-std::string activateTake(Plan& plan, const std::string& name) {
+Text activateTake(Plan& plan, const std::string& name) {
     return inTake(plan, name, [&](Take&) { plan.active = name; });
 }
 
-std::string setChoice(Plan& plan, const std::string& take, const Choice& choice) {
+Text setChoice(Plan& plan, const std::string& take, const Choice& choice) {
     return inTake(plan, take, [&](Take& in) {
         const bool setsNothing = !choice.from && !choice.divide && !choice.multiply && !choice.on && !choice.rate;
         if (setsNothing) {
@@ -148,28 +150,29 @@ std::string setChoice(Plan& plan, const std::string& take, const Choice& choice)
     });
 }
 
-std::string setFrom(Plan& plan, const std::string& take, const std::string& id, const std::string& from) {
+Text setFrom(Plan& plan, const std::string& take, const std::string& id, const std::string& from) {
     return inTake(plan, take, [&](Take& in) { choiceOf(in, id).from = from; });
 }
 
-std::string setDivide(Plan& plan, const std::string& take, const std::string& id, const Rational& divide) {
-    return divide.sign() <= 0 ? "a divisor above 0" : inTake(plan, take, [&](Take& in) { choiceOf(in, id).divide = divide; });
+Text setDivide(Plan& plan, const std::string& take, const std::string& id, const Rational& divide) {
+    return divide.sign() <= 0 ? phrase("a divisor above 0")
+                              : inTake(plan, take, [&](Take& in) { choiceOf(in, id).divide = divide; });
 }
 
-std::string setMultiply(Plan& plan, const std::string& take, const std::string& id, const Rational& multiply) {
-    return multiply.sign() <= 0 ? "a factor above 0"
+Text setMultiply(Plan& plan, const std::string& take, const std::string& id, const Rational& multiply) {
+    return multiply.sign() <= 0 ? phrase("a factor above 0")
                                 : inTake(plan, take, [&](Take& in) { choiceOf(in, id).multiply = multiply; });
 }
 
-std::string setRate(Plan& plan, const std::string& take, const std::string& id, const Rational& hertz) {
-    return hertz.sign() <= 0 ? "a rate above 0" : inTake(plan, take, [&](Take& in) { choiceOf(in, id).rate = hertz; });
+Text setRate(Plan& plan, const std::string& take, const std::string& id, const Rational& hertz) {
+    return hertz.sign() <= 0 ? phrase("a rate above 0") : inTake(plan, take, [&](Take& in) { choiceOf(in, id).rate = hertz; });
 }
 
-std::string setTier(Plan& plan, const std::string& take, const std::string& tier) {
+Text setTier(Plan& plan, const std::string& take, const std::string& tier) {
     return inTake(plan, take, [&](Take& in) { in.tier = tier; });
 }
 
-std::string lockControl(Plan& plan, const std::string& take, const std::string& lock) {
+Text lockControl(Plan& plan, const std::string& take, const std::string& lock) {
     return inTake(plan, take, [&](Take& in) {
         if (std::find(in.locks.begin(), in.locks.end(), lock) == in.locks.end()) {
             in.locks.push_back(lock);
@@ -177,18 +180,18 @@ std::string lockControl(Plan& plan, const std::string& take, const std::string& 
     });
 }
 
-std::string unlockLine(Plan& plan, const std::string& take, const std::string& id) {
+Text unlockLine(Plan& plan, const std::string& take, const std::string& id) {
     return inTake(plan, take, [&](Take& in) {
         std::erase_if(in.locks, [&](const std::string& lock) { return lock == id || lock.rfind(id + ".", 0) == 0; });
     });
 }
 
-std::string restIn(Plan& plan, const std::string& take, const std::string& mode) {
+Text restIn(Plan& plan, const std::string& take, const std::string& mode) {
     return inTake(plan, take, [&](Take& in) { in.restsIn = mode; });
 }
 
-std::string setModeOption(Plan& plan, const std::string& take, const std::string& mode, const std::string& option,
-                          const std::string& value) {
+Text setModeOption(Plan& plan, const std::string& take, const std::string& mode, const std::string& option,
+                   const std::string& value) {
     return inTake(plan, take, [&](Take& in) {
         const auto isIt = [&](const ModeChoice& each) { return each.mode == mode && each.option == option; };
         const auto found = std::find_if(in.modes.begin(), in.modes.end(), isIt);
@@ -204,10 +207,10 @@ std::string setModeOption(Plan& plan, const std::string& take, const std::string
     });
 }
 
-std::string pinWay(Plan& plan, const std::string& take, PinnedWay way) {
+Text pinWay(Plan& plan, const std::string& take, PinnedWay way) {
     const std::vector<std::string> names = promiseNames(plan);
     if (std::find(names.begin(), names.end(), way.promise) == names.end()) {
-        return "there is no promise '" + way.promise + "'";
+        return phrase("there is no promise '{}'", way.promise);
     }
     return inTake(plan, take, [&](Take& in) {
         const auto found =
@@ -220,7 +223,7 @@ std::string pinWay(Plan& plan, const std::string& take, PinnedWay way) {
     });
 }
 
-std::string freeWay(Plan& plan, const std::string& take, const std::string& promise) {
+Text freeWay(Plan& plan, const std::string& take, const std::string& promise) {
     return inTake(plan, take,
                   [&](Take& in) { std::erase_if(in.pinned, [&](const PinnedWay& each) { return each.promise == promise; }); });
 }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "plan/plan.h"
 
 namespace wisetick {
@@ -10,48 +11,48 @@ namespace wisetick {
 std::string freeTakeName(const Plan& plan);
 
 /// A take that stands at the part's reset, after all others.
-std::string addTake(Plan& plan, const std::string& name);
+Text addTake(Plan& plan, const std::string& name);
 
 /// A copy right after the original.
-std::string copyTake(Plan& plan, const std::string& name, const std::string& copy);
+Text copyTake(Plan& plan, const std::string& name, const std::string& copy);
 
 /// Jobs that run in it, and the active one, follow.
-std::string renameTake(Plan& plan, const std::string& name, const std::string& by);
+Text renameTake(Plan& plan, const std::string& name, const std::string& by);
 
 /// Not the last one, and none in which a job runs. If it was active, its neighbour becomes so.
-std::string deleteTake(Plan& plan, const std::string& name);
+Text deleteTake(Plan& plan, const std::string& name);
 
 /// One place up (−1) or down (+1); nothing happens at an end.
-std::string moveTake(Plan& plan, const std::string& name, int by);
+Text moveTake(Plan& plan, const std::string& name, int by);
 
 /// The take that the plan stands on.
-std::string activateTake(Plan& plan, const std::string& name);
+Text activateTake(Plan& plan, const std::string& name);
 
 /// Edits of what one take sets. Each names the take; of a take that is not there it says so.
 
 /// In place of what the take sets on that line, source or peripheral. A choice that sets nothing takes it away.
-std::string setChoice(Plan& plan, const std::string& take, const Choice& choice);
-std::string setFrom(Plan& plan, const std::string& take, const std::string& id, const std::string& from);
-std::string setDivide(Plan& plan, const std::string& take, const std::string& id, const Rational& divide);
-std::string setMultiply(Plan& plan, const std::string& take, const std::string& id, const Rational& multiply);
+Text setChoice(Plan& plan, const std::string& take, const Choice& choice);
+Text setFrom(Plan& plan, const std::string& take, const std::string& id, const std::string& from);
+Text setDivide(Plan& plan, const std::string& take, const std::string& id, const Rational& divide);
+Text setMultiply(Plan& plan, const std::string& take, const std::string& id, const Rational& multiply);
 /// Hz, of a source that has several.
-std::string setRate(Plan& plan, const std::string& take, const std::string& id, const Rational& hertz);
+Text setRate(Plan& plan, const std::string& take, const std::string& id, const Rational& hertz);
 /// An empty one leaves it at the part's reset.
-std::string setTier(Plan& plan, const std::string& take, const std::string& tier);
+Text setTier(Plan& plan, const std::string& take, const std::string& tier);
 
 /// "ref.divide", or a line with all its controls.
-std::string lockControl(Plan& plan, const std::string& take, const std::string& lock);
+Text lockControl(Plan& plan, const std::string& take, const std::string& lock);
 /// Frees a line and all its controls.
-std::string unlockLine(Plan& plan, const std::string& take, const std::string& id);
+Text unlockLine(Plan& plan, const std::string& take, const std::string& id);
 
 /// An empty mode: it does not rest.
-std::string restIn(Plan& plan, const std::string& take, const std::string& mode);
+Text restIn(Plan& plan, const std::string& take, const std::string& mode);
 /// An option of a sleep mode; an empty value leaves it at the part's reset.
-std::string setModeOption(Plan& plan, const std::string& take, const std::string& mode, const std::string& option,
-                          const std::string& value);
+Text setModeOption(Plan& plan, const std::string& take, const std::string& mode, const std::string& option,
+                   const std::string& value);
 
 /// Insists on a way of a promise, by its name among promiseNames.
-std::string pinWay(Plan& plan, const std::string& take, PinnedWay way);
-std::string freeWay(Plan& plan, const std::string& take, const std::string& promise);
+Text pinWay(Plan& plan, const std::string& take, PinnedWay way);
+Text freeWay(Plan& plan, const std::string& take, const std::string& promise);
 
 } // namespace wisetick

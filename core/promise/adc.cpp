@@ -1,5 +1,6 @@
 #include "promise/adc.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -83,8 +84,8 @@ Rational sampleFor(const AdcKind& adc, const Rational& least, const Rational& he
     return adc.sample.atLeast(least * hertz).value_or(adc.sample.most());
 }
 
-std::string whyOf(const PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock,
-                  const AdcClockSpan& span, const Way& way) {
+Text whyOf(const PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const AdcClockSpan& span,
+           const Way& way) {
     if (figure.state == State::kept) {
         return {};
     }
@@ -93,38 +94,39 @@ std::string whyOf(const PromiseFigure& figure, const AdcKind& adc, const TakesAs
     }
     const bool isBroken = figure.state == State::broken;
     const Rational& rate = isBroken ? figure.got->nominal : figure.got->min;
-    const std::string when = isBroken ? "" : " in the worst case";
+    const Text when = isBroken ? "" : phrase(" in the worst case");
     const Rational& longest = isBroken ? figure.got->nominal : figure.got->max;
     if (ask.onceIn && longest > *ask.onceIn) {
-        return printQuantity(longest, Unit::second) + when + ", asked at most " + printQuantity(*ask.onceIn, Unit::second);
+        return phrase("{}{}, asked at most {}", printQuantity(longest, Unit::second), when,
+                      printQuantity(*ask.onceIn, Unit::second));
     }
     if (!ask.onceIn && rate < ask.samplesPerSecond) {
-        return printQuantity(rate, Unit::samples) + when + ", asked at least " +
-               printQuantity(ask.samplesPerSecond, Unit::samples);
+        return phrase("{}{}, asked at least {}", printQuantity(rate, Unit::samples), when,
+                      printQuantity(ask.samplesPerSecond, Unit::samples));
     }
     const Bounds converter = clock.hertz * (1 / settingOf(way, "divide"));
     const Rational& hertz = isBroken ? converter.nominal : converter.max;
     if (!isBroken && !span.holds(converter)) {
         const bool isFast = span.max && converter.max > *span.max * (1 + span.slack);
-        return "its clock is as " + std::string(isFast ? "fast" : "slow") + " as " +
-               printQuantity(isFast ? converter.max : converter.min, Unit::hertz) + ", and the converter takes " +
-               (isFast ? "at most " + printQuantity(*span.max, Unit::hertz)
-                       : "at least " + printQuantity(*span.min, Unit::hertz));
+        return phrase("its clock is as {} as {}, and the converter takes {}", std::string(isFast ? "fast" : "slow"),
+                      printQuantity(isFast ? converter.max : converter.min, Unit::hertz),
+                      isFast ? phrase("at most {}", printQuantity(*span.max, Unit::hertz))
+                             : phrase("at least {}", printQuantity(*span.min, Unit::hertz)));
     }
     const auto bits = settingOf(way, "bits").toInt64().value_or(0);
-    return "samples for " + printQuantity(settingOf(way, "sample") / hertz, Unit::second) + when + ", and needs " +
-           printQuantity(leastSampleTime(adc, ask, bits), Unit::second) + " through " + printQuantity(*ask.ohm, Unit::ohm);
+    return phrase("samples for {}{}, and needs {} through {}", printQuantity(settingOf(way, "sample") / hertz, Unit::second),
+                  when, printQuantity(leastSampleTime(adc, ask, bits), Unit::second), printQuantity(*ask.ohm, Unit::ohm));
 }
 
 /// The steps of a single scan from the time of one channel on.
 void addScanSteps(PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask, const Clock& clock, const Rational& channel) {
-    figure.workings.push_back({"start",
-                               "from switched on to ready, at most",
+    figure.workings.push_back({phrase("start"),
+                               phrase("from switched on to ready, at most"),
                                {},
-                               adc.start ? printQuantity(*adc.start, Unit::second) : "not told: it must be ready before",
+                               adc.start ? printQuantity(*adc.start, Unit::second) : phrase("not told: it must be ready before"),
                                {partOrigin(figure)}});
-    figure.workings.push_back({"scan",
-                               "start + one channel \u00d7 conversions",
+    figure.workings.push_back({phrase("scan"),
+                               phrase("start + one channel \u00d7 conversions"),
                                printQuantity(adc.start.value_or(Rational(0)), Unit::second) + " + " +
                                    printQuantity(channel, Unit::second) + " \u00d7 " + printFactor(conversionsOf(ask)),
                                printQuantity(figure.got->nominal, Unit::second),
@@ -143,29 +145,29 @@ void addWorkings(PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask,
     const auto end = [](const std::optional<Rational>& value) {
         return value ? printQuantity(*value, Unit::hertz) : std::string("none");
     };
-    figure.workings.push_back({"converter's clock",
-                               "f \u00f7 divide, allowed from " + end(span.min) + " to " + end(span.max),
+    figure.workings.push_back({phrase("converter's clock"),
+                               phrase("f \u00f7 divide, allowed from {} to {}", end(span.min), end(span.max)),
                                printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 " + printFactor(divide),
                                rate,
                                {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
     if (const Rational least = leastSampleTime(adc, ask, bits); least.sign() > 0) {
-        figure.workings.push_back({"sampling needed",
-                                   "(R + R_in) \u00d7 C \u00d7 ln(2^(bits + 2)), for a quarter of the least bit",
+        figure.workings.push_back({phrase("sampling needed"),
+                                   phrase("(R + R_in) \u00d7 C \u00d7 ln(2^(bits + 2)), for a quarter of the least bit"),
                                    "(" + printQuantity(*ask.ohm, Unit::ohm) + " + " + printQuantity(*adc.resistance, Unit::ohm) +
                                        ") \u00d7 " + printQuantity(*adc.capacitance, Unit::farad) + " \u00d7 ln(2^" +
                                        std::to_string(bits + 2) + ")",
                                    printQuantity(least, Unit::second),
                                    {askedOrigin(figure), partOrigin(figure)}});
     }
-    figure.workings.push_back({"sampling",
-                               "cycles \u00f7 converter's clock",
+    figure.workings.push_back({phrase("sampling"),
+                               phrase("cycles \u00f7 converter's clock"),
                                printFactor(sample) + " \u00f7 " + rate,
                                printQuantity(sample / hertz, Unit::second),
                                {partOrigin(figure)}});
     figure.workings.push_back(
-        {"one channel",
-         "(sampling + conversion) \u00f7 converter's clock",
-         "(" + printFactor(sample) + " + " + printFactor(cycles) + ") \u00f7 " + rate + ", " + std::to_string(bits) + " bit",
+        {phrase("one channel"),
+         phrase("(sampling + conversion) \u00f7 converter's clock"),
+         phrase("({} + {}) \u00f7 {}, {} bit", printFactor(sample), printFactor(cycles), rate, std::to_string(bits)),
          printQuantity((sample + cycles) / hertz, Unit::second),
          {partOrigin(figure)}});
     const std::string over = ask.oversampled ? " \u00d7 " + ask.oversampled->toString() : std::string();
@@ -175,26 +177,26 @@ void addWorkings(PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask,
     }
     figure.workings.push_back(
         {"rate",
-         "1 \u00f7 (one channel \u00d7 channels" + std::string(ask.oversampled ? " \u00d7 oversampling)" : ")"),
+         phrase("1 \u00f7 (one channel \u00d7 channels{}", std::string(ask.oversampled ? phrase(" \u00d7 oversampling)") : ")")),
          rate + " \u00f7 ((" + printFactor(sample) + " + " + printFactor(cycles) + ") \u00d7 " + printFactor(channelsOf(ask)) +
              over + ")",
          printQuantity(way.got.nominal, Unit::samples),
          {partOrigin(figure), askedOrigin(figure)}});
     if (ask.oversampled) {
         const double gained = std::log2(ask.oversampled->toDouble()) / 2;
-        figure.workings.push_back({"resolution",
-                                   "bits + log2(oversampling) \u00f7 2, if the noise is white",
+        figure.workings.push_back({phrase("resolution"),
+                                   phrase("bits + log2(oversampling) \u00f7 2, if the noise is white"),
                                    std::to_string(bits) + " + log2(" + ask.oversampled->toString() + ") \u00f7 2",
-                                   roundedDecimal(bits + quantised(gained, powerOfTen(-6)), 4) + " bits",
+                                   phrase("{} bits", roundedDecimal(bits + quantised(gained, powerOfTen(-6)), 4)),
                                    {askedOrigin(figure), partOrigin(figure)}});
     }
     if (!ask.trigger.empty()) {
         const Rational scan = (sample + cycles) * conversionsOf(ask) / hertz;
         figure.workings.push_back(
-            {"a scan",
-             "must be over before " + ask.trigger + " starts the next one",
-             printQuantity(scan, Unit::second) + " of " + printQuantity(1 / ask.samplesPerSecond, Unit::second),
-             printQuantity(scan * ask.samplesPerSecond, Unit::ratio, 4) + " of the time",
+            {phrase("a scan"),
+             phrase("must be over before {} starts the next one", ask.trigger),
+             phrase("{} of {}", printQuantity(scan, Unit::second), printQuantity(1 / ask.samplesPerSecond, Unit::second)),
+             phrase("{} of the time", printQuantity(scan * ask.samplesPerSecond, Unit::ratio, 4)),
              {askedOrigin(figure), partOrigin(figure)}});
     }
     addErrorSteps(figure, clock);
@@ -281,28 +283,28 @@ PromiseFigure judgeAdc(PromiseFigure figure, const AdcKind& adc, const TakesAsk&
     figure.isWorstKnown = clock.unknown.empty();
     figure.state = State::broken;
     if (!conversionOf(adc, ask)) {
-        figure.why = "this converter has no " + printQuantity(*ask.bits, Unit::bit);
+        figure.why = phrase("this converter has no {}", printQuantity(*ask.bits, Unit::bit));
         return figure;
     }
     if (!channelsOf(ask).isWhole() || channelsOf(ask) > adc.channels) {
-        figure.why = "this converter has " + std::to_string(adc.channels) + " channels, asked " +
-                     printQuantity(channelsOf(ask), Unit::channel);
+        figure.why = phrase("this converter has {} channels, asked {}", std::to_string(adc.channels),
+                            printQuantity(channelsOf(ask), Unit::channel));
         return figure;
     }
     if (ask.oversampled && (adc.oversample.empty() || !adc.oversample.contains(*ask.oversampled))) {
         figure.why = adc.oversample.empty()
-                         ? "this converter can't add up conversions"
-                         : "this converter can't add up " + ask.oversampled->toString() + " conversions: next to it is " +
-                               adc.oversample.nearest(*ask.oversampled).front().toString();
+                         ? phrase("this converter can't add up conversions")
+                         : phrase("this converter can't add up {} conversions: next to it is {}", ask.oversampled->toString(),
+                                  adc.oversample.nearest(*ask.oversampled).front().toString());
         return figure;
     }
     const std::vector<Way> ways = adcWays(adc, ask, clock, span, pinned);
     if (ways.empty()) {
-        figure.why = pinned.empty()
-                         ? "no divider of " + printQuantity(clock.hertz.nominal, Unit::hertz) + " is within the converter's " +
-                               (span.min ? printQuantity(*span.min, Unit::hertz) : std::string("0 Hz")) + " to " +
-                               (span.max ? printQuantity(*span.max, Unit::hertz) : std::string("any rate"))
-                         : "the pinned way is not one that this converter has here";
+        figure.why = pinned.empty() ? phrase("no divider of {} is within the converter's {} to {}",
+                                             printQuantity(clock.hertz.nominal, Unit::hertz),
+                                             span.min ? printQuantity(*span.min, Unit::hertz) : phrase("0 Hz"),
+                                             span.max ? printQuantity(*span.max, Unit::hertz) : phrase("any rate"))
+                                    : phrase("the pinned way is not one that this converter has here");
         return figure;
     }
     takeWay(figure, ways.front());

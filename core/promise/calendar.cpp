@@ -1,5 +1,6 @@
 #include "promise/calendar.h"
 
+#include "base/text.h"
 #include "promise/counter_search.h"
 #include "quantity/quantity_print.h"
 
@@ -119,11 +120,11 @@ std::optional<AlarmTimes> alarmTimes(const RtcKind& rtc, const FiresAsk& ask) {
     return best;
 }
 
-std::string alarmList(const RtcKind& rtc) {
-    std::string list;
+Text alarmList(const RtcKind& rtc) {
+    Text list;
     const std::int64_t size = rtc.alarm.size().toInt64().value_or(0);
     for (std::int64_t i = 0; i < size; ++i) {
-        list += (i == 0 ? "" : (i + 1 == size ? " or " : ", ")) + printQuantity(rtc.alarm.at(i), Unit::second);
+        list += (i == 0 ? "" : (i + 1 == size ? phrase(" or ") : ", ")) + printQuantity(rtc.alarm.at(i), Unit::second);
     }
     return list;
 }
@@ -164,45 +165,47 @@ PromiseFigure judgeCalendar(PromiseFigure figure, const RtcKind& rtc, const Drif
     figure.state = State::broken;
     const std::vector<Way> ways = calendarWays(rtc, ask, clock, pinned, 1);
     if (ways.empty()) {
-        figure.why = rtc.first.empty() ? "this rtc has no calendar" : "the pinned way is not one that this rtc has";
+        figure.why =
+            rtc.first.empty() ? phrase("this rtc has no calendar") : phrase("the pinned way is not one that this rtc has");
         return figure;
     }
     const Way& way = ways.front();
     takeWay(figure, way);
     const Rational product = settingOf(way, "first") * settingOf(way, "second");
     if (figure.state == State::broken) {
-        figure.why = "strays by " + printQuantity(way.got.nominal, Unit::drift) + ", asked at most " +
-                     printQuantity(ask.limit, Unit::drift);
+        figure.why = phrase("strays by {}, asked at most {}", printQuantity(way.got.nominal, Unit::drift),
+                            printQuantity(ask.limit, Unit::drift));
         if (product != clock.hertz.nominal) {
-            figure.why += "; its dividers make no 1 Hz of " + printQuantity(clock.hertz.nominal, Unit::hertz);
+            figure.why += phrase("; its dividers make no 1 Hz of {}", printQuantity(clock.hertz.nominal, Unit::hertz));
         }
     } else if (figure.state == State::strained) {
-        figure.why = clock.unknown.empty() ? "strays by as much as " + printQuantity(way.got.max, Unit::drift) +
-                                                 ", asked at most " + printQuantity(ask.limit, Unit::drift)
-                                           : clock.unknown;
+        figure.why = clock.unknown.empty()
+                         ? phrase("strays by as much as {}, asked at most {}", printQuantity(way.got.max, Unit::drift),
+                                  printQuantity(ask.limit, Unit::drift))
+                         : clock.unknown;
     }
     if (detail == Detail::workings) {
         const std::string subject = figure.subject.name;
         figure.workings = {clockStep(clock, subject), askedStep(figure)};
-        const auto add = [&](std::string what, std::string formula, std::string numbers, std::string result) {
+        const auto add = [&](Text what, std::string formula, std::string numbers, std::string result) {
             figure.workings.push_back({std::move(what),
                                        std::move(formula),
                                        std::move(numbers),
                                        std::move(result),
                                        {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
         };
-        add("seconds", "f \u00f7 (first \u00d7 second)",
+        add("seconds", phrase("f \u00f7 (first \u00d7 second)"),
             printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + settingOf(way, "first").toString() + " \u00d7 " +
                 settingOf(way, "second").toString() + ")",
             printQuantity(clock.hertz.nominal / product, Unit::hertz));
         if (rtc.calibration) {
             const Rational steps = settingOf(way, "calibration");
-            add("calibration", "steps that bring the nominal nearest to 0",
+            add("calibration", phrase("steps that bring the nominal nearest to 0"),
                 steps.toString() + " \u00d7 " + printQuantity(rtc.calibration->step, Unit::ratio),
                 printError(steps * rtc.calibration->step));
         }
-        add("drift", "error \u00d7 86400 s", {}, printQuantity(way.got.nominal, Unit::drift));
-        add("at the corners", "with the bounds of " + clock.id, clock.unknown,
+        add("drift", phrase("error \u00d7 86400 s"), {}, printQuantity(way.got.nominal, Unit::drift));
+        add(phrase("at the corners"), phrase("with the bounds of {}", clock.id), clock.unknown,
             clock.unknown.empty() ? printQuantity(way.got.max, Unit::drift) : std::string());
     }
     return figure;
@@ -258,7 +261,7 @@ PromiseFigure judgeAlarm(PromiseFigure figure, const RtcKind& rtc, const FiresAs
     figure.state = State::broken;
     const std::vector<Way> ways = alarmWays(rtc, ask, clock, pinned, 1);
     if (ways.empty()) {
-        figure.why = rtc.alarm.empty() ? "this rtc has no alarm" : "the pinned way is not one that this rtc has";
+        figure.why = rtc.alarm.empty() ? phrase("this rtc has no alarm") : phrase("the pinned way is not one that this rtc has");
         return figure;
     }
     takeWay(figure, ways.front());
@@ -266,11 +269,11 @@ PromiseFigure judgeAlarm(PromiseFigure figure, const RtcKind& rtc, const FiresAs
     const Rational period = settingOf(ways.front(), "alarm");
     const Rational repeats = ask.isRepeated ? settingOf(ways.front(), "repeats") : Rational(1);
     if (figure.state == State::broken && period * repeats != ask.period) {
-        figure.why = "the alarm matches every " + alarmList(rtc) + "; " + figure.why;
+        figure.why = phrase("the alarm matches every {}; {}", alarmList(rtc), figure.why);
     }
     if (detail == Detail::workings) {
         figure.workings = {clockStep(clock, figure.subject.name), askedStep(figure)};
-        const auto add = [&](std::string what, std::string formula, std::string numbers, std::string result) {
+        const auto add = [&](Text what, std::string formula, std::string numbers, std::string result) {
             figure.workings.push_back({std::move(what),
                                        std::move(formula),
                                        std::move(numbers),
@@ -278,18 +281,18 @@ PromiseFigure judgeAlarm(PromiseFigure figure, const RtcKind& rtc, const FiresAs
                                        {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal), askedOrigin(figure)}});
         };
         const Rational product = settingOf(ways.front(), "first") * settingOf(ways.front(), "second");
-        add("seconds", "f \u00f7 (first \u00d7 second)",
+        add("seconds", phrase("f \u00f7 (first \u00d7 second)"),
             printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 " + product.toString(),
             printQuantity(clock.hertz.nominal / product, Unit::hertz));
         if (rtc.calibration) {
             const Rational shift = settingOf(ways.front(), "calibration") * rtc.calibration->step;
-            add("calibration", "steps that bring the nominal nearest to 0",
+            add("calibration", phrase("steps that bring the nominal nearest to 0"),
                 settingOf(ways.front(), "calibration").toString() + " \u00d7 " +
                     printQuantity(rtc.calibration->step, Unit::ratio),
                 printError(shift));
         }
-        add("alarm", "one of " + alarmList(rtc), {}, printQuantity(period, Unit::second));
-        add("period", "alarm \u00d7 repeats \u00f7 pace of the calendar",
+        add("alarm", phrase("one of {}", alarmList(rtc)), {}, printQuantity(period, Unit::second));
+        add("period", phrase("alarm \u00d7 repeats \u00f7 pace of the calendar"),
             printQuantity(period, Unit::second) + " \u00d7 " + repeats.toString(),
             printQuantity(figure.got->nominal, Unit::second));
         addErrorSteps(figure, clock);

@@ -1,5 +1,6 @@
 #include "promise/can.h"
 
+#include "base/text.h"
 #include "promise/can_search.h"
 #include "quantity/quantity_print.h"
 
@@ -35,12 +36,12 @@ Way wayOf(const CanCandidate& candidate, const CanKind& can, const CanAsk& ask) 
     return judgedAs(std::move(way), {candidate.state, margin});
 }
 
-std::string cableText(const CanAsk& ask) {
-    return ask.cable ? printQuantity(*ask.cable, Unit::metre) + " of cable" : "the nodes";
+Text cableText(const CanAsk& ask) {
+    return ask.cable ? phrase("{} of cable", printQuantity(*ask.cable, Unit::metre)) : phrase("the nodes");
 }
 
-std::string whyOf(const PromiseFigure& figure, const CanCandidate& candidate, const CanKind& can, const CanAsk& ask,
-                  const Clock& clock) {
+Text whyOf(const PromiseFigure& figure, const CanCandidate& candidate, const CanKind& can, const CanAsk& ask,
+           const Clock& clock) {
     if (figure.state == State::kept) {
         return {};
     }
@@ -48,49 +49,50 @@ std::string whyOf(const PromiseFigure& figure, const CanCandidate& candidate, co
         return clock.unknown;
     }
     const bool isBroken = figure.state == State::broken;
-    const std::string when = isBroken ? "" : " in the worst case";
+    const Text when = isBroken ? "" : phrase(" in the worst case");
     const Rational& off = isBroken ? candidate.nominal : candidate.worst;
     const CanDivision& wrong =
         candidate.fast != nullptr && candidate.fast->nominal > candidate.slow->nominal ? *candidate.fast : *candidate.slow;
-    const std::string phase = &wrong == candidate.fast ? "of the data phase " : "";
+    const Text phase = &wrong == candidate.fast ? phrase("of the data phase ") : "";
     const bool isTolerance =
         (ask.tolerance.exactly && !candidate.nominal.isZero()) || (ask.tolerance.within && off > *ask.tolerance.within);
     if (isTolerance) {
-        return "the nearest rate " + phase + "is " + printQuantity(wrong.got.nominal, Unit::bitsPerSecond) + ", " +
-               printError(wrong.error.nominal) + when + ", asked " + toleranceText(ask.tolerance);
+        return phrase("the nearest rate {}is {}, {}{}, asked {}", phase, printQuantity(wrong.got.nominal, Unit::bitsPerSecond),
+                      printError(wrong.error.nominal), when, toleranceText(ask.tolerance));
     }
     const std::int64_t propagation =
         propagationQuanta(can, ask, isBroken ? clock.hertz.nominal : clock.hertz.max, candidate.timing.nominal.prescaler);
     if (candidate.timing.nominal.seg1 - propagation < 1) {
         const std::string bit = printQuantity(1 / ask.bitsPerSecond, Unit::second);
-        return "there and back through " + cableText(ask) + " takes " + std::to_string(propagation) + " quanta" + when +
-               ", and no bit of " + bit + " has room for them before its sample point";
+        return phrase("there and back through {} takes {} quanta{}, and no bit of {} has room for them before its sample point",
+                      cableText(ask), std::to_string(propagation), when, bit);
     }
     const auto nodeDelay = canNodeDelay(can, ask);
     const Rational& hertz = isBroken ? clock.hertz.nominal : clock.hertz.max;
     if (nodeDelay && candidate.timing.data && !canHearsItself(can, *candidate.timing.data, *nodeDelay, hertz)) {
         const CanBit& data = *candidate.timing.data;
-        return "a sender samples its own data bits " + printQuantity(data.prescaler * (1 + data.seg1) / hertz, Unit::second, 4) +
-               " after they begin" + when + ", and hears " + "them only after the node delay of " +
-               printQuantity(*nodeDelay, Unit::second) +
-               (can.delay.empty() ? "; this port has no delay compensation"
-                                  : "; the port compensates with data prescalers " + can.delayPrescaler.least().toString() +
-                                        " to " + can.delayPrescaler.most().toString() + " and the offsets that it has alone");
+        return phrase(
+            "a sender samples its own data bits {} after they begin{}, and hears them only after the node delay of {}{}",
+            printQuantity(data.prescaler * (1 + data.seg1) / hertz, Unit::second, 4), when,
+            printQuantity(*nodeDelay, Unit::second),
+            can.delay.empty() ? phrase("; this port has no delay compensation")
+                              : phrase("; the port compensates with data prescalers {} to {} and the offsets that it has alone",
+                                       can.delayPrescaler.least().toString(), can.delayPrescaler.most().toString()));
     }
     if (!nodeDelay) {
-        return "unknown: the nodes' own delay; say 'with node delay 200 ns'";
+        return phrase("unknown: the nodes' own delay; say 'with node delay 200 ns'");
     }
     const auto conditions = canConditions(candidate.timing);
     const auto tightest = std::min_element(conditions.begin(), conditions.end(),
                                            [](const CanCondition& a, const CanCondition& b) { return a.allowed < b.allowed; });
-    const std::string rate = candidate.nominal.isZero() ? ""
-                                                        : "the nearest rate " + phase + "is " +
-                                                              printQuantity(wrong.got.nominal, Unit::bitsPerSecond) + "; ";
+    const Text rate = candidate.nominal.isZero()
+                          ? ""
+                          : phrase("the nearest rate {}is {}; ", phase, printQuantity(wrong.got.nominal, Unit::bitsPerSecond));
     if (tightest->allowed.sign() <= 0) {
-        return rate + "these bits leave no room for any error " + tightest->name + " (" + tightest->formula + ")";
+        return phrase("{}these bits leave no room for any error {} ({})", rate, tightest->name, tightest->formula);
     }
-    return rate + "off by " + printQuantity(off, Unit::ratio, 4) + when + ", and the bus allows each node " +
-           printTolerance(tightest->allowed) + " (" + tightest->formula + ")";
+    return phrase("{}off by {}{}, and the bus allows each node {} ({})", rate, printQuantity(off, Unit::ratio, 4), when,
+                  printTolerance(tightest->allowed), tightest->formula);
 }
 
 /// Makes the steps of one CAN promise.
@@ -106,25 +108,29 @@ public:
                  !ask_.sample);
         if (timing.data) {
             const Rational sample = ask_.dataSample.value_or(ask_.sample.value_or(canDefaultSample()));
-            addPhase("data ", *timing.data, *ask_.data, *candidate_.fast, sample, !ask_.dataSample && !ask_.sample);
+            addPhase(phrase("data "), *timing.data, *ask_.data, *candidate_.fast, sample, !ask_.dataSample && !ask_.sample);
         }
         addPropagation();
         for (const CanCondition& condition : canConditions(timing)) {
-            addStep("each node may be off by, " + condition.name, condition.formula, condition.numbers,
+            addStep(phrase("each node may be off by, {}", condition.name), condition.formula, condition.numbers,
                     condition.allowed.sign() > 0 ? printTolerance(condition.allowed) : "nothing");
         }
-        addStep("is off by", "rate and source together, at the corners", {}, printQuantity(candidate_.worst, Unit::ratio, 4));
+        addStep(phrase("is off by"), phrase("rate and source together, at the corners"), {},
+                printQuantity(candidate_.worst, Unit::ratio, 4));
         if (const auto cable = longestCable(can_, ask_, clock_, timing)) {
-            addStep("longest cable", "as long as every condition still holds", {}, printQuantity(*cable, Unit::metre));
+            addStep(phrase("longest cable"), phrase("as long as every condition still holds"), {},
+                    printQuantity(*cable, Unit::metre));
         }
         if (timing.data) {
             const Rational offset = timing.data->prescaler * (1 + timing.data->seg1);
             const bool isHeld = canCompensates(can_, *timing.data);
-            addStep("delay compensation", "data prescaler \u00d7 quanta to the data sample point, in clock periods",
-                    std::to_string(timing.data->prescaler) + " \u00d7 " + std::to_string(1 + timing.data->seg1),
-                    offset.toString() + (isHeld ? "" : ", with this prescaler more than the port can compensate: left off"));
+            addStep(
+                phrase("delay compensation"), phrase("data prescaler \u00d7 quanta to the data sample point, in clock periods"),
+                std::to_string(timing.data->prescaler) + " \u00d7 " + std::to_string(1 + timing.data->seg1),
+                offset.toString() + (isHeld ? "" : phrase(", with this prescaler more than the port can compensate: left off")));
             if (const auto delay = canNodeDelay(can_, ask_); delay && !isHeld) {
-                addStep("hears its own bits", "(1 + seg1) \u00d7 data prescaler \u00f7 f, not before the node delay is over",
+                addStep(phrase("hears its own bits"),
+                        phrase("(1 + seg1) \u00d7 data prescaler \u00f7 f, not before the node delay is over"),
                         offset.toString() + " \u00f7 " + printQuantity(clock_.hertz.max, Unit::hertz) + " \u2265 " +
                             printQuantity(*delay, Unit::second),
                         canHearsItself(can_, *timing.data, *delay, clock_.hertz.max) ? "yes" : "no");
@@ -134,7 +140,7 @@ public:
     }
 
 private:
-    void addStep(std::string what, std::string formula, std::string numbers, std::string result) {
+    void addStep(Text what, std::string formula, std::string numbers, std::string result) {
         figure_.workings.push_back({std::move(what),
                                     std::move(formula),
                                     std::move(numbers),
@@ -144,15 +150,15 @@ private:
 
     void addPhase(const std::string& name, const CanBit& bit, const Rational& rate, const CanDivision& division,
                   const Rational& sample, bool isDefault) {
-        addStep(name + "bit in quanta", "1 + seg1 + seg2", "1 + " + std::to_string(bit.seg1) + " + " + std::to_string(bit.seg2),
-                std::to_string(bit.quanta()));
-        addStep(name + "rate", "f \u00f7 (prescaler \u00d7 quanta)",
+        addStep(phrase("{}bit in quanta", name), "1 + seg1 + seg2",
+                "1 + " + std::to_string(bit.seg1) + " + " + std::to_string(bit.seg2), std::to_string(bit.quanta()));
+        addStep(name + "rate", phrase("f \u00f7 (prescaler \u00d7 quanta)"),
                 printQuantity(clock_.hertz.nominal, Unit::hertz) + " \u00f7 (" + std::to_string(bit.prescaler) + " \u00d7 " +
                     std::to_string(bit.quanta()) + ")",
                 printQuantity(division.got.nominal, Unit::bitsPerSecond) + ", " + printError(division.got.nominal / rate - 1));
-        addStep(name + "sample point",
-                "(1 + seg1) \u00f7 quanta, nearest to " + printQuantity(sample, Unit::ratio) +
-                    (isDefault ? ", as none is asked" : ""),
+        addStep(phrase("{}sample point", name),
+                phrase("(1 + seg1) \u00f7 quanta, nearest to {}{}", printQuantity(sample, Unit::ratio),
+                       isDefault ? phrase(", as none is asked") : ""),
                 std::to_string(1 + bit.seg1) + " \u00f7 " + std::to_string(bit.quanta()),
                 printQuantity(bit.samplePoint(), Unit::ratio, 4));
     }
@@ -161,12 +167,12 @@ private:
         const CanTiming& timing = candidate_.timing;
         const Rational node = ask_.nodeDelay.value_or(can_.nodeDelay.value_or(Rational(0)));
         const bool isKnown = ask_.nodeDelay || can_.nodeDelay;
-        addStep("there and back", "2 \u00d7 (node delay + cable \u00d7 5 ns/m), in quanta rounded up",
-                "2 \u00d7 (" + (isKnown ? printQuantity(node, Unit::second) : std::string("unknown, counted as 0 s")) + " + " +
+        addStep(phrase("there and back"), phrase("2 \u00d7 (node delay + cable \u00d7 5 ns/m), in quanta rounded up"),
+                "2 \u00d7 (" + (isKnown ? printQuantity(node, Unit::second) : phrase("unknown, counted as 0 s")) + " + " +
                     printQuantity(ask_.cable.value_or(Rational(0)), Unit::metre) + " \u00d7 5 ns/m)",
-                std::to_string(timing.propagation) + " of seg1; phase segments " +
-                    std::to_string(timing.nominal.seg1 - timing.propagation) + " and " + std::to_string(timing.nominal.seg2) +
-                    ", jump " + std::to_string(timing.jump));
+                phrase("{} of seg1; phase segments {} and {}, jump {}", std::to_string(timing.propagation),
+                       std::to_string(timing.nominal.seg1 - timing.propagation), std::to_string(timing.nominal.seg2),
+                       std::to_string(timing.jump)));
     }
 
     PromiseFigure& figure_;
@@ -180,13 +186,13 @@ private:
 } // namespace
 
 std::vector<CanCondition> canConditions(const CanTiming& timing) {
-    static const std::vector<const char*> formulas{"SJW \u00f7 (20 NBT)", "min(PS1, PS2) \u00f7 (2 (13 NBT \u2212 PS2))",
-                                                   "SJW_D \u00f7 (20 DBT)",
-                                                   "min(PS1, PS2) \u00f7 (2 ((6 DBT \u2212 PS2_D) BRP_D/BRP_N + 7 NBT))",
-                                                   "(SJW_D \u2212 max(0, BRP_N/BRP_D \u2212 1)) \u00f7 (2 ((2 NBT \u2212 PS2) "
-                                                   "BRP_N/BRP_D + PS2_D + 4 DBT))"};
-    static const std::vector<const char*> names{"catch up within ten bits", "after an error flag", "catch up in the data phase",
-                                                "from the error flag into data", "from data back to nominal"};
+    static const std::vector<Text> formulas{
+        phrase("SJW \u00f7 (20 NBT)"), phrase("min(PS1, PS2) \u00f7 (2 (13 NBT \u2212 PS2))"), phrase("SJW_D \u00f7 (20 DBT)"),
+        phrase("min(PS1, PS2) \u00f7 (2 ((6 DBT \u2212 PS2_D) BRP_D/BRP_N + 7 NBT))"),
+        phrase("(SJW_D \u2212 max(0, BRP_N/BRP_D \u2212 1)) \u00f7 (2 ((2 NBT \u2212 PS2) BRP_N/BRP_D + PS2_D + 4 DBT))")};
+    static const std::vector<Text> names{phrase("catch up within ten bits"), phrase("after an error flag"),
+                                         phrase("catch up in the data phase"), phrase("from the error flag into data"),
+                                         phrase("from data back to nominal")};
     std::vector<CanCondition> conditions;
     const std::vector<CanFraction> fractions = canFractions(timing);
     for (std::size_t i = 0; i < fractions.size(); ++i) {
@@ -261,19 +267,20 @@ PromiseFigure judgeCan(PromiseFigure figure, const CanKind& can, const CanAsk& a
     figure.isWorstKnown = clock.unknown.empty();
     figure.state = State::broken;
     if (ask.data && !can.data) {
-        figure.why = "this port has no data phase: it is not CAN FD";
+        figure.why = phrase("this port has no data phase: it is not CAN FD");
         return figure;
     }
     if (ask.data && *ask.data < ask.bitsPerSecond) {
-        figure.why = "the data phase is slower than the nominal one";
+        figure.why = phrase("the data phase is slower than the nominal one");
         return figure;
     }
     const CanSearch search(can, ask, clock, pinned);
     const auto best = search.best();
     if (!best) {
-        figure.why = pinned.empty() ? "no bit of " + printQuantity(ask.bitsPerSecond, Unit::bitsPerSecond) + " can be made of " +
-                                          printQuantity(clock.hertz.nominal, Unit::hertz)
-                                    : "the pinned way is not one that this port has";
+        figure.why = pinned.empty()
+                         ? phrase("no bit of {} can be made of {}", printQuantity(ask.bitsPerSecond, Unit::bitsPerSecond),
+                                  printQuantity(clock.hertz.nominal, Unit::hertz))
+                         : phrase("the pinned way is not one that this port has");
         return figure;
     }
     takeWay(figure, wayOf(*best, can, ask));

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "part/part.h"
 #include "promise/can_timing.h"
 #include "promise/judge.h"
@@ -10,8 +11,8 @@ namespace wisetick {
 /// One condition on how far each node's oscillator may be off, as a share.
 struct CanCondition {
     std::string name; ///< what it is for, in a few words
-    std::string formula;
-    std::string numbers;
+    Text formula;
+    Text numbers;
     Rational allowed;
 };
 

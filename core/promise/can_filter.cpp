@@ -1,5 +1,7 @@
 #include "promise/can_filter.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 #include <charconv>
 
@@ -10,7 +12,7 @@ namespace {
 constexpr std::uint32_t kMostShort = 0x7FF;
 constexpr std::uint32_t kMostLong = 0x1FFFFFFF;
 
-TextError errorAt(std::string_view text, std::size_t from, std::size_t length, const std::string& expected) {
+TextError errorAt(std::string_view text, std::size_t from, std::size_t length, const Text& expected) {
     return {from, length, "'" + std::string(text.substr(from, length)) + "'", expected, {}};
 }
 
@@ -48,22 +50,22 @@ tl::expected<CanFilter, TextError> readCanFilter(std::string_view text) {
         const auto first = readCanId(text.substr(0, at));
         const auto second = readCanId(text.substr(at + mark.size()));
         if (!first) {
-            return tl::unexpected(errorAt(text, 0, at, "an id such as '0x123', up to 0x1fffffff"));
+            return tl::unexpected(errorAt(text, 0, at, phrase("an id such as '0x123', up to 0x1fffffff")));
         }
         if (!second) {
-            return tl::unexpected(
-                errorAt(text, at + mark.size(), text.size() - at - mark.size(), "an id such as '0x123', up to 0x1fffffff"));
+            return tl::unexpected(errorAt(text, at + mark.size(), text.size() - at - mark.size(),
+                                          phrase("an id such as '0x123', up to 0x1fffffff")));
         }
         if (form == CanFilter::Form::range && *second < *first) {
-            return tl::unexpected(errorAt(text, 0, text.size(), "the lower id first"));
+            return tl::unexpected(errorAt(text, 0, text.size(), phrase("the lower id first")));
         }
         return CanFilter{form, *first, *second};
     }
     if (const auto alone = readCanId(text)) {
         return CanFilter{CanFilter::Form::range, *alone, *alone};
     }
-    return tl::unexpected(
-        errorAt(text, 0, text.size(), "an id '0x123', a range '0x100..0x17f', a pair '0x100,0x200' or a mask '0x100&0x7f0'"));
+    return tl::unexpected(errorAt(text, 0, text.size(),
+                                  phrase("an id '0x123', a range '0x100..0x17f', a pair '0x100,0x200' or a mask '0x100&0x7f0'")));
 }
 
 std::optional<std::uint32_t> idsLetIn(const std::vector<CanFilter>& filters) {

@@ -1,5 +1,6 @@
 #include "promise/delay_loop.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -66,19 +67,20 @@ PromiseFigure judgeDelayLoop(PromiseFigure figure, const DelayLoopKind& loop, co
     const std::vector<Way> ways = delayLoopWays(loop, ask, clock, pinned);
     if (ways.empty()) {
         figure.state = State::broken;
-        figure.why = "the pinned way is not one that this loop has";
+        figure.why = phrase("the pinned way is not one that this loop has");
         return figure;
     }
     takeWay(figure, ways.front());
     if (!ask.isAtLeast) {
         figure.why = toleranceWhy(figure, toleranceText(ask.tolerance), clock);
     } else if (figure.state == State::broken) {
-        figure.why = "the longest is " + printQuantity(figure.got->nominal, Unit::second) + ", asked at least " +
-                     printQuantity(ask.time, Unit::second);
+        figure.why = phrase("the longest is {}, asked at least {}", printQuantity(figure.got->nominal, Unit::second),
+                            printQuantity(ask.time, Unit::second));
     } else if (figure.state == State::strained) {
-        figure.why = clock.unknown.empty() ? printQuantity(figure.got->min, Unit::second) +
-                                                 " in the worst case, asked at least " + printQuantity(ask.time, Unit::second)
-                                           : clock.unknown;
+        figure.why = clock.unknown.empty()
+                         ? phrase("{} in the worst case, asked at least {}", printQuantity(figure.got->min, Unit::second),
+                                  printQuantity(ask.time, Unit::second))
+                         : clock.unknown;
     }
     if (detail == Detail::workings) {
         const std::string subject = figure.subject.name;
@@ -86,26 +88,27 @@ PromiseFigure judgeDelayLoop(PromiseFigure figure, const DelayLoopKind& loop, co
         const bool isSlowed = clock.speed != 1;
         const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz) +
                                  (isSlowed ? " \u00d7 " + printQuantity(clock.speed, Unit::ratio) : "");
-        const std::string f = isSlowed ? "f \u00d7 speed of its waits" : "f";
+        const Text f = isSlowed ? phrase("f \u00d7 speed of its waits") : "f";
         const std::string cycles = printFactor(turns) + " \u00d7 " + printFactor(loop.turn) + " + " + printFactor(loop.overhead);
         figure.workings = {clockStep(clock, subject), askedStep(figure)};
-        figure.workings.push_back({"turns wanted",
-                                   "(asked \u00d7 " + f + " \u2212 cycles of a call) \u00f7 cycles a turn",
+        figure.workings.push_back({phrase("turns wanted"),
+                                   phrase("(asked \u00d7 {} \u2212 cycles of a call) \u00f7 cycles a turn", f),
                                    "(" + printQuantity(ask.time, Unit::second) + " \u00d7 " + rate + " \u2212 " +
                                        printFactor(loop.overhead) + ") \u00f7 " + printFactor(loop.turn),
                                    roundedDecimal((ask.time * clock.hertz.nominal * clock.speed - loop.overhead) / loop.turn, 7),
                                    {askedOrigin(figure), clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
-        figure.workings.push_back({"time",
-                                   "(turns \u00d7 cycles a turn + cycles of a call) \u00f7 " + (isSlowed ? "(" + f + ")" : f),
-                                   "(" + cycles + ") \u00f7 " + (isSlowed ? "(" + rate + ")" : rate),
-                                   printQuantity(figure.got->nominal, Unit::second),
-                                   {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
+        figure.workings.push_back(
+            {"time",
+             phrase("(turns \u00d7 cycles a turn + cycles of a call) \u00f7 {}", isSlowed ? "(" + f + ")" : f),
+             "(" + cycles + ") \u00f7 " + (isSlowed ? "(" + rate + ")" : rate),
+             printQuantity(figure.got->nominal, Unit::second),
+             {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
         addErrorSteps(figure, clock);
-        figure.workings.push_back({"if the core changes",
-                                   "the same turns at half and at twice the rate",
+        figure.workings.push_back({phrase("if the core changes"),
+                                   phrase("the same turns at half and at twice the rate"),
                                    {},
-                                   printQuantity(figure.got->nominal * 2, Unit::second) + " and " +
-                                       printQuantity(figure.got->nominal / 2, Unit::second),
+                                   phrase("{} and {}", printQuantity(figure.got->nominal * 2, Unit::second),
+                                          printQuantity(figure.got->nominal / 2, Unit::second)),
                                    {clockOrigin(clock, clock.hertz.nominal)}});
     }
     return figure;

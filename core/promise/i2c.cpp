@@ -1,5 +1,6 @@
 #include "promise/i2c.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -97,7 +98,7 @@ bool isBetterI2cWay(const Way& a, const Way& b) {
     return settingOf(a, "prescaler") < settingOf(b, "prescaler");
 }
 
-std::string whyOf(const PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock, const I2cGrade& grade) {
+Text whyOf(const PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock, const I2cGrade& grade) {
     if (figure.state == State::kept) {
         return {};
     }
@@ -105,23 +106,24 @@ std::string whyOf(const PromiseFigure& figure, const I2cKind& bus, const BusAsk&
         return clock.unknown;
     }
     const bool isBroken = figure.state == State::broken;
-    const std::string when = isBroken ? "" : " in the worst case";
+    const Text when = isBroken ? "" : phrase(" in the worst case");
     const Rational& rate = isBroken ? figure.got->nominal : figure.got->max;
     if (rate > ask.hertz) {
-        return printQuantity(rate, Unit::hertz) + when + ", asked at most " + printQuantity(ask.hertz, Unit::hertz);
+        return phrase("{}{}, asked at most {}", printQuantity(rate, Unit::hertz), when, printQuantity(ask.hertz, Unit::hertz));
     }
     if (const Rational& slowest = isBroken ? figure.got->nominal : figure.got->min; slowest < slowestOf(ask)) {
         return printQuantity(slowest, Unit::hertz) + when +
-               (slowest < ask.hertz / 2 ? ", less than half of the " + printQuantity(ask.hertz, Unit::hertz) + " asked"
-                                        : ", and the management bus asks at least 10 kHz");
+               (slowest < ask.hertz / 2 ? phrase(", less than half of the {} asked", printQuantity(ask.hertz, Unit::hertz))
+                                        : phrase(", and the management bus asks at least 10 kHz"));
     }
     const Rational& hertz = isBroken ? clock.hertz.nominal : clock.hertz.max;
     const Way way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
     const Rational low = (settingOf(way, "prescaler") * settingOf(way, "low") + bus.fixedLow) / hertz;
     const bool isLow = low < grade.low;
     const Rational high = (settingOf(way, "prescaler") * settingOf(way, "high") + bus.fixedHigh) / hertz;
-    return std::string(isLow ? "low" : "high") + " for " + printQuantity(isLow ? low : high, Unit::second) + when + ", " +
-           grade.name + " mode needs " + printQuantity(isLow ? grade.low : grade.high, Unit::second);
+    return phrase("{} for {}{}, {} mode needs {}", std::string(isLow ? "low" : "high"),
+                  printQuantity(isLow ? low : high, Unit::second), when, grade.name,
+                  printQuantity(isLow ? grade.low : grade.high, Unit::second));
 }
 
 void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, const Clock& clock, const Way& way,
@@ -131,30 +133,30 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
     figure.workings.push_back(
         {"grade",
-         grade.name + " mode of the bus, to " + printQuantity(grade.fastest, Unit::hertz),
+         phrase("{} mode of the bus, to {}", grade.name, printQuantity(grade.fastest, Unit::hertz)),
          {},
-         "low " + printQuantity(grade.low, Unit::second) + ", high " + printQuantity(grade.high, Unit::second) + " at least",
+         phrase("low {}, high {} at least", printQuantity(grade.low, Unit::second), printQuantity(grade.high, Unit::second)),
          {askedOrigin(figure)}});
     if (ask.pull && ask.load && !ask.rise) {
-        figure.workings.push_back({"rise",
-                                   "ln(0.7 \u00f7 0.3) \u00d7 R \u00d7 C, from 30 % to 70 % of the supply",
+        figure.workings.push_back({phrase("rise"),
+                                   phrase("ln(0.7 \u00f7 0.3) \u00d7 R \u00d7 C, from 30 % to 70 % of the supply"),
                                    printQuantity(*ask.pull, Unit::ohm) + " \u00d7 " + printQuantity(*ask.load, Unit::farad),
                                    printQuantity(riseOf(ask), Unit::second),
                                    {askedOrigin(figure)}});
     }
-    const auto add = [&](const char* what, const char* counts, const Rational& fixed) {
+    const auto add = [&](const Text& what, const char* counts, const Rational& fixed) {
         const Rational value = settingOf(way, counts);
         figure.workings.push_back(
             {what,
-             "(prescaler \u00d7 counts + fixed) \u00f7 f",
+             phrase("(prescaler \u00d7 counts + fixed) \u00f7 f"),
              "(" + printFactor(prescaler) + " \u00d7 " + printFactor(value) + " + " + printFactor(fixed) + ") \u00f7 " + rate,
              printQuantity((prescaler * value + fixed) / clock.hertz.nominal, Unit::second),
              {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
     };
-    add("low phase", "low", bus.fixedLow);
-    add("high phase", "high", bus.fixedHigh);
-    figure.workings.push_back({"period",
-                               "low + high + rise + fall",
+    add(phrase("low phase"), "low", bus.fixedLow);
+    add(phrase("high phase"), "high", bus.fixedHigh);
+    figure.workings.push_back({phrase("period"),
+                               phrase("low + high + rise + fall"),
                                printQuantity(1 / way.got.nominal - edges(ask), Unit::second) + " + " +
                                    printQuantity(riseOf(ask), Unit::second) + " + " +
                                    printQuantity(ask.fall.value_or(Rational(0)), Unit::second),
@@ -163,9 +165,9 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
     for (const char* name : {"setup", "hold"}) {
         if (const Rational cycles = settingOf(way, name); cycles.sign() > 0) {
             const bool isSetup = std::string(name) == "setup";
-            figure.workings.push_back({isSetup ? "data set-up" : "data hold",
-                                       isSetup ? "long enough for the rise and the grade's set-up, at the fastest clock"
-                                               : "over the falling edge, at the fastest clock",
+            figure.workings.push_back({isSetup ? phrase("data set-up") : phrase("data hold"),
+                                       isSetup ? phrase("long enough for the rise and the grade's set-up, at the fastest clock")
+                                               : phrase("over the falling edge, at the fastest clock"),
                                        printFactor(prescaler) + " \u00d7 " + printFactor(cycles) + " \u00f7 " + rate,
                                        printQuantity(prescaler * cycles / clock.hertz.nominal, Unit::second),
                                        {partOrigin(figure)}});
@@ -175,20 +177,19 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
 }
 
 /// What the bus specification does not allow of fall, load and pull-up; empty where it allows all.
-std::string forbiddenBy(const I2cGrade& grade, const BusAsk& ask, const std::optional<Rational>& supply) {
+Text forbiddenBy(const I2cGrade& grade, const BusAsk& ask, const std::optional<Rational>& supply) {
     if (ask.fall && *ask.fall > grade.longestFall) {
-        return "a fall of " + printQuantity(*ask.fall, Unit::second) + " is longer than the " +
-               printQuantity(grade.longestFall, Unit::second) + " of " + grade.name + " mode";
+        return phrase("a fall of {} is longer than the {} of {} mode", printQuantity(*ask.fall, Unit::second),
+                      printQuantity(grade.longestFall, Unit::second), grade.name);
     }
     if (ask.load && *ask.load > grade.mostLoad) {
-        return "a load of " + printQuantity(*ask.load, Unit::farad) + " is more than the " +
-               printQuantity(grade.mostLoad, Unit::farad) + " of " + grade.name + " mode";
+        return phrase("a load of {} is more than the {} of {} mode", printQuantity(*ask.load, Unit::farad),
+                      printQuantity(grade.mostLoad, Unit::farad), grade.name);
     }
     const Rational low(2, 5); // V, of a line that is pulled down
     if (ask.pull && supply && *supply > low && *ask.pull < (*supply - low) / grade.sinks) {
-        return "a pull-up of " + printQuantity(*ask.pull, Unit::ohm) + " is less than the " +
-               printQuantity((*supply - low) / grade.sinks, Unit::ohm) + " that " + grade.name + " mode can pull down at " +
-               printQuantity(*supply, Unit::volt);
+        return phrase("a pull-up of {} is less than the {} that {} mode can pull down at {}", printQuantity(*ask.pull, Unit::ohm),
+                      printQuantity((*supply - low) / grade.sinks, Unit::ohm), grade.name, printQuantity(*supply, Unit::volt));
     }
     return {};
 }
@@ -263,7 +264,7 @@ std::optional<I2cGrade> i2cGrade(const Rational& hertz) {
                                                nanosecond * 250, nanosecond * 300, picofarad * 400, milliampere * 3},
                                               {"fast", 400000, nanosecond * 1300, nanosecond * 600, nanosecond * 300,
                                                nanosecond * 100, nanosecond * 300, picofarad * 400, milliampere * 3},
-                                              {"fast plus", 1000000, nanosecond * 500, nanosecond * 260, nanosecond * 120,
+                                              {phrase("fast plus"), 1000000, nanosecond * 500, nanosecond * 260, nanosecond * 120,
                                                nanosecond * 50, nanosecond * 120, picofarad * 550, milliampere * 20},
                                               {"high-speed", 3400000, nanosecond * 160, nanosecond * 60, nanosecond * 40,
                                                nanosecond * 10, nanosecond * 40, picofarad * 100, milliampere * 3}};
@@ -290,23 +291,23 @@ PromiseFigure judgeI2c(PromiseFigure figure, const I2cKind& bus, const BusAsk& a
     figure.state = State::broken;
     const auto grade = i2cGrade(ask.hertz);
     if (!grade || (bus.fastest && ask.hertz > *bus.fastest)) {
-        figure.why = grade ? "this port drives the bus to " + printQuantity(*bus.fastest, Unit::hertz) + " only"
-                           : "the bus has no grade above 3.4 MHz";
+        figure.why = grade ? phrase("this port drives the bus to {} only", printQuantity(*bus.fastest, Unit::hertz))
+                           : phrase("the bus has no grade above 3.4 MHz");
         return figure;
     }
-    if (std::string forbidden = forbiddenBy(*grade, ask, supply); !forbidden.empty()) {
+    if (Text forbidden = forbiddenBy(*grade, ask, supply); !forbidden.empty()) {
         figure.why = std::move(forbidden);
         return figure;
     }
     if (riseOf(ask) > grade->longestRise) {
-        figure.why = "a rise of " + printQuantity(riseOf(ask), Unit::second) + " is longer than the " +
-                     printQuantity(grade->longestRise, Unit::second) + " of " + grade->name +
-                     " mode: stronger pull-ups, or a shorter bus";
+        figure.why =
+            phrase("a rise of {} is longer than the {} of {} mode: stronger pull-ups, or a shorter bus",
+                   printQuantity(riseOf(ask), Unit::second), printQuantity(grade->longestRise, Unit::second), grade->name);
         return figure;
     }
     const auto best = bestWay(bus, ask, clock, pinned, *grade);
     if (!best) {
-        figure.why = "the pinned way is not one that this port has";
+        figure.why = phrase("the pinned way is not one that this port has");
         return figure;
     }
     takeWay(figure, *best);

@@ -1,5 +1,6 @@
 #include "promise/judge.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -32,13 +33,13 @@ int compare(const Rational& a, const Rational& b) {
 
 } // namespace
 
-std::string stateName(State state) {
+Text stateName(State state) {
     switch (state) {
-    case State::kept: return "kept";
-    case State::strained: return "strained";
-    case State::broken: return "broken";
-    case State::pending: return "pending";
-    case State::elsewhere: return "elsewhere";
+    case State::kept: return phrase("kept");
+    case State::strained: return phrase("strained");
+    case State::broken: return phrase("broken");
+    case State::pending: return phrase("pending");
+    case State::elsewhere: return phrase("elsewhere");
     }
     return {};
 }
@@ -129,24 +130,24 @@ void takeWay(PromiseFigure& figure, const Way& way) {
     figure.settings = way.settings;
 }
 
-std::string toleranceText(const Tolerance& tolerance) {
-    return tolerance.within ? "within " + printTolerance(*tolerance.within) : "exactly";
+Text toleranceText(const Tolerance& tolerance) {
+    return tolerance.within ? phrase("within {}", printTolerance(*tolerance.within)) : "exactly";
 }
 
-std::string toleranceWhy(const PromiseFigure& figure, const std::string& tolerance, const Clock& clock) {
+Text toleranceWhy(const PromiseFigure& figure, const std::string& tolerance, const Clock& clock) {
     if (figure.state == State::kept || !figure.got || !figure.error) {
         return {};
     }
     if (figure.state == State::broken) {
-        return "the nearest is " + printQuantity(figure.got->nominal, figure.unit) + ", " + printError(figure.error->nominal) +
-               ", asked " + tolerance;
+        return phrase("the nearest is {}, {}, asked {}", printQuantity(figure.got->nominal, figure.unit),
+                      printError(figure.error->nominal), tolerance);
     }
     if (!clock.unknown.empty()) {
         return clock.unknown;
     }
     const bool isLow = abs(figure.error->min) > abs(figure.error->max);
-    return "a worst case is " + printQuantity(isLow ? figure.got->min : figure.got->max, figure.unit) + ", " +
-           printError(isLow ? figure.error->min : figure.error->max) + ", asked " + tolerance;
+    return phrase("a worst case is {}, {}, asked {}", printQuantity(isLow ? figure.got->min : figure.got->max, figure.unit),
+                  printError(isLow ? figure.error->min : figure.error->max), tolerance);
 }
 
 Origin clockOrigin(const Clock& clock, const Rational& hertz) {
@@ -163,8 +164,8 @@ Origin partOrigin(const PromiseFigure& figure) {
 }
 
 Step clockStep(const Clock& clock, const std::string& subject) {
-    Step step{"clock", clock.id + " feeds " + subject, {}, {}, {}};
-    const std::string spread = clock.unknown.empty() ? printRange(clock.hertz.min, clock.hertz.max, Unit::hertz) : clock.unknown;
+    Step step{phrase("clock"), phrase("{} feeds {}", clock.id, subject), {}, {}, {}};
+    const Text spread = clock.unknown.empty() ? Text(printRange(clock.hertz.min, clock.hertz.max, Unit::hertz)) : clock.unknown;
     step.result = printQuantity(clock.hertz.nominal, Unit::hertz) + " (" + spread + ")";
     step.origins.push_back(clockOrigin(clock, clock.hertz.nominal));
     return step;
@@ -180,12 +181,17 @@ void addErrorSteps(PromiseFigure& figure, const Clock& clock) {
         return;
     }
     const std::string asked = printQuantity(*figure.asked, figure.unit);
-    figure.workings.push_back({"error",
-                               "got \u00f7 asked \u2212 1",
+    figure.workings.push_back({phrase("error"),
+                               phrase("got \u00f7 asked \u2212 1"),
                                printQuantity(figure.got->nominal, figure.unit) + " \u00f7 " + asked + " \u2212 1",
                                printError(figure.error->nominal),
                                {askedOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
-    Step worst{"worst cases", "with the bounds of " + clock.id, {}, {}, {{clock.id, {}, Target::line(clock.id), {}}}, false};
+    Step worst{phrase("worst cases"),
+               phrase("with the bounds of {}", clock.id),
+               {},
+               {},
+               {{clock.id, {}, Target::line(clock.id), {}}},
+               false};
     if (figure.isWorstKnown) {
         worst.numbers = printRange(figure.got->min, figure.got->max, figure.unit);
         worst.result = printError(figure.error->min) + " \u2026 " + printError(figure.error->max);

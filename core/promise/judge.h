@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "plan/promise_line.h"
 #include "promise/promise_figure.h"
 
@@ -45,10 +46,10 @@ int compareWays(const Way& a, const Way& b);
 void takeWay(PromiseFigure& figure, const Way& way);
 
 /// "within ±1.5 %" or "exactly".
-std::string toleranceText(const Tolerance& tolerance);
+Text toleranceText(const Tolerance& tolerance);
 
 /// "nearest is 1 Mbit/s, +8.507 %": why a tolerance is broken or strained; empty where it is kept.
-std::string toleranceWhy(const PromiseFigure& figure, const std::string& tolerance, const Clock& clock);
+Text toleranceWhy(const PromiseFigure& figure, const std::string& tolerance, const Clock& clock);
 
 /// The steps that state the error and its worst cases, for figures with both.
 void addErrorSteps(PromiseFigure& figure, const Clock& clock);

@@ -1,5 +1,6 @@
 #include "promise/limits.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 namespace wisetick {
@@ -26,13 +27,14 @@ PromiseFigure judgeLimit(PromiseFigure figure, Unit unit, const Rational& limit,
     figure.state = judgement.state;
     figure.margin = judgement.margin;
     if (figure.state == State::broken) {
-        figure.why = printQuantity(got.nominal, unit) + ", asked at " + (side == Side::most ? "most " : "least ") +
-                     printQuantity(limit, unit);
+        figure.why = phrase("{}, asked at {}{}", printQuantity(got.nominal, unit),
+                            side == Side::most ? phrase("most ") : phrase("least "), printQuantity(limit, unit));
     } else if (figure.state == State::strained) {
-        figure.why = figure.isWorstKnown
-                         ? printQuantity(side == Side::most ? got.max : got.min, unit) + " in the worst case, asked at " +
-                               (side == Side::most ? "most " : "least ") + printQuantity(limit, unit)
-                         : played.unknown;
+        figure.why =
+            figure.isWorstKnown
+                ? phrase("{} in the worst case, asked at {}{}", printQuantity(side == Side::most ? got.max : got.min, unit),
+                         side == Side::most ? phrase("most ") : phrase("least "), printQuantity(limit, unit))
+                : played.unknown;
     }
     figure.workings = played.workings;
     figure.workings.insert(figure.workings.begin(), askedStep(figure));

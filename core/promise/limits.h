@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "promise/judge.h"
 
 namespace wisetick {
@@ -8,7 +9,7 @@ namespace wisetick {
 /// and the figure is the known part.
 struct PlayedFigure {
     std::optional<Bounds> value;
-    std::string unknown;
+    Text unknown;
     Workings workings;
 };
 

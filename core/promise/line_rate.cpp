@@ -1,12 +1,13 @@
 #include "promise/line_rate.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 namespace wisetick {
 
 namespace {
 
-std::string boundWhy(const PromiseFigure& figure, const RunsAsk& ask, const Clock& line) {
+Text boundWhy(const PromiseFigure& figure, const RunsAsk& ask, const Clock& line) {
     if (figure.state == State::kept) {
         return {};
     }
@@ -16,9 +17,9 @@ std::string boundWhy(const PromiseFigure& figure, const RunsAsk& ask, const Cloc
     const bool isLeast = ask.bound == RunsAsk::Bound::atLeast;
     const Rational& worst = isLeast ? line.hertz.min : line.hertz.max;
     const bool isBroken = figure.state == State::broken;
-    return "runs at " + printQuantity(isBroken ? line.hertz.nominal : worst, Unit::hertz) +
-           (isBroken ? "" : " in the worst case") + ", asked at " + (isLeast ? "least " : "most ") +
-           printQuantity(ask.hertz, Unit::hertz);
+    return phrase("runs at {}{}, asked at {}{}", printQuantity(isBroken ? line.hertz.nominal : worst, Unit::hertz),
+                  isBroken ? "" : phrase(" in the worst case"), isLeast ? phrase("least ") : phrase("most "),
+                  printQuantity(ask.hertz, Unit::hertz));
 }
 
 } // namespace
@@ -40,7 +41,7 @@ PromiseFigure judgeLineRate(PromiseFigure figure, const RunsAsk& ask, const Cloc
     figure.why =
         ask.bound == RunsAsk::Bound::at ? toleranceWhy(figure, toleranceText(ask.tolerance), line) : boundWhy(figure, ask, line);
     if (detail == Detail::workings) {
-        figure.workings = {clockStep(line, "this promise"), askedStep(figure)};
+        figure.workings = {clockStep(line, phrase("this promise")), askedStep(figure)};
         addErrorSteps(figure, line);
     }
     return figure;

@@ -1,5 +1,6 @@
 #include "promise/message_memory.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -30,16 +31,16 @@ PromiseFigure judgeMessageMemory(PromiseFigure figure, const CanKind& can, const
     const std::vector<Rational> longer{12, 16, 20, 24, 32, 48, 64};
     if (ask.payload > 8 && std::find(longer.begin(), longer.end(), ask.payload) == longer.end()) {
         figure.why =
-            "no message has " + printQuantity(ask.payload, Unit::byte) + ": up to 8 byte, or 12, 16, 20, 24, 32, 48 or 64";
+            phrase("no message has {}: up to 8 byte, or 12, 16, 20, 24, 32, 48 or 64", printQuantity(ask.payload, Unit::byte));
         return figure;
     }
     if (ask.payload > 8 && !can.data) {
-        figure.why = "this port has no data phase: its messages have at most 8 byte";
+        figure.why = phrase("this port has no data phase: its messages have at most 8 byte");
         return figure;
     }
     if (can.messageWords == 0) {
         figure.state = State::strained;
-        figure.why = "unknown: the words of its message memory";
+        figure.why = phrase("unknown: the words of its message memory");
         return figure;
     }
     const Rational memory = can.messageWords;
@@ -48,21 +49,21 @@ PromiseFigure judgeMessageMemory(PromiseFigure figure, const CanKind& can, const
     figure.margin = 1 - map.words / memory;
     figure.state = map.words <= memory ? State::kept : State::broken;
     if (figure.state == State::broken) {
-        figure.why = "takes " + map.words.toString() + " words, the memory has " + memory.toString();
+        figure.why = phrase("takes {} words, the memory has {}", map.words.toString(), memory.toString());
     }
     if (detail == Detail::workings) {
         for (const MessageMap::Part& part : map.parts) {
             const bool isMessage = part.what == "received" || part.what == "sent";
-            figure.workings.push_back(
-                {part.what,
-                 isMessage ? "count \u00d7 (header + payload \u00f7 4, rounded up)" : "count \u00d7 words of each",
-                 part.count.toString() + " \u00d7 " + part.each.toString(),
-                 part.words().toString() + " words from " + part.first.toString(),
-                 {askedOrigin(figure), partOrigin(figure)}});
+            figure.workings.push_back({part.what,
+                                       isMessage ? phrase("count \u00d7 (header + payload \u00f7 4, rounded up)")
+                                                 : phrase("count \u00d7 words of each"),
+                                       part.count.toString() + " \u00d7 " + part.each.toString(),
+                                       phrase("{} words from {}", part.words().toString(), part.first.toString()),
+                                       {askedOrigin(figure), partOrigin(figure)}});
         }
-        figure.workings.push_back({"memory",
-                                   "all together, of what the port has",
-                                   map.words.toString() + " of " + memory.toString() + " words",
+        figure.workings.push_back({phrase("memory"),
+                                   phrase("all together, of what the port has"),
+                                   phrase("{} of {} words", map.words.toString(), memory.toString()),
                                    printQuantity(map.words / memory, Unit::ratio, 4),
                                    {partOrigin(figure)}});
     }

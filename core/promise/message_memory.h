@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "part/part.h"
 #include "promise/judge.h"
 
@@ -8,7 +9,7 @@ namespace wisetick {
 /// What a plan of message memory takes, in words of 32 bits.
 struct MessageMap {
     struct Part {
-        std::string what;
+        Text what;
         Rational count;
         Rational each;
         Rational first; ///< the word at which it begins

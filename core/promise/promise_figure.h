@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "base/workings.h"
 #include "part/field.h"
 #include "quantity/bounds.h"
@@ -16,7 +17,7 @@ namespace wisetick {
 enum class State { kept, strained, broken, pending, elsewhere };
 
 /// "kept", "strained", "broken", "pending" or "elsewhere".
-std::string stateName(State state);
+Text stateName(State state);
 
 /// The worse of the two; pending and elsewhere are the least of all.
 State worseState(State a, State b);
@@ -30,7 +31,7 @@ enum class Detail { verdict, result, workings };
 struct Clock {
     std::string id;
     Bounds hertz;
-    std::string unknown;
+    Text unknown;
     std::optional<Bounds> overLong = {}; ///< Hz, over long times, in which ripple is taken back; none: as `hertz`
     Rational strayTime = {};             ///< s, by which an edge can be off its place meanwhile
     Rational speed = 1;                  ///< of the core's: instructions a second against none waiting for memory, as a share
@@ -75,8 +76,8 @@ struct PromiseFigure {
     std::optional<Bounds> error;
     bool isWorstKnown = true; ///< false: min and max of got and error are unknown
     std::optional<Rational> margin;
-    std::string why;           ///< what is wrong, or unknown; empty where kept
-    std::string note;          ///< what is worth knowing though nothing is wrong: a pinned way that is no longer the best
+    Text why;                  ///< what is wrong, or unknown; empty where kept
+    Text note;                 ///< what is worth knowing though nothing is wrong: a pinned way that is no longer the best
     bool isPinned = false;     ///< the take insists on this way
     bool hasBetterWay = false; ///< one that is free is better than the pinned one
     bool isOutOfReach = false; ///< a counter that is not repeated can't count as far

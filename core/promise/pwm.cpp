@@ -1,5 +1,6 @@
 #include "promise/pwm.h"
 
+#include "base/text.h"
 #include "promise/counter_search.h"
 #include "quantity/quantity_print.h"
 
@@ -252,8 +253,8 @@ std::string percentText(const Rational& share) {
     return (exact.empty() ? "\u2248" + roundedDecimal(share * 100, 4) : exact) + " %";
 }
 
-std::string bitsText(const Rational& counts) {
-    return roundedDecimal(quantised(std::log2(counts.toDouble()), powerOfTen(-9)), 4) + " bits";
+Text bitsText(const Rational& counts) {
+    return phrase("{} bits", roundedDecimal(quantised(std::log2(counts.toDouble()), powerOfTen(-9)), 4));
 }
 
 void addWorkings(PromiseFigure& figure, const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock, const Way& way) {
@@ -265,7 +266,7 @@ void addWorkings(PromiseFigure& figure, const PwmChannel& channel, const DrivesA
     const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
     const std::string twice = channel.timer.isCentred ? "2 \u00d7 " : "";
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
-    const auto add = [&](std::string what, std::string formula, std::string numbers, std::string result) {
+    const auto add = [&](Text what, std::string formula, std::string numbers, std::string result) {
         figure.workings.push_back({std::move(what),
                                    std::move(formula),
                                    std::move(numbers),
@@ -273,76 +274,77 @@ void addWorkings(PromiseFigure& figure, const PwmChannel& channel, const DrivesA
                                    {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal), askedOrigin(figure)}});
     };
     const std::string wanted = exactDecimal(pwm.wantedProduct());
-    add("ticks in a period", "f \u00f7 (" + twice + "rate)",
+    add(phrase("ticks in a period"), "f \u00f7 (" + twice + "rate)",
         rate + " \u00f7 (" + twice + printQuantity(ask.hertz, Unit::hertz) + ")",
         wanted.empty() ? "\u2248" + roundedDecimal(pwm.wantedProduct(), 7) : wanted);
-    add("prescaler \u00d7 counts taken", "nearest product, then nearest duty, then most counts",
+    add(phrase("prescaler \u00d7 counts taken"), phrase("nearest product, then nearest duty, then most counts"),
         prescaler.toString() + " \u00d7 " + counts.toString(), (prescaler * counts).toString());
-    add("rate", "f \u00f7 (" + twice + "prescaler \u00d7 counts)",
+    add("rate", phrase("f \u00f7 ({}prescaler \u00d7 counts)", twice),
         rate + " \u00f7 (" + twice + prescaler.toString() + " \u00d7 " + counts.toString() + ")",
         printQuantity(way.got.nominal, Unit::hertz));
-    add("compare", "duty \u00d7 counts, to the nearest", percentText(ask.duty) + " \u00d7 " + counts.toString(),
+    add("compare", phrase("duty \u00d7 counts, to the nearest"), percentText(ask.duty) + " \u00d7 " + counts.toString(),
         compare.toString());
-    add("duty", "compare \u00f7 counts", compare.toString() + " \u00f7 " + counts.toString(), percentText(compare / counts));
-    add("step of the duty", "1 \u00f7 counts", "1 \u00f7 " + counts.toString(),
+    add("duty", phrase("compare \u00f7 counts"), compare.toString() + " \u00f7 " + counts.toString(),
+        percentText(compare / counts));
+    add(phrase("step of the duty"), phrase("1 \u00f7 counts"), "1 \u00f7 " + counts.toString(),
         percentText(1 / counts) + ", " + bitsText(counts));
     if (const auto dead = pwm.deadCounts()) {
-        add("dead time", "counts \u00f7 f, not shorter at the fastest clock", dead->toString() + " \u00f7 " + rate,
-            printQuantity(*dead / clock.hertz.nominal, Unit::second));
+        add(phrase("dead time"), phrase("counts \u00f7 f, not shorter at the fastest clock"),
+            dead->toString() + " \u00f7 " + rate, printQuantity(*dead / clock.hertz.nominal, Unit::second));
     }
     const Rational finest = mostCountsAt(channel.timer, ask.hertz, clock.hertz.nominal);
     if (finest.sign() > 0) {
         const Rational faster = mostCountsAt(channel.timer, ask.hertz, clock.hertz.nominal * 2);
-        add("finest at this rate", "with the least prescaler",
-            finest.toString() + " counts, " + bitsText(finest) +
-                (faster > finest ? "; twice the clock: " + faster.toString() + ", " + bitsText(faster)
-                                 : "; a faster clock adds none"),
+        add(phrase("finest at this rate"), phrase("with the least prescaler"),
+            phrase("{} counts, {}{}", finest.toString(), bitsText(finest),
+                   faster > finest ? phrase("; twice the clock: {}, {}", faster.toString(), bitsText(faster))
+                                   : phrase("; a faster clock adds none")),
             percentText(1 / finest));
     }
     addErrorSteps(figure, clock);
 }
 
-std::string whyOf(const PromiseFigure& figure, const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock,
-                  const Way& way) {
+Text whyOf(const PromiseFigure& figure, const PwmChannel& channel, const DrivesAsk& ask, const Clock& clock, const Way& way) {
     if (figure.state == State::kept) {
         return {};
     }
     const Pwm pwm(channel, ask, clock);
     if (ask.dead && channel.timer.dead.empty()) {
-        return "this timer has no dead time";
+        return phrase("this timer has no dead time");
     }
     if (!pwm.isDeadLongEnough()) {
-        return "the longest dead time is " + printQuantity(channel.timer.dead.most() / clock.hertz.nominal, Unit::second) +
-               ", asked " + printQuantity(*ask.dead, Unit::second);
+        return phrase("the longest dead time is {}, asked {}",
+                      printQuantity(channel.timer.dead.most() / clock.hertz.nominal, Unit::second),
+                      printQuantity(*ask.dead, Unit::second));
     }
     const Judgement rate = judgeTolerance(*figure.error, ask.tolerance, clock.unknown.empty());
     const Rational counts = settingOf(way, "counts");
     if (rate.state == State::broken) {
         const Rational most = channel.timer.prescaler.least() * channel.timer.counts.least() * pwm.slopes();
         const bool isTooFast = ask.hertz * most > clock.hertz.nominal;
-        return (isTooFast ? "faster than this timer's clock allows; " : "") +
+        return (isTooFast ? phrase("faster than this timer's clock allows; ") : "") +
                toleranceWhy(figure, toleranceText(ask.tolerance), clock);
     }
     if (ask.stepUnder && 1 / counts >= *ask.stepUnder) {
         const Rational finest = mostCountsAt(channel.timer, ask.hertz, clock.hertz.nominal);
-        return "steps of " + percentText(1 / counts) + ", asked under " + percentText(*ask.stepUnder) +
-               "; at this rate the clock has " + finest.toString() + " ticks, and " + pwm.leastCounts().toString() +
-               " are needed";
+        return phrase("steps of {}, asked under {}; at this rate the clock has {} ticks, and {} are needed",
+                      percentText(1 / counts), percentText(*ask.stepUnder), finest.toString(), pwm.leastCounts().toString());
     }
     const auto time = [&](const Rational& ticks) { return printQuantity(ticks / clock.hertz.nominal, Unit::second); };
     if (!pwm.doesSwitch(way)) {
         const Rational dead = pwm.deadCounts().value_or(Rational(0));
         const bool isOn = !ask.duty.isZero() && pwm.onTicks(way) <= dead;
-        return std::string("it never switches ") + (isOn ? "on" : "off") + ": of " +
-               time(isOn ? pwm.onTicks(way) : pwm.offTicks(way)) + (dead.isZero() ? "" : " the dead time takes " + time(dead));
+        return phrase("it never switches {}: of {}{}", isOn ? "on" : "off", time(isOn ? pwm.onTicks(way) : pwm.offTicks(way)),
+                      dead.isZero() ? "" : phrase(" the dead time takes {}", time(dead)));
     }
     if (!pwm.isDutyNear(way)) {
-        return "the duty nearest to " + percentText(ask.duty) + " is " +
-               percentText(settingOf(way, compareName(channel.number)) / counts) + ", with " + counts.toString() + " counts";
+        return phrase("the duty nearest to {} is {}, with {} counts", percentText(ask.duty),
+                      percentText(settingOf(way, compareName(channel.number)) / counts), counts.toString());
     }
     if (rate.state == State::kept && pwm.deadJudgement().state == State::strained) {
-        return clock.unknown.empty() ? "the dead time is " + printQuantity(*pwm.deadCounts() / clock.hertz.max, Unit::second) +
-                                           " at the fastest clock, asked " + printQuantity(*ask.dead, Unit::second)
+        return clock.unknown.empty() ? phrase("the dead time is {} at the fastest clock, asked {}",
+                                              printQuantity(*pwm.deadCounts() / clock.hertz.max, Unit::second),
+                                              printQuantity(*ask.dead, Unit::second))
                                      : clock.unknown;
     }
     return toleranceWhy(figure, toleranceText(ask.tolerance), clock);
@@ -393,13 +395,13 @@ PromiseFigure judgePwm(PromiseFigure figure, const PwmChannel& channel, const Dr
     figure.state = State::broken;
     const auto channels = static_cast<std::int64_t>(channel.timer.channels.size());
     if (channel.number < 1 || channel.number > channels) {
-        figure.why =
-            "this timer has " + (channels == 0 ? std::string("no channels") : "the channels 1 to " + std::to_string(channels));
+        figure.why = phrase("this timer has {}",
+                            channels == 0 ? phrase("no channels") : phrase("the channels 1 to {}", std::to_string(channels)));
         return figure;
     }
     const auto best = Pwm(channel, ask, clock).bestWay(pinned);
     if (!best) {
-        figure.why = "the pinned way is not one that this timer has";
+        figure.why = phrase("the pinned way is not one that this timer has");
         return figure;
     }
     takeWay(figure, *best);

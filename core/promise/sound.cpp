@@ -1,5 +1,6 @@
 #include "promise/sound.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -72,32 +73,33 @@ PromiseFigure judgeSound(PromiseFigure figure, const SoundKind& sound, const Pla
     const std::vector<Way> ways = soundWays(sound, ask, clock, pinned);
     if (ways.empty()) {
         figure.state = State::broken;
-        figure.why = "the pinned way is not one that this port has";
+        figure.why = phrase("the pinned way is not one that this port has");
         return figure;
     }
     takeWay(figure, ways.front());
-    figure.why = lacksFrame(sound, ask, pinned) ? "no frame of this port holds 2 \u00d7 " + printQuantity(*ask.bits, Unit::bit)
-                                                : toleranceWhy(figure, toleranceText(ask.tolerance), clock);
+    figure.why = lacksFrame(sound, ask, pinned)
+                     ? phrase("no frame of this port holds 2 \u00d7 {}", printQuantity(*ask.bits, Unit::bit))
+                     : toleranceWhy(figure, toleranceText(ask.tolerance), clock);
     if (detail == Detail::workings) {
         const Rational divide = settingOf(ways.front(), "divide");
         const Rational master = clock.hertz.nominal / divide;
         const std::string f = printQuantity(clock.hertz.nominal, Unit::hertz);
         figure.workings = {clockStep(clock, figure.subject.name), askedStep(figure)};
-        figure.workings.push_back({"master clock",
-                                   "f \u00f7 divide",
+        figure.workings.push_back({phrase("master clock"),
+                                   phrase("f \u00f7 divide"),
                                    f + " \u00f7 " + printFactor(divide),
                                    printQuantity(master, Unit::hertz),
                                    {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
         if (const auto frame = frameFor(sound, ask, pinned)) {
-            figure.workings.push_back({"clock of bits",
-                                       "master clock \u00f7 (master clocks a frame \u00f7 bits of a frame)",
+            figure.workings.push_back({phrase("clock of bits"),
+                                       phrase("master clock \u00f7 (master clocks a frame \u00f7 bits of a frame)"),
                                        printQuantity(master, Unit::hertz) + " \u00f7 (" + std::to_string(sound.times) +
                                            " \u00f7 " + printFactor(*frame) + ")",
                                        printQuantity(master * *frame / sound.times, Unit::hertz),
                                        {partOrigin(figure)}});
         }
-        figure.workings.push_back({"rate of frames",
-                                   "f \u00f7 (master clocks a frame \u00d7 divide)",
+        figure.workings.push_back({phrase("rate of frames"),
+                                   phrase("f \u00f7 (master clocks a frame \u00d7 divide)"),
                                    f + " \u00f7 (" + std::to_string(sound.times) + " \u00d7 " + printFactor(divide) + ")",
                                    printQuantity(figure.got->nominal, Unit::hertz),
                                    {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});

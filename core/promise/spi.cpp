@@ -1,5 +1,6 @@
 #include "promise/spi.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -80,59 +81,60 @@ bool isBetterSpiWay(const Way& a, const Way& b) {
 }
 
 /// What of the ask the port has not at all; empty where it has everything.
-std::string lacks(const SpiKind& spi, const ClocksAsk& ask) {
+Text lacks(const SpiKind& spi, const ClocksAsk& ask) {
     const auto next = [](const FactorSet& set, const Rational& value, Unit unit) {
-        std::string text;
+        Text text;
         for (const Rational& near : set.nearest(value)) {
-            text += (text.empty() ? "" : " and ") + printQuantity(near, unit);
+            text += (text.empty() ? "" : phrase(" and ")) + printQuantity(near, unit);
         }
         return text;
     };
     if (!spi.lanes.contains(spiLanes(spi, ask))) {
-        return "this port has no " + spiLanes(spi, ask).toString() + " lanes";
+        return phrase("this port has no {} lanes", spiLanes(spi, ask).toString());
     }
     if (ask.size && !spi.address.empty() && !spi.address.contains(spiAddress(ask))) {
-        return "this port has no addresses of " + printQuantity(spiAddress(ask), Unit::bit);
+        return phrase("this port has no addresses of {}", printQuantity(spiAddress(ask), Unit::bit));
     }
     if (ask.size && spi.size.empty() && spi.address.empty()) {
-        return "this port maps no memory";
+        return phrase("this port maps no memory");
     }
     if (ask.size && !spi.size.empty() && !spi.size.contains(*ask.size)) {
-        return "a memory of " + printQuantity(*ask.size, Unit::byte) + " does not go into its size field: next to it go " +
-               next(spi.size, *ask.size, Unit::byte);
+        return phrase("a memory of {} does not go into its size field: next to it go {}", printQuantity(*ask.size, Unit::byte),
+                      next(spi.size, *ask.size, Unit::byte));
     }
     if (ask.dummy && spi.dummy.empty()) {
-        return "this port has no dummy cycles";
+        return phrase("this port has no dummy cycles");
     }
     if (ask.dummy && !spi.dummy.contains(*ask.dummy)) {
-        return ask.dummy->toString() + " dummy cycles are not among those it has: next are " +
-               next(spi.dummy, *ask.dummy, Unit::count);
+        return phrase("{} dummy cycles are not among those it has: next are {}", ask.dummy->toString(),
+                      next(spi.dummy, *ask.dummy, Unit::count));
     }
     if (ask.reading && ask.size && *ask.reading > *ask.size) {
-        return "reading " + printQuantity(*ask.reading, Unit::byte) + " of a memory of " + printQuantity(*ask.size, Unit::byte);
+        return phrase("reading {} of a memory of {}", printQuantity(*ask.reading, Unit::byte),
+                      printQuantity(*ask.size, Unit::byte));
     }
     return {};
 }
 
 /// Why the data are sampled too early or too late; empty where they are not.
-std::string samplingWhy(const PromiseFigure& figure, const SpiKind& spi, const ClocksAsk& ask, const Rational& divide) {
+Text samplingWhy(const PromiseFigure& figure, const SpiKind& spi, const ClocksAsk& ask, const Rational& divide) {
     if (figure.state == State::kept || !ask.valid) {
         return {};
     }
     const bool isBroken = figure.state == State::broken;
     const Bounds rate = isBroken ? Bounds::exactly(figure.got->nominal) : *figure.got;
-    const std::string when = isBroken ? "" : " in the worst case";
+    const Text when = isBroken ? "" : phrase(" in the worst case");
     const Rational shift = shiftFor(spi, ask, divide, *figure.got);
     const Rational sampled = (spiHalves(divide).shorter + shift) / rate.max;
     if (sampled < spiNeeds(spi, ask)) {
         const bool isMore = spi.setup || ask.trace;
-        return "samples " + printQuantity(sampled, Unit::second) + " after the edge" + when + ", and the data stand only after " +
-               printQuantity(spiNeeds(spi, ask), Unit::second) + (isMore ? ", trace and set-up included" : "");
+        return phrase("samples {} after the edge{}, and the data stand only after {}{}", printQuantity(sampled, Unit::second),
+                      when, printQuantity(spiNeeds(spi, ask), Unit::second), isMore ? phrase(", trace and set-up included") : "");
     }
     const Rational held = spiHolds(spi, ask, divide, shift, rate);
     if (held.sign() < 0) {
-        return "the next data are there " + printQuantity(abs(held), Unit::second) + " before these are sampled and held" + when +
-               (ask.held ? "" : "; say how long the device holds them, 'held 2 ns'");
+        return phrase("the next data are there {} before these are sampled and held{}{}", printQuantity(abs(held), Unit::second),
+                      when, ask.held ? "" : phrase("; say how long the device holds them, 'held 2 ns'"));
     }
     return {};
 }
@@ -231,19 +233,20 @@ void addSampling(PromiseFigure& figure, const SpiKind& spi, const ClocksAsk& ask
     const SpiHalves halves = spiHalves(divide);
     const Rational trace = traceTime(ask);
     if (spi.setup || ask.trace) {
-        figure.workings.push_back({"data stand after", "valid + trace there and back, 7 ns/m + the port's set-up",
+        figure.workings.push_back({phrase("data stand after"), phrase("valid + trace there and back, 7 ns/m + the port's set-up"),
                                    time(*ask.valid) + " + " + time(trace) + " + " + time(spi.setup.value_or(Rational(0))),
                                    time(spiNeeds(spi, ask)), origins});
     }
-    figure.workings.push_back({"sampled after the edge", "(shorter half + shift) \u00f7 rate, not before the data stand",
+    figure.workings.push_back({phrase("sampled after the edge"),
+                               phrase("(shorter half + shift) \u00f7 rate, not before the data stand"),
                                "(" + printFactor(halves.shorter) + " + " + printFactor(shift) + ") \u00f7 " +
                                    printQuantity(figure.got->nominal, Unit::hertz),
                                time((halves.shorter + shift) / figure.got->nominal), origins});
     if (shift.sign() > 0 || ask.held || spi.hold) {
         const Rational rest = 1 - halves.longer - shift;
         figure.workings.push_back(
-            {"stand on after that",
-             "(1 \u2212 longer half \u2212 shift) \u00f7 rate + held + trace \u2212 the port's hold, not below 0",
+            {phrase("stand on after that"),
+             phrase("(1 \u2212 longer half \u2212 shift) \u00f7 rate + held + trace \u2212 the port's hold, not below 0"),
              printFactor(rest) + " \u00f7 " + printQuantity(figure.got->nominal, Unit::hertz) + " + " +
                  time(ask.held.value_or(Rational(0))) + " + " + time(trace) + " \u2212 " + time(spi.hold.value_or(Rational(0))),
              time(spiHolds(spi, ask, divide, shift, Bounds::exactly(figure.got->nominal))), origins});
@@ -257,7 +260,7 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
     figure.unit = Unit::hertz;
     figure.asked = ask.hertz;
     figure.isWorstKnown = clock.unknown.empty();
-    if (std::string missing = lacks(spi, ask); !missing.empty()) {
+    if (Text missing = lacks(spi, ask); !missing.empty()) {
         figure.state = State::broken;
         figure.why = std::move(missing);
         return figure;
@@ -265,26 +268,26 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
     const std::vector<Way> ways = spiWays(spi, ask, clock, reach, pinned, 1);
     if (ways.empty()) {
         figure.state = State::broken;
-        figure.why = "the pinned way is not one that this port has";
+        figure.why = phrase("the pinned way is not one that this port has");
         return figure;
     }
     takeWay(figure, ways.front());
     const Rational limit = mostOf(ask, reach);
-    const std::string whose = limit == ask.hertz ? "asked at most " : "the port's most is ";
+    const Text whose = limit == ask.hertz ? phrase("asked at most ") : phrase("the port's most is ");
     const Rational& readAt = figure.state == State::broken ? figure.got->nominal : figure.got->min;
     if (figure.state != State::kept && ask.reading && readClocks(spi, ask) / readAt > *ask.within) {
-        figure.why = "reading " + printQuantity(*ask.reading, Unit::byte) + " takes " +
-                     printQuantity(readClocks(spi, ask) / readAt, Unit::second) +
-                     (figure.state == State::broken ? "" : " in the worst case") + ", asked at most " +
-                     printQuantity(*ask.within, Unit::second);
-    } else if (std::string why = samplingWhy(figure, spi, ask, settingOf(ways.front(), "divide")); !why.empty()) {
+        figure.why =
+            phrase("reading {} takes {}{}, asked at most {}", printQuantity(*ask.reading, Unit::byte),
+                   printQuantity(readClocks(spi, ask) / readAt, Unit::second),
+                   figure.state == State::broken ? "" : phrase(" in the worst case"), printQuantity(*ask.within, Unit::second));
+    } else if (Text why = samplingWhy(figure, spi, ask, settingOf(ways.front(), "divide")); !why.empty()) {
         figure.why = std::move(why);
     } else if (figure.state == State::broken) {
-        figure.why = "the slowest is " + printQuantity(figure.got->nominal, Unit::hertz) + ", " + whose +
-                     printQuantity(limit, Unit::hertz);
+        figure.why = phrase("the slowest is {}, {}{}", printQuantity(figure.got->nominal, Unit::hertz), whose,
+                            printQuantity(limit, Unit::hertz));
     } else if (figure.state == State::strained) {
-        figure.why = clock.unknown.empty() ? printQuantity(figure.got->max, Unit::hertz) + " in the worst case, " + whose +
-                                                 printQuantity(limit, Unit::hertz)
+        figure.why = clock.unknown.empty() ? phrase("{} in the worst case, {}{}", printQuantity(figure.got->max, Unit::hertz),
+                                                    whose, printQuantity(limit, Unit::hertz))
                                            : clock.unknown;
     }
     if (detail == Detail::workings) {
@@ -293,23 +296,26 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
         const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
         figure.workings = {clockStep(clock, subject), askedStep(figure)};
         if (reach.most) {
-            figure.workings.push_back(
-                {"port's most", "from the part", {}, printQuantity(*reach.most, Unit::hertz), {partOrigin(figure)}});
+            figure.workings.push_back({phrase("port's most"),
+                                       phrase("from the part"),
+                                       {},
+                                       printQuantity(*reach.most, Unit::hertz),
+                                       {partOrigin(figure)}});
         }
-        figure.workings.push_back({"least divider",
-                                   "f \u00f7 the lower of both",
+        figure.workings.push_back({phrase("least divider"),
+                                   phrase("f \u00f7 the lower of both"),
                                    rate + " \u00f7 " + printQuantity(limit, Unit::hertz),
                                    roundedDecimal(clock.hertz.nominal / limit),
                                    {clockOrigin(clock, clock.hertz.nominal), askedOrigin(figure), partOrigin(figure)}});
-        figure.workings.push_back({"rate",
-                                   "f \u00f7 divide",
+        figure.workings.push_back({phrase("rate"),
+                                   phrase("f \u00f7 divide"),
                                    rate + " \u00f7 " + printFactor(divide),
                                    printQuantity(figure.got->nominal, Unit::hertz),
                                    {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
         if (spiLanes(spi, ask) > 1) {
             figure.workings.push_back(
                 {"bytes",
-                 "rate \u00d7 lanes \u00f7 8, while data flows",
+                 phrase("rate \u00d7 lanes \u00f7 8, while data flows"),
                  printQuantity(figure.got->nominal, Unit::hertz) + " \u00d7 " + spiLanes(spi, ask).toString() + " \u00f7 8",
                  printFactor(figure.got->nominal * spiLanes(spi, ask) / 8) + " bytes/s",
                  {partOrigin(figure)}});
@@ -319,16 +325,16 @@ PromiseFigure judgeSpi(PromiseFigure figure, const SpiKind& spi, const ClocksAsk
         }
         if (ask.reading) {
             figure.workings.push_back(
-                {"reading " + printQuantity(*ask.reading, Unit::byte),
-                 "(command 8 + address " + std::string(ask.size && *ask.size > (1 << 24) ? "32" : "24") +
-                     " + dummy + bytes \u00d7 8 \u00f7 lanes) \u00f7 rate",
+                {phrase("reading {}", printQuantity(*ask.reading, Unit::byte)),
+                 phrase("(command 8 + address {} + dummy + bytes \u00d7 8 \u00f7 lanes) \u00f7 rate",
+                        std::string(ask.size && *ask.size > (1 << 24) ? "32" : "24")),
                  readClocks(spi, ask).toString() + " \u00f7 " + printQuantity(figure.got->nominal, Unit::hertz),
                  printQuantity(readClocks(spi, ask) / figure.got->nominal, Unit::second),
                  {askedOrigin(figure), partOrigin(figure)}});
         }
         if (divide.isWhole() && !(divide / 2).isWhole() && divide != 1) {
-            figure.workings.push_back({"duty",
-                                       "an odd divider's halves differ by one cycle",
+            figure.workings.push_back({phrase("duty"),
+                                       phrase("an odd divider's halves differ by one cycle"),
                                        printFactor((divide + 1) / 2) + " \u00f7 " + printFactor(divide),
                                        printQuantity((divide + 1) / (2 * divide), Unit::ratio, 4),
                                        {partOrigin(figure)}});

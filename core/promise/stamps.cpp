@@ -1,5 +1,6 @@
 #include "promise/stamps.h"
 
+#include "base/text.h"
 #include "promise/counter_search.h"
 #include "quantity/quantity_print.h"
 
@@ -66,7 +67,7 @@ std::vector<Rational> prescalersOf(const TimerKind& timer, const FactorSet& pres
     return list;
 }
 
-std::string whyOf(const PromiseFigure& figure, const StampsAsk& ask, const Clock& clock, const Way& way) {
+Text whyOf(const PromiseFigure& figure, const StampsAsk& ask, const Clock& clock, const Way& way) {
     if (figure.state == State::kept) {
         return {};
     }
@@ -74,16 +75,16 @@ std::string whyOf(const PromiseFigure& figure, const StampsAsk& ask, const Clock
         return clock.unknown;
     }
     const bool isBroken = figure.state == State::broken;
-    const std::string when = isBroken ? "" : " in the worst case";
+    const Text when = isBroken ? "" : phrase(" in the worst case");
     const Rational prescaler = settingOf(way, "prescaler");
     const Rational wraps = prescaler * settingOf(way, "counts") / (isBroken ? clock.hertz.nominal : clock.hertz.max);
     if (ask.wrapsAfter && wraps < *ask.wrapsAfter) {
-        return "wraps after " + printQuantity(wraps, Unit::second) + when + ", asked at least " +
-               printQuantity(*ask.wrapsAfter, Unit::second);
+        return phrase("wraps after {}{}, asked at least {}", printQuantity(wraps, Unit::second), when,
+                      printQuantity(*ask.wrapsAfter, Unit::second));
     }
     const Rational tick = prescaler / (isBroken ? clock.hertz.nominal : clock.hertz.min);
-    return "a count lasts " + printQuantity(tick, Unit::second) + when + ", asked at most " +
-           printQuantity(*ask.resolves, Unit::second) + (ask.wrapsAfter ? "; finer, it would wrap too soon" : "");
+    return phrase("a count lasts {}{}, asked at most {}{}", printQuantity(tick, Unit::second), when,
+                  printQuantity(*ask.resolves, Unit::second), ask.wrapsAfter ? phrase("; finer, it would wrap too soon") : "");
 }
 
 } // namespace
@@ -111,7 +112,7 @@ PromiseFigure judgeStamps(PromiseFigure figure, const TimerKind& timer, const St
     const std::vector<Way> ways = stampWays(timer, ask, clock, pinned, 1);
     if (ways.empty()) {
         figure.state = State::broken;
-        figure.why = "the pinned way is not one that this timer has";
+        figure.why = phrase("the pinned way is not one that this timer has");
         return figure;
     }
     takeWay(figure, ways.front());
@@ -123,13 +124,13 @@ PromiseFigure judgeStamps(PromiseFigure figure, const TimerKind& timer, const St
         const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
         const Rational tick = settingOf(ways.front(), "prescaler") / clock.hertz.nominal;
         figure.workings = {clockStep(clock, subject), askedStep(figure)};
-        figure.workings.push_back({"a count",
-                                   "prescaler \u00f7 f",
+        figure.workings.push_back({phrase("a count"),
+                                   phrase("prescaler \u00f7 f"),
                                    prescaler + " \u00f7 " + rate,
                                    printQuantity(tick, Unit::second),
                                    {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
-        figure.workings.push_back({"wraps after",
-                                   "counts \u00d7 a count",
+        figure.workings.push_back({phrase("wraps after"),
+                                   phrase("counts \u00d7 a count"),
                                    counts.toString() + " \u00d7 " + printQuantity(tick, Unit::second),
                                    printQuantity(tick * counts, Unit::second),
                                    {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});

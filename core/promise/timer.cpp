@@ -1,5 +1,6 @@
 #include "promise/timer.h"
 
+#include "base/text.h"
 #include "promise/counter_search.h"
 #include "quantity/quantity_print.h"
 
@@ -283,10 +284,10 @@ private:
     Rational product() const { return settingOf(way_, "prescaler") * settingOf(way_, "counts"); }
     Rational post() const { return std::max({settingOf(way_, "post"), settingOf(way_, "chained_counts"), Rational(1)}); }
     /// What multiplies the counter's period, in words; empty where nothing does.
-    std::string postName() const { return counter_.isCascade() ? "chained counts" : (timer_.post.empty() ? "" : "post-scaler"); }
+    Text postName() const { return counter_.isCascade() ? phrase("chained counts") : (timer_.post.empty() ? "" : "post-scaler"); }
     Rational repeats() const { return std::max(settingOf(way_, "repeats"), Rational(1)); }
 
-    void addStep(std::string what, std::string formula, std::string numbers, std::string result) {
+    void addStep(Text what, std::string formula, std::string numbers, std::string result) {
         figure_.workings.push_back({std::move(what),
                                     std::move(formula),
                                     std::move(numbers),
@@ -298,12 +299,13 @@ private:
         const std::string rate = printQuantity(clock_.hertz.nominal, Unit::hertz);
         const std::string period = printQuantity(goal_.period, Unit::second);
         if (goal_.isRepeated) {
-            addStep("repeats",
-                    "fewest that reach, or one of the next " + std::to_string(repeatsTried(timer_) - 1) + " that comes nearer",
-                    period + " \u00f7 " + repeats().toString(), printQuantity(goal_.period / repeats(), Unit::second));
+            addStep(
+                "repeats",
+                phrase("fewest that reach, or one of the next {} that comes nearer", std::to_string(repeatsTried(timer_) - 1)),
+                period + " \u00f7 " + repeats().toString(), printQuantity(goal_.period / repeats(), Unit::second));
         }
         if (goal_.late && core_ != nullptr) {
-            addStep("late", "cycles \u00f7 core" + speedName() + ", in each period",
+            addStep("late", phrase("cycles \u00f7 core{}, in each period", speedName()),
                     printQuantity(*goal_.late, Unit::cycle) + " \u00f7 " + coreText(),
                     printQuantity(counter_.late().nominal, Unit::second));
             figure_.workings.back().origins.push_back(clockOrigin(*core_, core_->hertz.nominal));
@@ -311,31 +313,33 @@ private:
         const std::string before = goal_.isRepeated || goal_.late ? "(" : "";
         const std::string repeated = goal_.isRepeated ? period + " \u00f7 " + repeats().toString() : period;
         const std::string late = goal_.late ? " \u2212 " + printQuantity(counter_.late().nominal, Unit::second) : "";
-        addStep("clock periods wanted", before.empty() ? "asked \u00d7 f" : "(asked \u00f7 repeats \u2212 late) \u00d7 f",
+        addStep(phrase("clock periods wanted"),
+                before.empty() ? phrase("asked \u00d7 f") : phrase("(asked \u00f7 repeats \u2212 late) \u00d7 f"),
                 before + repeated + late + (before.empty() ? "" : ")") + " \u00d7 " + rate,
                 wholeOrNear(counter_.wantedProduct(repeats())));
     }
 
     void addTaken() {
-        const std::string factors = settingOf(way_, "prescaler").toString() + " \u00d7 " + settingOf(way_, "counts").toString() +
-                                    (postName().empty() ? "" : " \u00d7 " + post().toString());
-        const std::string names = "prescaler \u00d7 counts" + (postName().empty() ? "" : " \u00d7 " + postName());
-        addStep(names + " taken", "nearest product, then most counts", factors, (product() * post()).toString());
+        const Text factors = settingOf(way_, "prescaler").toString() + " \u00d7 " + settingOf(way_, "counts").toString() +
+                             (postName().empty() ? "" : " \u00d7 " + post().toString());
+        const Text names = phrase("prescaler \u00d7 counts{}", postName().empty() ? "" : " \u00d7 " + postName());
+        addStep(phrase("{} taken", names), phrase("nearest product, then most counts"), factors, (product() * post()).toString());
         const Bounds one = inverse(clock_.hertz, product() * post()) + counter_.late();
-        addStep(goal_.isRepeated ? "one of them" : "period", names + " \u00f7 f" + (goal_.late ? " + late" : ""),
+        addStep(goal_.isRepeated ? phrase("one of them") : "period", names + " \u00f7 f" + (goal_.late ? phrase(" + late") : ""),
                 factors + " \u00f7 " + printQuantity(clock_.hertz.nominal, Unit::hertz),
                 printQuantity(one.nominal, Unit::second));
         if (goal_.isRepeated) {
-            addStep("sum", "repeats \u00d7 one of them",
+            addStep("sum", phrase("repeats \u00d7 one of them"),
                     repeats().toString() + " \u00d7 " + printQuantity(one.nominal, Unit::second),
                     printQuantity(way_.got.nominal, Unit::second));
         }
         if (!way_.error.nominal.isZero() && !goal_.isOnce) {
             const Rational off = way_.got.nominal - goal_.period;
-            addStep("adds up to", "(got \u2212 asked) \u00d7 periods in an hour",
-                    printQuantity(abs(off), Unit::second) + (off.sign() > 0 ? " late" : " early") + " each time",
-                    printQuantity(abs(way_.error.nominal) * 3600, Unit::second) + (off.sign() > 0 ? " late" : " early") +
-                        " an hour");
+            addStep(phrase("adds up to"), phrase("(got \u2212 asked) \u00d7 periods in an hour"),
+                    phrase("{}{} each time", printQuantity(abs(off), Unit::second),
+                           off.sign() > 0 ? phrase(" late") : phrase(" early")),
+                    phrase("{}{} an hour", printQuantity(abs(way_.error.nominal) * 3600, Unit::second),
+                           off.sign() > 0 ? phrase(" late") : phrase(" early")));
         }
     }
 
@@ -346,11 +350,11 @@ private:
         const Rational overflow = Rational(
             std::int64_t{1} << (goal_.isChained && timer_.chain && !counter_.isCascade() ? timer_.chain->bits : timer_.bits));
         const Rational preload = overflow - settingOf(way_, "counts");
-        addStep("preload", "2^bits \u2212 counts", overflow.toString() + " \u2212 " + settingOf(way_, "counts").toString(),
-                preload.toString());
+        addStep("preload", phrase("2^bits \u2212 counts"),
+                overflow.toString() + " \u2212 " + settingOf(way_, "counts").toString(), preload.toString());
         if (timer_.bits > 8) {
             const std::int64_t value = preload.toInt64().value_or(0);
-            addStep("its bytes", "high, low", hexByte(value >> 8) + ", " + hexByte(value & 0xff),
+            addStep(phrase("its bytes"), phrase("high, low"), hexByte(value >> 8) + ", " + hexByte(value & 0xff),
                     std::to_string(value >> 8) + ", " + std::to_string(value & 0xff));
         }
     }
@@ -364,7 +368,7 @@ private:
         return "0x" + text;
     }
 
-    std::string speedName() const { return core_->speed == 1 ? "" : " \u00d7 speed of its waits"; }
+    std::string speedName() const { return core_->speed == 1 ? "" : phrase(" \u00d7 speed of its waits"); }
     std::string coreText() const {
         return printQuantity(core_->hertz.nominal, Unit::hertz) +
                (core_->speed == 1 ? "" : " \u00d7 " + printQuantity(core_->speed, Unit::ratio));
@@ -377,8 +381,8 @@ private:
         }
         const Rational one = goal_.period / repeats();
         const Rational load = *goal_.handled / (one * core_->hertz.nominal * core_->speed);
-        addStep("load of the core",
-                "cycles, with entry and exit as far as the part tells them \u00f7 (period \u00d7 core" + speedName() + ")",
+        addStep(phrase("load of the core"),
+                phrase("cycles, with entry and exit as far as the part tells them \u00f7 (period \u00d7 core{})", speedName()),
                 printQuantity(*goal_.handled, Unit::cycle) + " \u00f7 (" + printQuantity(one, Unit::second) + " \u00d7 " +
                     coreText() + ")",
                 printQuantity(load, Unit::ratio, 4));
@@ -389,8 +393,8 @@ private:
         const CounterReach reach = counter_.reach();
         const Rational most = counter_.mostPost();
         addStep("reach",
-                "least and most prescaler \u00d7 counts" + (postName().empty() ? "" : " \u00d7 " + postName()) + " \u00f7 f", {},
-                printRange(reach.least() / clock_.hertz.nominal, reach.most() * most / clock_.hertz.nominal, Unit::second));
+                phrase("least and most prescaler \u00d7 counts{} \u00f7 f", postName().empty() ? "" : " \u00d7 " + postName()),
+                {}, printRange(reach.least() / clock_.hertz.nominal, reach.most() * most / clock_.hertz.nominal, Unit::second));
     }
 
     PromiseFigure& figure_;
@@ -409,27 +413,28 @@ bool isOutOfReach(const Counter& counter) {
     return !counter.goal().isRepeated && counter.wantedProduct() > most;
 }
 
-std::string whyOf(const PromiseFigure& figure, const Counter& counter) {
+Text whyOf(const PromiseFigure& figure, const Counter& counter) {
     const TimerGoal& goal = counter.goal();
     if (figure.state == State::kept) {
         return {};
     }
-    std::string why = toleranceWhy(figure, toleranceText(goal.tolerance), counter.clock());
+    Text why = toleranceWhy(figure, toleranceText(goal.tolerance), counter.clock());
     if (goal.isAtLeast) {
         why = figure.state == State::strained && !counter.isKnown()
                   ? counter.clock().unknown
-                  : printQuantity(figure.state == State::broken ? figure.got->nominal : figure.got->min, Unit::second) +
-                        (figure.state == State::broken ? "" : " in the worst case") + ", asked at least " +
-                        printQuantity(goal.period, Unit::second);
+                  : phrase("{}{}, asked at least {}",
+                           printQuantity(figure.state == State::broken ? figure.got->nominal : figure.got->min, Unit::second),
+                           figure.state == State::broken ? "" : phrase(" in the worst case"),
+                           printQuantity(goal.period, Unit::second));
     }
     if (figure.isOutOfReach) {
-        return "beyond this timer's reach; " + why;
+        return phrase("beyond this timer's reach; {}", why);
     }
     if (counter.wantedProduct() > mostProduct()) {
-        return "longer than 2^62 periods of its clock, which is as far as is counted here; " + why;
+        return phrase("longer than 2^62 periods of its clock, which is as far as is counted here; {}", why);
     }
     if (counter.wantedProduct() < counter.reach().least()) {
-        return "shorter than this timer can count; " + why;
+        return phrase("shorter than this timer can count; {}", why);
     }
     return why;
 }
@@ -447,7 +452,7 @@ void judgeLoad(PromiseFigure& figure, const TimerGoal& goal, const Clock* core) 
         return;
     }
     figure.state = state;
-    figure.why = "its handler takes " + printQuantity(load, Unit::ratio, 4) + " of the core at its slowest";
+    figure.why = phrase("its handler takes {} of the core at its slowest", printQuantity(load, Unit::ratio, 4));
 }
 
 } // namespace
@@ -494,8 +499,8 @@ PromiseFigure judgeTimer(PromiseFigure figure, const TimerKind& timer, const Tim
     const auto best = bestWay(timer, counter, pinned);
     if (!best) {
         figure.state = State::broken;
-        figure.why = goal.isChained && !timer.chain ? "this timer can't be chained with another"
-                                                    : "the pinned way is not one that this timer has";
+        figure.why = goal.isChained && !timer.chain ? phrase("this timer can't be chained with another")
+                                                    : phrase("the pinned way is not one that this timer has");
         return figure;
     }
     takeWay(figure, *best);

@@ -1,5 +1,6 @@
 #include "promise/uart.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -189,7 +190,7 @@ std::string divisionText(const UartKind& uart, const Clock& clock, const Way& wa
            printFactor(settingOf(way, "divisor")) + ")";
 }
 
-std::string whyOf(const PromiseFigure& figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock, const Way& way) {
+Text whyOf(const PromiseFigure& figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock, const Way& way) {
     if (ask.tolerance.exactly) {
         return toleranceWhy(figure, "exactly", clock);
     }
@@ -198,13 +199,13 @@ std::string whyOf(const PromiseFigure& figure, const UartKind& uart, const Talks
     const Rational tolerance = ask.tolerance.within.value_or(fairShare(stands));
     const bool isWithin = judgeWithin(way.error, tolerance, clock.unknown.empty()).state == State::kept;
     if (isWithin && ask.tolerance.within) {
-        return "the port's own receiver stands only " + printTolerance(stands) + " of " + printFrame(ask.frame) +
-               ", asked within " + printTolerance(tolerance);
+        return phrase("the port's own receiver stands only {} of {}, asked within {}", printTolerance(stands),
+                      printFrame(ask.frame), printTolerance(tolerance));
     }
     if (isWithin) {
-        return "unknown: how the port samples a bit without oversampling";
+        return phrase("unknown: how the port samples a bit without oversampling");
     }
-    return toleranceWhy(figure, "within " + printTolerance(tolerance), clock);
+    return toleranceWhy(figure, phrase("within {}", printTolerance(tolerance)), clock);
 }
 
 void addWorkings(PromiseFigure& figure, const UartKind& uart, const TalksAsk& ask, const Clock& clock,
@@ -212,21 +213,24 @@ void addWorkings(PromiseFigure& figure, const UartKind& uart, const TalksAsk& as
     const Way& best = ways.front();
     const Rational oversample = settingOf(best, "oversample");
     const Gear gear = gearOf(uart, best);
-    const std::string form = std::string(gear.mode->times == 1 ? "f" : "k \u00d7 f") + " \u00f7 (oversample" +
-                             (uart.prescaler.empty() ? "" : " \u00d7 prescaler");
+    const Text form = std::string(gear.mode->times == 1 ? "f" : "k \u00d7 f") + " \u00f7 (oversample" +
+                      (uart.prescaler.empty() ? "" : phrase(" \u00d7 prescaler"));
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
-    figure.workings.push_back({"exact divisor",
-                               form + " \u00d7 rate)",
+    figure.workings.push_back({phrase("exact divisor"),
+                               phrase("{} \u00d7 rate)", form),
                                timesText(gear) + printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + slowText(gear) +
                                    ask.bitsPerSecond.toString() + ")",
                                roundedDecimal(clock.hertz.nominal / (gear.slow() * ask.bitsPerSecond)),
                                {clockOrigin(clock, clock.hertz.nominal),
                                 {"asked", ask.bitsPerSecond.toString(), Target::promise(figure.name), {}},
                                 partOrigin(figure)}});
-    figure.workings.push_back(
-        {"divisor taken", "of those that the port allows", {}, printFactor(settingOf(best, "divisor")), {partOrigin(figure)}});
-    figure.workings.push_back({"rate",
-                               form + " \u00d7 divisor)",
+    figure.workings.push_back({phrase("divisor taken"),
+                               phrase("of those that the port allows"),
+                               {},
+                               printFactor(settingOf(best, "divisor")),
+                               {partOrigin(figure)}});
+    figure.workings.push_back({phrase("rate"),
+                               phrase("{} \u00d7 divisor)", form),
                                divisionText(uart, clock, best),
                                printQuantity(best.got.nominal, Unit::bitsPerSecond),
                                {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
@@ -237,18 +241,19 @@ void addWorkings(PromiseFigure& figure, const UartKind& uart, const TalksAsk& as
         const Rational stands = standsWith(ask.frame, *oversample.toInt64(), gear.slow(), divisor);
         const Rational edge = edgeShare(gear.slow(), divisor);
         const std::string edges =
-            edge.isZero() ? "" : ", less an edge off by " + printQuantity(edge, Unit::ratio, 4) + " of a bit";
-        figure.workings.push_back({"tolerance",
-                                   "w \u00f7 (2 + w), so that both ends off by it fill the smaller side w of the frame's window",
-                                   "w = min(" + printError(-window.low) + ", " + printError(window.high) + "), " +
-                                       printFrame(ask.frame) + " over " + oversample.toString() + edges,
-                                   printTolerance(fairShare(stands)),
-                                   {askedOrigin(figure), partOrigin(figure)}});
+            edge.isZero() ? "" : phrase(", less an edge off by {} of a bit", printQuantity(edge, Unit::ratio, 4));
+        figure.workings.push_back(
+            {"tolerance",
+             phrase("w \u00f7 (2 + w), so that both ends off by it fill the smaller side w of the frame's window"),
+             phrase("w = min({}, {}), {} over {}{}", printError(-window.low), printError(window.high), printFrame(ask.frame),
+                    oversample.toString(), edges),
+             printTolerance(fairShare(stands)),
+             {askedOrigin(figure), partOrigin(figure)}});
     }
     for (const Way& way : ways) {
         if (settingOf(way, "oversample") != oversample) {
-            figure.workings.push_back({"over " + settingOf(way, "oversample").toString() + " instead",
-                                       form + " \u00d7 divisor)",
+            figure.workings.push_back({phrase("over {} instead", settingOf(way, "oversample").toString()),
+                                       phrase("{} \u00d7 divisor)", form),
                                        divisionText(uart, clock, way),
                                        printQuantity(way.got.nominal, Unit::bitsPerSecond) + ", " + printError(way.error.nominal),
                                        {clockOrigin(clock, clock.hertz.nominal), partOrigin(figure)}});
@@ -326,7 +331,7 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     figure.isWorstKnown = clock.unknown.empty();
     if (ask.isOneWire && !uart.hasOneWire) {
         figure.state = State::broken;
-        figure.why = "this port can't talk on one wire";
+        figure.why = phrase("this port can't talk on one wire");
         return figure;
     }
     std::vector<Way> ways;
@@ -337,7 +342,7 @@ PromiseFigure judgeUart(PromiseFigure figure, const UartKind& uart, const TalksA
     }
     if (ways.empty()) {
         figure.state = State::broken;
-        figure.why = pinned.empty() ? "this port has no mode" : "the pinned way is not one that this port has";
+        figure.why = pinned.empty() ? phrase("this port has no mode") : phrase("the pinned way is not one that this port has");
         return figure;
     }
     takeWay(figure, ways.front());

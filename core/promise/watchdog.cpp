@@ -1,5 +1,6 @@
 #include "promise/watchdog.h"
 
+#include "base/text.h"
 #include "promise/counter_search.h"
 #include "quantity/quantity_print.h"
 
@@ -14,7 +15,7 @@ std::vector<WatchdogSpan> feedsOf(const BitesAsk& ask, const WatchdogLife& life)
     std::vector<WatchdogSpan> feeds;
     if (ask.fedEvery) {
         WatchdogSpan span;
-        span.what = "fed every";
+        span.what = phrase("fed every");
         span.longest = *ask.fedEvery;
         span.shortest = ask.fedLeast.value_or(*ask.fedEvery);
         feeds.push_back(std::move(span));
@@ -242,8 +243,8 @@ void addSpan(PromiseFigure& figure, const Way& way, const WatchdogSpan& span, co
     const bool isTimed = span.stretch.min != span.stretch.max;
     if (isTimed) {
         figure.workings.push_back(
-            {span.what + ", at the slowest",
-             "longest + (slowest \u2212 1) \u00d7 interval of what times it",
+            {phrase("{}, at the slowest", span.what),
+             phrase("longest + (slowest \u2212 1) \u00d7 interval of what times it"),
              time(span.longest) + " + (" + roundedDecimal(span.stretch.max, 6) + " \u2212 1) \u00d7 " + time(span.grows),
              time(span.longestEver()),
              {{span.what, {}, span.about, {}}}});
@@ -254,13 +255,13 @@ void addSpan(PromiseFigure& figure, const Way& way, const WatchdogSpan& span, co
         isSaid ? Origin{"asked", time(span.longest), Target::promise(figure.name), {}} : Origin{span.what, {}, span.about, {}};
     const Rational bite = (isOne ? way.got.nominal * span.stretch.max : way.got.min) - early;
     const bool isShorter = span.longest.sign() <= 0 || leastRoom(way.got, early, span).sign() > 0;
-    figure.workings.push_back(
-        {span.what,
-         isOne ? "from one source both move together; must be shorter than the bite" : "must be shorter than the earliest bite",
-         time(span.longestEver()) + " < " + time(bite),
-         !span.unknown.empty() ? span.unknown : (isShorter ? "yes" : "no"),
-         {origin, clockOrigin(clock, clock.hertz.max)},
-         false});
+    figure.workings.push_back({span.what,
+                               isOne ? phrase("from one source both move together; must be shorter than the bite")
+                                     : phrase("must be shorter than the earliest bite"),
+                               time(span.longestEver()) + " < " + time(bite),
+                               !span.unknown.empty() ? span.unknown : (isShorter ? "yes" : "no"),
+                               {origin, clockOrigin(clock, clock.hertz.max)},
+                               false});
 }
 
 void addWorkings(PromiseFigure& figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
@@ -269,24 +270,24 @@ void addWorkings(PromiseFigure& figure, const WatchdogKind& watchdog, const Bite
     const Rational prescaler = settingOf(way, "prescaler");
     const Rational counts = settingOf(way, "counts");
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
-    const auto bite = [&](const char* what, const Rational& hertz, const Rational& time) {
+    const auto bite = [&](const Text& what, const Rational& hertz, const Rational& time) {
         figure.workings.push_back(
             {what,
-             "prescaler \u00d7 counts \u00f7 f",
+             phrase("prescaler \u00d7 counts \u00f7 f"),
              prescaler.toString() + " \u00d7 " + counts.toString() + " \u00f7 " + printQuantity(hertz, Unit::hertz),
              printQuantity(time, Unit::second),
              {partOrigin(figure), clockOrigin(clock, hertz)}});
     };
-    bite("bites after", clock.hertz.nominal, figure.got->nominal);
+    bite(phrase("bites after"), clock.hertz.nominal, figure.got->nominal);
     if (clock.unknown.empty()) {
-        bite("at the fastest clock", clock.hertz.max, figure.got->min);
-        bite("at the slowest clock", clock.hertz.min, figure.got->max);
+        bite(phrase("at the fastest clock"), clock.hertz.max, figure.got->min);
+        bite(phrase("at the slowest clock"), clock.hertz.min, figure.got->max);
     }
     if (const Rational early = sooner(watchdog, prescaler, clock.hertz.min); early.sign() > 0) {
-        figure.workings.push_back({"sooner by",
+        figure.workings.push_back({phrase("sooner by"),
                                    watchdog.feedRestartsPrescaler
-                                       ? "periods that a feed takes \u00f7 f"
-                                       : "(periods that a feed takes + prescaler, which goes on) \u00f7 f",
+                                       ? phrase("periods that a feed takes \u00f7 f")
+                                       : phrase("(periods that a feed takes + prescaler, which goes on) \u00f7 f"),
                                    (watchdog.feedSync + (watchdog.feedRestartsPrescaler ? Rational(0) : prescaler)).toString() +
                                        " \u00f7 " + printQuantity(clock.hertz.min, Unit::hertz),
                                    printQuantity(early, Unit::second),
@@ -296,13 +297,13 @@ void addWorkings(PromiseFigure& figure, const WatchdogKind& watchdog, const Bite
         addSpan(figure, way, feed, clock, sooner(watchdog, prescaler, clock.hertz.min));
     }
     if (!life.mode.empty()) {
-        Step step{"at rest in " + life.mode, {}, {}, {}, {{life.mode, {}, Target::mode(life.mode), {}}}};
+        Step step{phrase("at rest in {}", life.mode), {}, {}, {}, {{life.mode, {}, Target::mode(life.mode), {}}}};
         if (!life.runs) {
-            step.result = "frozen: it does not count there";
+            step.result = phrase("frozen: it does not count there");
         } else {
-            step.formula = "it counts on: the longest rest must be shorter than the earliest bite";
-            step.result = life.rest ? "longest rest " + printQuantity(life.rest->longest, Unit::second)
-                                    : "the longest rest is not known: no jobs are played";
+            step.formula = phrase("it counts on: the longest rest must be shorter than the earliest bite");
+            step.result = life.rest ? phrase("longest rest {}", printQuantity(life.rest->longest, Unit::second))
+                                    : phrase("the longest rest is not known: no jobs are played");
         }
         figure.workings.push_back(std::move(step));
     }
@@ -311,8 +312,8 @@ void addWorkings(PromiseFigure& figure, const WatchdogKind& watchdog, const Bite
     }
     if (const Rational early = settingOf(way, "early"); early.sign() > 0) {
         figure.workings.push_back(
-            {"warns before the bite",
-             "prescaler \u00d7 counts \u00f7 f, long enough at the fastest clock",
+            {phrase("warns before the bite"),
+             phrase("prescaler \u00d7 counts \u00f7 f, long enough at the fastest clock"),
              prescaler.toString() + " \u00d7 " + early.toString() + " \u00f7 " + printQuantity(clock.hertz.max, Unit::hertz),
              printQuantity(prescaler * early / clock.hertz.max, Unit::second),
              {partOrigin(figure), askedOrigin(figure)}});
@@ -320,24 +321,24 @@ void addWorkings(PromiseFigure& figure, const WatchdogKind& watchdog, const Bite
     if (const Rational window = settingOf(way, "window"); window.sign() > 0) {
         const Bounds opening = inverse(clock.hertz, window * prescaler);
         const bool isEmpty = opening.max >= figure.got->min;
-        figure.workings.push_back({"safe to feed",
-                                   "from the latest opening to the earliest bite",
-                                   prescaler.toString() + " \u00d7 " + window.toString() + " counts before it opens",
-                                   isEmpty ? "never: it opens as late as " + printQuantity(opening.max, Unit::second)
+        figure.workings.push_back({phrase("safe to feed"),
+                                   phrase("from the latest opening to the earliest bite"),
+                                   phrase("{} \u00d7 {} counts before it opens", prescaler.toString(), window.toString()),
+                                   isEmpty ? phrase("never: it opens as late as {}", printQuantity(opening.max, Unit::second))
                                            : printRange(opening.max, figure.got->min, Unit::second),
                                    {askedOrigin(figure), partOrigin(figure), clockOrigin(clock, clock.hertz.min)},
                                    false});
     }
 }
 
-std::string whyOf(const PromiseFigure& figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
-                  const WatchdogLife& life) {
+Text whyOf(const PromiseFigure& figure, const WatchdogKind& watchdog, const BitesAsk& ask, const Clock& clock,
+           const WatchdogLife& life) {
     if (figure.state == State::kept) {
         return {};
     }
     const bool isBroken = figure.state == State::broken;
     const Rational& latest = isBroken ? figure.got->nominal : figure.got->max;
-    const std::string when = isBroken ? "" : " at the fastest clock";
+    const Text when = isBroken ? "" : phrase(" at the fastest clock");
     const Way judged{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
     const Rational sooners = sooner(watchdog, settingOf(judged, "prescaler"), clock.hertz.min);
     for (const WatchdogSpan& span : spansOf(ask, life)) {
@@ -356,25 +357,26 @@ std::string whyOf(const PromiseFigure& figure, const WatchdogKind& watchdog, con
             isBroken ? figure.got->nominal : (isOne ? figure.got->nominal * span.stretch.max : figure.got->min) - sooners;
         const Rational longest = isBroken ? span.longestPlayed() : span.longestEver();
         const bool isRest = life.rest && span.about == life.rest->about;
-        return "bites after " + printQuantity(earliest, Unit::second) + (isOne ? " at the slowest clock" : when) +
-               (isRest ? ", and counts on while the plan rests for " + printQuantity(longest, Unit::second) + " in " + life.mode
-                       : ", not later than the " + printQuantity(longest, Unit::second) + " between feeds");
+        return phrase(
+            "bites after {}{}{}", printQuantity(earliest, Unit::second), isOne ? phrase(" at the slowest clock") : when,
+            isRest ? phrase(", and counts on while the plan rests for {} in {}", printQuantity(longest, Unit::second), life.mode)
+                   : phrase(", not later than the {} between feeds", printQuantity(longest, Unit::second)));
     }
     if (!isBroken && !clock.unknown.empty()) {
         return clock.unknown;
     }
     if (ask.atLatest && latest > *ask.atLatest) {
-        return "bites only after " + printQuantity(latest, Unit::second) +
-               (figure.state == State::broken ? "" : " at the slowest clock") + ", asked at latest " +
-               printQuantity(*ask.atLatest, Unit::second);
+        return phrase("bites only after {}{}, asked at latest {}", printQuantity(latest, Unit::second),
+                      figure.state == State::broken ? "" : phrase(" at the slowest clock"),
+                      printQuantity(*ask.atLatest, Unit::second));
     }
     const Way way{figure.settings, *figure.got, *figure.error, figure.state, figure.margin};
     if (const Rational early = settingOf(way, "early"); early.sign() > 0) {
         const Rational warns =
             early * settingOf(way, "prescaler") / (figure.state == State::broken ? clock.hertz.nominal : clock.hertz.max);
         if (warns < *ask.warnsBefore) {
-            return "warns " + printQuantity(warns, Unit::second) + " before the bite" + when + ", asked " +
-                   printQuantity(*ask.warnsBefore, Unit::second);
+            return phrase("warns {} before the bite{}, asked {}", printQuantity(warns, Unit::second), when,
+                          printQuantity(*ask.warnsBefore, Unit::second));
         }
     }
     if (const Rational window = settingOf(way, "window"); ask.opensAfter && window.sign() > 0) {
@@ -382,9 +384,9 @@ std::string whyOf(const PromiseFigure& figure, const WatchdogKind& watchdog, con
         const State opens = openingState(opening, *ask.opensAfter, true);
         if (opens == figure.state) {
             const bool isLate = opening.max > *ask.opensAfter;
-            return "the window opens after " + printQuantity(isLate ? opening.max : opening.min, Unit::second) + " at the " +
-                   (isLate ? "slowest" : "fastest") + " clock, asked after " + printQuantity(*ask.opensAfter, Unit::second) +
-                   (isLate ? "" : " and at most a tenth sooner");
+            return phrase("the window opens after {} at the {} clock, asked after {}{}",
+                          printQuantity(isLate ? opening.max : opening.min, Unit::second), isLate ? "slowest" : "fastest",
+                          printQuantity(*ask.opensAfter, Unit::second), isLate ? "" : phrase(" and at most a tenth sooner"));
         }
     }
     if (const auto feeds = feedsOf(ask, life); ask.opensAfter && !feeds.empty()) {
@@ -392,8 +394,8 @@ std::string whyOf(const PromiseFigure& figure, const WatchdogKind& watchdog, con
             isNearAsked(ask) && judgeTolerance(*figure.error, ask.tolerance, clock.unknown.empty()).state == figure.state;
         const WatchdogSpan& feed = feeds.front();
         return isTolerance ? toleranceWhy(figure, toleranceText(ask.tolerance), clock)
-                           : "the window opens after the feed: it must open before " +
-                                 printQuantity(feed.shortestAt(feed.stretch.min), Unit::second) + " at the slowest clock";
+                           : phrase("the window opens after the feed: it must open before {} at the slowest clock",
+                                    printQuantity(feed.shortestAt(feed.stretch.min), Unit::second));
     }
     return toleranceWhy(figure, toleranceText(ask.tolerance), clock);
 }
@@ -428,18 +430,18 @@ PromiseFigure judgeWatchdog(PromiseFigure figure, const WatchdogKind& watchdog, 
     figure.isWorstKnown = clock.unknown.empty();
     if (ask.opensAfter && !watchdog.hasWindow) {
         figure.state = State::broken;
-        figure.why = "this watchdog has no window";
+        figure.why = phrase("this watchdog has no window");
         return figure;
     }
     if (ask.warnsBefore && watchdog.early.empty()) {
         figure.state = State::broken;
-        figure.why = "this watchdog has no early interrupt";
+        figure.why = phrase("this watchdog has no early interrupt");
         return figure;
     }
     const auto best = bestWay(watchdog, ask, clock, life, pinned);
     if (!best) {
         figure.state = State::broken;
-        figure.why = "the pinned way is not one that this watchdog has";
+        figure.why = phrase("the pinned way is not one that this watchdog has");
         return figure;
     }
     takeWay(figure, *best);

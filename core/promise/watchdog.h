@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "part/part.h"
 #include "promise/judge.h"
 #include "promise/rate_windows.h"
@@ -8,7 +9,7 @@ namespace wisetick {
 
 /// A time between two events that the watchdog lives through: between feeds, or a rest. In s.
 struct WatchdogSpan {
-    std::string what;                    ///< "between feeds", "rest in deep"
+    Text what;                           ///< "between feeds", "rest in deep"
     Target about;                        ///< the job or mode that it comes from; nothing: the promise itself
     Rational shortest;                   ///< at nominal clocks
     Rational longest;                    ///< at nominal clocks, whatever else takes its longest
@@ -16,7 +17,7 @@ struct WatchdogSpan {
     Rational grows;                      ///< with what times it: by (stretch − 1) × this
     Bounds stretch = Bounds::exactly(1); ///< how slow that can be
     bool isOneSource = false;            ///< it comes from the watchdog's own source: both move together
-    std::string unknown;                 ///< what is not known of it
+    Text unknown;                        ///< what is not known of it
     Rational longestAt(const Rational& share) const { return longest + (share - 1) * grows; }
     Rational shortestAt(const Rational& share) const { return shortest + (share - 1) * grows; }
     const Rational& longestPlayed() const { return played ? *played : longest; }

@@ -1,5 +1,6 @@
 #include "quantity/number_links.h"
 
+#include "base/text.h"
 #include "quantity/quantity_read.h"
 
 #include <algorithm>
@@ -84,7 +85,7 @@ std::vector<NumberLink> numberLinks(const Workings& workings, std::size_t index,
     return links;
 }
 
-std::string placeInWords(const Origin& origin) {
+Text placeInWords(const Origin& origin) {
     const bool isInPart = origin.target.is(Target::Room::part);
     const bool isPath = isInPart || origin.target.is(Target::Room::plan);
     const std::string text = targetText(origin.target);
@@ -92,8 +93,8 @@ std::string placeInWords(const Origin& origin) {
     if (!isPath) {
         name = text.substr(0, text.find('/')) + " " + name;
     }
-    const std::string words = (isInPart ? "the part file, " : "the plan file, ") + name;
-    return origin.ref.empty() ? words : words + ", datasheet " + origin.ref;
+    const Text words = (isInPart ? phrase("the part file, ") : phrase("the plan file, ")) + name;
+    return origin.ref.empty() ? words : phrase("{}, datasheet {}", words, origin.ref);
 }
 
 } // namespace wisetick

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "base/workings.h"
 
 #include <string>
@@ -22,6 +23,6 @@ struct NumberLink {
 std::vector<NumberLink> numberLinks(const Workings& workings, std::size_t index, const std::string& text);
 
 /// A target in words: "the part file, peripheral uart1", "the plan file, board.fitted.xtm.rate".
-std::string placeInWords(const Origin& origin);
+Text placeInWords(const Origin& origin);
 
 } // namespace wisetick

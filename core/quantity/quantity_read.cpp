@@ -1,6 +1,7 @@
 #include "quantity/quantity_read.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 
 #include <algorithm>
 #include <cctype>
@@ -97,7 +98,7 @@ public:
             Rational exponent;
             digits(exponent, count);
             if (exponent > kLargestExponent) {
-                throw RationalOverflow("exponent too large");
+                throw RationalOverflow(phrase("exponent too large"));
             }
             const int power = static_cast<int>(*exponent.toInt64());
             value *= powerOfTen(isNegativeExponent ? -power : power);
@@ -138,9 +139,9 @@ const UnitSuffix* findSuffix(Unit unit, std::string_view text) {
 }
 
 /// What is written for units of other names or in other ways, and how it is said here; empty where that is not known.
-std::string saidHere(std::string_view suffix, Unit unit, const std::vector<std::string>& known) {
+Text saidHere(std::string_view suffix, Unit unit, const std::vector<std::string>& known) {
     if (suffix.size() > 1 && suffix.front() == ',' && isDigit(suffix[1])) {
-        return "a point before the fraction, not a comma";
+        return phrase("a point before the fraction, not a comma");
     }
     static const std::vector<std::pair<std::string_view, std::string_view>> others{
         {"bps", "bit/s"},  {"kbps", "kbit/s"}, {"Mbps", "Mbit/s"}, {"baud", "bit/s"},  {"Bd", "bit/s"}, {"Ohm", "ohm"},
@@ -149,10 +150,11 @@ std::string saidHere(std::string_view suffix, Unit unit, const std::vector<std::
     const auto other = std::find_if(others.begin(), others.end(), [&](const auto& each) { return each.first == suffix; });
     if (other != others.end() &&
         (other->second == "days" || std::find(known.begin(), known.end(), other->second) != known.end())) {
-        return other->second == "days" ? "say it in days, such as '730 days'" : "say " + inQuotesOnce(other->second);
+        return other->second == "days" ? phrase("say it in days, such as '730 days'")
+                                       : phrase("say {}", inQuotesOnce(other->second));
     }
     if (unit == Unit::perYear && suffix == "%") {
-        return "a share in a time: '%/year'";
+        return phrase("a share in a time: '%/year'");
     }
     const auto small = [](std::string_view text) {
         std::string lower(text);
@@ -173,30 +175,30 @@ std::string saidHere(std::string_view suffix, Unit unit, const std::vector<std::
             alike = each;
         }
     }
-    return alike.empty() ? std::string() : "did you mean " + inQuotesOnce(alike) + "?";
+    return alike.empty() ? std::string() : phrase("did you mean {}?", inQuotesOnce(alike));
 }
 
 TextError unitError(std::string_view suffix, std::size_t position, Unit unit) {
-    TextError error{position, suffix.size(), {}, unitNoun(unit) + " such as '" + unitExample(unit) + "'", {}};
+    TextError error{position, suffix.size(), {}, phrase("{} such as '{}'", unitNoun(unit), unitExample(unit)), {}};
     std::vector<std::string> known;
     for (const UnitSuffix& each : unitSuffixes(unit)) {
         known.push_back(each.text);
     }
     for (const Unit other : allUnits()) {
         if (other != unit && findSuffix(other, suffix) != nullptr) {
-            error.found = inQuotesOnce(suffix) + " makes it " + unitNoun(other);
+            error.found = phrase("{} makes it {}", inQuotesOnce(suffix), unitNoun(other));
             error.mend = unit == Unit::perYear ? saidHere(suffix, unit, known) : std::string();
             return error;
         }
     }
-    error.found = "unknown unit " + inQuotesOnce(suffix);
+    error.found = phrase("unknown unit {}", inQuotesOnce(suffix));
     error.mend = saidHere(suffix, unit, known);
     error.mend = error.mend.empty() ? didYouMean(suffix, known) : error.mend;
     return error;
 }
 
 TextError tooLarge(std::string_view text) {
-    return {0, text.size(), "the number in " + inQuotesOnce(text) + " is too large", "at most 256 bits", {}};
+    return {0, text.size(), phrase("the number in {} is too large", inQuotesOnce(text)), phrase("at most 256 bits"), {}};
 }
 
 /// What is counted here: figures of these sizes can be multiplied and divided a few times within 256 bits.
@@ -213,12 +215,12 @@ bool isInReach(const Rational& value) {
 TextError outOfReach(std::string_view text) {
     return {0,
             text.size(),
-            inQuotesOnce(text) + " is far from anything that can be counted here",
-            "a size from 1e-30 to 1e30, in the unit itself",
+            phrase("{} is far from anything that can be counted here", inQuotesOnce(text)),
+            phrase("a size from 1e-30 to 1e30, in the unit itself"),
             {}};
 }
 
-TextError notANumber(std::string_view text, std::size_t position, const std::string& expected) {
+TextError notANumber(std::string_view text, std::size_t position, const Text& expected) {
     const std::string_view rest = text.substr(std::min(position, text.size()));
     return {position, rest.size(), rest.empty() ? "nothing" : inQuotesOnce(rest), expected, {}};
 }
@@ -227,12 +229,13 @@ TextError notANumber(std::string_view text, std::size_t position, const std::str
 
 tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit) {
     const std::string_view text = trimmedEnd(whole);
-    const auto expected = [unit] { return unitNoun(unit) + " such as '" + unitExample(unit) + "'"; };
+    const auto expected = [unit] { return phrase("{} such as '{}'", unitNoun(unit), unitExample(unit)); };
     Scanner scanner(text);
     scanner.skipBlanks();
     if (scanner.rest().substr(0, kAlmostEqual.size()) == kAlmostEqual) {
-        return tl::unexpected(TextError{scanner.position(), text.size() - scanner.position(), "a rounded figure", "an exact one",
-                                        "leave the \u2248 out if the figure is meant as it stands"});
+        return tl::unexpected(TextError{scanner.position(), text.size() - scanner.position(), phrase("a rounded figure"),
+                                        phrase("an exact one"),
+                                        phrase("leave the \u2248 out if the figure is meant as it stands")});
     }
     const bool isNegative = scanner.take("-") || scanner.take(kMinusSign);
     if (!isNegative) {
@@ -255,8 +258,8 @@ tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit
             if (unitMayBeOmitted(unit) || value.isZero()) {
                 return value;
             }
-            return tl::unexpected(
-                TextError{start, text.size() - start, inQuotesOnce(text.substr(start)) + " has no unit", expected(), {}});
+            return tl::unexpected(TextError{
+                start, text.size() - start, phrase("{} has no unit", inQuotesOnce(text.substr(start))), expected(), {}});
         }
         const std::string_view suffix = scanner.rest();
         const UnitSuffix* known = findSuffix(unit, suffix);
@@ -277,7 +280,7 @@ bool isWritableFactor(const Rational& factor) {
 
 tl::expected<Rational, TextError> readFactor(std::string_view whole) {
     const std::string_view text = trimmedEnd(whole);
-    constexpr const char* expected = "a factor such as '5', '2.5', '11/16' or '98 + 1234/4096'";
+    const Text expected = phrase("a factor such as '5', '2.5', '11/16' or '98 + 1234/4096'");
     Scanner scanner(text);
     scanner.skipBlanks();
     try {

@@ -1,5 +1,7 @@
 #include "quantity/rational.h"
 
+#include "base/text.h"
+
 #include <boost/multiprecision/cpp_int.hpp>
 #include <boost/rational.hpp>
 
@@ -115,7 +117,7 @@ Rational::Rational(std::int64_t numerator, std::int64_t denominator) {
     constexpr std::int64_t kLeast = std::numeric_limits<std::int64_t>::min(); // has no negative in 64 bits
     if (denominator == 0 || numerator == kLeast || denominator == kLeast) {
         if (denominator == 0) {
-            throw std::domain_error("denominator of 0");
+            throw std::domain_error(phrase("denominator of 0"));
         }
         *this = bigOf(numerator, denominator);
         return;
@@ -319,7 +321,7 @@ Rational& Rational::operator*=(const Rational& other) {
 
 Rational& Rational::operator/=(const Rational& other) {
     if (other.isZero()) {
-        throw std::domain_error("division by 0");
+        throw std::domain_error(phrase("division by 0"));
     }
     Rational inverse;
     if (other.big_) {
@@ -392,7 +394,7 @@ Rational powerOfTen(int exponent) {
 Rational quantised(double value, const Rational& scale) {
     const double steps = std::round(value / scale.toDouble());
     if (!std::isfinite(steps) || std::abs(steps) > 9.0e18) {
-        throw RationalOverflow("a physical figure is out of range");
+        throw RationalOverflow(phrase("a physical figure is out of range"));
     }
     return Rational(static_cast<std::int64_t>(steps)) * scale;
 }

@@ -1,5 +1,7 @@
 #include "quantity/unit.h"
 
+#include "base/text.h"
+
 #include <array>
 #include <map>
 
@@ -134,28 +136,28 @@ std::vector<UnitSuffix> makeLadder(Unit unit) {
 
 } // namespace
 
-std::string unitNoun(Unit unit) {
+Text unitNoun(Unit unit) {
     switch (unit) {
-    case Unit::ratio: return "a ratio";
-    case Unit::hertz: return "a rate";
-    case Unit::bitsPerSecond: return "a bit rate";
-    case Unit::second: return "a time";
-    case Unit::ampere: return "a current";
-    case Unit::coulomb: return "a charge";
-    case Unit::volt: return "a voltage";
-    case Unit::ohm: return "a resistance";
-    case Unit::farad: return "a capacitance";
-    case Unit::siemens: return "a transconductance";
-    case Unit::celsius: return "a temperature";
-    case Unit::perYear: return "a ratio per year";
-    case Unit::samples: return "a rate of samples";
-    case Unit::bit: return "a number of bits";
-    case Unit::channel: return "a number of channels";
-    case Unit::metre: return "a length";
-    case Unit::count: return "a number";
-    case Unit::byte: return "a number of bytes";
-    case Unit::cycle: return "a number of cycles";
-    case Unit::drift: return "a drift";
+    case Unit::ratio: return phrase("a ratio");
+    case Unit::hertz: return phrase("a rate");
+    case Unit::bitsPerSecond: return phrase("a bit rate");
+    case Unit::second: return phrase("a time");
+    case Unit::ampere: return phrase("a current");
+    case Unit::coulomb: return phrase("a charge");
+    case Unit::volt: return phrase("a voltage");
+    case Unit::ohm: return phrase("a resistance");
+    case Unit::farad: return phrase("a capacitance");
+    case Unit::siemens: return phrase("a transconductance");
+    case Unit::celsius: return phrase("a temperature");
+    case Unit::perYear: return phrase("a ratio per year");
+    case Unit::samples: return phrase("a rate of samples");
+    case Unit::bit: return phrase("a number of bits");
+    case Unit::channel: return phrase("a number of channels");
+    case Unit::metre: return phrase("a length");
+    case Unit::count: return phrase("a number");
+    case Unit::byte: return phrase("a number of bytes");
+    case Unit::cycle: return phrase("a number of cycles");
+    case Unit::drift: return phrase("a drift");
     }
     return {};
 }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "quantity/rational.h"
 
 #include <string>
@@ -39,7 +40,7 @@ struct UnitSuffix {
 };
 
 /// "a rate", "a time", …
-std::string unitNoun(Unit unit);
+Text unitNoun(Unit unit);
 
 /// A value of this unit as a user could type it: "16 MHz".
 std::string unitExample(Unit unit);

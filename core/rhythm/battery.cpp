@@ -1,5 +1,6 @@
 #include "rhythm/battery.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -33,12 +34,12 @@ public:
         checkSag();
         checkSupply();
         if (!batteryCurrent(board_, 0)) {
-            addUnknown("unknown: life, as the regulator needs the voltages of supply and battery");
+            addUnknown(phrase("unknown: life, as the regulator needs the voltages of supply and battery"));
             return;
         }
         const auto drains = [&](const Rational& average) { return drawnOf(average).sign() > 0; };
         if (drain_.brings.isZero() && !std::all_of(drain_.typ.begin(), drain_.typ.end(), drains)) {
-            addUnknown("unknown: life, as nothing is known to draw");
+            addUnknown(phrase("unknown: life, as nothing is known to draw"));
             return;
         }
         const std::size_t nominal = grid_.nominal;
@@ -56,23 +57,23 @@ public:
         figure_.life = life;
         if (battery_.usable.size() > 1 &&
             (grid_.celsius.front() < battery_.usable.front().first || grid_.celsius.back() > battery_.usable.back().first)) {
-            find(Severity::warning, "board.battery.usable", "the board's temperatures go beyond the battery's table",
-                 "its end value is taken there");
+            find(Severity::warning, "board.battery.usable", phrase("the board's temperatures go beyond the battery's table"),
+                 phrase("its end value is taken there"));
         }
         addRegulatorStep();
         addEndStep();
         addStep("life", nominal, drain_.typ[nominal], drain_.peak.nominal, middle);
-        addStep("at the worst single temperature", worst, drain_.max[worst], drain_.peak.max, life.min);
+        addStep(phrase("at the worst single temperature"), worst, drain_.max[worst], drain_.peak.max, life.min);
     }
 
 private:
-    void addUnknown(const std::string& unknown) {
+    void addUnknown(const Text& unknown) {
         if (figure_.unknown.find(unknown) == std::string::npos) {
             figure_.unknown += (figure_.unknown.empty() ? "" : "; ") + unknown;
         }
     }
 
-    void find(Severity severity, const std::string& path, const std::string& found, const std::string& expected) {
+    void find(Severity severity, const std::string& path, const Text& found, const Text& expected) {
         findings_.push_back({severity, {{}, 0, 0, path}, found, expected, {}});
     }
 
@@ -95,9 +96,9 @@ private:
         const Rational empty = std::max(*restVoltage(battery_, 0), *end);
         if (full > board_.supply->max || empty < board_.supply->min) {
             find(Severity::warning, "board.supply",
-                 "the battery gives " + printRange(empty, full, Unit::volt) + " until it is empty, the board's supply is " +
-                     printRange(board_.supply->min, board_.supply->max, Unit::volt),
-                 "a supply that holds what the battery gives, or a regulator");
+                 phrase("the battery gives {} until it is empty, the board's supply is {}", printRange(empty, full, Unit::volt),
+                        printRange(board_.supply->min, board_.supply->max, Unit::volt)),
+                 phrase("a supply that holds what the battery gives, or a regulator"));
         }
     }
 
@@ -130,9 +131,9 @@ private:
         const auto end = endVoltage();
         if (end && figure_.atPeak->min < *end) {
             find(figure_.atPeak->nominal < *end ? Severity::error : Severity::warning, "board.battery.resistance",
-                 "at the peak of " + printQuantity(drain_.peak.max, Unit::ampere) + " the fresh battery falls to " +
-                     printQuantity(figure_.atPeak->min, Unit::volt),
-                 "at least " + printQuantity(*end, Unit::volt) + ": a smaller peak, a larger cell or a capacitor beside it");
+                 phrase("at the peak of {} the fresh battery falls to {}", printQuantity(drain_.peak.max, Unit::ampere),
+                        printQuantity(figure_.atPeak->min, Unit::volt)),
+                 phrase("at least {}: a smaller peak, a larger cell or a capacitor beside it", printQuantity(*end, Unit::volt)));
         }
     }
 
@@ -143,9 +144,9 @@ private:
         const Rational& average = drain_.typ[grid_.nominal];
         const auto& efficiency = board_.regulator->efficiency;
         figure_.lifeWorkings.push_back(
-            {"from the battery",
-             efficiency ? "average \u00d7 supply \u00f7 (battery \u00d7 efficiency) + the regulator's own"
-                        : "average + the regulator's own",
+            {phrase("from the battery"),
+             efficiency ? phrase("average \u00d7 supply \u00f7 (battery \u00d7 efficiency) + the regulator's own")
+                        : phrase("average + the regulator's own"),
              efficiency
                  ? printQuantity(average, Unit::ampere) + " \u00d7 " + printQuantity(board_.supply->nominal, Unit::volt) +
                        " \u00f7 (" + printQuantity(*voltageOf(battery_), Unit::volt) + " \u00d7 " +
@@ -161,26 +162,26 @@ private:
             return;
         }
         const bool isOwn = board_.regulator || !drain_.needs.volt || *end != *drain_.needs.volt;
-        figure_.lifeWorkings.push_back({"empty at",
-                                        isOwn ? "the battery's own end" : drain_.needs.of,
+        figure_.lifeWorkings.push_back({phrase("empty at"),
+                                        isOwn ? phrase("the battery's own end") : drain_.needs.of,
                                         {},
                                         printQuantity(*end, Unit::volt),
-                                        {isOwn ? Origin{"ends at", {}, Target::plan("board.battery.ends_at"), {}}
+                                        {isOwn ? Origin{phrase("ends at"), {}, Target::plan("board.battery.ends_at"), {}}
                                                : Origin{drain_.needs.of, {}, Target::plan("board"), {}}}});
     }
 
-    void addStep(const std::string& what, std::size_t point, const Rational& average, const Rational& peak,
-                 const Rational& life) {
+    void addStep(const Text& what, std::size_t point, const Rational& average, const Rational& peak, const Rational& life) {
         const Rational& celsius = grid_.celsius[point];
         const std::string brought =
-            drain_.brings.isZero() ? "" : " \u2212 " + printQuantity(drain_.brings, Unit::ampere) + " brought";
+            drain_.brings.isZero() ? "" : phrase(" \u2212 {} brought", printQuantity(drain_.brings, Unit::ampere));
         figure_.lifeWorkings.push_back(
             {what,
-             std::string("capacity \u00d7 usable \u00f7 (average + fading") + (brought.empty() ? ")" : " \u2212 brought)"),
-             printQuantity(capacityOf(battery_), Unit::coulomb) + " \u00d7 " + printQuantity(usable(point, peak), Unit::ratio) +
-                 " \u00f7 (" + printQuantity(*batteryCurrent(board_, average), Unit::ampere) + " + " +
-                 printQuantity(fade_, Unit::ampere) + brought + ") at " + printQuantity(celsius, Unit::celsius),
-             life == kLongestLife ? "more than a thousand years" : printQuantity(life, Unit::second),
+             phrase("capacity \u00d7 usable \u00f7 (average + fading{}", brought.empty() ? ")" : phrase(" \u2212 brought)")),
+             phrase("{} \u00d7 {} \u00f7 ({} + {}{}) at {}", printQuantity(capacityOf(battery_), Unit::coulomb),
+                    printQuantity(usable(point, peak), Unit::ratio),
+                    printQuantity(*batteryCurrent(board_, average), Unit::ampere), printQuantity(fade_, Unit::ampere), brought,
+                    printQuantity(celsius, Unit::celsius)),
+             life == kLongestLife ? phrase("more than a thousand years") : printQuantity(life, Unit::second),
              {{"capacity", {}, Target::plan("board.battery.capacity"), {}}, {"average", {}, Target::rhythm("average"), {}}}});
     }
 
@@ -202,9 +203,9 @@ LeastSupply leastSupply(const Part& part, const Board& board, const std::string&
             least = {volt, of};
         }
     };
-    raise(part.supplyMin, "the part's least supply");
+    raise(part.supplyMin, phrase("the part's least supply"));
     if (const auto index = part.findTier(tier)) {
-        raise(part.tiers[*index].supplyMin, "tier " + tier);
+        raise(part.tiers[*index].supplyMin, phrase("tier {}", tier));
     }
     for (const OptionWord& option : part.options) {
         const auto given =

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -35,7 +36,7 @@ std::optional<Rational> batteryCurrent(const Board& board, const Rational& amper
 /// A voltage below which the part does not work, and what says so.
 struct LeastSupply {
     std::optional<Rational> volt;
-    std::string of; ///< "the part's least supply", "brown-out level bor2", "tier fast"
+    Text of; ///< "the part's least supply", "brown-out level bor2", "tier fast"
 };
 
 /// The highest of the part's least supply, that of the tier, and the brown-out level that the board has chosen (or an

@@ -1,5 +1,6 @@
 #include "rhythm/job_runs.h"
 
+#include "base/text.h"
 #include "derive/line_limits.h"
 
 #include <algorithm>
@@ -109,7 +110,7 @@ std::vector<JobRuns> jobRuns(const PlayedJobs& jobs, const RunIntervals& typical
             runs.interval = Bounds{std::max(root.every - late, Rational(0)), played, std::max(played, root.every + late)};
         }
         if (!runs.interval) {
-            runs.why = root.isRandom ? root.name + " comes by chance" : (latency == latencies.end() ? "" : latency->why);
+            runs.why = root.isRandom ? phrase("{} comes by chance", root.name) : (latency == latencies.end() ? "" : latency->why);
         }
         list.push_back(std::move(runs));
     }

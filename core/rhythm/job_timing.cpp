@@ -1,5 +1,6 @@
 #include "rhythm/job_timing.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 
 #include <algorithm>
@@ -88,7 +89,7 @@ JobTiming jobTiming(const Part& part, const Plan& plan, const Figures& figures, 
     const auto peripheral = part.findPeripheral(timing.by);
     const auto node = peripheral ? clockOf(part, controls, *peripheral) : std::nullopt;
     if (!node || !figures.lines[*node].hertz) {
-        timing.unknown = "unknown: the clock of " + timing.by;
+        timing.unknown = phrase("unknown: the clock of {}", timing.by);
         return timing;
     }
     const LineFigure& line = figures.lines[*node];

@@ -1,5 +1,6 @@
 #include "rhythm/job_variants.h"
 
+#include "base/text.h"
 #include "derive/demand.h"
 #include "derive/modes.h"
 
@@ -45,11 +46,11 @@ std::size_t JobVariants::of(const Job& job) const {
 
 std::string JobVariants::nameOf(std::size_t variant) const {
     if (!jobs_[variant].empty()) {
-        return "job " + jobs_[variant];
+        return phrase("job {}", jobs_[variant]);
     }
     const bool isOnlyTake =
         std::all_of(figures_.begin(), figures_.end(), [&](const Figures* each) { return each->take == figures_.front()->take; });
-    return isOnlyTake ? std::string() : "take " + figures_[variant]->take;
+    return isOnlyTake ? std::string() : phrase("take {}", figures_[variant]->take);
 }
 
 const Figures* JobVariants::made(const Part& part, const Plan& plan, const Figures& figures, const Job* job) {

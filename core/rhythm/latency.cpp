@@ -1,5 +1,6 @@
 #include "rhythm/latency.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -152,41 +153,42 @@ std::optional<Rational> response(const CoreTask& task, Before& before) {
 
 void judge(const CoreTask& task, const Before& before, LatencyFigure& figure) {
     if (!figure.longest) {
-        figure.why = before.chance.empty() ? "what is more urgent leaves it no time that could be told"
-                                           : "no bound: " + before.chance + " comes by chance";
+        figure.why = before.chance.empty() ? phrase("what is more urgent leaves it no time that could be told")
+                                           : phrase("no bound: {} comes by chance", before.chance);
     }
     if (!task.limit) {
         return;
     }
-    const std::string must = task.isHandler ? "before it is due again after " : "within ";
+    const Text must = task.isHandler ? phrase("before it is due again after ") : phrase("within ");
     if (task.alone && *task.alone > *task.limit) {
         figure.state = State::broken;
-        figure.why = "takes " + time(*task.alone) + " by itself, and must be done " + must + time(*task.limit);
+        figure.why = phrase("takes {} by itself, and must be done {}{}", time(*task.alone), must, time(*task.limit));
     } else if (!figure.longest) {
         figure.state = State::strained;
     } else if (*figure.longest > *task.limit) {
         figure.state = State::strained;
-        figure.why = "done as late as " + time(*figure.longest) + ", and must be done " + must + time(*task.limit);
+        figure.why = phrase("done as late as {}, and must be done {}{}", time(*figure.longest), must, time(*task.limit));
     }
 }
 
 void addWorkings(const CoreTask& task, const Before& before, LatencyFigure& figure) {
-    figure.workings.push_back({"takes",
-                               task.isHandler ? "(handler + entry + exit) \u00f7 slowest core" : "at the slowest core",
-                               {},
-                               time(task.takes),
-                               {{task.name, {}, task.target, {}}}});
+    figure.workings.push_back(
+        {"takes",
+         task.isHandler ? phrase("(handler + entry + exit) \u00f7 slowest core") : phrase("at the slowest core"),
+         {},
+         time(task.takes),
+         {{task.name, {}, task.target, {}}}});
     if (before.wakes.sign() > 0) {
-        figure.workings.push_back({"after waking",
-                                   "longest stages" + std::string(task.isHandler ? "" : " and start-ups"),
+        figure.workings.push_back({phrase("after waking"),
+                                   phrase("longest stages{}", std::string(task.isHandler ? "" : phrase(" and start-ups"))),
                                    {},
                                    time(before.wakes),
                                    {{task.name, {}, task.target, {}}}});
     }
     if (const Rational others = before.once - task.takes - before.wakes; others.sign() > 0) {
-        figure.workings.push_back({"behind the other jobs",
-                                   before.since.isZero() ? "one run of each, as they were due before, and changes of take"
-                                                         : "those that were due before, with changes of take",
+        figure.workings.push_back({phrase("behind the other jobs"),
+                                   before.since.isZero() ? phrase("one run of each, as they were due before, and changes of take")
+                                                         : phrase("those that were due before, with changes of take"),
                                    {},
                                    time(others),
                                    {{task.name, {}, Target::rhythm(task.name), {}}}});
@@ -206,15 +208,15 @@ void addWorkings(const CoreTask& task, const Before& before, LatencyFigure& figu
         numbers += " \u2212 " + time(before.since);
     }
     figure.workings.push_back(
-        {"done after at most",
+        {phrase("done after at most"),
          before.since.sign() > 0
-             ? "R + t = C + \u03a3 \u2308(R + t) \u00f7 T\u2309 C of the more urgent, due t after a busy time began"
-             : "R = C + \u03a3 \u2308R \u00f7 T\u2309 C of the more urgent",
+             ? phrase("R + t = C + \u03a3 \u2308(R + t) \u00f7 T\u2309 C of the more urgent, due t after a busy time began")
+             : phrase("R = C + \u03a3 \u2308R \u00f7 T\u2309 C of the more urgent"),
          numbers, time(*figure.longest), std::move(origins)});
     for (const auto& [mode, stages] : task.wakesFrom) {
         const Rational awake = *figure.longest - before.wakes;
-        figure.workings.push_back({"from " + mode,
-                                   "longest stages of waking + done after, awake",
+        figure.workings.push_back({phrase("from {}", mode),
+                                   phrase("longest stages of waking + done after, awake"),
                                    time(stages) + " + " + time(awake),
                                    time(stages + awake),
                                    {{mode, time(stages), Target::mode(mode), {}}, {task.name, time(awake), task.target, {}}}});

@@ -1,4 +1,5 @@
 #include "rhythm/play.h"
+#include "base/text.h"
 #include "rhythm/gap_bounds.h"
 
 #include "derive/line_limits.h"
@@ -57,7 +58,7 @@ public:
     RhythmFigure work() {
         const auto isEmpty = [](const Figures* figures) { return figures->modes.empty(); };
         if (std::any_of(takes_.begin(), takes_.end(), isEmpty)) {
-            figure_.unknown = "unknown: currents of the modes";
+            figure_.unknown = phrase("unknown: currents of the modes");
             return std::move(figure_);
         }
         addUnknown(run(base_).current.unknown);
@@ -112,13 +113,13 @@ private:
     const ModeFigure& run(const Figures& figures) const { return figures.modes[part_.runMode()]; }
     const ModeFigure& rest() const { return base_.modes[restsIn_.value_or(part_.runMode())]; }
 
-    void addUnknown(const std::string& unknown) {
+    void addUnknown(const Text& unknown) {
         if (!unknown.empty() && figure_.unknown.find(unknown) == std::string::npos) {
             figure_.unknown += (figure_.unknown.empty() ? "" : "; ") + unknown;
         }
     }
 
-    void find(Severity severity, const std::string& path, const std::string& found, const std::string& expected) {
+    void find(Severity severity, const std::string& path, const Text& found, const Text& expected) {
         findings_.push_back({severity, {{}, 0, 0, path}, found, expected, {}});
     }
 
@@ -151,7 +152,7 @@ private:
         for (const Job* job : lanes_) {
             const auto lasts = lasting(*job, corner);
             if (!lasts) {
-                addUnknown("unknown: how long job '" + job->name + "' takes, its take has no core rate");
+                addUnknown(phrase("unknown: how long job '{}' takes, its take has no core rate", job->name));
                 return std::nullopt;
             }
             TimelineJob timed{job->every, job->phase, *lasts, takeIndex(*job), job->jitter, job->isRandom, std::nullopt};
@@ -191,13 +192,15 @@ private:
 
     /// Everything that can go on: rest, then by take stages, start-ups and waiting, then the jobs.
     void addSlots() {
-        addSlot("rest in " + rest().id, Target::mode(rest().id), Doing::resting, 0, rest().current);
-        const auto named = [&](const char* what, std::size_t take) {
+        addSlot(phrase("rest in {}", rest().id), Target::mode(rest().id), Doing::resting, 0, rest().current);
+        const auto named = [&](const Text& what, std::size_t take) {
             const std::string name = variants_.nameOf(take);
-            return what + (name.empty() ? name : (name.starts_with("job ") ? " for " : " of ") + name);
+            return name.empty()               ? what
+                   : name.starts_with("job ") ? phrase("{} for {}", what, name)
+                                              : phrase("{} of {}", what, name);
         };
         for (std::size_t i = 0; i < takes_.size(); ++i) {
-            Slot stages{named("stages of waking", i), Target::mode(rest().id), Doing::stages, i, {}, {}, nullptr, {}};
+            Slot stages{named(phrase("stages of waking"), i), Target::mode(rest().id), Doing::stages, i, {}, {}, nullptr, {}};
             stages.typ.assign(base_.grid.celsius.size(), Rational(0));
             stages.max = stages.typ;
             if (restsIn_) {
@@ -214,7 +217,8 @@ private:
             }
             slots_.push_back(std::move(stages));
         }
-        for (const auto& [doing, what] : {std::pair(Doing::restoring, "start-ups"), std::pair(Doing::waiting, "waiting awake")}) {
+        for (const auto& [doing, what] :
+             {std::pair(Doing::restoring, phrase("start-ups")), std::pair(Doing::waiting, phrase("waiting awake"))}) {
             for (std::size_t i = 0; i < takes_.size(); ++i) {
                 const bool isOnly = doing == Doing::waiting && lanes_.empty() && i == 0;
                 const bool isStarting = doing == Doing::restoring && restsIn_;
@@ -229,7 +233,7 @@ private:
             const Job& job = *lanes_[i];
             const auto mode = job.mode.empty() ? std::optional(part_.runMode()) : part_.findMode(job.mode);
             const Figures& figures = *takes_[takeIndex(job)];
-            addSlot("job " + job.name, Target::job(job.name), Doing::job, i,
+            addSlot(phrase("job {}", job.name), Target::job(job.name), Doing::job, i,
                     figures.modes[mode.value_or(part_.runMode())].current, job.draws);
         }
     }
@@ -332,16 +336,17 @@ private:
 
     void tellWhatWasCut(bool isSettled) {
         if (rare_.isCut()) {
-            find(Severity::warning, "rhythm", "the jobs repeat only after more than 100000 runs",
-                 "periods that share a multiple; the figures are those of the first 100000, with a bound for the rest");
+            find(Severity::warning, "rhythm", phrase("the jobs repeat only after more than 100000 runs"),
+                 phrase("periods that share a multiple; the figures are those of the first 100000, with a bound for the rest"));
         } else if (!isSettled && figure_.load <= 1) {
-            find(Severity::warning, "rhythm", "the jobs don't settle into a pattern that comes again in all that was played",
-                 "periods that leave more room; the figures are those of the last that was played");
+            find(Severity::warning, "rhythm",
+                 phrase("the jobs don't settle into a pattern that comes again in all that was played"),
+                 phrase("periods that leave more room; the figures are those of the last that was played"));
         }
         for (const RareRun& rare : rare_.runs()) {
             find(Severity::note, "rhythm",
-                 "job '" + lanes_[rare.root]->name + "' comes too rarely to be played and is added apart",
-                 "what its meeting the others could change is in the bounds");
+                 phrase("job '{}' comes too rarely to be played and is added apart", lanes_[rare.root]->name),
+                 phrase("what its meeting the others could change is in the bounds"));
         }
     }
 
@@ -421,9 +426,10 @@ private:
             if (latency.state != State::kept) {
                 find(latency.state == State::broken ? Severity::error : Severity::warning,
                      latency.isHandler ? "promise." + latency.name : "job." + latency.name + ".done_within",
-                     (latency.isHandler ? "the handler of " + latency.name : "job '" + latency.name + "'") + " " + latency.why,
-                     latency.isHandler ? "a shorter handler, or a longer interval"
-                                       : "a longer time, or less that stands before it");
+                     (latency.isHandler ? phrase("the handler of {}", latency.name) : phrase("job '{}'", latency.name)) + " " +
+                         latency.why,
+                     latency.isHandler ? phrase("a shorter handler, or a longer interval")
+                                       : phrase("a longer time, or less that stands before it"));
             }
         }
     }
@@ -461,12 +467,13 @@ private:
         }
         if (figure_.load > 1) {
             find(Severity::error, "rhythm",
-                 "what the core has to do does not fit: it needs " + printQuantity(figure_.load, Unit::ratio, 4) + " of the time",
-                 "at most 100 %, wake-ups, start-ups and interrupts included");
+                 phrase("what the core has to do does not fit: it needs {} of the time",
+                        printQuantity(figure_.load, Unit::ratio, 4)),
+                 phrase("at most 100 %, wake-ups, start-ups and interrupts included"));
         } else if (figure_.load > Rational(7, 10)) {
             find(Severity::warning, "rhythm",
-                 "the core is taken " + printQuantity(figure_.load, Unit::ratio, 4) + " of the time at its slowest",
-                 "at most 70 %, so that what comes late still finds room");
+                 phrase("the core is taken {} of the time at its slowest", printQuantity(figure_.load, Unit::ratio, 4)),
+                 phrase("at most 70 %, so that what comes late still finds room"));
         }
     }
 
@@ -475,7 +482,7 @@ private:
         for (const Slot& slot : slots_) {
             if (slot.doing == Doing::stages && slot.timeTyp.sign() > 0) {
                 for (const Contribution& stage : rest().stageDraws) {
-                    addUnknown(stage.typ.empty() ? "unknown: draw of stage " + stage.name : "");
+                    addUnknown(stage.typ.empty() ? phrase("unknown: draw of stage {}", stage.name) : "");
                 }
             } else if (slot.doing != Doing::resting && (slot.doing == Doing::job || slot.timeTyp.sign() > 0)) {
                 addUnknown(slot.current == nullptr ? "" : slot.current->unknown);
@@ -531,8 +538,8 @@ private:
             }
             const Rational share = std::min(*lasts / job.every, Rational(1));
             brings += job.brings * share;
-            figure_.lifeWorkings.push_back({job.name + " brings",
-                                            "current \u00d7 share of the time",
+            figure_.lifeWorkings.push_back({phrase("{} brings", job.name),
+                                            phrase("current \u00d7 share of the time"),
                                             printQuantity(job.brings, Unit::ampere) + " \u00d7 " +
                                                 printQuantity(*lasts, Unit::second) + " \u00f7 " +
                                                 printQuantity(job.every, Unit::second),

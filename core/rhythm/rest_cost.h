@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -21,10 +22,10 @@ CurrentFigure startUpCurrent(const Part& part, const Figures& woken, std::size_t
 /// What resting in a mode costs, typical at the nominal temperature.
 struct RestCost {
     std::string mode;
-    Rational ampere;     ///< A, while it rests
-    Rational charge;     ///< C, of each wake-up: stages and start-ups
-    Rational length;     ///< s, of the wake-up until all promises hold again
-    std::string unknown; ///< of any of them
+    Rational ampere; ///< A, while it rests
+    Rational charge; ///< C, of each wake-up: stages and start-ups
+    Rational length; ///< s, of the wake-up until all promises hold again
+    Text unknown;    ///< of any of them
 };
 
 /// The run mode costs no wake-up: it is waiting awake. `startUp` is the startUpCurrent of the take that is woken into.

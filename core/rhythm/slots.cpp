@@ -1,5 +1,6 @@
 #include "rhythm/slots.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -22,7 +23,7 @@ std::vector<RhythmFigure::Share::Piece> piecesOf(const Slot& slot, std::size_t n
             add(each.name, each.target, each.typ[nominal]);
         }
     }
-    add("outside, while it runs", slot.target, slot.outside);
+    add(phrase("outside, while it runs"), slot.target, slot.outside);
     std::stable_sort(pieces.begin(), pieces.end(), [](const auto& a, const auto& b) { return a.ampere > b.ampere; });
     return pieces;
 }
@@ -104,18 +105,18 @@ void addAverageWorkings(const TemperatureGrid& grid, const std::vector<Rational>
     for (const RhythmFigure::Share& share : figure.shares) {
         const Rational current = share.ampere / share.timeShare;
         figure.averageWorkings.push_back({share.name,
-                                          "share of the time \u00d7 current",
+                                          phrase("share of the time \u00d7 current"),
                                           printQuantity(share.timeShare, Unit::ratio) + " \u00d7 " + ampere(current),
                                           ampere(share.ampere),
                                           {{share.name, {}, share.target, {}}}});
     }
     const auto worst = static_cast<std::size_t>(std::max_element(max.begin(), max.end()) - max.begin());
-    figure.averageWorkings.push_back({"average", "sum, typical at " + printQuantity(grid.celsius[grid.nominal], Unit::celsius),
-                                      "over " + printQuantity(figure.span, Unit::second), ampere(figure.average->nominal),
-                                      origins});
-    figure.averageWorkings.push_back({"worst case",
-                                      "largest draws, longest wake-ups, slowest core, at the worst single temperature",
-                                      "at " + printQuantity(grid.celsius[worst], Unit::celsius),
+    figure.averageWorkings.push_back(
+        {"average", phrase("sum, typical at {}", printQuantity(grid.celsius[grid.nominal], Unit::celsius)),
+         phrase("over {}", printQuantity(figure.span, Unit::second)), ampere(figure.average->nominal), origins});
+    figure.averageWorkings.push_back({phrase("worst case"),
+                                      phrase("largest draws, longest wake-ups, slowest core, at the worst single temperature"),
+                                      phrase("at {}", printQuantity(grid.celsius[worst], Unit::celsius)),
                                       ampere(figure.average->max),
                                       {{"temperature", {}, Target::plan("board.temperature"), {}}}});
 }

@@ -1,5 +1,6 @@
 #include "seek/conflict_words.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 #include "seek/policy.h"
 #include "seek/space_search.h"
@@ -21,12 +22,12 @@ std::string listWords(const std::vector<std::string>& words, const char* last) {
 }
 
 /// "vco can't", "Neither vco1 nor vco2 can", "None of vco1, vco2 and vco3 can".
-std::string noneCan(const std::vector<std::string>& words) {
+Text noneCan(const std::vector<std::string>& words) {
     if (words.size() == 1) {
         return words.front() + " can't";
     }
-    return words.size() == 2 ? "Neither " + words[0] + " nor " + words[1] + " can"
-                             : "None of " + listWords(words, "and") + " can";
+    return words.size() == 2 ? phrase("Neither {} nor {} can", words[0], words[1])
+                             : phrase("None of {} can", listWords(words, "and"));
 }
 
 /// What there is above a node, itself too, to make its rate, in the part's order.
@@ -58,7 +59,7 @@ public:
     std::string text() {
         std::string text;
         for (const std::size_t wish : wishes_) {
-            const std::string alone = aloneText(wish);
+            const Text alone = aloneText(wish);
             if (effort_.isOver()) {
                 return text;
             }
@@ -66,7 +67,7 @@ public:
         }
         for (std::size_t i = 0; i < wishes_.size(); ++i) {
             for (std::size_t j = i + 1; j < wishes_.size(); ++j) {
-                const std::string apart = lineOf(wishes_[i]) == lineOf(wishes_[j]) ? "" : apartText(wishes_[i], wishes_[j]);
+                const Text apart = lineOf(wishes_[i]) == lineOf(wishes_[j]) ? "" : apartText(wishes_[i], wishes_[j]);
                 if (effort_.isOver()) {
                     return text;
                 }
@@ -80,7 +81,7 @@ private:
     const std::string& lineOf(std::size_t wish) const { return space_.question.wishes[wish].line; }
     std::size_t nodeOf(std::size_t wish) const { return *space_.part->findNode(lineOf(wish)); }
 
-    std::string aloneText(std::size_t wish) {
+    Text aloneText(std::size_t wish) {
         std::vector<std::string> names;
         for (const std::size_t maker : makersAbove(space_, nodeOf(wish))) {
             if (canMake(maker, {wish})) {
@@ -88,11 +89,11 @@ private:
                 names.push_back(space_.nodes[maker].id());
             }
         }
-        return " " + lineOf(wish) + " alone " +
-               (names.empty() ? "can't be made at all." : "can be made by " + listWords(names, "or") + ".");
+        return phrase(" {} alone {}", lineOf(wish),
+                      names.empty() ? phrase("can't be made at all.") : phrase("can be made by {}.", listWords(names, "or")));
     }
 
-    std::string apartText(std::size_t one, std::size_t other) {
+    Text apartText(std::size_t one, std::size_t other) {
         std::vector<std::string> none;
         for (const std::size_t maker : makers_[one]) {
             const std::vector<std::size_t>& others = makers_[other];
@@ -100,7 +101,7 @@ private:
                 none.push_back(space_.nodes[maker].id());
             }
         }
-        return none.empty() ? "" : " " + noneCan(none) + " make both " + lineOf(one) + " and " + lineOf(other) + ".";
+        return none.empty() ? "" : phrase(" {} make both {} and {}.", noneCan(none), lineOf(one), lineOf(other));
     }
 
     /// Whether some take keeps these wishes alone, made by that.
@@ -125,7 +126,7 @@ private:
 
 } // namespace
 
-std::string sayDemanded(const Space& space, const Demanded& demanded) {
+Text sayDemanded(const Space& space, const Demanded& demanded) {
     const auto hertz = [](const Rational& rate) { return printQuantity(rate, Unit::hertz); };
     switch (demanded.kind) {
     case Demanded::Kind::wish: return printWish(space.question.wishes[demanded.index]);
@@ -147,18 +148,18 @@ std::string sayDemanded(const Space& space, const Demanded& demanded) {
                 most = limit.max && most ? std::max(*most, *limit.max) : (limit.max ? limit.max : most);
             }
         }
-        std::string text = "the limits of " + space.nodes[demanded.index].id() + " (";
-        text += least ? "at least " + hertz(*least) : "";
-        text += most ? (least ? ", " : "") + std::string("at most ") + hertz(*most) : "";
+        Text text = phrase("the limits of {} (", space.nodes[demanded.index].id());
+        text += least ? phrase("at least {}", hertz(*least)) : "";
+        text += most ? phrase("{}at most {}", least ? ", " : "", hertz(*most)) : "";
         return text + ")";
     }
-    case Demanded::Kind::rule: return "the rule \u201c" + space.part->rules[demanded.index].say + "\u201d";
-    case Demanded::Kind::lock: return "the lock on " + space.locks[demanded.index].text;
+    case Demanded::Kind::rule: return phrase("the rule \u201c{}\u201d", space.part->rules[demanded.index].say);
+    case Demanded::Kind::lock: return phrase("the lock on {}", space.locks[demanded.index].text);
     }
     return {};
 }
 
-std::string explain(const Space& space, const Conflict& conflict, const SeekControl& control) {
+Text explain(const Space& space, const Conflict& conflict, const SeekControl& control) {
     std::vector<std::string> asked;
     std::vector<std::string> held;
     std::vector<std::size_t> wishes;
@@ -169,10 +170,10 @@ std::string explain(const Space& space, const Conflict& conflict, const SeekCont
             wishes.push_back(each.index);
         }
     }
-    std::string text = asked.empty() ? "the take itself can't be kept" : listWords(asked, "and");
-    text += asked.empty() ? "" : (asked.size() == 1 ? " can't be kept" : " can't be kept together");
-    text +=
-        asked.empty() && !held.empty() ? " with " + listWords(held, "and") + "." : (held.empty() ? "." : " within these limits.");
+    Text text = asked.empty() ? phrase("the take itself can't be kept") : listWords(asked, "and");
+    text += asked.empty() ? "" : (asked.size() == 1 ? phrase(" can't be kept") : phrase(" can't be kept together"));
+    text += asked.empty() && !held.empty() ? phrase(" with {}.", listWords(held, "and"))
+                                           : (held.empty() ? "." : phrase(" within these limits."));
     return asked.size() < 2 ? text : text + MakerWords(space, wishes, control).text(); // of one it is said by that
 }
 

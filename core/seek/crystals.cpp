@@ -1,5 +1,6 @@
 #include "seek/crystals.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -45,11 +46,11 @@ std::vector<CrystalOffer> crystalsThatDo(const Part& part, const Plan& plan, con
     return offers;
 }
 
-std::string offerSaid(const Part& part, const CrystalOffer& offer) {
-    std::string said = part.sources[offer.source].id + " at ";
+Text offerSaid(const Part& part, const CrystalOffer& offer) {
+    Text said = phrase("{} at ", part.sources[offer.source].id);
     for (std::size_t i = 0; i < offer.hertz.size(); ++i) {
         const bool isLast = i + 1 == offer.hertz.size();
-        said += (i == 0 ? "" : isLast ? " or " : ", ") + printQuantity(offer.hertz[i], Unit::hertz);
+        said += (i == 0 ? "" : isLast ? phrase(" or ") : ", ") + printQuantity(offer.hertz[i], Unit::hertz);
     }
     return said;
 }

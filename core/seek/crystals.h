@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "seek/seek.h"
 
 namespace wisetick {
@@ -16,6 +17,6 @@ std::vector<CrystalOffer> crystalsThatDo(const Part& part, const Plan& plan, con
                                          const SeekControl& control = {});
 
 /// "xtm at 8 MHz, 16 MHz or 24 MHz".
-std::string offerSaid(const Part& part, const CrystalOffer& offer);
+Text offerSaid(const Part& part, const CrystalOffer& offer);
 
 } // namespace wisetick

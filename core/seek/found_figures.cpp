@@ -1,5 +1,6 @@
 #include "seek/found_figures.h"
 
+#include "base/text.h"
 #include "derive/derive.h"
 #include "evaluate/evaluate.h"
 
@@ -57,19 +58,19 @@ std::string sayWorst(const Score& score) {
     return percent >= kSmallShare ? fmt::format("{:.3g} %", percent) : fmt::format("{:.1e} %", percent);
 }
 
-std::string sayStates(const Score& score) {
-    std::string text = score.broken > 0 ? std::to_string(score.broken) + " broken" : "";
-    text += score.strained > 0 ? (text.empty() ? "" : ", ") + std::to_string(score.strained) + " strained" : "";
+Text sayStates(const Score& score) {
+    Text text = score.broken > 0 ? phrase("{} broken", std::to_string(score.broken)) : "";
+    text += score.strained > 0 ? phrase("{}{} strained", text.empty() ? "" : ", ", std::to_string(score.strained)) : "";
     return text.empty() ? "kept" : text;
 }
 
-std::string sayEnd(const SeekResult& result) {
+Text sayEnd(const SeekResult& result) {
     const std::string all = countText(result.settings);
     if (!result.isComplete()) {
-        return "Cut " + (result.cut.empty() ? "before its end" : result.cut) + "; there may be better ones among " + all +
-               " takes.";
+        return phrase("Cut {}; there may be better ones among {} takes.",
+                      result.cut.empty() ? phrase("before its end") : result.cut, all);
     }
-    return "Complete: all of " + all + " takes were looked at or excluded by bound; none is better.";
+    return phrase("Complete: all of {} takes were looked at or excluded by bound; none is better.", all);
 }
 
 } // namespace wisetick

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/figures.h"
 #include "seek/seek.h"
 
@@ -22,10 +23,10 @@ WishStanding standingIn(const Part& part, const Figures& figures, const Wish& wi
 std::string sayWorst(const Score& score);
 
 /// "kept", "1 broken, 2 strained".
-std::string sayStates(const Score& score);
+Text sayStates(const Score& score);
 
 /// Whether these are the best of all: "Complete: all of about 3.2·10^41 takes were looked at or excluded by bound; none is
 /// better."
-std::string sayEnd(const SeekResult& result);
+Text sayEnd(const SeekResult& result);
 
 } // namespace wisetick

@@ -1,5 +1,6 @@
 #include "seek/found_take.h"
 
+#include "base/text.h"
 #include "plan/board_edits.h"
 #include "quantity/quantity_print.h"
 
@@ -10,15 +11,15 @@ namespace wisetick {
 namespace {
 
 /// What changes of one control: "from pll_a ÷ 3", "at 16 MHz".
-std::string controlText(const Space& space, std::size_t node, const Whole::Settings& now, const Whole::Settings& found) {
+Text controlText(const Space& space, std::size_t node, const Whole::Settings& now, const Whole::Settings& found) {
     const SpaceNode& each = space.nodes[node];
     std::string text;
     const auto add = [&](const std::string& piece) { text += (text.empty() ? "" : " ") + piece; };
     if (each.source != nullptr) {
-        return "at " + printQuantity(each.rates[found.from], Unit::hertz);
+        return phrase("at {}", printQuantity(each.rates[found.from], Unit::hertz));
     }
     if (now.from != found.from) {
-        add("from " + space.nodes[each.inputs[found.from]].id());
+        add(phrase("from {}", space.nodes[each.inputs[found.from]].id()));
     }
     if (now.multiply != found.multiply) {
         add("\u00d7 " + printFactor(found.multiply));
@@ -75,9 +76,9 @@ FoundTake foundTake(const Space& space, const Whole& whole) {
     return found;
 }
 
-std::string takeFound(Plan& plan, const FoundTake& found, const std::string& newName) {
+Text takeFound(Plan& plan, const FoundTake& found, const std::string& newName) {
     if (!newName.empty() && findTake(plan, newName) != nullptr) {
-        return "there is a take '" + newName + "' already";
+        return phrase("there is a take '{}' already", newName);
     }
     plan = withFound(plan, found, newName);
     return {};

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "seek/best_takes.h"
 
 namespace wisetick {
@@ -20,7 +21,7 @@ FoundTake foundTake(const Space& space, const Whole& whole);
 
 /// An edit: the found take in place of the one that was asked about, or as a new one of that name after it. An empty text, or why
 /// it can't be done.
-std::string takeFound(Plan& plan, const FoundTake& found, const std::string& newName = {});
+Text takeFound(Plan& plan, const FoundTake& found, const std::string& newName = {});
 
 /// The plan with the found take.
 Plan withFound(const Plan& plan, const FoundTake& found, const std::string& newName = {});

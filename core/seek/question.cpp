@@ -1,5 +1,6 @@
 #include "seek/question.h"
 
+#include "base/text.h"
 #include "base/trimmed.h"
 #include "quantity/quantity_read.h"
 
@@ -16,7 +17,7 @@ tl::expected<Rational, TextError> rateAt(std::string_view text, std::string_view
     if (!rate) {
         rate.error().position += position;
     } else if (rate->sign() <= 0) {
-        return tl::unexpected(TextError{position, word.size(), "'" + std::string(word) + "'", "a rate above 0", {}});
+        return tl::unexpected(TextError{position, word.size(), "'" + std::string(word) + "'", phrase("a rate above 0"), {}});
     }
     return rate;
 }
@@ -54,7 +55,7 @@ tl::expected<std::vector<Rational>, TextError> readCrystalRates(std::string_view
     if (trimmed(text) == "stock") {
         return stockRatesFor(source);
     }
-    if (const std::size_t to = text.find(" to "); to != std::string_view::npos) {
+    if (const std::size_t to = text.find(phrase(" to ")); to != std::string_view::npos) {
         const auto low = rateAt(text.substr(0, to), text);
         if (!low) {
             return tl::unexpected(low.error());

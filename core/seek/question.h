@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "plan/plan.h"
 #include "seek/score.h"
 #include "seek/wish.h"
@@ -25,7 +26,7 @@ struct Lifted {
     enum class Kind { limit, rule, lock };
 
     Kind kind = Kind::limit;
-    std::string what; ///< the id of the line whose limits they are, what the rule says, the lock's text
+    Text what; ///< the id of the line whose limits they are, what the rule says, the lock's text
     bool operator==(const Lifted&) const = default;
 };
 

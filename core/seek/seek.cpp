@@ -1,5 +1,6 @@
 #include "seek/seek.h"
 
+#include "base/text.h"
 #include "evaluate/evaluate.h"
 #include "seek/policy.h"
 #include "seek/space_search.h"
@@ -91,11 +92,11 @@ public:
         result_.settings = countOfSettings(space_);
         result_.isCancelled = effort_.isCancelled;
         if (effort_.isCut) {
-            result_.cut = std::string(effort_.isFull ? "for memory " : "") + "after " + std::to_string(effort_.steps) +
-                          " steps; let less change, or wish more";
+            result_.cut = phrase("{}after {} steps; let less change, or wish more",
+                                 std::string(effort_.isFull ? phrase("for memory ") : ""), std::to_string(effort_.steps));
         } else if (isCut_ && result_.found.size() < most_) {
-            result_.cut = "of the " + std::to_string(std::max(most_, policy::kMostLooked)) +
-                          " best takes these keep the promises that are judged on whole takes; there may be more";
+            result_.cut = phrase("of the {} best takes these keep the promises that are judged on whole takes; there may be more",
+                                 std::to_string(std::max(most_, policy::kMostLooked)));
         }
         return std::move(result_);
     }
@@ -355,8 +356,9 @@ SeekResult searchRoutes(const Space& space, bool isFolded, std::size_t most, con
         first.settings = whole.settings;
         first.isCancelled = whole.isCancelled;
         first.cut =
-            (whole.cut.empty() ? "before its end" : whole.cut) +
-            (first.cut.empty() ? ": these are the best of all that leave promises that are kept now on their inputs" : "");
+            (whole.cut.empty() ? phrase("before its end") : whole.cut) +
+            (first.cut.empty() ? phrase(": these are the best of all that leave promises that are kept now on their inputs")
+                               : "");
         return first;
     }
     return whole;

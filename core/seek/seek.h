@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "seek/found_take.h"
 #include "seek/policy.h"
 
@@ -9,7 +10,7 @@ namespace wisetick {
 struct SeekResult {
     std::vector<FoundTake> found;
     bool isCancelled = false;
-    std::string cut;        ///< where the search had to end early; empty: it went through everything
+    Text cut;               ///< where the search had to end early; empty: it went through everything
     std::int64_t steps = 0; ///< settings of single controls that were looked at
     double settings = 0;    ///< how many takes there are within what may change: a power of ten
     bool isComplete() const { return !isCancelled && cut.empty(); }

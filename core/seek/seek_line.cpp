@@ -1,6 +1,7 @@
 #include "seek/seek_line.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 
 #include <algorithm>
 
@@ -39,7 +40,7 @@ std::vector<SeekWord> piecesOf(std::string_view text) {
     return pieces;
 }
 
-TextError unknownWord(const SeekWord& word, const std::string& found, const std::vector<std::string>& known) {
+TextError unknownWord(const SeekWord& word, const Text& found, const std::vector<std::string>& known) {
     return {word.position, word.text.size(), found, listNames(known), didYouMean(word.text, known)};
 }
 
@@ -57,7 +58,7 @@ std::vector<std::string> changeable(const Part& part) {
 
 std::optional<TextError> takeId(MayChange& mayChange, const SeekWord& word, const std::vector<std::string>& known) {
     if (!isAmong(known, word.text)) {
-        return unknownWord(word, "no source, line or peripheral '" + word.text + "'", known);
+        return unknownWord(word, phrase("no source, line or peripheral '{}'", word.text), known);
     }
     mayChange.ids.push_back(word.text);
     return std::nullopt;
@@ -72,7 +73,8 @@ tl::expected<SeekLine, TextError> readOnly(std::string_view text, const std::vec
         }
     }
     if (mayChange.ids.empty()) {
-        return tl::unexpected(TextError{text.size(), 0, "nothing that may change", "only pll, usb may change", {}});
+        return tl::unexpected(
+            TextError{text.size(), 0, phrase("nothing that may change"), phrase("only pll, usb may change"), {}});
     }
     return mayChange;
 }
@@ -80,8 +82,8 @@ tl::expected<SeekLine, TextError> readOnly(std::string_view text, const std::vec
 tl::expected<SeekLine, TextError> readOf(std::string_view text, const std::vector<SeekWord>& words, const Source& source) {
     const SeekWord& name = words.front();
     if (source.kind == SourceKind::rc) {
-        return tl::unexpected(
-            TextError{name.position, name.text.size(), "'" + name.text + "' is in the part", "a crystal or a clock input", {}});
+        return tl::unexpected(TextError{
+            name.position, name.text.size(), phrase("'{}' is in the part", name.text), phrase("a crystal or a clock input"), {}});
     }
     const std::size_t from = words[1].position + words[1].text.size();
     auto rates = readCrystalRates(text.substr(from), source);
@@ -133,7 +135,7 @@ tl::expected<std::vector<std::string>, TextError> readPromiseNames(std::string_v
     std::vector<std::string> names;
     for (const SeekWord& word : piecesOf(text)) {
         if (!isAmong(promises, word.text)) {
-            return tl::unexpected(unknownWord(word, "no promise '" + word.text + "'", promises));
+            return tl::unexpected(unknownWord(word, phrase("no promise '{}'", word.text), promises));
         }
         names.push_back(word.text);
     }
@@ -143,13 +145,13 @@ tl::expected<std::vector<std::string>, TextError> readPromiseNames(std::string_v
 tl::expected<Lifted, TextError> readLifted(std::string_view text, const Part& part, const Take& take) {
     std::vector<std::pair<std::string, Lifted>> known;
     for (const std::string& id : nodeIds(part)) {
-        known.push_back({"limits of " + id, {Lifted::Kind::limit, id}});
+        known.push_back({phrase("limits of {}", id), {Lifted::Kind::limit, id}});
     }
     for (const Rule& rule : part.rules) {
-        known.push_back({"rule " + rule.say, {Lifted::Kind::rule, rule.say}});
+        known.push_back({phrase("rule {}", rule.say), {Lifted::Kind::rule, rule.say}});
     }
     for (const std::string& lock : take.locks) {
-        known.push_back({"lock on " + lock, {Lifted::Kind::lock, lock}});
+        known.push_back({phrase("lock on {}", lock), {Lifted::Kind::lock, lock}});
     }
     const auto found = std::find_if(known.begin(), known.end(), [&](const auto& each) { return each.first == text; });
     if (found != known.end()) {
@@ -158,7 +160,7 @@ tl::expected<Lifted, TextError> readLifted(std::string_view text, const Part& pa
     std::vector<std::string> names;
     std::transform(known.begin(), known.end(), std::back_inserter(names), [](const auto& each) { return each.first; });
     const SeekWord whole{std::string(text), 0};
-    return tl::unexpected(unknownWord(whole, "nothing is called '" + whole.text + "' that can be lifted", names));
+    return tl::unexpected(unknownWord(whole, phrase("nothing is called '{}' that can be lifted", whole.text), names));
 }
 
 tl::expected<std::vector<Preference>, TextError> readPreferences(std::string_view text) {
@@ -166,7 +168,7 @@ tl::expected<std::vector<Preference>, TextError> readPreferences(std::string_vie
     for (const SeekWord& word : piecesOf(text)) {
         const auto preference = readPreference(word.text);
         if (!preference) {
-            return tl::unexpected(unknownWord(word, "no preference '" + word.text + "'", preferenceNames()));
+            return tl::unexpected(unknownWord(word, phrase("no preference '{}'", word.text), preferenceNames()));
         }
         preferences.push_back(*preference);
     }
@@ -184,7 +186,7 @@ tl::expected<CrystalQuestion, TextError> readCrystalQuestion(std::string_view te
         }
     }
     if (!isAmong(known, name.text)) {
-        return tl::unexpected(unknownWord(name, "nothing is fitted for '" + name.text + "'", known));
+        return tl::unexpected(unknownWord(name, phrase("nothing is fitted for '{}'", name.text), known));
     }
     const bool isSaid = colon < text.size();
     auto rates = readCrystalRates(isSaid ? text.substr(colon + 1) : "stock", part.sources[*part.findNode(name.text)]);

@@ -1,5 +1,6 @@
 #include "seek/space.h"
 
+#include "base/text.h"
 #include "derive/line_limits.h"
 
 #include "derive/demand.h"
@@ -109,7 +110,7 @@ public:
 
     Space build() {
         if (findTake(space_.plan, space_.take) == nullptr) {
-            throw std::invalid_argument("no take '" + space_.take + "'");
+            throw std::invalid_argument(phrase("no take '{}'", space_.take));
         }
         for (const Wish& wish : space_.question.wishes) {
             if (part_.findNode(wish.line)) {
@@ -524,7 +525,7 @@ double routesIn(const Space& space) {
 }
 
 InForce allInForce(const Space& space) {
-    const auto isLifted = [&](Lifted::Kind kind, const std::string& what) {
+    const auto isLifted = [&](Lifted::Kind kind, const Text& what) {
         const auto& lifted = space.question.lifted;
         return std::find(lifted.begin(), lifted.end(), Lifted{kind, what}) != lifted.end();
     };

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "derive/controls.h"
 #include "derive/figures.h"
 #include "seek/question.h"
@@ -29,7 +30,7 @@ struct SpaceNode {
     bool isInScope = false;    ///< the question lets it change
     bool keepsInput = false;   ///< nothing is asked of it or of what hangs on it: its mux does not turn
     bool keepsAll = false;     ///< as it is a source, a multiplier or above one, neither does anything else of it
-    std::string fault;         ///< it is set to what the part does not have
+    Text fault;                ///< it is set to what the part does not have
     Rational low = 1;          ///< of a source: its least rate ÷ nominal
     Rational high = 1;         ///< its greatest
     bool isSpreadKnown = true; ///< else both are 1

@@ -1,6 +1,7 @@
 #include "seek/wish.h"
 
 #include "base/nearest_name.h"
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
 
@@ -41,7 +42,7 @@ public:
 
 private:
     static constexpr const char* kForms =
-        "a wish such as 'core = 160 MHz', 'core at least 100 MHz' or 'core as high as possible'";
+        phraseMark("a wish such as 'core = 160 MHz', 'core at least 100 MHz' or 'core as high as possible'");
 
     static bool isWordCharacter(char c) { return std::isalnum(static_cast<unsigned char>(c)) != 0 || c == '_'; }
 
@@ -54,8 +55,7 @@ private:
         return at;
     }
 
-    tl::unexpected<TextError> fault(std::size_t position, std::size_t length, std::string found, std::string expected,
-                                    std::string mend = {}) {
+    tl::unexpected<TextError> fault(std::size_t position, std::size_t length, Text found, Text expected, Text mend = {}) {
         error_ = {position, length, std::move(found), std::move(expected), std::move(mend)};
         return tl::unexpected(error_);
     }
@@ -63,9 +63,10 @@ private:
     tl::unexpected<TextError> unknownLine(std::size_t start, const std::string& id) {
         const std::vector<std::string> known = nodeIds(*part_);
         if (part_->findPeripheral(id)) {
-            return fault(start, id.size(), "'" + id + "' is a peripheral", "a source or line", "state a promise about it");
+            return fault(start, id.size(), phrase("'{}' is a peripheral", id), phrase("a source or line"),
+                         phrase("state a promise about it"));
         }
-        return fault(start, id.size(), "no source or line '" + id + "'", listNames(known), didYouMean(id, known));
+        return fault(start, id.size(), phrase("no source or line '{}'", id), listNames(known), didYouMean(id, known));
     }
 
     /// Takes the words if they come next, whole.
@@ -92,8 +93,8 @@ private:
         const std::size_t length = quantityLength(text_.substr(start));
         if (length == 0) {
             const bool isEnd = start >= text_.size();
-            fault(start, text_.size() - start, isEnd ? "nothing more" : "'" + std::string(text_.substr(start)) + "'",
-                  unit == Unit::hertz ? "a rate, as '160 MHz'" : "a tolerance, as '1.5 %' or '30 ppm'");
+            fault(start, text_.size() - start, isEnd ? phrase("nothing more") : "'" + std::string(text_.substr(start)) + "'",
+                  unit == Unit::hertz ? phrase("a rate, as '160 MHz'") : phrase("a tolerance, as '1.5 %' or '30 ppm'"));
             return std::nullopt;
         }
         const auto value = readQuantity(text_.substr(start, length), unit);
@@ -104,7 +105,7 @@ private:
         }
         if (value->sign() <= 0) {
             fault(start, length, "'" + std::string(text_.substr(start, length)) + "'",
-                  unit == Unit::hertz ? "a rate above 0" : "a tolerance above 0");
+                  unit == Unit::hertz ? phrase("a rate above 0") : phrase("a tolerance above 0"));
             return std::nullopt;
         }
         at_ = start + length;
@@ -129,7 +130,7 @@ private:
                 return takeHertz(wish.high);
             }
         }
-        if (take("=") || take("runs at")) {
+        if (take("=") || take(phrase("runs at"))) {
             const auto hertz = takeQuantity(Unit::hertz);
             if (!hertz) {
                 return false;
@@ -148,18 +149,18 @@ private:
         if (take("between")) {
             return takeHertz(wish.low) && takeAnd() && takeHertz(wish.high) && isRange(wish);
         }
-        if (take("as high as possible")) {
+        if (take(phrase("as high as possible"))) {
             wish.kind = Wish::Kind::highest;
-            return !take("up to") || takeHertz(wish.high);
+            return !take(phrase("up to")) || takeHertz(wish.high);
         }
-        if (take("as low as possible")) {
+        if (take(phrase("as low as possible"))) {
             wish.kind = Wish::Kind::lowest;
-            return !take("down to") || takeHertz(wish.low);
+            return !take(phrase("down to")) || takeHertz(wish.low);
         }
         const std::size_t start = skipBlanks(at_);
         fault(start, text_.size() - start,
-              start >= text_.size() ? "nothing after '" + wish.line + "'" : "'" + std::string(text_.substr(start)) + "'",
-              "'= RATE', 'within', 'at least', 'at most', 'between', 'as high as possible' or 'as low as possible'");
+              start >= text_.size() ? phrase("nothing after '{}'", wish.line) : "'" + std::string(text_.substr(start)) + "'",
+              phrase("'= RATE', 'within', 'at least', 'at most', 'between', 'as high as possible' or 'as low as possible'"));
         return false;
     }
 
@@ -168,8 +169,9 @@ private:
             return true;
         }
         const std::size_t start = skipBlanks(at_);
-        fault(start, text_.size() - start, start >= text_.size() ? "nothing more" : "'" + std::string(text_.substr(start)) + "'",
-              "'and' and the higher rate");
+        fault(start, text_.size() - start,
+              start >= text_.size() ? phrase("nothing more") : "'" + std::string(text_.substr(start)) + "'",
+              phrase("'and' and the higher rate"));
         return false;
     }
 
@@ -177,18 +179,19 @@ private:
         if (*wish.low <= *wish.high) {
             return true;
         }
-        fault(0, text_.size(), printQuantity(*wish.low, Unit::hertz) + " is above " + printQuantity(*wish.high, Unit::hertz),
-              "the lower rate first");
+        fault(0, text_.size(),
+              phrase("{} is above {}", printQuantity(*wish.low, Unit::hertz), printQuantity(*wish.high, Unit::hertz)),
+              phrase("the lower rate first"));
         return false;
     }
 
     tl::expected<Wish, TextError> finish(Wish wish) {
         take(",");
-        wish.isSoft = take("if possible");
+        wish.isSoft = take(phrase("if possible"));
         const std::size_t rest = skipBlanks(at_);
         if (rest < text_.size()) {
             return fault(rest, text_.size() - rest, "'" + std::string(text_.substr(rest)) + "'",
-                         "nothing more, or 'if possible'");
+                         phrase("nothing more, or 'if possible'"));
         }
         return wish;
     }
@@ -206,8 +209,12 @@ tl::expected<Wish, TextError> readWish(std::string_view text, const Part* part) 
 }
 
 Completion completeWish(std::string_view text, const Part& part) {
-    static const std::vector<std::string> kVerbs{"= ",       "at least ",           "at most ",
-                                                 "between ", "as high as possible", "as low as possible"};
+    static const std::vector<std::string> kVerbs{"= ",
+                                                 phrase("at least "),
+                                                 phrase("at most "),
+                                                 phrase("between "),
+                                                 phrase("as high as possible"),
+                                                 phrase("as low as possible")};
     Completion completion;
     const auto offer = [&](const std::vector<std::string>& all, std::string_view typed) {
         for (const std::string& each : all) {
@@ -229,9 +236,9 @@ Completion completeWish(std::string_view text, const Part& part) {
     const auto wish = completion.texts.empty() ? readWish(text, &part) : tl::unexpected(TextError());
     if (wish && !wish->isSoft && (std::isalpha(static_cast<unsigned char>(text.back())) != 0 || text.back() == '%')) {
         completion.position = text.size();
-        completion.texts = {", if possible"};
+        completion.texts = {phrase(", if possible")};
         if (wish->kind == Wish::Kind::at && !wish->tolerance.within) {
-            completion.texts.insert(completion.texts.begin(), " within 0.1 %");
+            completion.texts.insert(completion.texts.begin(), phrase(" within 0.1 %"));
         }
     }
     return completion;
@@ -243,19 +250,24 @@ std::string printWish(const Wish& wish) {
     switch (wish.kind) {
     case Wish::Kind::at:
         text += " = " + hertz(wish.hertz);
-        text += wish.tolerance.within ? " within " + printReadable(*wish.tolerance.within, Unit::ratio) : "";
+        text += wish.tolerance.within ? phrase(" within {}", printReadable(*wish.tolerance.within, Unit::ratio)) : "";
         break;
     case Wish::Kind::within:
         if (wish.low && wish.high) {
-            text += " between " + hertz(*wish.low) + " and " + hertz(*wish.high);
+            text += phrase(" between {} and {}", hertz(*wish.low), hertz(*wish.high));
         } else {
-            text += wish.low ? " at least " + hertz(*wish.low) : " at most " + hertz(wish.high.value_or(Rational(0)));
+            text += wish.low ? phrase(" at least {}", hertz(*wish.low))
+                             : phrase(" at most {}", hertz(wish.high.value_or(Rational(0))));
         }
         break;
-    case Wish::Kind::highest: text += " as high as possible" + (wish.high ? " up to " + hertz(*wish.high) : ""); break;
-    case Wish::Kind::lowest: text += " as low as possible" + (wish.low ? " down to " + hertz(*wish.low) : ""); break;
+    case Wish::Kind::highest:
+        text += phrase(" as high as possible{}", wish.high ? phrase(" up to {}", hertz(*wish.high)) : "");
+        break;
+    case Wish::Kind::lowest:
+        text += phrase(" as low as possible{}", wish.low ? phrase(" down to {}", hertz(*wish.low)) : "");
+        break;
     }
-    return text + (wish.isSoft ? ", if possible" : "");
+    return text + (wish.isSoft ? phrase(", if possible") : "");
 }
 
 WishStanding standingOf(const Wish& wish, const Bounds& hertz, bool isWorstKnown, const Rational& slack) {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/diagnostic.h"
+#include "base/text.h"
 #include "part/part.h"
 #include "plan/promise_line.h"
 #include "promise/judge.h"

@@ -1,5 +1,6 @@
 #include "sleep/current.h"
 
+#include "base/text.h"
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
@@ -182,8 +183,8 @@ Contribution contributionOf(const std::string& name, const Target& target, const
     }
     const auto addSlope = [&](const std::optional<Rational>& slope, const Rational& rate) {
         if (slope && slope->sign() > 0) {
-            result.formula += (result.formula.empty() ? "" : " + ") + printQuantity(*slope, Unit::ampere) + "/MHz \u00d7 " +
-                              printQuantity(rate, Unit::hertz);
+            result.formula += phrase("{}{}/MHz \u00d7 {}", result.formula.empty() ? "" : " + ",
+                                     printQuantity(*slope, Unit::ampere), printQuantity(rate, Unit::hertz));
         }
     };
     addSlope(draw->perMegahertzTyp, hertz.nominal);
@@ -231,9 +232,10 @@ CurrentFigure sumOf(std::vector<Contribution> contributions, const TemperatureGr
         addTo(sum.typ, each.typ);
         addTo(sum.max, each.max);
         if (each.typ.empty() || each.max.empty()) {
-            sum.unknown += sum.unknown.empty() ? "unknown: " : ", ";
-            sum.unknown += (each.typ.empty() && each.max.empty() ? "draw of "
-                                                                 : (each.typ.empty() ? "typical draw of " : "largest draw of ")) +
+            sum.unknown += sum.unknown.empty() ? phrase("unknown: ") : ", ";
+            sum.unknown += (each.typ.empty() && each.max.empty()
+                                ? phrase("draw of ")
+                                : (each.typ.empty() ? phrase("typical draw of ") : phrase("largest draw of "))) +
                            each.name;
         }
     }

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/target.h"
+#include "base/text.h"
 #include "part/part.h"
 #include "plan/plan.h"
 
@@ -34,7 +35,7 @@ struct Contribution {
     std::vector<Rational> typ;
     std::vector<Rational> max;
     bool isExtrapolated = false;
-    std::string formula; ///< "110 µA/MHz × 160 MHz"
+    Text formula; ///< "110 µA/MHz × 160 MHz"
 };
 
 /// Gives the rate of a node, Hz; 0 where it stands.
@@ -60,7 +61,7 @@ struct CurrentFigure {
     std::vector<Contribution> contributions;
     std::vector<Rational> typ;
     std::vector<Rational> max;
-    std::string unknown; ///< "unknown: largest draw of xtm"; empty where all is known
+    Text unknown; ///< "unknown: largest draw of xtm"; empty where all is known
 
     /// nominal: typical at the nominal temperature; min, max: the least typical and the greatest largest current
     /// over the grid.

@@ -1,25 +1,27 @@
 #include "sleep/wake_up.h"
 
+#include "base/text.h"
+
 #include <algorithm>
 
 namespace wisetick {
 
 namespace {
 
-void addUnknown(std::string& unknown, const std::string& what) {
-    unknown += (unknown.empty() ? "unknown: " : ", ") + what;
+void addUnknown(std::string& unknown, const Text& what) {
+    unknown += (unknown.empty() ? phrase("unknown: ") : ", ") + what;
 }
 
 /// The known part of a duration: 0 where nothing is given, the typical where the longest is not.
-Bounds knownPart(const Duration& duration, const std::string& what, std::string& unknown) {
+Bounds knownPart(const Duration& duration, const Text& what, std::string& unknown) {
     if (!duration.typ && !duration.max) {
         addUnknown(unknown, what);
         return Bounds::exactly(0);
     }
     if (!duration.max) {
-        addUnknown(unknown, "longest " + what);
+        addUnknown(unknown, phrase("longest {}", what));
     } else if (!duration.typ) {
-        addUnknown(unknown, "typical " + what);
+        addUnknown(unknown, phrase("typical {}", what));
     }
     const Rational typ = duration.typ.value_or(duration.max.value_or(Rational(0)));
     return {typ, typ, std::max(duration.max.value_or(typ), typ)};
@@ -64,7 +66,7 @@ WakeUpFigure wakeUp(const Mode& mode, const std::vector<StartUp>& startUps) {
     Rational endTyp = 0; // where the longest of the present group of parallel stages ends
     Rational endMax = 0;
     for (const WakeStage& stage : mode.stages) {
-        const Bounds lasts = knownPart(stage.lasts, "time of stage '" + stage.say + "'", figure.unknown);
+        const Bounds lasts = knownPart(stage.lasts, phrase("time of stage '{}'", stage.say), figure.unknown);
         WakePiece piece{stage.say, true, {}, {}, {}, {}, Target::mode(mode.id)};
         const auto beside = std::find_if(figure.pieces.begin(), figure.pieces.end(),
                                          [&](const WakePiece& other) { return other.say == stage.beside; });
@@ -85,7 +87,7 @@ WakeUpFigure wakeUp(const Mode& mode, const std::vector<StartUp>& startUps) {
     figure.restored = figure.firstInstruction;
     const std::size_t first = figure.pieces.size();
     for (const StartUp& startUp : startUps) {
-        const Bounds lasts = knownPart(startUp.lasts, "start-up of " + startUp.id, figure.unknown);
+        const Bounds lasts = knownPart(startUp.lasts, phrase("start-up of {}", startUp.id), figure.unknown);
         WakePiece piece{startUp.id, false, endTyp, {}, endMax, {}, Target::line(startUp.id)};
         if (startUp.after) {
             piece.startTyp = figure.pieces[first + *startUp.after].endTyp;

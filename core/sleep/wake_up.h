@@ -1,6 +1,7 @@
 #pragma once
 
 #include "base/target.h"
+#include "base/text.h"
 #include "part/part.h"
 #include "quantity/bounds.h"
 
@@ -30,7 +31,7 @@ bool takesTimeToStart(const Part& part, NodeIndex node);
 
 /// One piece of a wake-up on its time axis, in s from the event; typical and longest.
 struct WakePiece {
-    std::string say;
+    Text say;
     bool isStage = true; ///< a stage of the mode; else a start-up after it
     Rational startTyp;
     Rational endTyp;
@@ -45,7 +46,7 @@ struct WakeUpFigure {
     std::vector<WakePiece> pieces;
     Bounds firstInstruction;
     Bounds restored;
-    std::string unknown;
+    Text unknown;
 };
 
 /// Stages run one after the other; those beside one another start together and the longest counts. Start-ups begin
