@@ -1,6 +1,6 @@
 #include "bench/bench_view.h"
 #include "clocks/clocks_view.h"
-#include "paint/language.h"
+#include "language/language.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "seek/seek_panel.h"

@@ -41,7 +41,7 @@ int runDerive(const Console& console, const PlanOptions& options) {
     if (!loaded) {
         return kBadInput;
     }
-    const Figures figures = evaluated(*loaded);
+    const Figures figures = evaluated(*loaded, options.isJson);
     if (!options.isJson) {
         console.out << deriveReport(figures, console.style);
         return kHolds;
@@ -73,7 +73,7 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
         return kBadInput;
     }
     const std::size_t index = *place;
-    const Figures figures = evaluated(*loaded);
+    const Figures figures = evaluated(*loaded, true);
     const std::vector<Way> ways = waysOf(loaded->part, loaded->plan, loaded->take, index, 8, &*figures.rhythm);
     const PromiseFigure& promise = figures.promises[index];
     if (options.isJson) {
@@ -99,7 +99,7 @@ int runSleep(const Console& console, const PlanOptions& options, const std::stri
     if (!loaded) {
         return kBadInput;
     }
-    const Figures figures = evaluated(*loaded);
+    const Figures figures = evaluated(*loaded, options.isJson);
     if (!mode.empty() && !loaded->part.findMode(mode)) {
         const std::vector<std::string> known = idsOf(loaded->part.modes);
         console.err << "no mode '" << mode << "'; expected " << listNames(known) << "\n";
@@ -119,7 +119,7 @@ int runRhythm(const Console& console, const PlanOptions& options, bool hasChance
     if (!loaded) {
         return kBadInput;
     }
-    const Figures figures = evaluated(*loaded);
+    const Figures figures = evaluated(*loaded, options.isJson);
     const auto isJob = [&](const Job& job) { return job.name == race; };
     if (!race.empty() && std::none_of(loaded->plan.jobs.begin(), loaded->plan.jobs.end(), isJob)) {
         console.err << "no job '" << race << "' in this plan\n";
@@ -153,7 +153,7 @@ int runBoard(const Console& console, const PlanOptions& options, bool isRouted) 
     if (!loaded) {
         return kBadInput;
     }
-    const Figures figures = evaluated(*loaded);
+    const Figures figures = evaluated(*loaded, options.isJson);
     const BoardExtras extras{pinSpeeds(loaded->part, loaded->plan, figures),
                              trimFigures(loaded->part, loaded->plan, loaded->take)};
     if (options.isJson) {

@@ -76,9 +76,11 @@ std::optional<Loaded> load(const Console& console, const PlanOptions& options) {
     return Loaded{std::move(*loaded.part), std::move(*loaded.plan), take, std::move(loaded.places)};
 }
 
-Figures evaluated(const Loaded& loaded) {
+Figures evaluated(const Loaded& loaded, bool hasWorkings) {
     Figures figures = evaluate(loaded.part, loaded.plan, loaded.take);
-    addWorkings(loaded.part, loaded.plan, figures);
+    if (hasWorkings) {
+        addWorkings(loaded.part, loaded.plan, figures);
+    }
     for (Diagnostic& finding : figures.findings) {
         finding = located(std::move(finding), loaded.places, loaded.take);
     }

@@ -31,8 +31,8 @@ struct Loaded {
 /// The plan, its part and the take that is meant; or the faults, reported.
 std::optional<Loaded> load(const Console& console, const PlanOptions& options);
 
-/// All figures with their workings, the findings with their places in the files.
-Figures evaluated(const Loaded& loaded);
+/// All figures, with their workings where they are shown, the findings with their places in the files.
+Figures evaluated(const Loaded& loaded, bool hasWorkings);
 
 /// The typed line with the wrong word marked below it.
 void reportWord(const Console& console, const std::string& line, const TextError& error);

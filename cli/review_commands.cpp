@@ -29,7 +29,7 @@ int checkOnce(const Console& console, const PlanOptions& options, const CheckOpt
     if (!loaded) {
         return kBadInput;
     }
-    std::vector<Figures> takes{evaluated(*loaded)};
+    std::vector<Figures> takes{evaluated(*loaded, options.isJson)};
     std::vector<std::string> others = options.take.empty() ? takesThatCount(loaded->plan) : std::vector<std::string>();
     for (const Take& take : loaded->plan.takes) {
         if (check.areAllTakes && std::find(others.begin(), others.end(), take.name) == others.end()) {
@@ -39,7 +39,7 @@ int checkOnce(const Console& console, const PlanOptions& options, const CheckOpt
     for (const std::string& other : others) {
         if (other != takes.front().take) {
             loaded->take = other;
-            takes.push_back(ownOf(loaded->plan, evaluated(*loaded), takes.front(), check.areAllTakes));
+            takes.push_back(ownOf(loaded->plan, evaluated(*loaded, options.isJson), takes.front(), check.areAllTakes));
         }
     }
     if (options.isJson) {
@@ -99,11 +99,11 @@ int comparePlans(const Console& console, const PlanOptions& options, const Loade
 
 /// The figures of all takes that count, the meant one first.
 std::vector<Figures> countingTakes(Loaded& loaded) {
-    std::vector<Figures> takes{evaluated(loaded)};
+    std::vector<Figures> takes{evaluated(loaded, true)};
     for (const std::string& other : takesThatCount(loaded.plan)) {
         if (other != takes.front().take) {
             loaded.take = other;
-            takes.push_back(ownOf(loaded.plan, evaluated(loaded), takes.front(), false));
+            takes.push_back(ownOf(loaded.plan, evaluated(loaded, true), takes.front(), false));
         }
     }
     loaded.take = takes.front().take;

@@ -111,14 +111,14 @@ private slots:
                                  [&](const ComparedRow& each) { return each.kind == kind && each.name == name; });
         };
         const ComparedRow vco = row(ComparedRow::Kind::choice, "vco");
-        QCOMPARE(vco.values, std::vector<std::string>({"\u00d7 120: 480 MHz", "off"}));
+        QCOMPARE(vco.values, std::vector<Text>({"\u00d7 120: 480 MHz", "off"}));
         const ComparedRow link = row(ComparedRow::Kind::promise, "link");
         QVERIFY(link.differs && link.states[0] == State::kept && link.states[1] == State::broken);
         QCOMPARE(link.values[1], std::string("vco is switched off in take B")); // why, where nothing is got
         const ComparedRow tick = row(ComparedRow::Kind::promise, "tick");
         QVERIFY(!tick.differs);
         const ComparedRow core = row(ComparedRow::Kind::vital, "core rate");
-        QCOMPARE(core.values, std::vector<std::string>({"160 MHz", "10 MHz"}));
+        QCOMPARE(core.values, std::vector<Text>({"160 MHz", "10 MHz"}));
         // a line that is off in every take is no row
         QVERIFY(std::none_of(rows.begin(), rows.end(), [](const ComparedRow& each) { return each.name == "can_clk"; }));
     }
@@ -136,7 +136,7 @@ private slots:
         QVERIFY(!list[2].doesCount);
         const std::vector<ComparedRow> rows = compareTakes(edited.part, edited.plan, {"A", "B", "C"});
         QCOMPARE(rows.front().name, std::string("must keep"));
-        QCOMPARE(rows.front().values, (std::vector<std::string>{"2 kept", "3: 1 broken", "1 kept"})); // cpu everywhere
+        QCOMPARE(rows.front().values, (std::vector<Text>{"2 kept", "3: 1 broken", "1 kept"})); // cpu everywhere
     }
 
     /// Of the lines: core is always wanted, side in B by a promise, tail in A only while "blink" runs, rest by nobody.

@@ -33,13 +33,14 @@ const std::map<std::string, std::set<std::string>>& mayInclude() {
 
 /// What each room of the window may include beside itself: the shell stands on top, document and paint at the ground.
 const std::map<std::string, std::set<std::string>>& windowMayInclude() {
-    static const std::set<std::string> ground{"document", "paint"};
-    static const std::set<std::string> view{"document", "paint", "picture", "view"};
+    static const std::set<std::string> ground{"document", "language", "paint"};
+    static const std::set<std::string> view{"document", "language", "paint", "picture", "view"};
     static const std::map<std::string, std::set<std::string>> rooms{
-        {"document", {}},
-        {"paint", {}},
-        {"picture", {"paint"}},
-        {"view", {"document", "paint", "picture"}},
+        {"language", {}},
+        {"document", {"language"}},
+        {"paint", {"language"}},
+        {"picture", {"language", "paint"}},
+        {"view", {"document", "language", "paint", "picture"}},
         {"promises", ground},
         {"workings", ground},
         {"takes", view},
@@ -51,11 +52,11 @@ const std::map<std::string, std::set<std::string>>& windowMayInclude() {
         {"bench", view},
         {"handover", view},
         {"rhythm", view},
-        {"clocks", {"document", "paint", "picture", "view", "seek"}},
-        {"part_editor", {"document", "paint", "clocks"}},
+        {"clocks", {"document", "language", "paint", "picture", "view", "seek"}},
+        {"part_editor", {"document", "language", "paint", "clocks"}},
         {"shell",
-         {"bench", "board", "clocks", "desk", "document", "handover", "paint", "part_editor", "picture", "promises", "rhythm",
-          "seek", "sleep", "takes", "view", "welcome", "workings"}},
+         {"bench", "board", "clocks", "desk", "document", "handover", "language", "paint", "part_editor", "picture", "promises",
+          "rhythm", "seek", "sleep", "takes", "view", "welcome", "workings"}},
     };
     return rooms;
 }

@@ -250,7 +250,7 @@ void ShelfView::judge() {
     const auto needs = readNeeds(typed);
     trouble_->setVisible(!needs);
     if (!needs) {
-        trouble_->setText(QString::fromStdString(sayText(needs.error())));
+        trouble_->setText(text(sayText(needs.error())));
         return;
     }
     list_->show(shelfRows(parts_, plans_, *needs));

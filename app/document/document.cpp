@@ -3,6 +3,7 @@
 #include "evaluate/evaluate.h"
 #include "files/plan_writer.h"
 #include "files/whole_file.h"
+#include "language/said.h"
 #include "plan/plan_check.h"
 
 #include <QFile>
@@ -213,10 +214,10 @@ Saved Document::save(const QString& path, bool overwrites) {
         const Diagnostic& fault = content.error().front();
         return {Saved::How::refused,
                 tr("%1 was not written, for it could not be opened again: %2. What stood there stands there still.")
-                    .arg(path, QString::fromStdString(sayText(fault)))};
+                    .arg(path, text(sayText(fault)))};
     }
     if (const Text why = writeWholeFile(path.toStdString(), *content); !why.empty()) {
-        return {Saved::How::refused, QString::fromStdString(why)};
+        return {Saved::How::refused, text(why)};
     }
     recovery_.discard();
     if (path != path_) {
@@ -244,7 +245,7 @@ QString Document::edit(const QString& what, const PlanEdit& change) {
     }
     if (!why.empty() || next == plan()) {
         endPreview();
-        return QString::fromStdString(why);
+        return text(why);
     }
     isPreviewing_ = false;
     push(std::move(next), what);

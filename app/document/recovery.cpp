@@ -1,6 +1,7 @@
 #include "document/recovery.h"
 
 #include "files/whole_file.h"
+#include "language/said.h"
 
 #include <QCoreApplication>
 #include <QCryptographicHash>
@@ -106,7 +107,7 @@ QString Recovery::write(const std::string& text) {
     if (own_.isEmpty()) {
         return QCoreApplication::translate("Recovery", "no file can be made beside %1").arg(base());
     }
-    return QString::fromStdString(writeWholeFile(own_.toStdString(), text));
+    return app::text(writeWholeFile(own_.toStdString(), text));
 }
 
 void Recovery::discard() {

@@ -1,5 +1,7 @@
 #include "paint/fault_text.h"
 
+#include "language/said.h"
+
 namespace wisetick::app {
 
 QString faultHtml(const QString& line, const TextError& error, const Theme& theme) {
@@ -11,7 +13,7 @@ QString faultHtml(const QString& line, const TextError& error, const Theme& them
     const QString after = QString::fromUtf8(bytes.mid(from + length)).toHtmlEscaped();
     return QString("<span style='color:%1'>%2<u><b style='color:%3'>%4</b></u>%5</span><br><span style='color:%3'>%6</span>")
         .arg(theme.muted.name(), before, theme.broken.name(), word.isEmpty() ? "&nbsp;&nbsp;" : word, after,
-             QString::fromStdString(sayText(error)).toHtmlEscaped());
+             text(sayText(error)).toHtmlEscaped());
 }
 
 } // namespace wisetick::app

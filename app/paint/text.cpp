@@ -1,9 +1,6 @@
 #include "paint/text.h"
 
-#include "paint/language.h"
-
 #include <QApplication>
-#include <QCoreApplication>
 #include <QFontMetricsF>
 #include <QHash>
 #include <QStaticText>
@@ -67,14 +64,6 @@ const QStaticText& laidOut(KeptFace& face, const QString& text) {
 }
 
 } // namespace
-
-QString text(const Text& said) {
-    if (!said.hasPhrases() || Language::spoken() == "en") {
-        return QString::fromStdString(said);
-    }
-    return QString::fromStdString(
-        said.in([](const char* phrase) { return QCoreApplication::translate("wisetick", phrase).toStdString(); }));
-}
 
 const QFont& faceFont(Face face) {
     return kept(face).font;

@@ -1,30 +1,12 @@
 #pragma once
 
-#include "base/text.h"
+#include "language/said.h" // the words that are drawn
 
 #include <QFont>
 #include <QPainter>
 #include <QString>
 
-#include <string>
-
 namespace wisetick::app {
-
-/// A text of the core as one of the interface.
-inline QString text(const std::string& value) {
-    return QString::fromStdString(value);
-}
-
-/// What the core says, in the language that is spoken.
-QString text(const Text& said);
-
-/// A text of the core as HTML: its signs escaped.
-inline QString escaped(const std::string& value) {
-    return text(value).toHtmlEscaped();
-}
-inline QString escaped(const Text& said) {
-    return text(said).toHtmlEscaped();
-}
 
 /// The faces of the window, at sizes relative to the application's own: few, as each is loaded at the start.
 /// `figure` is for figures and fields.

@@ -1,6 +1,6 @@
 #include "shell/settings_window.h"
 
-#include "paint/language.h"
+#include "language/language.h"
 
 #include <QAction>
 #include <QCheckBox>

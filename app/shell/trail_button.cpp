@@ -23,7 +23,7 @@ void TrailButton::setTheme(const Theme& theme) {
 
 void TrailButton::setState(std::optional<State> state) {
     state_ = state;
-    setAccessibleDescription(state ? QString::fromStdString(stateName(*state)) : QString());
+    setAccessibleDescription(state ? app::text(stateName(*state)) : QString());
     update();
 }
 

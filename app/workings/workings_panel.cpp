@@ -108,7 +108,8 @@ void WorkingsPanel::follow(const QUrl& link) {
 }
 
 /// A text of step `index` with its numbers as links: "at/INDEX/TARGET".
-QString WorkingsPanel::linkedHtml(const Workings& workings, std::size_t index, const std::string& shown) const {
+QString WorkingsPanel::linkedHtml(const Workings& workings, std::size_t index, const Text& said) const {
+    const std::string shown = text(said).toStdString(); // its numbers are the same in every language
     QString html;
     std::size_t done = 0;
     for (const NumberLink& link : numberLinks(workings, index, shown)) {
@@ -363,8 +364,11 @@ QString WorkingsPanel::modeHtml(const ModeFigure& mode) {
             each.typ.empty() ? phrase("unknown") : printQuantity(each.typ[document_.figures().grid.nominal], Unit::ampere);
         steps.push_back({each.name, {}, each.formula, ampere, {{each.name, {}, each.target, {}}}});
     }
-    steps.push_back(
-        {"current", phrase("sum, typical and largest"), {}, printRange(mode.ampere.nominal, mode.ampere.max, Unit::ampere), {}});
+    steps.push_back({phrase("current"),
+                     phrase("sum, typical and largest"),
+                     {},
+                     printRange(mode.ampere.nominal, mode.ampere.max, Unit::ampere),
+                     {}});
     if (mode.wakeUp) {
         for (const WakePiece& piece : mode.wakeUp->pieces) {
             steps.push_back({piece.say,

@@ -41,7 +41,7 @@ private:
     QString styleSheet() const;
     QString targetHtml();
     void follow(const QUrl& link);
-    QString linkedHtml(const Workings& workings, std::size_t index, const std::string& shown) const;
+    QString linkedHtml(const Workings& workings, std::size_t index, const Text& said) const;
     QString stepsHtml(const Workings& workings);
     void goToOrigin(std::size_t step, const Target& target);
     QString fieldsHtml(const std::vector<FieldValue>& fields);

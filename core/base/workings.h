@@ -11,8 +11,8 @@ namespace wisetick {
 /// Where a number in a step comes from: what it is called, its text as shown, and where to go for it: a line, promise, job, mode,
 /// or a path into a file. `ref` is the datasheet place that the part file gives, if any.
 struct Origin {
-    std::string name;
-    std::string value;
+    Text name;
+    Text value;
     Target target;
     std::string ref;
 
@@ -24,7 +24,7 @@ struct Step {
     Text what;                   ///< "divisor asked for"
     Text formula;                ///< in symbols: "f ÷ (oversample × rate)"
     Text numbers;                ///< with its numbers: "40 MHz ÷ (8 × 921600)"
-    std::string result;          ///< "5.425 ≈"
+    Text result;                 ///< "5.425 ≈"
     std::vector<Origin> origins; ///< where each number comes from
     bool isEquation = true;      ///< whether the numbers come to the result; bounds do not
 

@@ -63,7 +63,7 @@ public:
     }
 
     /// The number piece by piece, high bits first.
-    void addPieces(const std::string& control, const Field& field, const std::string& setting, const std::string& holdsAs,
+    void addPieces(const std::string& control, const Field& field, const std::string& setting, const Text& holdsAs,
                    std::int64_t held) {
         const std::vector<Field> pieces = field.pieces();
         int left = field.width();

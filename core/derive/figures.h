@@ -136,7 +136,7 @@ struct JobRuns {
 
 /// How long something that the core has to do waits and takes at most: a handler of an interrupt, or a job.
 struct LatencyFigure {
-    std::string name;
+    Text name;
     Target target;
     bool isHandler = false;
     Rational interval;               ///< s, the shortest between two
@@ -151,13 +151,13 @@ struct LatencyFigure {
 /// What came of playing the jobs.
 struct RhythmFigure {
     struct Share {
-        std::string name; ///< "rest in deep", "job report", "waking"
+        Text name; ///< "rest in deep", "job report", "waking"
         Target target;
         Rational timeShare;   ///< of the whole time, typical
         Rational chargeShare; ///< of the whole charge, typical at the nominal temperature
         Rational ampere;      ///< its part of the average
         struct Piece {
-            std::string name;
+            Text name;
             Target target;
             Rational ampere; ///< its part of the average
         };

@@ -501,8 +501,14 @@ std::vector<PromiseFigure> judgePromises(const PromiseContext& context) {
     return PromiseJudge(context).judge();
 }
 
-Workings judgedWorkings(const PromiseContext& context, const PromiseFigure& figure, std::size_t promise) {
-    return PromiseJudge(context).workingsOf(figure, promise);
+std::vector<Workings> judgedWorkings(const PromiseContext& context, const std::vector<PromiseFigure>& figures,
+                                     const std::vector<std::size_t>& promises) {
+    const PromiseJudge judge(context);
+    std::vector<Workings> all;
+    for (const std::size_t promise : promises) {
+        all.push_back(judge.workingsOf(figures[promise], promise));
+    }
+    return all;
 }
 
 RateWindows promiseRates(const PromiseContext& context, std::size_t promise) {

@@ -31,8 +31,10 @@ std::vector<Way> promiseWays(const PromiseContext& context, std::size_t promise,
 /// peripheral has no clock, all where it leans on none.
 RateWindows promiseRates(const PromiseContext& context, std::size_t promise);
 
-/// The workings of a promise that was judged as `figure`, with the settings that it has there.
-Workings judgedWorkings(const PromiseContext& context, const PromiseFigure& figure, std::size_t promise);
+/// The workings of these promises (places in the plan), which were judged as `figures` has them, with the settings that they have
+/// there.
+std::vector<Workings> judgedWorkings(const PromiseContext& context, const std::vector<PromiseFigure>& figures,
+                                     const std::vector<std::size_t>& promises);
 
 /// The clock of a node as a promise kind sees it; why not where it has none.
 struct PromiseClock {

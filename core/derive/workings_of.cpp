@@ -9,6 +9,8 @@
 #include "derive/promises.h"
 #include "quantity/quantity_print.h"
 
+#include <numeric>
+
 namespace wisetick {
 
 namespace {
@@ -143,7 +145,7 @@ private:
 };
 
 Workings derivedWorkings(const Line& line, const LineFigure& figure, const LineFigure& parent) {
-    std::string numbers = printQuantity(parent.hertz->nominal, Unit::hertz);
+    Text numbers = printQuantity(parent.hertz->nominal, Unit::hertz);
     if (figure.multiply != 1) {
         numbers += " \u00d7 " + printFactor(figure.multiply);
     }
@@ -163,7 +165,7 @@ Workings derivedWorkings(const Line& line, const LineFigure& figure, const LineF
     if (figure.unknown.empty()) {
         const Bounds steady = *parent.hertz * figure.factor;
         steps.push_back(
-            {"bounds",
+            {phrase("bounds"),
              phrase("the source's, in proportion"),
              {},
              printRange(steady.min, steady.max, Unit::hertz),
@@ -180,51 +182,99 @@ Workings derivedWorkings(const Line& line, const LineFigure& figure, const LineF
     return steps;
 }
 
+/// The workings of one take: what all of them lean on is found once.
+class WorkingsMaker {
+public:
+    WorkingsMaker(const Part& part, const Plan& plan, const Figures& figures)
+        : part_(part), plan_(plan), figures_(figures), take_(findTake(plan, figures.take)) {
+        if (take_ != nullptr) {
+            Diagnostics ignored;
+            controls_ = resolveControls(part, *take_, ignored);
+        }
+    }
+
+    Workings ofLine(NodeIndex node) const {
+        const LineFigure& figure = figures_.lines[node];
+        Workings steps;
+        if (figure.hertz) {
+            steps = part_.isSource(node) ? SourceWorkings(part_.sources[node], plan_.board, figure).work()
+                                         : derivedWorkings(part_.lineAt(node), figure, figures_.lines[*figure.parent]);
+        }
+        if (take_ != nullptr && !part_.isSource(node) && !part_.lineAt(node).limits.empty()) {
+            const Workings limits = limitWorkings(part_, plan_.board, part_.lineAt(node), controls_, figures_.lines);
+            steps.insert(steps.end(), limits.begin(), limits.end());
+        }
+        return steps;
+    }
+
+    /// Of these promises, by their places in the plan. What was played or woken has its workings already.
+    std::vector<Workings> ofPromises(const std::vector<std::size_t>& places) const {
+        std::vector<Workings> all;
+        std::vector<std::size_t> judged;
+        for (const std::size_t place : places) {
+            all.push_back(figures_.promises[place].workings);
+            if (take_ != nullptr && all.back().empty()) {
+                judged.push_back(place);
+            }
+        }
+        if (judged.empty()) {
+            return all;
+        }
+        const Demand demand = demandOf(part_, plan_, *take_, controls_);
+        const RhythmFigure* played = figures_.rhythm ? &*figures_.rhythm : nullptr;
+        std::vector<Workings> made =
+            judgedWorkings({part_, plan_, *take_, controls_, demand, figures_.lines, played, Detail::workings}, figures_.promises,
+                           judged);
+        for (std::size_t i = 0, next = 0; i < places.size() && next < judged.size(); ++i) {
+            if (places[i] != judged[next]) {
+                continue;
+            }
+            all[i] = std::move(made[next++]);
+            addLatencies(figures_.promises[places[i]].name, all[i]);
+        }
+        return all;
+    }
+
+private:
+    /// How long its handler waits and takes.
+    void addLatencies(const std::string& promise, Workings& workings) const {
+        if (!figures_.rhythm) {
+            return;
+        }
+        for (const LatencyFigure& latency : figures_.rhythm->latencies) {
+            if (latency.target == Target::promise(promise)) {
+                workings.insert(workings.end(), latency.workings.begin(), latency.workings.end());
+            }
+        }
+    }
+
+    const Part& part_;
+    const Plan& plan_;
+    const Figures& figures_;
+    const Take* take_;
+    Controls controls_;
+};
+
 } // namespace
 
 Workings lineWorkings(const Part& part, const Plan& plan, const Figures& figures, NodeIndex node) {
-    const LineFigure& figure = figures.lines[node];
-    Workings steps;
-    if (figure.hertz) {
-        steps = part.isSource(node) ? SourceWorkings(part.sources[node], plan.board, figure).work()
-                                    : derivedWorkings(part.lineAt(node), figure, figures.lines[*figure.parent]);
-    }
-    const Take* take = findTake(plan, figures.take);
-    if (take != nullptr && !part.isSource(node) && !part.lineAt(node).limits.empty()) {
-        Diagnostics ignored;
-        const Workings limits =
-            limitWorkings(part, plan.board, part.lineAt(node), resolveControls(part, *take, ignored), figures.lines);
-        steps.insert(steps.end(), limits.begin(), limits.end());
-    }
-    return steps;
+    return WorkingsMaker(part, plan, figures).ofLine(node);
 }
 
 Workings promiseWorkings(const Part& part, const Plan& plan, const Figures& figures, std::size_t promise) {
-    const Take* take = findTake(plan, figures.take);
-    if (take == nullptr || !figures.promises[promise].workings.empty()) {
-        return figures.promises[promise].workings; // what was played or woken has them already
-    }
-    Diagnostics ignored;
-    const Controls controls = resolveControls(part, *take, ignored);
-    const Demand demand = demandOf(part, plan, *take, controls);
-    const RhythmFigure* played = figures.rhythm ? &*figures.rhythm : nullptr;
-    const PromiseFigure& figure = figures.promises[promise];
-    Workings workings =
-        judgedWorkings({part, plan, *take, controls, demand, figures.lines, played, Detail::workings}, figure, promise);
-    for (const LatencyFigure& latency : played == nullptr ? std::vector<LatencyFigure>() : played->latencies) {
-        if (latency.target == Target::promise(figure.name)) { // of its handler
-            workings.insert(workings.end(), latency.workings.begin(), latency.workings.end());
-        }
-    }
-    return workings;
+    return WorkingsMaker(part, plan, figures).ofPromises({promise}).front();
 }
 
 void addWorkings(const Part& part, const Plan& plan, Figures& figures) {
+    const WorkingsMaker maker(part, plan, figures);
+    std::vector<std::size_t> places(figures.promises.size());
+    std::iota(places.begin(), places.end(), std::size_t{0});
+    std::vector<Workings> ofPromises = maker.ofPromises(places);
     for (NodeIndex node = 0; node < figures.lines.size(); ++node) {
-        figures.lines[node].workings = lineWorkings(part, plan, figures, node);
+        figures.lines[node].workings = maker.ofLine(node);
     }
-    for (std::size_t i = 0; i < figures.promises.size(); ++i) {
-        figures.promises[i].workings = promiseWorkings(part, plan, figures, i);
+    for (const std::size_t place : places) {
+        figures.promises[place].workings = std::move(ofPromises[place]);
     }
 }
 

@@ -52,14 +52,15 @@ public:
         });
         add(Kind::vital, phrase("average current"),
             [](const Figures& figures) { return cellOf(nominal(figures.vitals.average), Unit::ampere); });
-        add(Kind::vital, "battery", [](const Figures& figures) { return cellOf(nominal(figures.vitals.life), Unit::second); });
+        add(Kind::vital, phrase("battery"),
+            [](const Figures& figures) { return cellOf(nominal(figures.vitals.life), Unit::second); });
         std::stable_partition(rows_.begin(), rows_.end(), [](const ComparedRow& row) { return row.differs; });
         return std::move(rows_);
     }
 
 private:
     struct Cell {
-        std::string text;
+        Text text;
         std::optional<State> state;
         bool operator==(const Cell&) const = default;
     };
@@ -90,11 +91,11 @@ private:
         return {promise.why.empty() ? stateName(promise.state) : promise.why, promise.state};
     }
 
-    void add(ComparedRow::Kind kind, const std::string& name, const std::function<Cell(const Figures&)>& cell) {
+    void add(ComparedRow::Kind kind, const Text& name, const std::function<Cell(const Figures&)>& cell) {
         addOf(kind, name, [&](std::size_t i) { return cell(figures_[i]); });
     }
 
-    void addOf(ComparedRow::Kind kind, const std::string& name, const std::function<Cell(std::size_t)>& cellAt) {
+    void addOf(ComparedRow::Kind kind, const Text& name, const std::function<Cell(std::size_t)>& cellAt) {
         ComparedRow row{kind, name, {}, {}, false};
         for (std::size_t i = 0; i < figures_.size(); ++i) {
             Cell cell = cellAt(i);

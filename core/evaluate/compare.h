@@ -1,5 +1,7 @@
 #pragma once
 
+#include "base/text.h"
+
 #include "derive/figures.h"
 #include "plan/plan.h"
 
@@ -10,8 +12,8 @@ struct ComparedRow {
     enum class Kind { choice, promise, vital };
 
     Kind kind = Kind::choice;
-    std::string name;                         ///< "bus_a", "modem", "average current"
-    std::vector<std::string> values;          ///< by take
+    Text name;                                ///< "bus_a", "modem", "average current"
+    std::vector<Text> values;                 ///< by take
     std::vector<std::optional<State>> states; ///< by take; none where there is nothing to judge
     bool differs = false;
 };

@@ -12,7 +12,7 @@ struct WayOut {
     Text say;      ///< "uart1 from bus_b", "bus_a ÷ 2"
     Choice choice; ///< the one control that it sets
     State state = State::broken;
-    std::string got;                 ///< "≈909.09 kbit/s, ≈−1.357 %"
+    Text got;                        ///< "≈909.09 kbit/s, ≈−1.357 %"
     std::vector<std::string> breaks; ///< promises and lines that it would break, by name
     /// In place of the control: a promise, by its place in the plan, said otherwise: "timer6 fires every 30 s, repeated".
     std::optional<std::pair<std::size_t, PromiseLine>> promise = {};

@@ -70,6 +70,7 @@ public:
         if (!hasErrors(reporter_.diagnostics())) {
             sortLines(context_, lines_);
         }
+        part_.indexIds();
         return std::move(part_);
     }
 

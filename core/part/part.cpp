@@ -42,16 +42,22 @@ bool KeptSet::contains(std::size_t index) const {
     return all || std::find(some.begin(), some.end(), index) != some.end();
 }
 
+void Part::indexIds() {
+    sourceIds.index(sources);
+    lineIds.index(lines);
+    peripheralIds.index(peripherals);
+}
+
 std::optional<NodeIndex> Part::findNode(const std::string& nodeId) const {
-    if (const auto source = findById(sources, nodeId)) {
+    if (const auto source = sourceIds.find(sources, nodeId)) {
         return source;
     }
-    const auto line = findById(lines, nodeId);
+    const auto line = lineIds.find(lines, nodeId);
     return line ? std::optional(nodeOfLine(*line)) : std::nullopt;
 }
 
 std::optional<std::size_t> Part::findPeripheral(const std::string& peripheralId) const {
-    return findById(peripherals, peripheralId);
+    return peripheralIds.find(peripherals, peripheralId);
 }
 
 std::optional<std::size_t> Part::findMode(const std::string& modeId) const {

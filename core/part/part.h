@@ -6,9 +6,11 @@
 #include "quantity/bounds.h"
 #include "quantity/factor_set.h"
 
+#include <algorithm>
 #include <map>
 #include <optional>
 #include <string>
+#include <unordered_map>
 #include <variant>
 #include <vector>
 
@@ -396,6 +398,31 @@ struct PinSpeed {
     std::optional<Rational> drive = {}; ///< A
 };
 
+/// Where each id stands in a list, so that long lists are not gone through for each name. It is a help only: what is not in it,
+/// or stands elsewhere by now, is looked for.
+class IdIndex {
+public:
+    template <typename Things>
+    void index(const Things& things) {
+        places_.clear();
+        for (std::size_t i = 0; i < things.size(); ++i) {
+            places_.emplace(things[i].id, i);
+        }
+    }
+    template <typename Things>
+    std::optional<std::size_t> find(const Things& things, const std::string& id) const {
+        const auto known = places_.find(id);
+        if (known != places_.end() && known->second < things.size() && things[known->second].id == id) {
+            return known->second;
+        }
+        const auto found = std::find_if(things.begin(), things.end(), [&](const auto& each) { return each.id == id; });
+        return found == things.end() ? std::nullopt : std::optional(static_cast<std::size_t>(found - things.begin()));
+    }
+
+private:
+    std::unordered_map<std::string, std::size_t> places_;
+};
+
 /// What a microcontroller offers. Ids are unique over sources, lines, peripherals and modes.
 struct Part {
     std::string id;
@@ -425,7 +452,12 @@ struct Part {
     std::map<std::string, Field> pinSpeedFields; ///< by pin
     NodeIndex core = 0;                          ///< the node whose rate the core runs at
     std::vector<std::size_t> order;              ///< line indices, parents before children
+    IdIndex sourceIds;                           ///< by `indexIds`
+    IdIndex lineIds;
+    IdIndex peripheralIds;
 
+    /// Once all is read: what is looked for by its id is found at once from then on.
+    void indexIds();
     std::size_t nodeCount() const { return sources.size() + lines.size(); }
     bool isSource(NodeIndex node) const { return node < sources.size(); }
     const Line& lineAt(NodeIndex node) const { return lines[node - sources.size()]; }

@@ -187,24 +187,24 @@ PromiseFigure judgeCalendar(PromiseFigure figure, const RtcKind& rtc, const Drif
     if (detail == Detail::workings) {
         const std::string subject = figure.subject.name;
         figure.workings = {clockStep(clock, subject), askedStep(figure)};
-        const auto add = [&](Text what, std::string formula, std::string numbers, std::string result) {
+        const auto add = [&](Text what, Text formula, Text numbers, Text result) {
             figure.workings.push_back({std::move(what),
                                        std::move(formula),
                                        std::move(numbers),
                                        std::move(result),
                                        {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal)}});
         };
-        add("seconds", phrase("f \u00f7 (first \u00d7 second)"),
+        add(phrase("seconds"), phrase("f \u00f7 (first \u00d7 second)"),
             printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 (" + settingOf(way, "first").toString() + " \u00d7 " +
                 settingOf(way, "second").toString() + ")",
             printQuantity(clock.hertz.nominal / product, Unit::hertz));
         if (rtc.calibration) {
             const Rational steps = settingOf(way, "calibration");
-            add("calibration", phrase("steps that bring the nominal nearest to 0"),
+            add(phrase("calibration"), phrase("steps that bring the nominal nearest to 0"),
                 steps.toString() + " \u00d7 " + printQuantity(rtc.calibration->step, Unit::ratio),
                 printError(steps * rtc.calibration->step));
         }
-        add("drift", phrase("error \u00d7 86400 s"), {}, printQuantity(way.got.nominal, Unit::drift));
+        add(phrase("drift"), phrase("error \u00d7 86400 s"), {}, printQuantity(way.got.nominal, Unit::drift));
         add(phrase("at the corners"), phrase("with the bounds of {}", clock.id), clock.unknown,
             clock.unknown.empty() ? printQuantity(way.got.max, Unit::drift) : std::string());
     }
@@ -273,7 +273,7 @@ PromiseFigure judgeAlarm(PromiseFigure figure, const RtcKind& rtc, const FiresAs
     }
     if (detail == Detail::workings) {
         figure.workings = {clockStep(clock, figure.subject.name), askedStep(figure)};
-        const auto add = [&](Text what, std::string formula, std::string numbers, std::string result) {
+        const auto add = [&](Text what, Text formula, Text numbers, Text result) {
             figure.workings.push_back({std::move(what),
                                        std::move(formula),
                                        std::move(numbers),
@@ -281,18 +281,18 @@ PromiseFigure judgeAlarm(PromiseFigure figure, const RtcKind& rtc, const FiresAs
                                        {partOrigin(figure), clockOrigin(clock, clock.hertz.nominal), askedOrigin(figure)}});
         };
         const Rational product = settingOf(ways.front(), "first") * settingOf(ways.front(), "second");
-        add("seconds", phrase("f \u00f7 (first \u00d7 second)"),
+        add(phrase("seconds"), phrase("f \u00f7 (first \u00d7 second)"),
             printQuantity(clock.hertz.nominal, Unit::hertz) + " \u00f7 " + product.toString(),
             printQuantity(clock.hertz.nominal / product, Unit::hertz));
         if (rtc.calibration) {
             const Rational shift = settingOf(ways.front(), "calibration") * rtc.calibration->step;
-            add("calibration", phrase("steps that bring the nominal nearest to 0"),
+            add(phrase("calibration"), phrase("steps that bring the nominal nearest to 0"),
                 settingOf(ways.front(), "calibration").toString() + " \u00d7 " +
                     printQuantity(rtc.calibration->step, Unit::ratio),
                 printError(shift));
         }
-        add("alarm", phrase("one of {}", alarmList(rtc)), {}, printQuantity(period, Unit::second));
-        add("period", phrase("alarm \u00d7 repeats \u00f7 pace of the calendar"),
+        add(phrase("alarm"), phrase("one of {}", alarmList(rtc)), {}, printQuantity(period, Unit::second));
+        add(phrase("period"), phrase("alarm \u00d7 repeats \u00f7 pace of the calendar"),
             printQuantity(period, Unit::second) + " \u00d7 " + repeats.toString(),
             printQuantity(figure.got->nominal, Unit::second));
         addErrorSteps(figure, clock);

@@ -133,14 +133,14 @@ public:
                         phrase("(1 + seg1) \u00d7 data prescaler \u00f7 f, not before the node delay is over"),
                         offset.toString() + " \u00f7 " + printQuantity(clock_.hertz.max, Unit::hertz) + " \u2265 " +
                             printQuantity(*delay, Unit::second),
-                        canHearsItself(can_, *timing.data, *delay, clock_.hertz.max) ? "yes" : "no");
+                        canHearsItself(can_, *timing.data, *delay, clock_.hertz.max) ? phrase("yes") : phrase("no"));
             }
         }
         addErrorSteps(figure_, clock_);
     }
 
 private:
-    void addStep(Text what, std::string formula, std::string numbers, std::string result) {
+    void addStep(Text what, Text formula, Text numbers, Text result) {
         figure_.workings.push_back({std::move(what),
                                     std::move(formula),
                                     std::move(numbers),

@@ -132,7 +132,7 @@ void addWorkings(PromiseFigure& figure, const I2cKind& bus, const BusAsk& ask, c
     const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
     figure.workings.push_back(
-        {"grade",
+        {phrase("grade"),
          phrase("{} mode of the bus, to {}", grade.name, printQuantity(grade.fastest, Unit::hertz)),
          {},
          phrase("low {}, high {} at least", printQuantity(grade.low, Unit::second), printQuantity(grade.high, Unit::second)),

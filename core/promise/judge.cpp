@@ -155,7 +155,7 @@ Origin clockOrigin(const Clock& clock, const Rational& hertz) {
 }
 
 Origin askedOrigin(const PromiseFigure& figure) {
-    return {"asked", figure.asked ? printQuantity(*figure.asked, figure.unit) : "", Target::promise(figure.name), {}};
+    return {phrase("asked"), figure.asked ? printQuantity(*figure.asked, figure.unit) : "", Target::promise(figure.name), {}};
 }
 
 Origin partOrigin(const PromiseFigure& figure) {
@@ -173,7 +173,7 @@ Step clockStep(const Clock& clock, const std::string& subject) {
 
 Step askedStep(const PromiseFigure& figure) {
     const std::string value = figure.asked ? printQuantity(*figure.asked, figure.unit) : "";
-    return {"asked", figure.text, value, value, {askedOrigin(figure)}};
+    return {phrase("asked"), figure.text, value, value, {askedOrigin(figure)}};
 }
 
 void addErrorSteps(PromiseFigure& figure, const Clock& clock) {

@@ -266,7 +266,7 @@ void addWorkings(PromiseFigure& figure, const PwmChannel& channel, const DrivesA
     const std::string rate = printQuantity(clock.hertz.nominal, Unit::hertz);
     const std::string twice = channel.timer.isCentred ? "2 \u00d7 " : "";
     figure.workings = {clockStep(clock, subject), askedStep(figure)};
-    const auto add = [&](Text what, std::string formula, std::string numbers, std::string result) {
+    const auto add = [&](Text what, Text formula, Text numbers, Text result) {
         figure.workings.push_back({std::move(what),
                                    std::move(formula),
                                    std::move(numbers),
@@ -279,12 +279,12 @@ void addWorkings(PromiseFigure& figure, const PwmChannel& channel, const DrivesA
         wanted.empty() ? "\u2248" + roundedDecimal(pwm.wantedProduct(), 7) : wanted);
     add(phrase("prescaler \u00d7 counts taken"), phrase("nearest product, then nearest duty, then most counts"),
         prescaler.toString() + " \u00d7 " + counts.toString(), (prescaler * counts).toString());
-    add("rate", phrase("f \u00f7 ({}prescaler \u00d7 counts)", twice),
+    add(phrase("rate"), phrase("f \u00f7 ({}prescaler \u00d7 counts)", twice),
         rate + " \u00f7 (" + twice + prescaler.toString() + " \u00d7 " + counts.toString() + ")",
         printQuantity(way.got.nominal, Unit::hertz));
-    add("compare", phrase("duty \u00d7 counts, to the nearest"), percentText(ask.duty) + " \u00d7 " + counts.toString(),
+    add(phrase("compare"), phrase("duty \u00d7 counts, to the nearest"), percentText(ask.duty) + " \u00d7 " + counts.toString(),
         compare.toString());
-    add("duty", phrase("compare \u00f7 counts"), compare.toString() + " \u00f7 " + counts.toString(),
+    add(phrase("duty"), phrase("compare \u00f7 counts"), compare.toString() + " \u00f7 " + counts.toString(),
         percentText(compare / counts));
     add(phrase("step of the duty"), phrase("1 \u00f7 counts"), "1 \u00f7 " + counts.toString(),
         percentText(1 / counts) + ", " + bitsText(counts));

@@ -287,7 +287,7 @@ private:
     Text postName() const { return counter_.isCascade() ? phrase("chained counts") : (timer_.post.empty() ? "" : "post-scaler"); }
     Rational repeats() const { return std::max(settingOf(way_, "repeats"), Rational(1)); }
 
-    void addStep(Text what, std::string formula, std::string numbers, std::string result) {
+    void addStep(Text what, Text formula, Text numbers, Text result) {
         figure_.workings.push_back({std::move(what),
                                     std::move(formula),
                                     std::move(numbers),
@@ -300,12 +300,12 @@ private:
         const std::string period = printQuantity(goal_.period, Unit::second);
         if (goal_.isRepeated) {
             addStep(
-                "repeats",
+                phrase("repeats"),
                 phrase("fewest that reach, or one of the next {} that comes nearer", std::to_string(repeatsTried(timer_) - 1)),
                 period + " \u00f7 " + repeats().toString(), printQuantity(goal_.period / repeats(), Unit::second));
         }
         if (goal_.late && core_ != nullptr) {
-            addStep("late", phrase("cycles \u00f7 core{}, in each period", speedName()),
+            addStep(phrase("late"), phrase("cycles \u00f7 core{}, in each period", speedName()),
                     printQuantity(*goal_.late, Unit::cycle) + " \u00f7 " + coreText(),
                     printQuantity(counter_.late().nominal, Unit::second));
             figure_.workings.back().origins.push_back(clockOrigin(*core_, core_->hertz.nominal));
@@ -325,11 +325,12 @@ private:
         const Text names = phrase("prescaler \u00d7 counts{}", postName().empty() ? "" : " \u00d7 " + postName());
         addStep(phrase("{} taken", names), phrase("nearest product, then most counts"), factors, (product() * post()).toString());
         const Bounds one = inverse(clock_.hertz, product() * post()) + counter_.late();
-        addStep(goal_.isRepeated ? phrase("one of them") : "period", names + " \u00f7 f" + (goal_.late ? phrase(" + late") : ""),
+        addStep(goal_.isRepeated ? phrase("one of them") : phrase("period"),
+                names + " \u00f7 f" + (goal_.late ? phrase(" + late") : ""),
                 factors + " \u00f7 " + printQuantity(clock_.hertz.nominal, Unit::hertz),
                 printQuantity(one.nominal, Unit::second));
         if (goal_.isRepeated) {
-            addStep("sum", phrase("repeats \u00d7 one of them"),
+            addStep(phrase("sum"), phrase("repeats \u00d7 one of them"),
                     repeats().toString() + " \u00d7 " + printQuantity(one.nominal, Unit::second),
                     printQuantity(way_.got.nominal, Unit::second));
         }
@@ -350,7 +351,7 @@ private:
         const Rational overflow = Rational(
             std::int64_t{1} << (goal_.isChained && timer_.chain && !counter_.isCascade() ? timer_.chain->bits : timer_.bits));
         const Rational preload = overflow - settingOf(way_, "counts");
-        addStep("preload", phrase("2^bits \u2212 counts"),
+        addStep(phrase("preload"), phrase("2^bits \u2212 counts"),
                 overflow.toString() + " \u2212 " + settingOf(way_, "counts").toString(), preload.toString());
         if (timer_.bits > 8) {
             const std::int64_t value = preload.toInt64().value_or(0);
@@ -392,7 +393,7 @@ private:
     void addReach() {
         const CounterReach reach = counter_.reach();
         const Rational most = counter_.mostPost();
-        addStep("reach",
+        addStep(phrase("reach"),
                 phrase("least and most prescaler \u00d7 counts{} \u00f7 f", postName().empty() ? "" : " \u00d7 " + postName()),
                 {}, printRange(reach.least() / clock_.hertz.nominal, reach.most() * most / clock_.hertz.nominal, Unit::second));
     }

@@ -222,7 +222,7 @@ void addWorkings(PromiseFigure& figure, const UartKind& uart, const TalksAsk& as
                                    ask.bitsPerSecond.toString() + ")",
                                roundedDecimal(clock.hertz.nominal / (gear.slow() * ask.bitsPerSecond)),
                                {clockOrigin(clock, clock.hertz.nominal),
-                                {"asked", ask.bitsPerSecond.toString(), Target::promise(figure.name), {}},
+                                {phrase("asked"), ask.bitsPerSecond.toString(), Target::promise(figure.name), {}},
                                 partOrigin(figure)}});
     figure.workings.push_back({phrase("divisor taken"),
                                phrase("of those that the port allows"),

@@ -251,15 +251,15 @@ void addSpan(PromiseFigure& figure, const Way& way, const WatchdogSpan& span, co
     }
     const bool isOne = span.isOneSource && isTimed;
     const bool isSaid = span.about.isNothing(); // in the promise itself
-    const Origin origin =
-        isSaid ? Origin{"asked", time(span.longest), Target::promise(figure.name), {}} : Origin{span.what, {}, span.about, {}};
+    const Origin origin = isSaid ? Origin{phrase("asked"), time(span.longest), Target::promise(figure.name), {}}
+                                 : Origin{span.what, {}, span.about, {}};
     const Rational bite = (isOne ? way.got.nominal * span.stretch.max : way.got.min) - early;
     const bool isShorter = span.longest.sign() <= 0 || leastRoom(way.got, early, span).sign() > 0;
     figure.workings.push_back({span.what,
                                isOne ? phrase("from one source both move together; must be shorter than the bite")
                                      : phrase("must be shorter than the earliest bite"),
                                time(span.longestEver()) + " < " + time(bite),
-                               !span.unknown.empty() ? span.unknown : (isShorter ? "yes" : "no"),
+                               !span.unknown.empty() ? span.unknown : (isShorter ? phrase("yes") : phrase("no")),
                                {origin, clockOrigin(clock, clock.hertz.max)},
                                false});
 }

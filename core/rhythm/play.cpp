@@ -179,7 +179,7 @@ private:
         return corner == Corner::typical ? change.restored.nominal : change.restored.max;
     }
 
-    void addSlot(std::string name, Target target, Doing doing, std::size_t which, const CurrentFigure& current,
+    void addSlot(Text name, Target target, Doing doing, std::size_t which, const CurrentFigure& current,
                  const Rational& outside = {}) {
         Slot slot{std::move(name), std::move(target), doing, which, current.typ, current.max, &current, outside};
         for (auto* list : {&slot.typ, &slot.max}) {

@@ -1,5 +1,7 @@
 #pragma once
 
+#include "base/text.h"
+
 #include "derive/figures.h"
 #include "rhythm/timeline.h"
 
@@ -7,7 +9,7 @@ namespace wisetick {
 
 /// One thing that can go on, and what it draws, over the grid of temperatures.
 struct Slot {
-    std::string name;
+    Text name;
     Target target;
     Doing doing = Doing::resting;
     std::size_t which = 0;

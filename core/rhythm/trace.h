@@ -1,5 +1,7 @@
 #pragma once
 
+#include "base/text.h"
+
 #include "base/target.h"
 #include "rhythm/timeline.h"
 
@@ -9,8 +11,8 @@ namespace wisetick {
 
 /// What can go on, and what is drawn while it does.
 struct TraceState {
-    std::string name; ///< "rest in deep", "job report"
-    Target target;    ///< where a click on it goes
+    Text name;     ///< "rest in deep", "job report"
+    Target target; ///< where a click on it goes
     Doing doing = Doing::resting;
     std::size_t which = 0;
     double ampere = 0; ///< typical, at the nominal temperature

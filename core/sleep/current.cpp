@@ -165,7 +165,7 @@ Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool&
     return quantised(std::exp(low + share.toDouble() * (high - low)), kCurrentStep);
 }
 
-Contribution contributionOf(const std::string& name, const Target& target, const Draw* draw, const Bounds& hertz,
+Contribution contributionOf(const Text& name, const Target& target, const Draw* draw, const Bounds& hertz,
                             const TemperatureGrid& grid, const RateOf& rateOf) {
     Contribution result{name, target, {}, {}, false, {}};
     if (draw == nullptr) {
@@ -218,8 +218,7 @@ std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, con
     return current;
 }
 
-Contribution constantContribution(const std::string& name, const Target& target, const Rational& ampere,
-                                  const TemperatureGrid& grid) {
+Contribution constantContribution(const Text& name, const Target& target, const Rational& ampere, const TemperatureGrid& grid) {
     const std::vector<Rational> all(grid.celsius.size(), ampere);
     return {name, target, all, all, false, printQuantity(ampere, Unit::ampere)};
 }

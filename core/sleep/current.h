@@ -30,8 +30,8 @@ Rational currentAt(const TemperatureCurve& curve, const Rational& celsius, bool&
 
 /// What one thing draws, over the grid of temperatures, in A. typ or max are empty where they are unknown.
 struct Contribution {
-    std::string name; ///< "base of run", "xtm", "core's rate in run", "outside"
-    Target target;    ///< where a click on it goes
+    Text name;     ///< "base of run", "xtm", "core's rate in run", "outside"
+    Target target; ///< where a click on it goes
     std::vector<Rational> typ;
     std::vector<Rational> max;
     bool isExtrapolated = false;
@@ -44,7 +44,7 @@ using RateOf = std::function<Bounds(NodeIndex)>;
 /// A draw worked out for a clock of `hertz` (typical at its nominal, largest at its max), and where it depends on it for the
 /// board's supply likewise: + slope × (supply − the one it was measured at), never below 0; unknown where the board tells none.
 /// `draw`: as it is in the take's tier (drawIn); nullptr: unknown. Slopes on other clocks need `rateOf`.
-Contribution contributionOf(const std::string& name, const Target& target, const Draw* draw, const Bounds& hertz,
+Contribution contributionOf(const Text& name, const Target& target, const Draw* draw, const Bounds& hertz,
                             const TemperatureGrid& grid, const RateOf& rateOf = {});
 
 /// The typical current of a draw at the grid's nominal temperature and supply, in A, as contributionOf gives it; nothing where it
@@ -53,8 +53,7 @@ std::optional<Rational> typicalDraw(const Draw& draw, const Rational& hertz, con
                                     const std::function<Rational(NodeIndex)>& rateOf = {});
 
 /// A constant current.
-Contribution constantContribution(const std::string& name, const Target& target, const Rational& ampere,
-                                  const TemperatureGrid& grid);
+Contribution constantContribution(const Text& name, const Target& target, const Rational& ampere, const TemperatureGrid& grid);
 
 /// A sum of contributions over the grid; the known parts where some are unknown.
 struct CurrentFigure {

@@ -1,4 +1,4 @@
-#include "paint/language.h"
+#include "language/language.h"
 
 #include <QCoreApplication>
 #include <QDir>
