@@ -60,6 +60,10 @@ Text diagnosticText(const Diagnostic& diagnostic) {
     return (place.empty() ? "" : place + ": ") + severityName(diagnostic.severity) + ": " + sayText(diagnostic);
 }
 
+Diagnostic moreFaults(std::size_t count, const std::string& file) {
+    return {Severity::error, {file, 0, 0, {}}, phrase("{} more faults", count), phrase("the ones before mended first"), {}};
+}
+
 bool hasErrors(const Diagnostics& diagnostics) {
     return std::any_of(diagnostics.begin(), diagnostics.end(),
                        [](const Diagnostic& diagnostic) { return diagnostic.severity == Severity::error; });

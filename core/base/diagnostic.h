@@ -53,6 +53,12 @@ Text sayText(const Diagnostic& diagnostic);
 /// One line: "file:line:column: error: message".
 Text diagnosticText(const Diagnostic& diagnostic);
 
+/// So many of one file are told; the rest is counted (`moreFaults`): a file that is no plan at all has a million.
+inline constexpr std::size_t kMostFaults = 1000;
+
+/// The one that stands for the rest, in that file.
+Diagnostic moreFaults(std::size_t count, const std::string& file);
+
 /// True if any diagnostic in the list is an error.
 bool hasErrors(const Diagnostics& diagnostics);
 

@@ -246,6 +246,22 @@ private:
         return lot;
     }
 
+    /// "a, b, c", of many only the first ones.
+    static Text someOf(const std::vector<std::string>& names) {
+        constexpr std::size_t kMostNamed = 12;
+        Text list;
+        for (std::size_t i = 0; i < std::min(names.size(), kMostNamed); ++i) {
+            list += (list.empty() ? "" : ", ") + names[i];
+        }
+        return names.size() > kMostNamed ? phrase("{} and {} more", list, names.size() - kMostNamed) : list;
+    }
+
+    /// Every how many of the sharers has its settings tried.
+    static std::size_t strideOf(const std::vector<std::size_t>& sharing) {
+        constexpr std::size_t kMostLeaders = 24;
+        return 1 + (sharing.size() - 1) / kMostLeaders;
+    }
+
     /// The best lot of those that some sharer would like: each one's own best, and where a tolerance leaves room the next best
     /// too.
     std::optional<std::vector<PromiseFigure>> bestLot(const std::vector<std::size_t>& sharing,
@@ -266,15 +282,22 @@ private:
                 best = std::move(lot);
             }
         };
-        for (const std::size_t leader : sharing) {
-            offer(figures[leader].settings);
+        // where many share, the settings of so many stand for all
+        const std::size_t stride = strideOf(sharing);
+        std::vector<const std::vector<Setting>*> offered;
+        for (std::size_t i = 0; i < sharing.size(); i += stride) {
+            const std::vector<Setting>& settings = figures[sharing[i]].settings;
+            if (std::none_of(offered.begin(), offered.end(), [&](const auto* each) { return *each == settings; })) {
+                offered.push_back(&settings);
+                offer(settings);
+            }
         }
         const auto isLost = [&](std::size_t i) { return (*best)[i].state != figures[sharing[i]].state; };
         bool hasLoser = false;
         for (std::size_t i = 0; best && i < sharing.size(); ++i) {
             hasLoser = hasLoser || isLost(i);
         }
-        for (const std::size_t leader : hasLoser ? sharing : std::vector<std::size_t>()) {
+        for (const std::size_t leader : hasLoser&& stride == 1 ? sharing : std::vector<std::size_t>()) {
             const auto* drives = context_.plan.promises[leader].line.ask.as<DrivesAsk>();
             if (drives == nullptr || !drives->tolerance.within) {
                 continue; // what is exact has no room to give
@@ -295,16 +318,17 @@ private:
             return;
         }
         // who keeps the state that it would have alone holds the fields; who does not has lost them to it
-        std::string holders;
-        std::string losers;
+        std::vector<std::string> holding;
+        std::vector<std::string> losing;
         const auto hasLost = [&](std::size_t i) {
             return (*best)[i].state != figures[sharing[i]].state &&
                    worseState((*best)[i].state, figures[sharing[i]].state) == (*best)[i].state;
         };
         for (std::size_t i = 0; i < sharing.size(); ++i) {
-            std::string& list = hasLost(i) ? losers : holders;
-            list += (list.empty() ? "" : ", ") + names_[sharing[i]];
+            (hasLost(i) ? losing : holding).push_back(names_[sharing[i]]);
         }
+        const Text holders = someOf(holding);
+        const Text losers = someOf(losing);
         for (std::size_t i = 0; i < sharing.size(); ++i) {
             PromiseFigure& figure = (*best)[i];
             if (hasLost(i)) {
@@ -321,6 +345,11 @@ private:
             }
         }
         for (std::size_t i = 0; i < sharing.size(); ++i) {
+            if (const std::size_t stride = strideOf(sharing); stride > 1 && (*best)[i].note.empty()) {
+                (*best)[i].note =
+                    phrase("of the {} promises that share its fields, the settings of every {}th were tried for all",
+                           sharing.size(), stride);
+            }
             figures[sharing[i]] = std::move((*best)[i]);
         }
     }

@@ -90,7 +90,14 @@ void Reporter::error(const Place& place, Text found, Text expected, Text mend) {
             return;
         }
     }
-    diagnostics_.push_back({Severity::error, place, std::move(found), std::move(expected), std::move(mend)});
+    if (diagnostics_.size() < kMostFaults) {
+        diagnostics_.push_back({Severity::error, place, std::move(found), std::move(expected), std::move(mend)});
+        return;
+    }
+    if (untold_ == 0) {
+        diagnostics_.push_back({});
+    }
+    diagnostics_.back() = moreFaults(++untold_, place.file);
 }
 
 void Reporter::errorInText(const toml::node& node, const KeyPath& path, const TextError& textError) {

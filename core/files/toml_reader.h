@@ -58,6 +58,7 @@ private:
     std::string file_;
     KeyPlaces keyPlaces_;
     Diagnostics diagnostics_;
+    std::size_t untold_ = 0; ///< faults beyond kMostFaults
     std::map<std::string, Place> places_;
     struct Made {
         toml::source_region region;

@@ -8,6 +8,7 @@
 
 #include <algorithm>
 #include <set>
+#include <unordered_map>
 
 namespace wisetick {
 
@@ -26,6 +27,7 @@ public:
             takes_.push_back(take.name);
         }
         for (const Job& job : plan.jobs) {
+            jobPlaces_.emplace(job.name, jobs_.size());
             jobs_.push_back(job.name);
         }
         if (part != nullptr) {
@@ -62,17 +64,28 @@ public:
         checkJobs();
         checkHandover();
         checkCaptures();
+        if (untold_ > 0) {
+            faults_.push_back(moreFaults(untold_, {}));
+        }
         return std::move(faults_);
     }
 
 private:
     void fault(std::string path, Text found, Text expected, Text mend = {}) {
+        if (faults_.size() >= kMostFaults) {
+            ++untold_;
+            return;
+        }
         faults_.push_back({Severity::error, {{}, 0, 0, std::move(path)}, std::move(found), std::move(expected), std::move(mend)});
     }
 
-    void checkName(const std::string& path, const std::string& noun, const std::string& name,
-                   const std::vector<std::string>& known) {
-        if (!contains(known, name)) {
+    void checkName(const std::string& path, const Text& noun, const std::string& name, const std::vector<std::string>& known) {
+        if (contains(known, name)) {
+            return;
+        }
+        if (faults_.size() >= kMostFaults) {
+            ++untold_;
+        } else {
             fault(path, phrase("no {} '{}'", noun, name), listNames(known), didYouMean(name, known));
         }
     }
@@ -159,7 +172,7 @@ private:
         const std::string path = "board.measured." + measured.source;
         once(path, measured.source, measured_);
         if (part_ != nullptr) {
-            checkName(path, "source", measured.source, idsOf(part_->sources));
+            checkName(path, phrase("source"), measured.source, idsOf(part_->sources));
         }
         positive(path + ".rate", measured.rate);
         checkTolerance(path + ".tolerance", measured.tolerance);
@@ -180,7 +193,7 @@ private:
             }
         }
         checkName(path, phrase("source with a trim"), trimmed.source, trimmable);
-        checkName(path + ".by", "source", trimmed.by, idsOf(part_->sources));
+        checkName(path + ".by", phrase("source"), trimmed.by, idsOf(part_->sources));
         if (trimmed.by == trimmed.source) {
             fault(path + ".by", phrase("'{}' trimmed by itself", trimmed.by), phrase("a better clock"));
         }
@@ -293,7 +306,7 @@ private:
             checkName(path + ".as", "form", file.form, handoverForms());
             for (const auto& [key, take] : {std::pair(".take", file.take), std::pair(".from", file.from)}) {
                 if (!take.empty()) {
-                    checkName(path + key, "take", take, takes_);
+                    checkName(path + key, phrase("take"), take, takes_);
                 }
             }
         }
@@ -326,17 +339,17 @@ private:
             }
             const Text say = "promise." + std::to_string(i + 1) + ".say";
             for (const std::string& take : plan_.promises[i].line.inTakes) {
-                checkName(say, "take", take, takes_);
+                checkName(say, phrase("take"), take, takes_);
             }
             if (const std::string& job = plan_.promises[i].line.whileJob; !job.empty()) {
-                checkName(say, "job", job, jobs_);
+                checkName(say, phrase("job"), job, jobs_);
                 if (!plan_.promises[i].line.inTakes.empty()) {
                     fault(say, phrase("both 'in take' and 'while'"), phrase("one of them: a job runs in a take of its own"));
                 }
             }
             const auto* bites = plan_.promises[i].line.ask.as<BitesAsk>();
             if (bites != nullptr && !bites->fedBy.empty()) {
-                checkName("promise." + std::to_string(i + 1) + ".say", "job", bites->fedBy, jobs_);
+                checkName("promise." + std::to_string(i + 1) + ".say", phrase("job"), bites->fedBy, jobs_);
             }
         }
     }
@@ -366,21 +379,23 @@ private:
             checkModeChoices(path, take);
             checkPinned(path, take);
         }
-        checkName("active", "take", plan_.active, takes_);
+        checkName("active", phrase("take"), plan_.active, takes_);
     }
 
     void checkTakeOnPart(const std::string& path, const Take& take) {
         if (!take.tier.empty()) {
-            checkName(path + ".tier", "tier", take.tier, idsOf(part_->tiers));
+            checkName(path + ".tier", phrase("tier"), take.tier, idsOf(part_->tiers));
         }
         if (!take.restsIn.empty()) {
-            checkName(path + ".rests_in", "mode", take.restsIn, idsOf(part_->modes));
+            checkName(path + ".rests_in", phrase("mode"), take.restsIn, idsOf(part_->modes));
         }
         for (const std::string& lock : take.locks) {
             const std::size_t dot = lock.find('.');
-            std::vector<std::string> known = choosable_;
-            known.emplace_back("tier");
-            checkName(path + ".locks", phrase("line or control"), lock.substr(0, dot), known);
+            if (const std::string id = lock.substr(0, dot); id != "tier" && !part_->findNode(id) && !part_->findPeripheral(id)) {
+                std::vector<std::string> known = choosable_;
+                known.emplace_back("tier");
+                checkName(path + ".locks", phrase("line or control"), id, known);
+            }
             if (dot != std::string::npos) {
                 checkName(path + ".locks", "control", lock.substr(dot + 1), {"from", "divide", "multiply", "on"});
             }
@@ -434,7 +449,7 @@ private:
             once(path, choice.mode + "." + choice.option, seen);
             const auto mode = part_ == nullptr ? std::nullopt : part_->findMode(choice.mode);
             if (part_ != nullptr && !mode && unknown.insert(choice.mode).second) {
-                checkName(modePath, "mode", choice.mode, idsOf(part_->modes));
+                checkName(modePath, phrase("mode"), choice.mode, idsOf(part_->modes));
             }
             if (!mode) {
                 continue;
@@ -487,7 +502,7 @@ private:
                       phrase("one of them: how long the job takes, in time or in core cycles"));
             }
             if (!job.take.empty()) {
-                checkName(path + ".take", "take", job.take, takes_);
+                checkName(path + ".take", phrase("take"), job.take, takes_);
             }
             notNegative(path + ".draws", job.draws);
             notNegative(path + ".brings", job.brings);
@@ -495,13 +510,15 @@ private:
                 continue;
             }
             if (!job.mode.empty()) {
-                checkName(path + ".mode", "mode", job.mode, idsOf(part_->modes));
+                checkName(path + ".mode", phrase("mode"), job.mode, idsOf(part_->modes));
             }
-            if (!job.by.empty() && job.by != "outside") {
-                checkName(path + ".by", "peripheral", job.by, idsOf(part_->peripherals));
+            if (!job.by.empty() && job.by != "outside" && !part_->findPeripheral(job.by)) {
+                checkName(path + ".by", phrase("peripheral"), job.by, idsOf(part_->peripherals));
             }
             for (const std::string& use : job.uses) {
-                checkName(path + ".uses", "peripheral", use, idsOf(part_->peripherals));
+                if (!part_->findPeripheral(use)) {
+                    checkName(path + ".uses", phrase("peripheral"), use, idsOf(part_->peripherals));
+                }
             }
         }
     }
@@ -519,18 +536,23 @@ private:
             positive(path + (job.isRandom ? ".about" : ".every"), job.every);
             return;
         }
-        std::size_t steps = 0;
-        std::string at = job.name;
-        while (!at.empty() && steps <= plan_.jobs.size()) {
-            const auto found = std::find(jobs_.begin(), jobs_.end(), at);
-            if (found == jobs_.end()) {
-                checkName(path + ".after", "job", at, jobs_);
+        std::vector<std::size_t> followed; // up to one of which is known how it ends
+        const std::string* at = &job.name;
+        while (!at->empty() && !ends_.contains(*at)) {
+            const auto found = jobPlaces_.find(*at);
+            if (found == jobPlaces_.end()) {
+                checkName(path + ".after", phrase("job"), *at, jobs_);
                 break;
             }
-            at = plan_.jobs[static_cast<std::size_t>(found - jobs_.begin())].after;
-            ++steps;
+            ends_[*at] = false; // until the way from it is known to end
+            followed.push_back(found->second);
+            at = &plan_.jobs[found->second].after;
         }
-        if (steps > plan_.jobs.size()) {
+        const bool isRing = !at->empty() && ends_.contains(*at) && !ends_[*at];
+        for (const std::size_t each : followed) {
+            ends_[jobs_[each]] = !isRing;
+        }
+        if (isRing) {
             fault(path + ".after", phrase("jobs that follow each other in a ring"), phrase("one that comes by itself"));
         }
     }
@@ -540,12 +562,15 @@ private:
     std::vector<std::string> names_; ///< of the promises
     std::vector<std::string> takes_;
     std::vector<std::string> jobs_;
+    std::unordered_map<std::string, std::size_t> jobPlaces_;
+    std::unordered_map<std::string, bool> ends_; ///< by job: whether the way to those that it follows ends
     std::vector<std::string> nodes_;
     std::vector<std::string> choosable_;
     std::set<std::string> fitted_;
     std::set<std::string> measured_;
     std::set<std::string> trimmed_;
     Diagnostics faults_;
+    std::size_t untold_ = 0; ///< faults beyond those
 };
 
 } // namespace

@@ -241,13 +241,33 @@ std::vector<std::string> subjectsOf(const std::string& verb, const Part& part) {
     return ids;
 }
 
+namespace {
+
+/// Whether these asks can be asked of it, found without listing all of which they can.
+bool isSubject(const std::vector<const AskRow*>& asks, const std::string& id, const Part& part) {
+    if (asks.empty()) {
+        return false;
+    }
+    if (asks.front()->of == AskedOf::node) {
+        return id != kNoClock && part.findNode(id).has_value();
+    }
+    const auto place = asks.front()->of == AskedOf::peripheral ? part.findPeripheral(id) : std::nullopt;
+    const auto kinds = place ? kindsAsked(asks) : decltype(kindsAsked(asks))();
+    return place && std::find(kinds.begin(), kinds.end(), part.peripherals[*place].kind.row()) != kinds.end();
+}
+
+} // namespace
+
 std::optional<TextError> checkSubject(const std::string& verb, const Word& subject, const Part* part) {
     const std::vector<const AskRow*> asks = asksOfVerb(verb);
     if (!asks.empty() && asks.front()->of == AskedOf::battery) {
         return subject.text == "battery" ? std::nullopt
                                          : std::optional(errorAt(subject, quoted(subject.text), "'battery lasts 240 days'"));
     }
-    return part == nullptr ? std::nullopt : checkKnown(nounOf(asks), subject, subjectsOf(verb, *part));
+    if (part == nullptr || isSubject(asks, std::string(subject.text), *part)) {
+        return std::nullopt;
+    }
+    return checkKnown(nounOf(asks), subject, subjectsOf(verb, *part));
 }
 
 } // namespace wisetick

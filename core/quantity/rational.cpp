@@ -399,4 +399,29 @@ Rational quantised(double value, const Rational& scale) {
     return Rational(static_cast<std::int64_t>(steps)) * scale;
 }
 
+Rational shortened(const Rational& value, Rounding rounding) {
+    static const Rational longest = Rational::wide(Rational::Wide{1} << 96);
+    if (value.denominator() <= longest) {
+        return value;
+    }
+    constexpr int kBits = 60;
+    int exponent = 0;
+    std::frexp(value.toDouble(), &exponent); // |value| < 2^exponent
+    Rational scale = 1;                      // steps of 2^(exponent - kBits)
+    for (int bits = kBits - exponent; bits > 0; bits -= kBits) {
+        scale *= Rational(std::int64_t{1} << std::min(bits, kBits));
+    }
+    const Rational steps = value * scale;
+    const Rational whole =
+        rounding == Rounding::down ? steps.floor() : (rounding == Rounding::up ? steps.ceil() : steps.rounded());
+    return whole / scale;
+}
+
+Rational roundDown(const Rational& value, int digits) {
+    const int exponent = static_cast<int>(std::floor(std::log10(value.toDouble())));
+    const Rational step = powerOfTen(exponent - digits + 1);
+    const Rational down = (value / step).floor() * step;
+    return down.sign() > 0 ? down : value;
+}
+
 } // namespace wisetick

@@ -161,4 +161,14 @@ Rational powerOfTen(int exponent);
 /// or more than 9·10^18 multiples away from 0.
 Rational quantised(double value, const Rational& scale);
 
+enum class Rounding { down, nearest, up };
+
+/// The value itself, unless its denominator takes more than 96 bits: then a fraction of a power of two near it, at most 2^-58 of
+/// it away, on the side that is asked for. So sums of many fractions without a common denominator stay within 256 bits; what
+/// takes fewer bits is never changed.
+Rational shortened(const Rational& value, Rounding rounding);
+
+/// The largest number of `digits` decimal digits that is not above the value, which must be above 0.
+Rational roundDown(const Rational& value, int digits);
+
 } // namespace wisetick

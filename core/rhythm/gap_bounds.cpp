@@ -40,11 +40,9 @@ std::vector<Event> eventsOf(const std::vector<TimelineJob>& jobs, const Rational
 
 std::vector<Work> worksOf(const PlayedCorners& played) {
     std::vector<Work> works(played.typicalJobs.size());
+    const std::vector<std::size_t> roots = rootsOf(played.typicalJobs);
     for (std::size_t i = 0; i < works.size(); ++i) {
-        std::size_t root = i;
-        for (std::size_t steps = 0; played.typicalJobs[root].after && steps < works.size(); ++steps) {
-            root = *played.typicalJobs[root].after;
-        }
+        const std::size_t root = roots[i];
         const TimelineTake& take = played.longestTakes[played.longestJobs[i].take];
         Rational change;
         for (const Rational& from : take.changeFrom) {

@@ -4,6 +4,7 @@
 #include "derive/line_limits.h"
 
 #include <algorithm>
+#include <unordered_map>
 
 namespace wisetick {
 
@@ -66,8 +67,9 @@ std::vector<CoreTask> coreTasks(const PlayedJobs& jobs) {
             tasks.push_back(std::move(*handler));
         }
     }
+    const JobRoots roots(jobs.plan);
     for (std::size_t i = 0; i < jobs.lanes.size(); ++i) {
-        const Job& root = rootOf(jobs.plan, *jobs.lanes[i]);
+        const Job& root = roots.of(*jobs.lanes[i]);
         const TimelineTake& take = jobs.longestTakes[jobs.longest[i].take];
         CoreTask task;
         task.name = jobs.lanes[i]->name;
@@ -91,26 +93,33 @@ std::vector<JobRuns> jobRuns(const PlayedJobs& jobs, const RunIntervals& typical
                                         [](const TimelineJob& job) { return job.isRandom || !job.jitter.isZero(); });
     const bool isWhole = jobs.gaps && jobs.gaps->isSure();
     const Rational spread = spreadOf(jobs);
+    const JobRoots roots(jobs.plan);
+    std::unordered_map<std::string, const LatencyFigure*> byJob;
+    for (const LatencyFigure& each : latencies) {
+        if (!each.isHandler) {
+            byJob.emplace(each.name, &each);
+        }
+    }
     std::vector<JobRuns> list;
     for (std::size_t i = 0; i < jobs.lanes.size(); ++i) {
-        const Job& root = rootOf(jobs.plan, *jobs.lanes[i]);
+        const Job& root = roots.of(*jobs.lanes[i]);
         JobRuns runs{jobs.lanes[i]->name, jobs.timings[i], std::nullopt, std::nullopt, {}};
         if (!root.isRandom) {
             runs.every = root.every;
         }
-        const auto latency = std::find_if(latencies.begin(), latencies.end(),
-                                          [&](const LatencyFigure& each) { return !each.isHandler && each.name == runs.job; });
+        const auto found = byJob.find(runs.job);
+        const LatencyFigure* latency = found == byJob.end() ? nullptr : found->second;
         const bool isPlayed = typical.size() == jobs.lanes.size() && typical[i].has_value(); // none was too rare to be
         const Rational played = isPlayed && !isByChance ? std::max(typical[i]->second, root.every) : root.every;
         if (isWhole && typical[i] && longest[i]) {
             runs.interval = Bounds{std::max(std::min(typical[i]->first, longest[i]->first) - spread, Rational(0)),
                                    typical[i]->second, std::max(typical[i]->second, longest[i]->second) + spread};
-        } else if (runs.every && latency != latencies.end() && latency->longest) {
+        } else if (runs.every && latency != nullptr && latency->longest) {
             const Rational late = *latency->longest - latency->takes + root.jitter;
             runs.interval = Bounds{std::max(root.every - late, Rational(0)), played, std::max(played, root.every + late)};
         }
         if (!runs.interval) {
-            runs.why = root.isRandom ? phrase("{} comes by chance", root.name) : (latency == latencies.end() ? "" : latency->why);
+            runs.why = root.isRandom ? phrase("{} comes by chance", root.name) : (latency == nullptr ? Text() : latency->why);
         }
         list.push_back(std::move(runs));
     }

@@ -35,17 +35,34 @@ std::vector<std::string> timersThatWake(const Part& part, const Figures& figures
 
 } // namespace
 
-const Job& rootOf(const Plan& plan, const Job& job) {
-    const Job* root = &job;
-    for (std::size_t steps = 0; !root->after.empty() && steps < plan.jobs.size(); ++steps) {
-        const auto found =
-            std::find_if(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.name == root->after; });
-        if (found == plan.jobs.end()) {
-            break;
-        }
-        root = &*found;
+JobRoots::JobRoots(const Plan& plan) {
+    std::unordered_map<std::string, const Job*> jobs;
+    for (const Job& job : plan.jobs) {
+        jobs.emplace(job.name, &job);
     }
-    return *root;
+    for (const Job& job : plan.jobs) {
+        std::vector<const Job*> followed;
+        const Job* root = &job;
+        while (!roots_.contains(root->name) && !root->after.empty() && followed.size() < plan.jobs.size()) {
+            const auto found = jobs.find(root->after);
+            if (found == jobs.end()) {
+                break;
+            }
+            followed.push_back(root);
+            root = found->second;
+        }
+        const auto known = roots_.find(root->name);
+        root = known == roots_.end() ? root : known->second;
+        roots_.emplace(root->name, root);
+        for (const Job* each : followed) {
+            roots_.emplace(each->name, root);
+        }
+    }
+}
+
+const Job& JobRoots::of(const Job& job) const {
+    const auto known = roots_.find(job.name);
+    return known == roots_.end() ? job : *known->second;
 }
 
 std::optional<Bounds> commonStretch(const std::vector<const Job*>& jobs, const std::vector<JobTiming>& timings) {
@@ -62,30 +79,35 @@ std::optional<Bounds> commonStretch(const std::vector<const Job*>& jobs, const s
     return first == nullptr ? Bounds{1, 1, 1} : first->stretch;
 }
 
-JobTiming jobTiming(const Part& part, const Plan& plan, const Figures& figures, const Job& job) {
+namespace {
+
+/// What all jobs of a take are timed by.
+struct TimingContext {
+    const Part& part;
+    const Figures& figures;
+    const Take* take;
+    const Controls& controls;
+    const std::vector<std::string>& timers; ///< that end its rest
+};
+
+JobTiming jobTiming(const TimingContext& context, const Job& root) {
+    const auto& [part, figures, take, controls, timers] = context;
     JobTiming timing;
-    const Job& root = rootOf(plan, job);
     if (root.isRandom || root.by == "outside") {
         timing.isSaid = !root.by.empty();
         return timing;
     }
     timing.by = root.by;
     timing.isSaid = !root.by.empty();
-    const Take* take = findTake(plan, figures.take);
     if (take == nullptr) {
         return timing;
     }
     if (!timing.isSaid) {
-        const auto mode = part.findMode(take->restsIn);
-        const auto timers =
-            mode && !part.modes[*mode].runs ? timersThatWake(part, figures, part.modes[*mode]) : std::vector<std::string>();
         if (timers.size() != 1) {
             return timing;
         }
         timing.by = timers.front();
     }
-    Diagnostics ignored;
-    const Controls controls = resolveControls(part, *take, ignored);
     const auto peripheral = part.findPeripheral(timing.by);
     const auto node = peripheral ? clockOf(part, controls, *peripheral) : std::nullopt;
     if (!node || !figures.lines[*node].hertz) {
@@ -99,6 +121,25 @@ JobTiming jobTiming(const Part& part, const Plan& plan, const Figures& figures, 
     timing.stretch = inverse(hertz, hertz.nominal);
     timing.unknown = figures.lines[*node].unknown;
     return timing;
+}
+
+} // namespace
+
+std::vector<JobTiming> jobTimings(const Part& part, const Plan& plan, const Figures& figures,
+                                  const std::vector<const Job*>& jobs) {
+    const JobRoots roots(plan);
+    const Take* take = findTake(plan, figures.take);
+    Diagnostics ignored;
+    const Controls controls = take == nullptr ? Controls() : resolveControls(part, *take, ignored);
+    const auto mode = take == nullptr ? std::nullopt : part.findMode(take->restsIn);
+    const auto timers =
+        mode && !part.modes[*mode].runs ? timersThatWake(part, figures, part.modes[*mode]) : std::vector<std::string>();
+    const TimingContext context{part, figures, take, controls, timers};
+    std::vector<JobTiming> timings;
+    for (const Job* job : jobs) {
+        timings.push_back(jobTiming(context, roots.of(*job)));
+    }
+    return timings;
 }
 
 } // namespace wisetick

@@ -4,6 +4,8 @@
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
+#include <memory>
+#include <utility>
 
 namespace wisetick {
 
@@ -226,6 +228,12 @@ void addWorkings(const CoreTask& task, const Before& before, LatencyFigure& figu
 } // namespace
 
 std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks) {
+    // the core takes jobs as they come, so that all that come again and again wait alike: the sums are over all of them
+    struct Waiting {
+        Before before;
+        std::optional<Rational> longest;
+    };
+    std::shared_ptr<const Waiting> alike;
     std::vector<LatencyFigure> figures;
     for (std::size_t i = 0; i < tasks.size(); ++i) {
         const CoreTask& task = tasks[i];
@@ -236,10 +244,17 @@ std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks) {
         figure.interval = task.interval;
         figure.takes = task.takes;
         figure.limit = task.limit;
-        Before before = whatStandsBefore(tasks, i);
-        figure.longest = before.chance.empty() ? response(task, before) : std::nullopt;
-        judge(task, before, figure);
-        addWorkings(task, before, figure);
+        const bool isAlike = !task.isHandler && task.hasInterval;
+        std::shared_ptr<const Waiting> waiting = isAlike ? alike : nullptr;
+        if (waiting == nullptr) {
+            Waiting own{whatStandsBefore(tasks, i), std::nullopt};
+            own.longest = own.before.chance.empty() ? response(task, own.before) : std::nullopt;
+            waiting = std::make_shared<const Waiting>(std::move(own));
+            alike = isAlike ? waiting : alike;
+        }
+        figure.longest = waiting->longest;
+        judge(task, waiting->before, figure);
+        addWorkings(task, waiting->before, figure);
         figures.push_back(std::move(figure));
     }
     std::stable_sort(figures.begin(), figures.end(), [](const LatencyFigure& a, const LatencyFigure& b) {

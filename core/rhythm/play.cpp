@@ -12,6 +12,7 @@
 
 #include <algorithm>
 #include <deque>
+#include <unordered_map>
 #include <utility>
 
 namespace wisetick {
@@ -31,10 +32,10 @@ struct Charge {
     void add(const Rational& timeTyp, const std::vector<Rational>& ampereTyp, const Rational& timeMax,
              const std::vector<Rational>& ampereMax) {
         for (std::size_t i = 0; i < ampereTyp.size(); ++i) {
-            typ[i] += timeTyp * ampereTyp[i];
+            typ[i] = shortened(typ[i] + shortened(timeTyp * ampereTyp[i], Rounding::nearest), Rounding::nearest);
         }
         for (std::size_t i = 0; i < ampereMax.size(); ++i) {
-            max[i] += timeMax * ampereMax[i];
+            max[i] = shortened(max[i] + shortened(timeMax * ampereMax[i], Rounding::up), Rounding::up);
         }
     }
 };
@@ -50,9 +51,9 @@ public:
         for (const Job& job : plan.jobs) {
             if (job.brings.isZero()) {
                 lanes_.push_back(&job);
-                timings_.push_back(jobTiming(part, plan, base_, job));
             }
         }
+        timings_ = jobTimings(part, plan, base_, lanes_);
     }
 
     RhythmFigure work() {
@@ -90,9 +91,10 @@ public:
                 play.amperes.push_back(slot.typ[base_.grid.nominal].toDouble());
             }
         }
+        const std::vector<std::size_t> roots = rootsOf(*jobs);
         for (std::size_t i = 0; i < jobs->size(); ++i) {
             if (!rare_.isRare(i)) {
-                const TimelineJob& root = (*jobs)[RareJobs::rootOf(*jobs, i)];
+                const TimelineJob& root = (*jobs)[roots[i]];
                 play.shares.push_back(root.isRandom ? -1.0 : ((*jobs)[i].lasts / root.every).toDouble());
             }
         }
@@ -149,6 +151,10 @@ private:
 
     std::optional<std::vector<TimelineJob>> timelineJobs(Corner corner) {
         std::vector<TimelineJob> jobs;
+        std::unordered_map<std::string, std::size_t> places;
+        for (std::size_t i = 0; i < lanes_.size(); ++i) {
+            places.emplace(lanes_[i]->name, i);
+        }
         for (const Job* job : lanes_) {
             const auto lasts = lasting(*job, corner);
             if (!lasts) {
@@ -156,10 +162,8 @@ private:
                 return std::nullopt;
             }
             TimelineJob timed{job->every, job->phase, *lasts, takeIndex(*job), job->jitter, job->isRandom, std::nullopt};
-            for (std::size_t i = 0; i < lanes_.size() && !job->after.empty(); ++i) {
-                if (lanes_[i]->name == job->after) {
-                    timed.after = i;
-                }
+            if (const auto place = places.find(job->after); place != places.end()) {
+                timed.after = place->second;
             }
             jobs.push_back(std::move(timed));
         }
@@ -449,12 +453,14 @@ private:
     /// The share of the time that the core is taken: by jobs, by waking and starting up for them, and by the handlers of
     /// interrupts that promises want.
     void checkLoad(const std::vector<TimelineJob>& jobs, const TimelineTotals& longest) {
+        const std::vector<std::size_t> roots = rootsOf(jobs);
         for (std::size_t i = 0; i < jobs.size(); ++i) {
-            figure_.load += jobs[i].lasts / (jobs[RareJobs::rootOf(jobs, i)].every * timings_[i].stretch.min);
+            const Rational share = jobs[i].lasts / (jobs[roots[i]].every * timings_[i].stretch.min);
+            figure_.load = shortened(figure_.load + share, Rounding::up);
         }
         for (const std::vector<Rational>* list : {&longest.stages, &longest.restoring}) {
             for (const Rational& time : *list) {
-                figure_.load += time / longest.span;
+                figure_.load = shortened(figure_.load + shortened(time / longest.span, Rounding::up), Rounding::up);
             }
         }
         for (const Promise& promise : plan_.promises) {

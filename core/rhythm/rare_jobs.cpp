@@ -5,19 +5,6 @@
 
 namespace wisetick {
 
-std::size_t RareJobs::rootOf(const std::vector<TimelineJob>& jobs, std::size_t lane) {
-    while (jobs[lane].after) {
-        lane = *jobs[lane].after;
-    }
-    return lane;
-}
-
-bool RareJobs::isRare(std::size_t lane) const {
-    return std::any_of(rare_.begin(), rare_.end(), [&](const RareRun& rare) {
-        return std::find(rare.lanes.begin(), rare.lanes.end(), lane) != rare.lanes.end();
-    });
-}
-
 std::vector<TimelineJob> RareJobs::withoutRare(const std::vector<TimelineJob>& jobs) const {
     std::vector<TimelineJob> left;
     std::vector<std::size_t> places(jobs.size());
@@ -37,40 +24,56 @@ std::vector<TimelineJob> RareJobs::withoutRare(const std::vector<TimelineJob>& j
 
 Rational RareJobs::runsPerSecond(const std::vector<TimelineJob>& jobs) {
     Rational perSecond = 0;
-    for (std::size_t i = 0; i < jobs.size(); ++i) {
-        perSecond += 1 / jobs[rootOf(jobs, i)].every;
+    for (const std::size_t root : rootsOf(jobs)) {
+        perSecond = shortened(perSecond + 1 / jobs[root].every, Rounding::up);
     }
     return perSecond;
 }
 
+namespace {
+
+/// Runs of all jobs in a common period of theirs.
+Rational runsIn(const std::vector<TimelineJob>& jobs, const Rational& whole) {
+    Rational runs = 0;
+    for (const std::size_t root : rootsOf(jobs)) {
+        runs += whole / jobs[root].every;
+    }
+    return runs;
+}
+
+} // namespace
+
 Rational RareJobs::spanOf(const std::vector<TimelineJob>& jobs, bool hasChance, bool& isCut) const {
+    constexpr int kDigits = 4;
     const Rational perSecond = runsPerSecond(jobs);
     isCut = false;
     if (hasChance) {
-        return Rational(kChanceRuns) / perSecond;
+        return roundDown(Rational(kChanceRuns) / perSecond, kDigits);
     }
     const auto whole = hyperperiod(jobs);
-    if (whole && *whole * perSecond <= kMostRuns) {
+    if (whole && runsIn(jobs, *whole) <= kMostRuns) {
         return *whole;
     }
     isCut = true;
-    return Rational(kMostRuns) / perSecond;
+    return roundDown(Rational(kMostRuns) / perSecond, kDigits);
 }
 
 Rational RareJobs::splitRare(const std::vector<TimelineJob>& jobs, bool hasChance) {
+    const std::vector<std::size_t> roots = rootsOf(jobs);
     for (;;) {
         const std::vector<TimelineJob> left = withoutRare(jobs);
         const Rational span = spanOf(left, hasChance, isCut_);
         const std::size_t before = rare_.size();
         for (std::size_t i = 0; i < jobs.size() && (isCut_ || hasChance); ++i) {
-            const bool isLast = withoutRare(jobs).size() <= 1;
+            const bool isLast = rareLanes_.size() + 1 >= jobs.size();
             if (jobs[i].after || isRare(i) || isLast || jobs[i].every * kLeastRuns <= span) {
                 continue;
             }
             RareRun rare{i, {}, jobs[i].every, jobs[i].isRandom};
             for (std::size_t j = 0; j < jobs.size(); ++j) {
-                if (rootOf(jobs, j) == i) {
+                if (roots[j] == i) {
                     rare.lanes.push_back(j);
+                    rareLanes_.insert(j);
                 }
             }
             rare_.push_back(std::move(rare));
@@ -116,11 +119,12 @@ RareCost RareJobs::costOf(const RareRun& rare, const std::vector<TimelineJob>& j
 void RareJobs::addRare(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const PlayedSpan& played,
                        Rational Slot::*time) {
     const bool isTypical = time == &Slot::timeTyp;
+    const Rounding side = isTypical ? Rounding::nearest : Rounding::up;
     for (const RareRun& rare : rare_) {
         const RareCost cost = costOf(rare, jobs, takes, isTypical ? &Slot::typ : &Slot::max);
-        const Rational runs = played.seconds / rare.every;
+        const Rational runs = shortened(played.seconds / rare.every, side);
         for (const auto& [slot, lasts] : cost.times) {
-            slots_[slot].*time += lasts * runs;
+            slots_[slot].*time = shortened(slots_[slot].*time + lasts * runs, side);
         }
         takeIdle(slots_, cost.awake * runs, time);
         const std::size_t take = jobs[rare.root].take;
@@ -130,7 +134,8 @@ void RareJobs::addRare(const std::vector<TimelineJob>& jobs, const std::vector<T
         // after it the core may wait where it would have rested: no longer than a rest must be to pay
         const Rational waits = takes[take].leastRest * runs;
         if (!isTypical) {
-            slotOf(slots_, Doing::waiting, take).*time += waits;
+            Slot& waiting = slotOf(slots_, Doing::waiting, take);
+            waiting.*time = shortened(waiting.*time + waits, side);
             takeIdle(slots_, waits, time);
             continue;
         }
@@ -139,21 +144,23 @@ void RareJobs::addRare(const std::vector<TimelineJob>& jobs, const std::vector<T
         const Slot& stages = slotOf(slots_, Doing::stages, take);
         const Slot& starting = slotOf(slots_, Doing::restoring, take);
         for (std::size_t point = 0; point < stages.typ.size() && point < starting.typ.size(); ++point) {
-            spared_[point] +=
-                spared * (takes[take].stages * stages.typ[point] + takes[take].restore * starting.typ[point]) / rare.every;
+            spare(point,
+                  spared * (takes[take].stages * stages.typ[point] + takes[take].restore * starting.typ[point]) / rare.every);
         }
     }
 }
 
 void RareJobs::evenOut(const std::vector<TimelineJob>& jobs, const Rational& span, Rational Slot::*time) {
+    const std::vector<std::size_t> roots = rootsOf(jobs);
     for (Slot& slot : slots_) {
         if (slot.doing != Doing::job || isRare(slot.which)) {
             continue;
         }
-        const Rational mean = jobs[slot.which].lasts * span / jobs[rootOf(jobs, slot.which)].every;
+        const Rational mean = shortened(jobs[slot.which].lasts * span / jobs[roots[slot.which]].every,
+                                        time == &Slot::timeMax ? Rounding::up : Rounding::nearest);
         Slot& idle = mayRest_ ? slots_.front() : slotOf(slots_, Doing::waiting, 0);
         if (idle.*time >= mean - slot.*time) {
-            idle.*time -= mean - slot.*time;
+            idle.*time = shortened(idle.*time - (mean - slot.*time), Rounding::nearest);
             slot.*time = mean;
         }
     }
@@ -165,9 +172,11 @@ void RareJobs::boundCut(const std::vector<TimelineJob>& jobs, const std::vector<
         return;
     }
     std::vector<Rational> runs(takes.size());
+    const std::vector<std::size_t> roots = rootsOf(jobs);
     for (std::size_t lane = 0; lane < jobs.size(); ++lane) {
         if (!isRare(lane)) {
-            runs[jobs[lane].take] += span / jobs[rootOf(jobs, lane)].every;
+            Rational& all = runs[jobs[lane].take];
+            all = shortened(all + span / jobs[roots[lane]].every, Rounding::up);
         }
     }
     for (std::size_t take = 0; take < takes.size(); ++take) {

@@ -3,6 +3,8 @@
 #include "rhythm/gap_bounds.h"
 #include "rhythm/slots.h"
 
+#include <unordered_set>
+
 namespace wisetick {
 
 /// The most job runs that are played exactly; beyond it the play is cut and says so.
@@ -50,8 +52,7 @@ public:
     /// A, over the grid: by how much less the typical average could be.
     const std::vector<Rational>& spared() const { return spared_; }
 
-    static std::size_t rootOf(const std::vector<TimelineJob>& jobs, std::size_t lane);
-    bool isRare(std::size_t lane) const;
+    bool isRare(std::size_t lane) const { return rareLanes_.contains(lane); }
     /// The jobs that are played, those that follow one another told by their new places.
     std::vector<TimelineJob> withoutRare(const std::vector<TimelineJob>& jobs) const;
     /// Sets aside what would come too few times in the time that can be played, and tells that time for the rest. The rest may
@@ -74,18 +75,22 @@ public:
     /// `played`: s; `nominal`: a point of the grid.
     void boundUnsure(const GapBounds& gaps, const std::vector<TimelineTake>& takes, const Rational& played, std::size_t nominal);
     /// The typical average could be less by so many A at a point of the grid.
-    void spare(std::size_t point, const Rational& ampere) { spared_[point] += ampere; }
+    void spare(std::size_t point, const Rational& ampere) {
+        spared_[point] = shortened(spared_[point] + shortened(ampere, Rounding::up), Rounding::up);
+    }
 
 private:
+    /// Runs of all jobs in a second, shortened upwards.
     static Rational runsPerSecond(const std::vector<TimelineJob>& jobs);
-    /// The time after which all releases repeat, or as much of it as can be played; where jobs come by chance what kChanceRuns
-    /// fill.
+    /// The time after which all releases repeat, or as much of it as can be played, of four digits so that it can be counted;
+    /// where jobs come by chance what kChanceRuns fill.
     Rational spanOf(const std::vector<TimelineJob>& jobs, bool hasChance, bool& isCut) const;
 
     std::vector<Slot>& slots_;
     bool mayRest_;
     std::size_t points_;
     std::vector<RareRun> rare_;
+    std::unordered_set<std::size_t> rareLanes_; ///< of all of them
     bool isCut_ = false;
     std::vector<Rational> spared_;
 };

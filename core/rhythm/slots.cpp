@@ -80,7 +80,7 @@ void takeIdle(std::vector<Slot>& slots, const Rational& time, Rational Slot::*wh
     for (Slot& slot : slots) {
         if (slot.doing == Doing::resting || slot.doing == Doing::waiting) {
             const Rational taken = std::min(left, std::max(slot.*which, Rational(0)));
-            slot.*which -= taken;
+            slot.*which = shortened(slot.*which - taken, Rounding::nearest);
             left -= taken;
         }
     }

@@ -410,12 +410,9 @@ Cycle playCycle(Player<Time, PeriodSink<Time>>& player, PeriodSink<Time>& sink, 
 
 TimelineTotals Timeline::play(const Rational& span, std::uint64_t seed) const {
     Rational load;
-    for (const TimelineJob& job : jobs_) {
-        const TimelineJob* first = &job;
-        while (first->after) {
-            first = &jobs_[*first->after];
-        }
-        load += job.lasts / first->every;
+    const std::vector<std::size_t> roots = rootsOf(jobs_);
+    for (std::size_t i = 0; i < jobs_.size(); ++i) {
+        load = shortened(load + jobs_[i].lasts / jobs_[roots[i]].every, Rounding::up);
     }
     const bool canSettle = !hasChance() && load <= 1;
     TimelineTotals totals;
@@ -502,6 +499,26 @@ std::optional<Rational> hyperperiod(const std::vector<TimelineJob>& jobs) {
     } catch (const std::exception&) {
         return std::nullopt;
     }
+}
+
+std::vector<std::size_t> rootsOf(const std::vector<TimelineJob>& jobs) {
+    constexpr std::size_t kUnknown = static_cast<std::size_t>(-1);
+    std::vector<std::size_t> roots(jobs.size(), kUnknown);
+    std::vector<std::size_t> followed;
+    for (std::size_t i = 0; i < jobs.size(); ++i) {
+        followed.clear();
+        std::size_t at = i;
+        while (roots[at] == kUnknown && jobs[at].after && followed.size() < jobs.size()) {
+            followed.push_back(at);
+            at = *jobs[at].after;
+        }
+        const std::size_t root = roots[at] == kUnknown ? at : roots[at];
+        roots[at] = root;
+        for (const std::size_t each : followed) {
+            roots[each] = root;
+        }
+    }
+    return roots;
 }
 
 } // namespace wisetick

@@ -91,4 +91,7 @@ private:
 /// 256 bits.
 std::optional<Rational> hyperperiod(const std::vector<TimelineJob>& jobs);
 
+/// By job, the one at the head of those that follow one another.
+std::vector<std::size_t> rootsOf(const std::vector<TimelineJob>& jobs);
+
 } // namespace wisetick
