@@ -1,4 +1,5 @@
 #include "bench_command.h"
+#include "handover/figures_json.h"
 
 #include "bench/bench_said.h"
 #include "bench/capture_file.h"
@@ -223,7 +224,7 @@ int runBench(const Console& console, const PlanOptions& options, const BenchOpti
         for (const Explanation& each : explained) {
             json["explanations"].push_back(explanationJson(loaded->part, each));
         }
-        console.out << json.dump(2) << "\n";
+        console.out << json.dump(2, ' ', false, kAnyBytes) << "\n";
     } else {
         console.out << (read.form.empty() ? std::string() : "understood as " + read.form + "\n")
                     << fmt::format("{}: {}, a tick of {}, {} signals\n", bench.capture,

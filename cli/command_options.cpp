@@ -8,9 +8,22 @@
 
 #include <CLI/CLI.hpp>
 
+#include <cstdlib>
+
 namespace wisetick::cli {
 
 namespace {
+
+constexpr double kLeastWithin = 0.01; // s, of a search
+constexpr double kMostWithin = 86400;
+constexpr double kRhythmWithin = 5;
+
+/// What is wrong with a time to search, in seconds.
+std::string checkWithin(const std::string& text) {
+    const double seconds = std::strtod(text.c_str(), nullptr);
+    return seconds >= kLeastWithin && seconds <= kMostWithin ? std::string()
+                                                             : text + " is no such time; expected 0.01 to 86400 seconds";
+}
 
 /// Options live as long as what runs with them.
 template <class Options>
@@ -93,7 +106,10 @@ Run rhythm(CLI::App& app) {
     const auto plan = addPlanOptions(app);
     const auto hasChance = addFlag(app, "--chance", "play a thousand times and show how far average and life differ");
     const auto race = addText(app, "--race", "a job: the charge that it takes by the core's rate");
-    return [=](const Console& console) { return runRhythm(console, *plan, *hasChance, *race); };
+    auto within = std::make_shared<double>(kRhythmWithin);
+    app.add_option("--within", *within, "seconds, then what would move the battery most is left out; 5 without")
+        ->check(checkWithin);
+    return [=](const Console& console) { return runRhythm(console, *plan, *hasChance, *race, *within); };
 }
 
 Run emit(CLI::App& app) {
@@ -174,8 +190,7 @@ Run seek(CLI::App& app) {
     app.add_option("--choose", sought->choose, "the take that is shown in full and written; the best without");
     app.add_option("--unfold", sought->unfold, "the take whose equals in every rate that matters are listed");
     app.add_flag("--all-conflicts", sought->allConflicts, "where nothing fits, every set of wishes that collides");
-    app.add_option("--within", sought->within, "seconds, then the search is stopped and says so; 20 without")
-        ->check(CLI::PositiveNumber);
+    app.add_option("--within", sought->within, "seconds, then the search is stopped and says so; 20 without")->check(checkWithin);
     app.add_option("--write", sought->write, "write the plan with the take added to this file");
     app.add_option("--as", sought->name, "the name of the added take");
     return [=](const Console& console) {

@@ -18,6 +18,7 @@
 #include "sleep_report.h"
 
 #include <algorithm>
+#include <chrono>
 
 namespace wisetick::cli {
 
@@ -54,7 +55,7 @@ int runDerive(const Console& console, const PlanOptions& options) {
                 writingOrderJson(writingOrder(loaded->part, loaded->plan, take.name, loaded->take));
         }
     }
-    console.out << json.dump(2) << "\n";
+    console.out << json.dump(2, ' ', false, kAnyBytes) << "\n";
     return kHolds;
 }
 
@@ -68,7 +69,7 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
     if (!place) {
         reportWord(console, line, place.error());
         if (options.isJson) {
-            console.out << wordErrorJson(place.error()).dump(2) << "\n";
+            console.out << wordErrorJson(place.error()).dump(2, ' ', false, kAnyBytes) << "\n";
         }
         return kBadInput;
     }
@@ -84,7 +85,7 @@ int runPromise(const Console& console, const PlanOptions& options, const std::st
         for (const Way& way : ways) {
             json["ways"].push_back(wayJson(way));
         }
-        console.out << json.dump(2) << "\n";
+        console.out << json.dump(2, ' ', false, kAnyBytes) << "\n";
     } else {
         console.out << promiseReport(promise, ways, bringUp(loaded->part, loaded->plan, promise, index), console.style);
         if (wantsRates) {
@@ -106,7 +107,7 @@ int runSleep(const Console& console, const PlanOptions& options, const std::stri
         return kBadInput;
     }
     if (options.isJson) {
-        console.out << sleepJson(loaded->part, loaded->plan, figures, mode).dump(2) << "\n";
+        console.out << sleepJson(loaded->part, loaded->plan, figures, mode).dump(2, ' ', false, kAnyBytes) << "\n";
         return kHolds;
     }
     console.out << (mode.empty() ? modesReport(loaded->part, loaded->plan, figures, console.style)
@@ -114,7 +115,7 @@ int runSleep(const Console& console, const PlanOptions& options, const std::stri
     return kHolds;
 }
 
-int runRhythm(const Console& console, const PlanOptions& options, bool hasChance, const std::string& race) {
+int runRhythm(const Console& console, const PlanOptions& options, bool hasChance, const std::string& race, double within) {
     const auto loaded = load(console, options);
     if (!loaded) {
         return kBadInput;
@@ -125,7 +126,12 @@ int runRhythm(const Console& console, const PlanOptions& options, bool hasChance
         console.err << "no job '" << race << "' in this plan\n";
         return kBadInput;
     }
-    const auto goOn = [] { return true; };
+    const auto end = std::chrono::steady_clock::now() + std::chrono::duration<double>(within);
+    bool isCut = false;
+    const auto goOn = [&] {
+        isCut = isCut || std::chrono::steady_clock::now() > end;
+        return !isCut;
+    };
     const std::vector<BatteryMove> moves = batteryMoves(loaded->part, loaded->plan, figures, goOn);
     std::optional<ChanceFigure> chance;
     if (hasChance) {
@@ -138,10 +144,16 @@ int runRhythm(const Console& console, const PlanOptions& options, bool hasChance
     const std::vector<RacePoint> points =
         race.empty() ? std::vector<RacePoint>() : raceToSleep(loaded->part, loaded->plan, figures, race);
     if (options.isJson) {
-        console.out << rhythmJson(figures, moves, chance, points).dump(2) << "\n";
+        nlohmann::ordered_json json = rhythmJson(figures, moves, chance, points);
+        json["moves_cut"] = isCut;
+        console.out << json.dump(2, ' ', false, kAnyBytes) << "\n";
         return kHolds;
     }
     console.out << rhythmReport(loaded->part, figures, moves, chance, console.style);
+    if (isCut) {
+        console.out << "\nWhat would move the battery most was left out: it takes longer than " << within
+                    << " s (--within SECONDS).\n";
+    }
     if (!race.empty()) {
         console.out << raceReport(points, race, console.style);
     }
@@ -165,7 +177,7 @@ int runBoard(const Console& console, const PlanOptions& options, bool isRouted) 
         if (isRouted) {
             json["routing"] = routingJson(routeAll(loaded->part, loaded->plan));
         }
-        console.out << json.dump(2) << "\n";
+        console.out << json.dump(2, ' ', false, kAnyBytes) << "\n";
     } else {
         console.out << boardReport(figures, extras, console.style);
         console.out << (isRouted ? routingReport(routeAll(loaded->part, loaded->plan), figures, console.style) : "");
@@ -196,7 +208,8 @@ int runFails(const Console& console, const PlanOptions& options, const std::stri
     const Figures before = evaluate(loaded->part, loaded->plan, loaded->take);
     const Figures after = evaluate(loaded->part, afterFailure(loaded->part, loaded->plan, loaded->take, source), loaded->take);
     const std::vector<Moved> moved = ripple(before, after);
-    console.out << (options.isJson ? rippleJson(moved).dump(2) + "\n" : failsReport(source, moved, console.style));
+    console.out << (options.isJson ? rippleJson(moved).dump(2, ' ', false, kAnyBytes) + "\n"
+                                   : failsReport(source, moved, console.style));
     const auto isWorse = [](const Moved& each) { return each.after == State::broken && each.before != State::broken; };
     return std::any_of(moved.begin(), moved.end(), isWorse) ? kBroken : kHolds;
 }
@@ -206,7 +219,7 @@ int runShelf(const Console& console, const std::string& text, bool isJson) {
     if (!needs) {
         reportWord(console, text, needs.error());
         if (isJson) {
-            console.out << wordErrorJson(needs.error()).dump(2) << "\n";
+            console.out << wordErrorJson(needs.error()).dump(2, ' ', false, kAnyBytes) << "\n";
         }
         return kBadInput;
     }
@@ -224,7 +237,7 @@ int runShelf(const Console& console, const std::string& text, bool isJson) {
     }
     std::stable_sort(parts.begin(), parts.end(), [](const auto& a, const auto& b) { return fitOf(a.second) < fitOf(b.second); });
     if (isJson) {
-        console.out << shelfJson(parts).dump(2) << "\n";
+        console.out << shelfJson(parts).dump(2, ' ', false, kAnyBytes) << "\n";
     } else {
         console.out << shelfReport(parts, console.style);
     }
@@ -246,7 +259,7 @@ int runWay(const Console& console, const PlanOptions& options, const std::string
         for (const LeftOut& each : left) {
             json["left_out"].push_back({{"what", each.what}, {"why", each.why}});
         }
-        console.out << json.dump(2) << "\n";
+        console.out << json.dump(2, ' ', false, kAnyBytes) << "\n";
     } else {
         console.out << wayReport(way, from, loaded->take, console.style);
         for (const LeftOut& each : left) {

@@ -10,7 +10,12 @@
 namespace wisetick::cli {
 
 /// Exit codes of every command.
-enum ExitCode { kHolds = 0, kBroken = 1, kBadInput = 2 };
+enum ExitCode {
+    kHolds = 0,
+    kBroken = 1,
+    kBadInput = 2,
+    kUndecided = 3 ///< a search was cut before it could tell
+};
 
 /// What the commands share: where parts are, where text goes, how it looks.
 struct Console {
@@ -37,7 +42,8 @@ int runShelf(const Console& console, const std::string& needs, bool isJson);
 int runSleep(const Console& console, const PlanOptions& options, const std::string& mode);
 
 /// The rhythm of the jobs; with `hasChance` the bands of a thousand plays, with a job the charge it takes by the core's rate.
-int runRhythm(const Console& console, const PlanOptions& options, bool hasChance, const std::string& race);
+/// What would move the battery most is left out, and that is said, where it takes longer than so many seconds.
+int runRhythm(const Console& console, const PlanOptions& options, bool hasChance, const std::string& race, double within);
 
 /// With `wantsRates` also the rates of its clock with which the promise could be kept.
 int runPromise(const Console& console, const PlanOptions& options, const std::string& line, bool wantsRates);

@@ -203,7 +203,7 @@ int runHandover(const Console& console, const PlanOptions& options, const Handov
         for (const HandoverState& state : states) {
             list.push_back(stateJson(state));
         }
-        console.out << nlohmann::ordered_json{{"files", std::move(list)}}.dump(2) << "\n";
+        console.out << nlohmann::ordered_json{{"files", std::move(list)}}.dump(2, ' ', false, kAnyBytes) << "\n";
     } else {
         report(console, states, handover.showsDiff);
     }
@@ -245,7 +245,7 @@ int runFound(const Console& console, const PlanOptions& options, const FoundOpti
         console.out << nlohmann::ordered_json{{"take", loaded->take},
                                               {"fields", foundFieldsJson(fields)},
                                               {"elsewhere", found->elsewhere}}
-                           .dump(2)
+                           .dump(2, ' ', false, kAnyBytes)
                     << "\n";
     } else {
         console.out << foundReport(fields, console.style);

@@ -50,7 +50,7 @@ nlohmann::ordered_json wordErrorJson(const TextError& error) {
 int reportBadInput(const Console& console, const Diagnostics& diagnostics, bool isJson) {
     printDiagnostics(console.err, diagnostics);
     if (isJson) {
-        console.out << nlohmann::ordered_json{{"findings", findingsJson(diagnostics)}}.dump(2) << "\n";
+        console.out << nlohmann::ordered_json{{"findings", findingsJson(diagnostics)}}.dump(2, ' ', false, kAnyBytes) << "\n";
     }
     return kBadInput;
 }

@@ -1,6 +1,7 @@
 #include "command_options.h"
 #include "completion.h"
 #include "loading.h"
+#include "plain_output.h"
 
 #include "base/nearest_name.h"
 
@@ -44,7 +45,8 @@ A part (*.part.toml) says what the microcontroller offers. Both are text, made f
   wisetick-cli new-part ID [--like middle|--from-svd FILE]    the text of a part to begin your own with
   wisetick-cli lint PART...                  faults and suspicions of part files
 
-Exit codes: 0 all holds, 1 a promise is broken or a limit overstepped, 2 bad input.)";
+Exit codes: 0 all holds, 1 a promise is broken or a limit overstepped, 2 bad input or output that can't be written,
+3 a search was cut before it could tell.)";
 
 /// The commands whose names stand on the command line, or all where none does: only these need their options.
 std::vector<const cli::Command*> namedCommands(int argc, char** argv) {
@@ -105,9 +107,18 @@ int run(int argc, char** argv) {
         std::cerr << (hint.empty() ? "" : "\n" + hint + "\n");
         return isBad ? cli::kBadInput : cli::kHolds;
     }
-    const cli::Console console{cli::shelfFor(partFolders), {wantsColour(), isWide ? 0U : 120U}, std::cout, std::cerr};
+    const cli::Style style{wantsColour(), isWide ? 0U : 120U};
+    const cli::PlainOutput plainOut(std::cout, style.hasColour);
+    const cli::PlainOutput plainErr(std::cerr, style.hasColour);
+    const cli::Console console{cli::shelfFor(partFolders), style, std::cout, std::cerr};
     const auto chosen = std::find_if(runs.begin(), runs.end(), [](const auto& each) { return each.first->parsed(); });
-    return chosen->second(console);
+    const int code = chosen->second(console);
+    std::cout.flush();
+    if (!std::cout) {
+        std::cerr << "wisetick-cli: what was said could not be written (is the disk full?)\n";
+        return cli::kBadInput;
+    }
+    return code;
 }
 
 } // namespace

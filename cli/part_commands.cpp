@@ -105,11 +105,12 @@ int runLint(const Console& console, const LintOptions& options) {
     }
     if (options.isUnknown) {
         printDiagnostics(console.err, all);
-        console.out << (options.isJson ? nlohmann::ordered_json{{"parts", unknown}}.dump(2) + "\n" : std::string());
+        console.out << (options.isJson ? nlohmann::ordered_json{{"parts", unknown}}.dump(2, ' ', false, kAnyBytes) + "\n"
+                                       : std::string());
         return hasErrors(all) ? kBadInput : kHolds;
     }
     if (options.isJson) {
-        console.out << nlohmann::ordered_json{{"findings", findingsJson(all)}}.dump(2) << "\n";
+        console.out << nlohmann::ordered_json{{"findings", findingsJson(all)}}.dump(2, ' ', false, kAnyBytes) << "\n";
     } else {
         printDiagnostics(console.out, all);
         console.out << (all.empty() ? "no faults, nothing suspicious\n" : "");

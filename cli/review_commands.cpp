@@ -49,7 +49,7 @@ int checkOnce(const Console& console, const PlanOptions& options, const CheckOpt
             const nlohmann::ordered_json all = figuresJson(takes[i]);
             json["takes"][takes[i].take] = {{"promises", all["promises"]}, {"findings", all["findings"]}};
         }
-        console.out << json.dump(2) << "\n";
+        console.out << json.dump(2, ' ', false, kAnyBytes) << "\n";
     } else if (check.form == "sarif") {
         console.out << sarifOf(reviewItems(takes, loaded->places), WISETICK_VERSION);
     } else if (check.form == "junit") {
@@ -93,7 +93,7 @@ int comparePlans(const Console& console, const PlanOptions& options, const Loade
     }
     const std::vector<Moved> moved =
         ripple(evaluate(before.part, before.plan, before.take), evaluate(after->part, after->plan, after->take));
-    console.out << (options.isJson ? rippleJson(moved).dump(2) + "\n" : movedReport(moved, console.style));
+    console.out << (options.isJson ? rippleJson(moved).dump(2, ' ', false, kAnyBytes) + "\n" : movedReport(moved, console.style));
     return kHolds;
 }
 
@@ -157,7 +157,7 @@ int runCompare(const Console& console, const PlanOptions& options, const std::ve
     }
     const std::vector<std::string>& compared = others.empty() ? known : others;
     const std::vector<ComparedRow> rows = compareTakes(loaded->part, loaded->plan, compared);
-    console.out << (options.isJson ? comparisonJson(compared, rows).dump(2) + "\n"
+    console.out << (options.isJson ? comparisonJson(compared, rows).dump(2, ' ', false, kAnyBytes) + "\n"
                                    : compareReport(compared, rows, console.style));
     return kHolds;
 }

@@ -1,4 +1,5 @@
 #include "seek_command.h"
+#include "handover/figures_json.h"
 
 #include "files/plan_writer.h"
 #include "files/shelf.h"
@@ -181,10 +182,13 @@ SeekControl controlFor(double seconds) {
 }
 
 int refuse(const Console& console, const PlanOptions& options, const Loaded& loaded, const SeekOptions& seek,
-           const Question& question, const SeekResult& result) {
+           const Question& question, const SeekResult& result, const SeekControl& control) {
     const Space space = spaceOf(loaded.part, loaded.plan, loaded.take, question);
-    const auto refusal = whyNone(space, {seek.allConflicts, true, true}, controlFor(seek.within));
-    const auto crystals = crystalsThatDo(loaded.part, loaded.plan, loaded.take, question, controlFor(seek.within));
+    const auto refusal = whyNone(space, {seek.allConflicts, true, true}, control);
+    const auto crystals = crystalsThatDo(loaded.part, loaded.plan, loaded.take, question, control);
+    // what was cut before anything was found, or seen to collide, tells nothing
+    const bool isDecided = result.isComplete() || (refusal && !refusal->conflicts.empty());
+    const int code = isDecided ? kBroken : kUndecided;
     if (options.isJson) {
         nlohmann::ordered_json json = foundJson(loaded.part, loaded.plan, question, result);
         if (refusal) {
@@ -195,13 +199,14 @@ int refuse(const Console& console, const PlanOptions& options, const Loaded& loa
                 json["crystals"][loaded.part.sources[offer.source].id].push_back(rate.toString());
             }
         }
-        console.out << json.dump(2) << "\n";
-        return kBroken;
+        console.out << json.dump(2, ' ', false, kAnyBytes) << "\n";
+        return code;
     }
-    if (refusal) {
+    if (refusal && isDecided) {
         console.out << refusalReport(space, *refusal, console.style);
     } else if (!result.isComplete()) {
-        console.out << "Nothing was found; the search was cut " << (result.cut.empty() ? "before its end" : result.cut) << ".\n";
+        console.out << "Nothing was found; the search was cut " << (result.cut.empty() ? "before its end" : result.cut)
+                    << ". There may be takes: let it go on for longer (--within), or let less change.\n";
     } else {
         console.out << "There are takes, but none keeps the promises that are judged on whole takes: averages, lives,\n"
                        "what is chained or triggered, and what must hold in a mode too. Let them be kept only if possible.\n";
@@ -210,7 +215,7 @@ int refuse(const Console& console, const PlanOptions& options, const Loaded& loa
         console.out << "\nNothing is fitted for " << loaded.part.sources[offer.source].id << ". It can be kept with "
                     << offerSaid(loaded.part, offer) << ".\n";
     }
-    return kBroken;
+    return code;
 }
 
 } // namespace
@@ -227,9 +232,15 @@ int runSeek(const Console& console, const PlanOptions& options, const SeekOption
     const SeekControl control = controlFor(seek.within);
     const SeekResult result = wisetick::seek(loaded->part, loaded->plan, loaded->take, *question, control);
     if (result.found.empty()) {
-        return refuse(console, options, *loaded, seek, *question, result);
+        return refuse(console, options, *loaded, seek, *question, result, control);
     }
-    const std::size_t chosen = std::min(std::max<std::size_t>(seek.choose, 1), result.found.size());
+    for (const auto& [option, place] : {std::pair("--choose", seek.choose), std::pair("--unfold", seek.unfold)}) {
+        if (place > result.found.size()) {
+            console.err << option << ' ' << place << ": there is no such take; " << result.found.size() << " were found\n";
+            return kBadInput;
+        }
+    }
+    const std::size_t chosen = std::max<std::size_t>(seek.choose, 1);
     nlohmann::ordered_json json;
     if (options.isJson) {
         json = foundJson(loaded->part, loaded->plan, *question, result);
@@ -247,7 +258,7 @@ int runSeek(const Console& console, const PlanOptions& options, const SeekOption
         }
     }
     if (options.isJson) {
-        console.out << json.dump(2) << "\n";
+        console.out << json.dump(2, ' ', false, kAnyBytes) << "\n";
     }
     return seek.write.empty() ? kHolds : writeTake(console, options, *loaded, seek, result.found[chosen - 1]);
 }

@@ -185,7 +185,8 @@ nlohmann::ordered_json foundJson(const Part& part, const Plan& plan, const Quest
         json["found"].push_back(std::move(entry));
     }
     json["complete"] = result.isComplete();
-    json["cut"] = result.cut.empty() ? nlohmann::ordered_json() : nlohmann::ordered_json(result.cut);
+    json["cut"] = result.isComplete() ? nlohmann::ordered_json()
+                                      : nlohmann::ordered_json(result.cut.empty() ? "before its end" : std::string(result.cut));
     json["steps"] = result.steps;
     json["takes_log10"] = result.settings;
     return json;

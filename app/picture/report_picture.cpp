@@ -41,8 +41,8 @@ QByteArray svgOf(const ReportPicture& picture) {
     generator.setOutputDevice(&buffer);
     generator.setViewBox(QRectF(QPointF(), picture.size));
     generator.setSize(picture.size.toSize());
-    generator.setTitle(picture.title);
-    generator.setResolution(kDotsPerInch); // letters are as large beside the lines as on the screen
+    generator.setTitle(picture.title.toHtmlEscaped()); // it writes it as it stands
+    generator.setResolution(kDotsPerInch);             // letters are as large beside the lines as on the screen
     QPainter painter(&generator);
     picture.paint(painter);
     painter.end();

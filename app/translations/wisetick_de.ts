@@ -2765,6 +2765,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>eine Bedingung wie 'core &gt;= 100 MHz' oder 'sleep &lt;= 2 uA'</translation>
         </message>
         <message>
+            <source>a control character in '{}'</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>a control such as 'gate', or {{ say = … }}</source>
             <translation>eine Einstellung wie 'gate', oder {{ say = … }}</translation>
         </message>
@@ -2865,6 +2869,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>ein Feld, das den Eingang einer Leitung ohne Wähler zeigt</translation>
         </message>
         <message>
+            <source>a file of more than {} MB</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>a file that was not made here</source>
             <translation>eine Datei, die nicht hier gemacht wurde</translation>
         </message>
@@ -2891,6 +2899,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a job takes some time</source>
             <translation>eine Aufgabe dauert etwas</translation>
+        </message>
+        <message>
+            <source>a key of more than {} parts</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>a kind without a name or a schema</source>
@@ -3311,6 +3323,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a terminal, such as /dev/ttyUSB0</source>
             <translation>ein Terminal, etwa /dev/ttyUSB0</translation>
+        </message>
+        <message>
+            <source>a text in one line</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>a text in quotes</source>
@@ -3898,6 +3914,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>before</source>
             <translation>vor</translation>
+        </message>
+        <message>
+            <source>before it began: more than {} lines stand in series</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>before it is due again after </source>
@@ -5212,6 +5232,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>sein Auslöser {} ist {}</translation>
         </message>
         <message>
+            <source>job</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>job </source>
             <translation>Aufgabe </translation>
         </message>
@@ -5530,6 +5554,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>min, nominal, max rising</source>
             <translation>min, nominal, max steigend</translation>
+        </message>
+        <message>
+            <source>mode</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>more than a thousand years</source>
@@ -6140,6 +6168,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>von den {} besten Fassungen halten diese die Zusagen, die an ganzen Fassungen beurteilt werden; es mag mehr geben</translation>
         </message>
         <message>
+            <source>of the {} promises that share its fields, the settings of every {}th were tried for all</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>of those that the port allows</source>
             <translation>von denen, die der Port erlaubt</translation>
         </message>
@@ -6398,6 +6430,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>periods that share a multiple; the figures are those of the first 100000, with a bound for the rest</source>
             <translation>Perioden mit gemeinsamem Vielfachen; die Zahlen sind die der ersten 100000, mit einer Schranke für den Rest</translation>
+        </message>
+        <message>
+            <source>peripheral</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>phase 1:</source>
@@ -6768,6 +6804,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>eher um</translation>
         </message>
         <message>
+            <source>source</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>source or line</source>
             <translation>Quelle oder Leitung</translation>
         </message>
@@ -6938,6 +6978,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>table {}</source>
             <translation>Tabelle {}</translation>
+        </message>
+        <message>
+            <source>take</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>take %1</source>
@@ -7472,6 +7516,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>zuerst steht der, den die Zusage verlangt</translation>
         </message>
         <message>
+            <source>the ones before mended first</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>the part file, </source>
             <translation>die Bausteindatei, </translation>
         </message>
@@ -7866,6 +7914,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>ticks in a period</source>
             <translation>Ticks in einer Periode</translation>
+        </message>
+        <message>
+            <source>tier</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>tier {}</source>
@@ -8508,6 +8560,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>{} und {}</translation>
         </message>
         <message>
+            <source>{} and {} more</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>{} as fast as {}</source>
             <translation>{} so schnell wie {}</translation>
         </message>
@@ -8770,6 +8826,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{} modes with 'runs = true'</source>
             <translation>{} Modi mit 'runs = true'</translation>
+        </message>
+        <message>
+            <source>{} more faults</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>{} of cable</source>

@@ -27,7 +27,8 @@ std::string filled(std::string_view words, std::size_t count, const Argument& ar
         std::size_t which = next;
         if (end > at + 1) {
             which = 0;
-            for (std::size_t digit = at + 1; digit < end && std::isdigit(static_cast<unsigned char>(words[digit])) != 0; ++digit) {
+            for (std::size_t digit = at + 1; digit < end && std::isdigit(static_cast<unsigned char>(words[digit])) != 0;
+                 ++digit) {
                 which = which * 10 + static_cast<std::size_t>(words[digit] - '0');
             }
         }
@@ -91,9 +92,8 @@ std::string Text::in(const Language& language) const {
             continue;
         }
         const std::string words = language(piece.phrase);
-        const std::string plain = filled(piece.phrase, piece.arguments.size(), [&](std::size_t which) -> const std::string& {
-            return piece.arguments[which];
-        });
+        const std::string plain = filled(piece.phrase, piece.arguments.size(),
+                                         [&](std::size_t which) -> const std::string& { return piece.arguments[which]; });
         english += plain;
         said += words.empty() ? plain : filled(words, piece.arguments.size(), [&](std::size_t which) {
             return piece.arguments[which].in(language);
@@ -110,6 +110,24 @@ Text phraseOf(const char* phrase, std::vector<Text> arguments) {
     text.made_ = std::make_shared<std::vector<Text::Piece>>();
     text.made_->push_back({phrase, {}, std::move(arguments)});
     return text;
+}
+
+bool isPlainText(std::string_view text) {
+    for (std::size_t i = 0; i < text.size(); ++i) {
+        const auto sign = static_cast<unsigned char>(text[i]);
+        if (sign < 0x20 || sign == 0x7F) {
+            return false;
+        }
+        if (sign == 0xE2 && i + 2 < text.size()) {
+            const auto second = static_cast<unsigned char>(text[i + 1]);
+            const auto third = static_cast<unsigned char>(text[i + 2]);
+            const bool isMark = third == 0x8E || third == 0x8F || (third >= 0xAA && third <= 0xAE);
+            if ((second == 0x80 && isMark) || (second == 0x81 && third >= 0xA6 && third <= 0xA9)) {
+                return false;
+            }
+        }
+    }
+    return true;
 }
 
 } // namespace wisetick

@@ -49,14 +49,30 @@ private:
     std::shared_ptr<std::vector<Piece>> made_; ///< null: it is raw as a whole
 };
 
-inline Text operator+(Text left, const Text& right) { return std::move(left += right); }
-inline Text operator+(Text left, const std::string& right) { return std::move(left += right); }
-inline Text operator+(Text left, std::string&& right) { return std::move(left += right); }
-inline Text operator+(Text left, const char* right) { return std::move(left += right); }
-inline Text operator+(Text left, char right) { return std::move(left += right); }
-inline Text operator+(const std::string& left, const Text& right) { return Text(left) += right; }
-inline Text operator+(std::string&& left, const Text& right) { return Text(std::move(left)) += right; }
-inline Text operator+(const char* left, const Text& right) { return Text(left) += right; }
+inline Text operator+(Text left, const Text& right) {
+    return std::move(left += right);
+}
+inline Text operator+(Text left, const std::string& right) {
+    return std::move(left += right);
+}
+inline Text operator+(Text left, std::string&& right) {
+    return std::move(left += right);
+}
+inline Text operator+(Text left, const char* right) {
+    return std::move(left += right);
+}
+inline Text operator+(Text left, char right) {
+    return std::move(left += right);
+}
+inline Text operator+(const std::string& left, const Text& right) {
+    return Text(left) += right;
+}
+inline Text operator+(std::string&& left, const Text& right) {
+    return Text(std::move(left)) += right;
+}
+inline Text operator+(const char* left, const Text& right) {
+    return Text(left) += right;
+}
 
 /// The text of a phrase and its arguments.
 Text phraseOf(const char* phrase, std::vector<Text> arguments);
@@ -78,6 +94,10 @@ template <typename... Values>
 Text phrase(const char* words, const Values&... values) {
     return phraseOf(words, {argumentText(values)...});
 }
+
+/// Whether it is text in one line that only says what it shows: no control characters, no marks that turn the direction of
+/// writing (U+200E, U+200F, U+202A to U+202E, U+2066 to U+2069).
+bool isPlainText(std::string_view text);
 
 /// Marks a literal in a table as a phrase: it is said by `phrase(thing.words)` later.
 constexpr const char* phraseMark(const char* words) {

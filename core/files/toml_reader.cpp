@@ -160,6 +160,10 @@ std::optional<std::string> TableReader::text(std::string_view key, Need need) {
         error(key, nodeText(*found), phrase("a text in quotes"));
         return std::nullopt;
     }
+    if (key != "note" && !isPlainText(value->get())) {
+        error(key, phrase("a control character in '{}'", std::string(key)), phrase("a text in one line"));
+        return std::nullopt;
+    }
     return value->get();
 }
 
@@ -369,7 +373,52 @@ bool isId(std::string_view text) {
     });
 }
 
+namespace {
+
+constexpr int kDeepestKey = 100; // of which the parser, and what its tables are read by, go as deep
+
+/// Line and column where a dotted key, or the head of a table, has more parts than that.
+std::optional<std::pair<int, int>> tooDeepKey(std::string_view text) {
+    int line = 1;
+    int dots = 0;
+    std::size_t lineStart = 0;
+    char quote = '\0';
+    for (std::size_t i = 0; i < text.size(); ++i) {
+        const char sign = text[i];
+        if (sign == '\n') {
+            ++line;
+            lineStart = i + 1;
+            dots = 0;
+            continue; // in a text of several lines too: a dot there is no part of a key, and is counted for one line at most
+        }
+        if (quote != '\0') {
+            if (sign == '\\' && quote == '"') {
+                ++i;
+            }
+            quote = sign == quote ? '\0' : quote;
+            continue;
+        }
+        if (sign == '"' || sign == '\'') {
+            quote = sign;
+        } else if (sign == '#') {
+            i = std::min(text.find('\n', i), text.size()) - 1;
+        } else if (sign == '=' || sign == ',' || sign == '{' || sign == '}') {
+            dots = 0;
+        } else if (sign == '.' && ++dots >= kDeepestKey) {
+            return std::pair(line, static_cast<int>(i - lineStart) + 1);
+        }
+    }
+    return std::nullopt;
+}
+
+} // namespace
+
 std::optional<toml::table> parseToml(std::string_view text, Reporter& reporter) {
+    if (const auto deep = tooDeepKey(text)) {
+        reporter.error(Place{reporter.file(), deep->first, deep->second, {}}, phrase("a key of more than {} parts", kDeepestKey),
+                       phrase("at most {}", kDeepestKey));
+        return std::nullopt;
+    }
     try {
         return toml::parse(text);
     } catch (const toml::parse_error& error) {

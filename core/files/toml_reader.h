@@ -49,6 +49,7 @@ public:
     /// Where a node stands, or what it was made from.
     toml::source_region regionOf(const toml::node& node) const;
 
+    const std::string& file() const { return file_; }
     const Diagnostics& diagnostics() const { return diagnostics_; }
     const std::map<std::string, Place>& places() const { return places_; }
     /// Where the key of that path stands; of one that is not there, the table that it would stand in. Needs KeyPlaces::kept.

@@ -37,7 +37,10 @@ std::string commentText(std::string text) {
             text.insert(at + 1, " ");
         }
     }
-    std::replace(text.begin(), text.end(), '\n', ' ');
+    for (char& sign : text) {
+        const bool isControl = static_cast<unsigned char>(sign) < 0x20 || sign == 0x7F;
+        sign = isControl || sign == '\\' ? ' ' : sign; // a backslash at the end of a line would take the next one with it
+    }
     return text;
 }
 

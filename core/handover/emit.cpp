@@ -52,7 +52,7 @@ bool isWritten(const PromiseFigure& promise, Broken broken) {
 }
 
 std::string quotedCsv(const std::string& text) {
-    if (text.find_first_of(",\"\n") == std::string::npos) {
+    if (text.find_first_of(",\"\n\r") == std::string::npos) {
         return text;
     }
     std::string quoted = "\"";
@@ -98,7 +98,7 @@ std::string jsonOf(const Part& part, const Plan& plan, const Figures& figures, c
                                   {"take", figures.take},
                                   {"fields", std::move(list)},
                                   {"left_out", std::move(left)}}
-               .dump(2) +
+               .dump(2, ' ', false, nlohmann::ordered_json::error_handler_t::replace) +
            "\n";
 }
 

@@ -13,6 +13,9 @@
 
 namespace wisetick {
 
+/// How JSON is written of bytes that are no UTF-8, from an argument or a file: as U+FFFD.
+inline constexpr auto kAnyBytes = nlohmann::ordered_json::error_handler_t::replace;
+
 /// The figures as one JSON object (docs/json.md). Exact figures are strings, an integer or "num/den", in Hz, s, A, V, C;
 /// errors are exact relative fractions; what is unknown is null.
 nlohmann::ordered_json figuresJson(const Figures& figures);

@@ -113,7 +113,7 @@ std::string sarifOf(const std::vector<ReviewItem>& items, const std::string& ver
     return Object{{"$schema", "https://docs.oasis-open.org/sarif/sarif/v2.1.0/errata01/os/schemas/sarif-schema-2.1.0.json"},
                   {"version", "2.1.0"},
                   {"runs", Object::array({std::move(run)})}}
-               .dump(2) +
+               .dump(2, ' ', false, nlohmann::ordered_json::error_handler_t::replace) +
            "\n";
 }
 

@@ -82,6 +82,12 @@ std::string fieldText(const Field& field) {
     return text;
 }
 
+bool isRegisterName(std::string_view name) {
+    const auto isLetter = [](char c) { return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || c == '_'; };
+    return !name.empty() && isLetter(name.front()) &&
+           std::all_of(name.begin(), name.end(), [&](char c) { return isLetter(c) || (c >= '0' && c <= '9') || c == '.'; });
+}
+
 std::optional<Field> readField(std::string_view text) {
     const auto bit = [](std::string_view digits) -> std::optional<int> {
         const auto number = digits.size() > 2 ? std::nullopt : wholeNumber(digits);
@@ -96,6 +102,9 @@ std::optional<Field> readField(std::string_view text) {
     const auto msb = bit(bits.substr(0, colon));
     const auto lsb = colon == std::string_view::npos ? msb : bit(bits.substr(colon + 1));
     if (!msb || !lsb || *msb < *lsb) {
+        return std::nullopt;
+    }
+    if (!isRegisterName(text.substr(0, open))) {
         return std::nullopt;
     }
     return Field{std::string(text.substr(0, open)), *msb, *lsb};

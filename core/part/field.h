@@ -37,6 +37,9 @@ std::string fieldText(const Field& field);
 /// Reads "CLK.REF[4:0]" or "CLK.PLLIN[16]", bits 63 to 0; nothing if it is neither.
 std::optional<Field> readField(std::string_view text);
 
+/// Letters, digits, '_' and the dot behind a block, a letter first: what a name in C can be made of without two becoming one.
+bool isRegisterName(std::string_view name);
+
 /// What a field holds for a control set to n: a linear form ("n", "n-1", "16*n-16", "n/2-1", "65536-n"), which may name the ends
 /// of what the control can be set to ("n-least") and other controls of the same thing ("counts-n"); a power ("log2 n - 1"); or a
 /// table of codes by factor or by source id. `inOrder`: codes 0, 1, 2, … in the order of the settings, until these are known.

@@ -395,6 +395,11 @@ std::optional<Lifted> liftedOf(const Space& space, const Demanded& demanded) {
 }
 
 std::optional<Refusal> whyNone(const Space& space, const RefusalWanted& wanted, const SeekControl& control) {
+    if (isTooDeep(*space.part)) {
+        Refusal unsearched;
+        unsearched.isCut = true;
+        return unsearched;
+    }
     ConflictFinder finder(space, control);
     Effort& effort = finder.effort();
     if (finder.fits(finder.allAsked())) {

@@ -15,6 +15,8 @@ inline constexpr std::int64_t kQuickSteps = 20'000;      ///< before it is given
 inline constexpr double kManyRoutes = 8;                 ///< a power of ten: then that is tried first
 inline constexpr double kManyTakes = 20;                 ///< a power of ten: then those that leave the multipliers alone go first
 
+inline constexpr std::size_t kMostInSeries = 1000; ///< lines: the search of a branch goes as deep
+
 // Of routes.
 inline constexpr std::int64_t kWaitingBytes = 2500; ///< of a route that waits, about
 inline constexpr std::size_t kMostWaiting = 4096;   ///< then the best of them are worked off

@@ -375,8 +375,28 @@ Effort effortFor(const SeekControl& control, std::int64_t mostSteps) {
     return effort;
 }
 
+bool isTooDeep(const Part& part) {
+    std::vector<std::size_t> depth(part.lines.size(), 1);
+    for (const std::size_t line : part.order) {
+        for (const NodeIndex parent : part.lines[line].from) {
+            if (!part.isSource(parent)) {
+                depth[line] = std::max(depth[line], depth[parent - part.sources.size()] + 1);
+            }
+        }
+        if (depth[line] > policy::kMostInSeries) {
+            return true;
+        }
+    }
+    return false;
+}
+
 SeekResult seek(const Part& part, const Plan& plan, const std::string& take, const Question& question,
                 const SeekControl& control) {
+    if (isTooDeep(part)) {
+        SeekResult result;
+        result.cut = phrase("before it began: more than {} lines stand in series", policy::kMostInSeries);
+        return result;
+    }
     return search(spaceOf(part, plan, take, question), true, question.most, control);
 }
 

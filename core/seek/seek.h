@@ -28,6 +28,9 @@ struct SeekControl {
 /// The effort that a control allows, in no more than so many steps.
 Effort effortFor(const SeekControl& control, std::int64_t mostSteps);
 
+/// Whether more lines stand in series than are searched: it goes as deep as they do.
+bool isTooDeep(const Part& part);
+
 /// The best takes for a question, best first: fewest of the soft wishes and promises broken, then fewest strained, then what
 /// shall be as high or low as possible, then |error| ÷ tolerance from the greatest on, then the preferences, then the part's
 /// order. Every hard wish and promise, every limit of what is on and every rule is kept. Of takes with equal rates where it
