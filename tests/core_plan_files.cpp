@@ -1,6 +1,7 @@
 #include "derive/derive.h"
 #include "files/part_reader.h"
 #include "files/plan_writer.h"
+#include "plan/take_edits.h"
 #include "support.h"
 
 using namespace wisetick;
@@ -386,6 +387,27 @@ private slots:
             QVERIFY2(isCalendar(after.promises[i].name) || isAsBefore,
                      after.promises[i].name.c_str()); // those were set otherwise
         }
+    }
+
+    /// A file whose lines end with CR LF keeps doing so, in new lines too.
+    void linesEndAsTheyDid() {
+        std::string text = orchardText();
+        for (std::size_t at = text.find('\n'); at != std::string::npos; at = text.find('\n', at + 2)) {
+            text.insert(at, "\r");
+        }
+        const PartFile part = readPart(marramText(), "part");
+        const PlanFile file = readPlan(text, "plan", &*part.part);
+        QVERIFY2(file.plan.has_value(), lines(file.diagnostics).c_str());
+        QCOMPARE(savePlan(*file.plan, text), text);
+        Plan plan = *file.plan;
+        QCOMPARE(addTake(plan, "more"), std::string());
+        const std::string saved = savePlan(plan, text);
+        QVERIFY(saved != text);
+        for (std::size_t at = saved.find('\n'); at != std::string::npos; at = saved.find('\n', at + 1)) {
+            QVERIFY2(at > 0 && saved[at - 1] == '\r', saved.substr(at > 60 ? at - 60 : 0, 80).c_str());
+        }
+        const PlanFile back = readPlan(saved, "plan", &*part.part);
+        QVERIFY(back.plan && *back.plan == plan);
     }
 };
 

@@ -802,6 +802,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>„{}“ kann durch {2} nicht {1}</translation>
         </message>
         <message>
+            <source>'{}' chained with itself</source>
+            <translation>„{}“ mit sich selbst verkettet</translation>
+        </message>
+        <message>
             <source>'{}' has no drive '{}'</source>
             <translation>„{}“ hat keine Treiberstärke „{}“</translation>
         </message>
@@ -2766,7 +2770,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>a control character in '{}'</source>
-            <translation type="unfinished" />
+            <translation>ein Steuerzeichen in „{}“</translation>
         </message>
         <message>
             <source>a control such as 'gate', or {{ say = … }}</source>
@@ -2869,8 +2873,12 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>ein Feld, das den Eingang einer Leitung ohne Wähler zeigt</translation>
         </message>
         <message>
+            <source>a file beside the part</source>
+            <translation>eine Datei neben dem Baustein</translation>
+        </message>
+        <message>
             <source>a file of more than {} MB</source>
-            <translation type="unfinished" />
+            <translation>eine Datei von mehr als {} MB</translation>
         </message>
         <message>
             <source>a file that was not made here</source>
@@ -2902,7 +2910,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>a key of more than {} parts</source>
-            <translation type="unfinished" />
+            <translation>ein Schlüssel aus mehr als {} Teilen</translation>
         </message>
         <message>
             <source>a kind without a name or a schema</source>
@@ -3073,8 +3081,8 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>ein Paar wie ["64 MHz", 1], oder mit einem Tempo, ["64 MHz", 1, "92 %"]</translation>
         </message>
         <message>
-            <source>a part on the shelf ({}) or a path beside the plan</source>
-            <translation>ein Baustein auf dem Regal ({}) oder ein Pfad neben dem Plan</translation>
+            <source>a part on the shelf ({}), or a path below the folder of the plan or of the shelf (--parts)</source>
+            <translation>ein Baustein auf dem Regal ({}), oder ein Pfad unter dem Ordner des Plans oder des Regals (--parts)</translation>
         </message>
         <message>
             <source>a path from the plan's folder</source>
@@ -3183,6 +3191,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a rule that compares nothing</source>
             <translation>eine Regel, die nichts vergleicht</translation>
+        </message>
+        <message>
+            <source>a rule that no setting keeps: '{}'</source>
+            <translation>eine Regel, die keine Einstellung hält: „{}“</translation>
         </message>
         <message>
             <source>a rule with two relations</source>
@@ -3326,7 +3338,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>a text in one line</source>
-            <translation type="unfinished" />
+            <translation>ein Text in einer Zeile</translation>
         </message>
         <message>
             <source>a text in quotes</source>
@@ -3917,7 +3929,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>before it began: more than {} lines stand in series</source>
-            <translation type="unfinished" />
+            <translation>bevor sie begann: mehr als {} Leitungen stehen hintereinander</translation>
         </message>
         <message>
             <source>before it is due again after </source>
@@ -4266,6 +4278,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>constants, Rust</source>
             <translation>Konstanten, Rust</translation>
+        </message>
+        <message>
+            <source>contradiction</source>
+            <translation>Widerspruch</translation>
         </message>
         <message>
             <source>conversion</source>
@@ -5128,6 +5144,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>es steht auf einem von %1</translation>
         </message>
         <message>
+            <source>it stands outside the part's folder</source>
+            <translation>sie steht außerhalb des Ordners des Bausteins</translation>
+        </message>
+        <message>
             <source>it stands still in {} and would come late</source>
             <translation>er steht in {} still und käme zu spät</translation>
         </message>
@@ -5233,7 +5253,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>job</source>
-            <translation type="unfinished" />
+            <translation>Aufgabe</translation>
         </message>
         <message>
             <source>job </source>
@@ -5557,7 +5577,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>mode</source>
-            <translation type="unfinished" />
+            <translation>Modus</translation>
         </message>
         <message>
             <source>more than a thousand years</source>
@@ -5985,7 +6005,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>no {} '{}'</source>
-            <translation>kein {} „{}“</translation>
+            <translation>„{1}“ gibt es nicht ({0})</translation>
         </message>
         <message>
             <source>nobody answers there</source>
@@ -6169,7 +6189,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>of the {} promises that share its fields, the settings of every {}th were tried for all</source>
-            <translation type="unfinished" />
+            <translation>von den {} Zusagen, die sich seine Felder teilen, wurden die Einstellungen jeder {}. für alle versucht</translation>
         </message>
         <message>
             <source>of those that the port allows</source>
@@ -6433,7 +6453,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>peripheral</source>
-            <translation type="unfinished" />
+            <translation>Peripherie</translation>
         </message>
         <message>
             <source>phase 1:</source>
@@ -6632,6 +6652,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Regel {}</translation>
         </message>
         <message>
+            <source>rules that leave a ratio between {} and {}</source>
+            <translation>Regeln, die zwischen {} und {} ein Verhältnis lassen</translation>
+        </message>
+        <message>
+            <source>rules that no setting keeps together: '{}' and '{}'</source>
+            <translation>Regeln, die keine Einstellung zusammen hält: „{}“ und „{}“</translation>
+        </message>
+        <message>
             <source>runs at</source>
             <translation>läuft mit</translation>
         </message>
@@ -6805,7 +6833,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>source</source>
-            <translation type="unfinished" />
+            <translation>Quelle</translation>
         </message>
         <message>
             <source>source or line</source>
@@ -6981,7 +7009,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>take</source>
-            <translation type="unfinished" />
+            <translation>Fassung</translation>
         </message>
         <message>
             <source>take %1</source>
@@ -7344,6 +7372,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>die Kennung eines Templates</translation>
         </message>
         <message>
+            <source>the id of another timer</source>
+            <translation>die Kennung eines anderen Timers</translation>
+        </message>
+        <message>
             <source>the interrupt of {} stays on in {}: it wakes the core every {}, and no job says so</source>
             <translation>der Interrupt von {} bleibt in {} an: er weckt den Kern alle {}, und keine Aufgabe sagt das</translation>
         </message>
@@ -7517,7 +7549,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>the ones before mended first</source>
-            <translation type="unfinished" />
+            <translation>die davor zuerst beheben</translation>
         </message>
         <message>
             <source>the part file, </source>
@@ -7917,7 +7949,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>tier</source>
-            <translation type="unfinished" />
+            <translation>Stufe</translation>
         </message>
         <message>
             <source>tier {}</source>
@@ -8006,6 +8038,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>turns wanted</source>
             <translation>gesuchte Durchläufe</translation>
+        </message>
+        <message>
+            <source>two different lines, or 1 among what it allows</source>
+            <translation>zwei verschiedene Leitungen, oder 1 unter dem Erlaubten</translation>
         </message>
         <message>
             <source>two digits of base 16</source>
@@ -8561,7 +8597,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>{} and {} more</source>
-            <translation type="unfinished" />
+            <translation>{} und {} weitere</translation>
         </message>
         <message>
             <source>{} as fast as {}</source>
@@ -8829,7 +8865,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>{} more faults</source>
-            <translation type="unfinished" />
+            <translation>{} weitere Fehler</translation>
         </message>
         <message>
             <source>{} of cable</source>

@@ -49,7 +49,11 @@ public:
                [&](TableReader& reader, std::size_t index) { readPeripheral(context_, reader, part_.peripherals[index]); });
         eachOf("mode", modes_, [&](TableReader& reader, std::size_t index) { readMode(context_, reader, part_.modes[index]); });
         for (const toml::table* table : root_.tables("rule")) {
+            const std::size_t before = part_.rules.size();
             readRule(context_, *table);
+            if (part_.rules.size() > before) {
+                places_.emplace("rule." + std::to_string(before), TableReader(*table, reporter_, "rule").place());
+            }
         }
         for (const toml::table* table : root_.tables("wait")) {
             readWait(context_, *table);
@@ -395,7 +399,12 @@ std::optional<RegisterNames> readDescription(const toml::table& root, Reporter& 
         return std::nullopt;
     }
     Diagnostics faults;
-    const auto text = readTextFile(folder / *name, faults);
+    const bool isWithin = standsWithin(folder / *name, folder);
+    const auto text = isWithin ? readTextFile(folder / *name, faults) : std::nullopt;
+    if (!isWithin) {
+        faults.push_back(
+            {Severity::error, {}, phrase("it stands outside the part's folder"), phrase("a file beside the part"), {}});
+    }
     RegisterFile described = text ? readSvd(*text, *name) : RegisterFile();
     faults.insert(faults.end(), described.diagnostics.begin(), described.diagnostics.end());
     for (const Diagnostic& fault : faults) {

@@ -369,7 +369,22 @@ std::string writePlan(const Plan& plan) {
     return text;
 }
 
-std::string savePlan(const Plan& plan, const std::string& original) {
+namespace {
+
+/// Every line ends with CR LF, whether it did before or not.
+std::string withCrLf(const std::string& text) {
+    std::string all;
+    for (std::size_t i = 0; i < text.size(); ++i) {
+        if (text[i] == '\n' && (i == 0 || text[i - 1] != '\r')) {
+            all += '\r';
+        }
+        all += text[i];
+    }
+    return all;
+}
+
+/// The plan in the lines of the original text, where they can stay.
+std::string editedText(const Plan& plan, const std::string& original) {
     std::optional<Plan> old = readBack(original);
     if (!old) {
         return writePlan(plan);
@@ -410,6 +425,15 @@ std::string savePlan(const Plan& plan, const std::string& original) {
     const std::string result = TextEditor(text, before, renamed).edit();
     // whatever the shape of the text, what is saved is the plan
     return readBack(result) == plan ? result : writePlan(plan);
+}
+
+} // namespace
+
+std::string savePlan(const Plan& plan, const std::string& original) {
+    const std::string text = editedText(plan, original);
+    const std::size_t end = original.find('\n');
+    const bool isCrLf = end != std::string::npos && end > 0 && original[end - 1] == '\r'; // as its first line ends
+    return isCrLf && text != original ? withCrLf(text) : text;
 }
 
 tl::expected<std::string, Diagnostics> textToSave(const Plan& plan, const std::string& text, const Part& part) {

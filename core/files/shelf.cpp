@@ -26,12 +26,14 @@ bool isFile(const fs::path& path) {
 }
 
 std::optional<fs::path> findPart(const std::string& name, const fs::path& planFolder, const Shelf& shelf) {
-    if (name.find('/') != std::string::npos || endsWith(name, kPartSuffix)) {
-        const fs::path path = planFolder / name;
-        return isFile(path) ? std::optional(path) : std::nullopt;
-    }
     Shelf folders = shelf;
     folders.insert(folders.begin(), planFolder);
+    if (name.find('/') != std::string::npos || endsWith(name, kPartSuffix)) {
+        const fs::path path = planFolder / name;
+        const bool isWithin =
+            std::any_of(folders.begin(), folders.end(), [&](const fs::path& each) { return standsWithin(path, each); });
+        return isWithin && isFile(path) ? std::optional(path) : std::nullopt;
+    }
     for (const fs::path& folder : folders) {
         const fs::path path = folder / (name + kPartSuffix);
         if (isFile(path)) {
@@ -62,9 +64,11 @@ LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf) {
     const auto partPath = findPart(*named.part, path.parent_path(), shelf);
     if (!partPath) {
         const std::vector<std::string> known = partsOnShelf(shelf);
-        loaded.diagnostics.push_back({Severity::error, named.place, phrase("no part '{}'", *named.part),
-                                      phrase("a part on the shelf ({}) or a path beside the plan", listNames(known)),
-                                      didYouMean(*named.part, known)});
+        loaded.diagnostics.push_back(
+            {Severity::error, named.place, phrase("no part '{}'", *named.part),
+             phrase("a part on the shelf ({}), or a path below the folder of the plan or of the shelf (--parts)",
+                    listNames(known)),
+             didYouMean(*named.part, known)});
     } else if (const auto partText = readTextFile(*partPath, loaded.diagnostics)) {
         loaded.partPath = *partPath;
         PartFile part = readPart(*partText, partPath->string(), partPath->parent_path());

@@ -35,6 +35,14 @@ std::string contentOf(const std::filesystem::path& path, Text& why) {
 
 } // namespace
 
+bool standsWithin(const std::filesystem::path& path, const std::filesystem::path& folder) {
+    std::error_code error;
+    const auto whole = std::filesystem::weakly_canonical(path, error);
+    const auto top = std::filesystem::weakly_canonical(folder.empty() ? "." : folder, error);
+    const auto below = whole.lexically_relative(top);
+    return !error && !below.empty() && *below.begin() != "..";
+}
+
 std::optional<std::string> readTextFile(const std::filesystem::path& path, Diagnostics& diagnostics) {
     std::error_code error;
     if (std::filesystem::is_regular_file(path, error)) { // a pipe would be waited for without end

@@ -124,6 +124,9 @@ std::vector<std::string> readTimer(PartContext& context, TableReader& reader, Pe
     if (const toml::table* chained = reader.table("chained")) {
         TableReader inner(*chained, context.reporter, reader.pathOf("chained"));
         const bool isCascade = inner.has("counts");
+        if (const auto with = inner.text("with"); with && reader.pathOf("chained") == "peripheral." + *with + ".chained") {
+            inner.error("with", phrase("'{}' chained with itself", *with), phrase("the id of another timer"));
+        }
         TimerChain chain{inner.text("with", Need::required).value_or(""), 32, {}};
         if (isCascade) {
             chain.counts = readWholeSet(inner, "counts", Need::required);

@@ -24,6 +24,7 @@ public:
         for (const WaitTable& table : part_.waits) {
             lintWait(table);
         }
+        lintRules();
         for (const Peripheral& peripheral : part_.peripherals) {
             lintPeripheral(peripheral);
         }
@@ -59,6 +60,52 @@ private:
             findings_.push_back(
                 {Severity::warning, {{}, 0, 0, path}, found, expected, phrase("or accept = {{ \"{}\" = \"why\" }}", what)});
         }
+    }
+
+    /// Rules on the same two rates that leave no ratio between them, two by two.
+    void lintRules() {
+        for (std::size_t i = 0; i < part_.rules.size(); ++i) {
+            const Rule& rule = part_.rules[i];
+            if (rule.left == rule.right && !allows(rule, 1)) {
+                warn(phrase("contradiction"), "rule." + std::to_string(i), phrase("a rule that no setting keeps: '{}'", rule.say),
+                     phrase("two different lines, or 1 among what it allows"));
+            }
+            for (std::size_t j = 0; j < i; ++j) {
+                const Rule& other = part_.rules[j];
+                const bool isSame = rule.left == other.left && rule.right == other.right;
+                const bool isTurned = rule.left == other.right && rule.right == other.left && !other.times.isZero();
+                if ((isSame && contradict(rule, other)) || (isTurned && contradict(rule, turned(other)))) {
+                    warn(phrase("contradiction"), "rule." + std::to_string(i),
+                         phrase("rules that no setting keeps together: '{}' and '{}'", other.say, rule.say),
+                         phrase("rules that leave a ratio between {} and {}", part_.nodeId(rule.left), part_.nodeId(rule.right)));
+                }
+            }
+        }
+    }
+
+    /// Whether left = ratio × right keeps the rule.
+    static bool allows(const Rule& rule, const Rational& ratio) {
+        return rule.relation == Rule::Relation::atMost    ? ratio <= rule.times
+               : rule.relation == Rule::Relation::atLeast ? ratio >= rule.times
+                                                          : ratio == rule.times;
+    }
+
+    /// Of two rules on the same ratio: what the one allows at least is more than the other does at most.
+    static bool contradict(const Rule& a, const Rule& b) {
+        const auto isAbove = [](const Rule& low, const Rule& high) {
+            return low.relation != Rule::Relation::atMost && high.relation != Rule::Relation::atLeast && low.times > high.times;
+        };
+        return isAbove(a, b) || isAbove(b, a);
+    }
+
+    /// The same rule told of right ÷ left.
+    static Rule turned(Rule rule) {
+        std::swap(rule.left, rule.right);
+        rule.times = 1 / rule.times;
+        rule.relation = rule.relation == Rule::Relation::atMost    ? Rule::Relation::atLeast
+                        : rule.relation == Rule::Relation::atLeast ? Rule::Relation::atMost
+                                                                   : Rule::Relation::equals;
+        return rule;
     }
 
     void lintSource(const Source& source) {

@@ -1,5 +1,7 @@
 #include "plan/plan_check.h"
 
+#include "plan/plain_texts.h"
+
 #include "base/nearest_name.h"
 #include "base/text.h"
 #include "plan/setting_names.h"
@@ -59,6 +61,9 @@ public:
         if (plan_.board.regulator) {
             checkRegulator(*plan_.board.regulator);
         }
+        for (Diagnostic& each : textsNotPlain(plan_)) {
+            fault(each.place.path, each.found, each.expected);
+        }
         checkPromises();
         checkTakes();
         checkJobs();
@@ -72,7 +77,7 @@ public:
 
 private:
     void fault(std::string path, Text found, Text expected, Text mend = {}) {
-        if (faults_.size() >= kMostFaults) {
+        if (faults_.size() + 1 >= kMostFaults) {
             ++untold_;
             return;
         }
@@ -83,7 +88,7 @@ private:
         if (contains(known, name)) {
             return;
         }
-        if (faults_.size() >= kMostFaults) {
+        if (faults_.size() + 1 >= kMostFaults) {
             ++untold_;
         } else {
             fault(path, phrase("no {} '{}'", noun, name), listNames(known), didYouMean(name, known));

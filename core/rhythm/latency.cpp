@@ -51,14 +51,14 @@ Before whatStandsBefore(const std::vector<CoreTask>& tasks, std::size_t index) {
                                                       (other.interval == task.interval && i < index));
         if (isMoreUrgent) {
             before.again.push_back(&other);
-            before.load += other.takes / other.interval;
+            before.load = shortened(before.load + other.takes / other.interval, Rounding::up);
         } else if (!task.isHandler && !other.isHandler) {
             if (!other.hasInterval) {
                 before.chance = other.name;
                 continue;
             }
             before.jobs.push_back(&other);
-            before.load += (other.takes + other.change) / other.interval;
+            before.load = shortened(before.load + (other.takes + other.change) / other.interval, Rounding::up);
             before.wakes = std::max(before.wakes, other.wakes);
         }
     }

@@ -21,25 +21,6 @@ namespace {
 
 enum class Corner { typical, longest };
 
-/// Charge in C over the grid of temperatures, typical and largest.
-struct Charge {
-    std::vector<Rational> typ;
-    std::vector<Rational> max;
-
-    explicit Charge(std::size_t points) : typ(points), max(points) {}
-
-    /// Adds time × current; what is not known of a current adds nothing.
-    void add(const Rational& timeTyp, const std::vector<Rational>& ampereTyp, const Rational& timeMax,
-             const std::vector<Rational>& ampereMax) {
-        for (std::size_t i = 0; i < ampereTyp.size(); ++i) {
-            typ[i] = shortened(typ[i] + shortened(timeTyp * ampereTyp[i], Rounding::nearest), Rounding::nearest);
-        }
-        for (std::size_t i = 0; i < ampereMax.size(); ++i) {
-            max[i] = shortened(max[i] + shortened(timeMax * ampereMax[i], Rounding::up), Rounding::up);
-        }
-    }
-};
-
 /// Works out one play: two timelines, the charge of each of their items, and what follows.
 class Play {
 public:

@@ -21,6 +21,25 @@ struct Slot {
     Rational timeMax = {};
 };
 
+/// Charge in C over the grid of temperatures, typical and largest.
+struct Charge {
+    std::vector<Rational> typ;
+    std::vector<Rational> max;
+
+    explicit Charge(std::size_t points) : typ(points), max(points) {}
+
+    /// Adds time × current; what is not known of a current adds nothing.
+    void add(const Rational& timeTyp, const std::vector<Rational>& ampereTyp, const Rational& timeMax,
+             const std::vector<Rational>& ampereMax) {
+        for (std::size_t i = 0; i < ampereTyp.size(); ++i) {
+            typ[i] = shortened(typ[i] + shortened(timeTyp * ampereTyp[i], Rounding::nearest), Rounding::nearest);
+        }
+        for (std::size_t i = 0; i < ampereMax.size(); ++i) {
+            max[i] = shortened(max[i] + shortened(timeMax * ampereMax[i], Rounding::up), Rounding::up);
+        }
+    }
+};
+
 /// The slot of what is going on. There must be one.
 const Slot& slotOf(const std::vector<Slot>& slots, Doing doing, std::size_t which);
 Slot& slotOf(std::vector<Slot>& slots, Doing doing, std::size_t which);
