@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "seek/conflict.h"
 #include "seek/crystals.h"
 #include "seek/found_figures.h"
@@ -32,7 +33,7 @@ struct SeekAsked {
 /// One of those that collide, as it is shown.
 struct RefusedPiece {
     Demanded demanded;
-    std::string say;
+    Text say;
     std::vector<NodeIndex> nodes; ///< whose rows are meant
     std::optional<Lifted> lifted; ///< of a limit, rule or lock
     std::string promise;          ///< its name, of a promise
@@ -42,12 +43,12 @@ struct RefusedPiece {
 struct RefusalShown {
     std::vector<RefusedPiece> conflict; ///< the smallest; empty: it was not found
     bool isSmallest = true;
-    std::string explained;
+    Text explained;
     std::vector<Nearest> nearest;
     std::vector<RefusedPiece> lifts;    ///< what lifted alone would help
     std::vector<CrystalOffer> crystals; ///< that would do where nothing is fitted
     std::vector<std::string> sources;   ///< their ids
-    std::string other;                  ///< why there is no conflict to be shown
+    Text other;                         ///< why there is no conflict to be shown
 };
 
 /// What a search came to.

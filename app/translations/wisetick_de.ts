@@ -249,16 +249,16 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation> während {} zugleich </translation>
         </message>
         <message>
+            <source> with {}</source>
+            <translation> mit {}</translation>
+        </message>
+        <message>
             <source> with {} from {}</source>
             <translation> mit {} von {}</translation>
         </message>
         <message>
             <source> with {}.</source>
             <translation> mit {}.</translation>
-        </message>
-        <message>
-            <source> with {}{}{}</source>
-            <translation> mit {}{}{}</translation>
         </message>
         <message>
             <source> within 0.1 %</source>
@@ -3568,6 +3568,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>allein</translation>
         </message>
         <message>
+            <source>always</source>
+            <translation>immer</translation>
+        </message>
+        <message>
             <source>always drawn</source>
             <translation>immer gezogen</translation>
         </message>
@@ -5010,6 +5014,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>in the documents</source>
             <translation>in der Dokumentation</translation>
+        </message>
+        <message>
+            <source>in tier {}</source>
+            <translation>in Stufe {}</translation>
         </message>
         <message>
             <source>in {}</source>
@@ -8472,6 +8480,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>während er stillsteht</translation>
         </message>
         <message>
+            <source>while {} is </source>
+            <translation>während {} zugleich </translation>
+        </message>
+        <message>
             <source>whole numbers</source>
             <translation>ganze Zahlen</translation>
         </message>
@@ -8494,6 +8506,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>with the least prescaler</source>
             <translation>mit dem kleinsten Vorteiler</translation>
+        </message>
+        <message>
+            <source>with {}</source>
+            <translation>mit {}</translation>
+        </message>
+        <message>
+            <source>with {} from {}</source>
+            <translation>mit {} von {}</translation>
         </message>
         <message>
             <source>within </source>
@@ -8670,6 +8690,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{} can only be read</source>
             <translation>{} lässt sich nur lesen</translation>
+        </message>
+        <message>
+            <source>{} can't</source>
+            <translation>{} kann nicht</translation>
         </message>
         <message>
             <source>{} can't be written: it is no file</source>

@@ -35,12 +35,12 @@ ShownCycle shownCycle(const BenchSignal& signal, const Bounds& cycle) {
     return {cycle, Unit::second};
 }
 
-std::string measuredSaid(const ShownCycle& shown) {
+Text measuredSaid(const ShownCycle& shown) {
     const Rational open = std::max(shown.value.max - shown.value.nominal, shown.value.nominal - shown.value.min);
     return bare(printQuantity(shown.value.nominal, shown.unit)) + " \u00b1" + bare(printQuantity(open, shown.unit, kDigits));
 }
 
-std::string offSaid(const BenchSignal& signal, const MeasuredSignal& measured) {
+Text offSaid(const BenchSignal& signal, const MeasuredSignal& measured) {
     const ShownCycle was = shownCycle(signal, signal.cycle);
     const ShownCycle is = shownCycle(signal, measured.cycle);
     return printError(is.value.nominal / was.value.nominal - 1);
@@ -60,7 +60,7 @@ Text moreSaid(const BenchSignal&, const MeasuredSignal& measured) {
     return text;
 }
 
-std::string sourcesSaid(const Part& part, const Explanation& explanation) {
+Text sourcesSaid(const Part& part, const Explanation& explanation) {
     std::string text;
     for (const SourceReading& reading : explanation.sources) {
         if (reading.least <= reading.most && reading.most - reading.least < kTold) {

@@ -16,16 +16,16 @@ struct ShownCycle {
 ShownCycle shownCycle(const BenchSignal& signal, const Bounds& cycle);
 
 /// "507.02 ms ±83 ns".
-std::string measuredSaid(const ShownCycle& shown);
+Text measuredSaid(const ShownCycle& shown);
 
 /// "+12 ppm": how far a signal is off what was predicted.
-std::string offSaid(const BenchSignal& signal, const MeasuredSignal& measured);
+Text offSaid(const BenchSignal& signal, const MeasuredSignal& measured);
 
 /// "high 35 % ±0.04 %, periods spread by 120 ns": what else is measured of a signal, where it says more than the capture's looks.
 Text moreSaid(const BenchSignal& signal, const MeasuredSignal& measured);
 
 /// "xtm +12.9 ppm … +13.1 ppm" of each source that an explanation tells the rate of.
-std::string sourcesSaid(const Part& part, const Explanation& explanation);
+Text sourcesSaid(const Part& part, const Explanation& explanation);
 
 /// "leaves +0.3 %", or "far off".
 Text leftSaid(const Explanation& explanation);

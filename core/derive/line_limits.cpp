@@ -65,23 +65,31 @@ bool holds(const Limit& limit, const Board& board, const Controls& controls, con
 }
 
 /// " in tier fast", " below 2.7 V", " with bus_a \u00f7 4", " while f_ref is at least 1.8 MHz".
-Text whereText(const Part& part, const Limit& limit, const Controls& controls) {
-    Text text = limit.tier ? phrase(" in tier {}", part.tiers[*limit.tier].id) : "";
+Text whereText(const Part& part, const Limit& limit, const Controls& controls, bool isAlone = false) {
+    Text text;
+    const auto add = [&](const Text& behind, const Text& alone) { text += isAlone && text.empty() ? alone : behind; };
+    if (limit.tier) {
+        const std::string& tier = part.tiers[*limit.tier].id;
+        add(phrase(" in tier {}", tier), phrase("in tier {}", tier));
+    }
     if (limit.supplyBelow) {
-        text += phrase(" below {}", printQuantity(*limit.supplyBelow, Unit::volt));
+        const std::string supply = printQuantity(*limit.supplyBelow, Unit::volt);
+        add(phrase(" below {}", supply), phrase("below {}", supply));
     }
     if (limit.when && limit.when->control == "from") {
         const Line& line = part.lines[limit.when->line];
-        text += phrase(" with {} from {}", line.id, part.nodeId(line.from[controls.lines[limit.when->line].from]));
+        const std::string& from = part.nodeId(line.from[controls.lines[limit.when->line].from]);
+        add(phrase(" with {} from {}", line.id, from), phrase("with {} from {}", line.id, from));
     } else if (limit.when) {
         const LineControls& line = controls.lines[limit.when->line];
         const bool isMultiplier = limit.when->control == "multiply";
-        text += phrase(" with {}{}{}", part.lines[limit.when->line].id, isMultiplier ? " \u00d7 " : " \u00f7 ",
-                       printFactor(isMultiplier ? line.multiply : line.divide));
+        const std::string set = part.lines[limit.when->line].id + (isMultiplier ? " \u00d7 " : " \u00f7 ") +
+                                printFactor(isMultiplier ? line.multiply : line.divide);
+        add(phrase(" with {}", set), phrase("with {}", set));
     }
     if (limit.whileRate) {
         const RateCase& rate = *limit.whileRate;
-        text += phrase(" while {} is ", part.nodeId(rate.node));
+        add(phrase(" while {} is ", part.nodeId(rate.node)), phrase("while {} is ", part.nodeId(rate.node)));
         text += rate.least ? phrase("at least {}", hertzText(*rate.least)) : "";
         text += rate.least && rate.below ? phrase(" and ") : "";
         text += rate.below ? phrase("below {}", hertzText(*rate.below)) : "";
@@ -216,12 +224,12 @@ LimitSpan limitSpan(const Part& part, const Board& board, const std::vector<Limi
 Workings limitWorkings(const Part& part, const Board& board, const Line& line, const Controls& controls,
                        const std::vector<LineFigure>& lines) {
     Workings steps;
-    const auto shown = [](const std::optional<Rational>& end) { return end ? hertzText(*end) : std::string("none"); };
+    const auto shown = [](const std::optional<Rational>& end) { return end ? Text(hertzText(*end)) : phrase("none"); };
     for (const Limit& limit : line.limits) {
         if (holds(limit, board, controls, lines)) {
-            const Text where = whereText(part, limit, controls);
+            const Text where = whereText(part, limit, controls, true);
             steps.push_back({phrase("limit"),
-                             where.empty() ? "always" : where.substr(1),
+                             where.empty() ? phrase("always") : where,
                              {},
                              phrase("least {}, most {}", shown(limit.min), shown(limit.max)),
                              {{line.id, {}, Target::part("line." + line.id + ".limit"), limit.ref}}});

@@ -49,11 +49,11 @@ Text resultSaidBriefly(const PromiseFigure& promise) {
         return promise.note;
     }
     if (!promise.got || !promise.error) {
-        return "none";
+        return phrase("none");
     }
     const bool isExact = promise.error->nominal.isZero() && (!promise.margin || promise.unit != Unit::second);
     if (isExact) {
-        return "exact";
+        return phrase("exact");
     }
     if (isCounted(promise)) {
         return countSaid(promise);

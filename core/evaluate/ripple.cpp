@@ -10,7 +10,7 @@ namespace wisetick {
 
 namespace {
 
-std::string promiseText(const PromiseFigure& promise) {
+Text promiseText(const PromiseFigure& promise) {
     const Text result = resultSaid(promise);
     return result.empty() ? stateName(promise.state) : result;
 }

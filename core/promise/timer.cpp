@@ -369,8 +369,8 @@ private:
         return "0x" + text;
     }
 
-    std::string speedName() const { return core_->speed == 1 ? "" : phrase(" \u00d7 speed of its waits"); }
-    std::string coreText() const {
+    Text speedName() const { return core_->speed == 1 ? "" : phrase(" \u00d7 speed of its waits"); }
+    Text coreText() const {
         return printQuantity(core_->hertz.nominal, Unit::hertz) +
                (core_->speed == 1 ? "" : " \u00d7 " + printQuantity(core_->speed, Unit::ratio));
     }

@@ -48,7 +48,7 @@ Rational RareJobs::spanOf(const std::vector<TimelineJob>& jobs, bool hasChance, 
     const Rational perSecond = runsPerSecond(jobs);
     isCut = false;
     if (hasChance) {
-        return roundDown(Rational(kChanceRuns) / perSecond, kDigits);
+        return Rational(kChanceRuns) / perSecond; // by chance it is counted in nanoseconds
     }
     const auto whole = hyperperiod(jobs);
     if (whole && runsIn(jobs, *whole) <= kMostRuns) {

@@ -13,10 +13,11 @@ namespace wisetick {
 
 namespace {
 
-std::string listWords(const std::vector<std::string>& words, const char* last) {
-    std::string text;
+Text listWords(const std::vector<std::string>& words, const Text& last) {
+    Text text;
     for (std::size_t i = 0; i < words.size(); ++i) {
-        text += (i == 0 ? "" : (i + 1 == words.size() ? std::string(" ") + last + " " : ", ")) + words[i];
+        text += i == 0 ? Text() : (i + 1 == words.size() ? last : Text(", "));
+        text += words[i];
     }
     return text;
 }
@@ -24,10 +25,10 @@ std::string listWords(const std::vector<std::string>& words, const char* last) {
 /// "vco can't", "Neither vco1 nor vco2 can", "None of vco1, vco2 and vco3 can".
 Text noneCan(const std::vector<std::string>& words) {
     if (words.size() == 1) {
-        return words.front() + " can't";
+        return phrase("{} can't", words.front());
     }
     return words.size() == 2 ? phrase("Neither {} nor {} can", words[0], words[1])
-                             : phrase("None of {} can", listWords(words, "and"));
+                             : phrase("None of {} can", listWords(words, phrase(" and ")));
 }
 
 /// What there is above a node, itself too, to make its rate, in the part's order.
@@ -56,8 +57,8 @@ public:
     MakerWords(const Space& space, std::vector<std::size_t> wishes, const SeekControl& control)
         : space_(space), wishes_(std::move(wishes)), effort_(effortFor(control, policy::kWordsSteps)) {}
 
-    std::string text() {
-        std::string text;
+    Text text() {
+        Text text;
         for (const std::size_t wish : wishes_) {
             const Text alone = aloneText(wish);
             if (effort_.isOver()) {
@@ -90,7 +91,8 @@ private:
             }
         }
         return phrase(" {} alone {}", lineOf(wish),
-                      names.empty() ? phrase("can't be made at all.") : phrase("can be made by {}.", listWords(names, "or")));
+                      names.empty() ? phrase("can't be made at all.")
+                                    : phrase("can be made by {}.", listWords(names, phrase(" or "))));
     }
 
     Text apartText(std::size_t one, std::size_t other) {
@@ -170,9 +172,9 @@ Text explain(const Space& space, const Conflict& conflict, const SeekControl& co
             wishes.push_back(each.index);
         }
     }
-    Text text = asked.empty() ? phrase("the take itself can't be kept") : listWords(asked, "and");
+    Text text = asked.empty() ? phrase("the take itself can't be kept") : listWords(asked, phrase(" and "));
     text += asked.empty() ? "" : (asked.size() == 1 ? phrase(" can't be kept") : phrase(" can't be kept together"));
-    text += asked.empty() && !held.empty() ? phrase(" with {}.", listWords(held, "and"))
+    text += asked.empty() && !held.empty() ? phrase(" with {}.", listWords(held, phrase(" and ")))
                                            : (held.empty() ? "." : phrase(" within these limits."));
     return asked.size() < 2 ? text : text + MakerWords(space, wishes, control).text(); // of one it is said by that
 }

@@ -14,7 +14,7 @@ namespace wisetick {
 namespace {
 
 /// "1155", "about 3.2·10^41".
-std::string countText(double power) {
+Text countText(double power) {
     constexpr double kExact = 6;
     if (power < kExact) {
         return fmt::format("{:.0f}", std::round(std::pow(10.0, power)));
@@ -45,7 +45,7 @@ WishStanding standingIn(const Part& part, const Figures& figures, const Wish& wi
                                    : WishStanding{State::broken, 1};
 }
 
-std::string sayWorst(const Score& score) {
+Text sayWorst(const Score& score) {
     constexpr double kSmallShare = 0.01;
     constexpr double kLarge = 1000;
     if (score.ratios.empty()) {

@@ -20,7 +20,7 @@ FoundFigures figuresOfFound(const Part& part, const Plan& plan, const FoundTake&
 WishStanding standingIn(const Part& part, const Figures& figures, const Wish& wish);
 
 /// The greatest share of a tolerance: "exact", "12.5 %".
-std::string sayWorst(const Score& score);
+Text sayWorst(const Score& score);
 
 /// "kept", "1 broken, 2 strained".
 Text sayStates(const Score& score);
