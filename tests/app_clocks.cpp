@@ -71,6 +71,24 @@ private slots:
                  QStringList({QString::fromUtf8("\u00f7 3 = \u224853.333 MHz"), QString::fromUtf8("\u00f7 4 = 40 MHz")}));
     }
 
+    /// What was typed at a clock that a filter hides is meant for no other one, and with none shown nothing is looked for.
+    void whatIsEditedMayBeHidden() {
+        auto* clocks = window_->find<ClocksView>();
+        typeControl("bus_a", "48M");
+        QVERIFY(clocks->editor()->isVisible() && clocks->trouble()->isVisible());
+        clocks->find("core");
+        QVERIFY(!clocks->editor()->isVisible() && !clocks->trouble()->isVisible());
+        clocks->find({});
+        typeControl("bus_a", "48M");
+        clocks->find("no clock is called so");
+        QVERIFY(!clocks->editor()->isVisible() && !clocks->trouble()->isVisible());
+        window_->resize(window_->width() - 40, window_->height() - 60);
+        QTest::keyClick(clocks, Qt::Key_Return);
+        QVERIFY(!document().canUndo());
+        clocks->find({});
+        QVERIFY(!clocks->editor()->isVisible());
+    }
+
     void anOfferIsTakenByKey() {
         typeControl("bus_a", "48M");
         QVERIFY(window_->find<ClocksView>()->trouble()->isVisible());

@@ -139,6 +139,23 @@ private slots:
         document().keep();
     }
 
+    /// A title between the rows has no cells: what is pressed or clicked there is meant for the row below.
+    void titlesHoldNoCells() {
+        for (const char* example : {"orchard-sprayer", "spindle-balancer", "river-gauge"}) {
+            openExample(example);
+            SleepView* view = sleep();
+            for (int y = 0; y < view->viewport()->height(); y += 5) {
+                for (const int x : {12, view->viewport()->width() / 2}) {
+                    QTest::mouseClick(view->viewport(), Qt::LeftButton, {}, {x, y});
+                    QTest::keyClick(view, Qt::Key_Left);
+                    QTest::keyClick(view, Qt::Key_Right);
+                }
+            }
+            QTest::keyClick(view, Qt::Key_Home);
+            QVERIFY(!view->accessibleDescription().isEmpty());
+        }
+    }
+
     void restingByMouse() {
         settle();
         SleepView* view = sleep();

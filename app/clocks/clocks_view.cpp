@@ -95,6 +95,10 @@ void ClocksView::layOut() {
     for (std::size_t i = selectedRow_; kept.peripheral && i < layout_.rows().size(); ++i) {
         selectedRow_ = layout_.rows()[i].peripheral == kept.peripheral ? i : selectedRow_;
     }
+    if (hadRows && !row) { // what was being edited is not shown any more: what was typed is meant for no other row
+        editor_->hide();
+        trouble_->hide();
+    }
     hoveredRow_.reset();
     if (ghost_ && ghost_->lines.size() != figures.lines.size()) {
         ghost_.reset(); // of another part
@@ -336,6 +340,9 @@ void ClocksView::bringToView(const std::set<NodeIndex>& nodes) {
 }
 
 void ClocksView::scrollTo(std::size_t row) {
+    if (row >= layout_.rows().size()) {
+        return;
+    }
     const QRectF rect = layout_.rowRect(row);
     QScrollBar* bar = verticalScrollBar();
     if (rect.top() - layout_.measures().headHeight < bar->value()) {

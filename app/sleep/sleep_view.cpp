@@ -176,6 +176,17 @@ void SleepView::selectCell(std::size_t row, std::size_t mode) {
     row_ = std::clamp<std::size_t>(row, 1, matrix_.rows.size() - 1);
     setStale();
     make();
+    const auto isCell = [&](std::size_t each) { return each < matrix_.rows.size() && mode_ < matrix_.rows[each].cells.size(); };
+    std::size_t place = row_; // a title has no cells: the row below it is meant, at the end the one above
+    while (place < matrix_.rows.size() && !isCell(place)) {
+        ++place;
+    }
+    for (; place > 0 && !isCell(place); --place) {
+    }
+    if (!isCell(place)) {
+        return;
+    }
+    row_ = place;
     const ModeMatrix::Row& shown = matrix_.rows[row_];
     const ModeCell& cell = shown.cells[mode_];
     setAccessibleDescription(tr("%1, %2: %3").arg(matrix_.modes[mode_], shown.name, saidOf(cell)));
