@@ -71,7 +71,7 @@ private slots:
             track.values.push_back(static_cast<double>(random() % 1000));
             tick += 1 + static_cast<std::int64_t>(random() % 9);
         }
-        const ValueBlocks blocks(track, tick);
+        const ValueBlocks blocks(track);
         for (int i = 0; i < 3000; ++i) {
             const std::int64_t from = 7 + static_cast<std::int64_t>(random()) % (tick - 7) / (i % 2 == 0 ? 1 : 50);
             const std::int64_t at = std::max<std::int64_t>(from, 7);

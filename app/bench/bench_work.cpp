@@ -25,7 +25,7 @@ const QStringList kEndings{"*.vcd", "*.csv", "*.tsv"};
 std::shared_ptr<DrawnCurrent> drawnOf(const Capture& capture, const ValueTrack& track) {
     auto drawn = std::make_shared<DrawnCurrent>();
     drawn->track = &track;
-    drawn->blocks = std::make_unique<ValueBlocks>(track, capture.end);
+    drawn->blocks = std::make_unique<ValueBlocks>(track);
     drawn->seconds = capture.tick.toDouble();
     drawn->scale = ampereOf(track);
     return drawn;
@@ -233,7 +233,7 @@ void BenchWork::work(std::size_t which, const Record& record) {
                 auto drawn = std::make_shared<DrawnCurrent>();
                 drawn->capture = std::move(*prediction);
                 drawn->track = drawn->capture.values.data();
-                drawn->blocks = std::make_unique<ValueBlocks>(*drawn->track, drawn->capture.end);
+                drawn->blocks = std::make_unique<ValueBlocks>(*drawn->track);
                 drawn->seconds = drawn->capture.tick.toDouble();
                 result->foretold = std::move(drawn);
             }

@@ -41,7 +41,7 @@ std::vector<Rational> othersOf(const FactorSet& set, const Rational& now) {
 class SlipFinder {
 public:
     SlipFinder(const Part& part, const Plan& plan, const Figures& figures, const std::vector<BenchSignal>& predicted)
-        : part_(part), plan_(plan), figures_(figures), signals_(predicted), take_(*findTake(plan, figures.take)) {
+        : part_(part), plan_(plan), signals_(predicted), take_(*findTake(plan, figures.take)) {
         Diagnostics ignored;
         controls_ = resolveControls(part, take_, ignored);
     }
@@ -235,7 +235,6 @@ private:
 
     const Part& part_;
     const Plan& plan_;
-    const Figures& figures_;
     const std::vector<BenchSignal>& signals_;
     const Take& take_;
     Controls controls_;

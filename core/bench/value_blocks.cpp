@@ -4,7 +4,7 @@
 
 namespace wisetick {
 
-ValueBlocks::ValueBlocks(const ValueTrack& track, std::int64_t end) : track_(track), end_(end) {
+ValueBlocks::ValueBlocks(const ValueTrack& track) : track_(track) {
     std::vector<std::pair<float, float>> level;
     level.reserve(track.values.size());
     double sum = 0;

@@ -18,8 +18,7 @@ struct ValueSpan {
 /// stretch costs O(log size). The track must outlive it.
 class ValueBlocks {
 public:
-    /// `end`: the tick up to which the last value stands.
-    ValueBlocks(const ValueTrack& track, std::int64_t end);
+    explicit ValueBlocks(const ValueTrack& track);
 
     bool empty() const { return track_.ticks.empty(); }
     /// The value at a tick; that of the first before it.
@@ -33,7 +32,6 @@ private:
     std::size_t placeAt(std::int64_t tick) const;
 
     const ValueTrack& track_;
-    std::int64_t end_ = 0;
     std::vector<double> sums_; ///< value × ticks before each value
     std::vector<std::vector<std::pair<float, float>>> levels_;
 };

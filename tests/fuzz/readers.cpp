@@ -111,7 +111,7 @@ void checkCapture(const Capture& capture) {
     for (const ValueTrack& track : capture.values) {
         require(track.ticks.size() == track.values.size(), "a time for each value");
         measureCurrent(capture, track);
-        const ValueBlocks blocks(track, capture.end);
+        const ValueBlocks blocks(track);
         blocks.span(0, capture.end);
     }
     if (capture.tracks.empty() && capture.values.empty()) {
