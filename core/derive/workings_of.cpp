@@ -222,9 +222,8 @@ public:
         }
         const Demand demand = demandOf(part_, plan_, *take_, controls_);
         const RhythmFigure* played = figures_.rhythm ? &*figures_.rhythm : nullptr;
-        std::vector<Workings> made =
-            judgedWorkings({part_, plan_, *take_, controls_, demand, figures_.lines, played, Detail::workings}, figures_.promises,
-                           judged);
+        std::vector<Workings> made = judgedWorkings(
+            {part_, plan_, *take_, controls_, demand, figures_.lines, played, Detail::workings}, figures_.promises, judged);
         for (std::size_t i = 0, next = 0; i < places.size() && next < judged.size(); ++i) {
             if (places[i] != judged[next]) {
                 continue;
