@@ -106,8 +106,8 @@ int main(int argc, char** argv) {
          "VIEW"});
     parser.addOption({"seek", "Open Seek with this asked, such as \"usb = 48 MHz\"; may be given more than once.", "LINE"});
     parser.process(application);
-    // the fonts are found while the plan is read
-    std::thread fonts([] { QFontDatabase::hasFamily("Noto Sans"); });
+    // the fonts are found while the plan is read; whoever needs one meanwhile waits for that
+    std::thread fonts([] { QFontDatabase::families(); });
     // what writes a file, or is measured, leaves what the user chose alone
     const bool isQuiet = parser.isSet("picture") || parser.isSet("report") || parser.isSet("once");
     const wisetick::app::Settings chosen = isQuiet ? wisetick::app::Settings() : wisetick::app::Settings::read();

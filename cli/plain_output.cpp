@@ -1,5 +1,7 @@
 #include "plain_output.h"
 
+#include "base/text.h"
+
 #include <cstddef>
 #include <string>
 #include <string_view>
@@ -15,16 +17,6 @@ std::size_t colourAt(std::string_view text) {
     }
     const std::size_t end = text.find_first_not_of("0123456789;", 2);
     return end != std::string_view::npos && text[end] == 'm' ? end + 1 : 0;
-}
-
-/// Marks that turn the direction of writing: U+200E, U+200F, U+202A to U+202E, U+2066 to U+2069.
-bool turnsWriting(std::string_view text) {
-    if (text.size() < 3 || text[0] != '\xE2') {
-        return false;
-    }
-    const auto third = static_cast<unsigned char>(text[2]);
-    return text[1] == '\x80' ? third == 0x8E || third == 0x8F || (third >= 0xAA && third <= 0xAE)
-                             : text[1] == '\x81' && third >= 0xA6 && third <= 0xA9;
 }
 
 class PlainBuffer : public std::streambuf {

@@ -144,7 +144,7 @@ private slots:
         for (const char* example : {"orchard-sprayer", "spindle-balancer", "river-gauge"}) {
             openExample(example);
             SleepView* view = sleep();
-            for (int y = 0; y < view->viewport()->height(); y += 5) {
+            for (int y = 3; y < view->viewport()->height(); y += 12) {
                 for (const int x : {12, view->viewport()->width() / 2}) {
                     QTest::mouseClick(view->viewport(), Qt::LeftButton, {}, {x, y});
                     QTest::keyClick(view, Qt::Key_Left);

@@ -241,7 +241,7 @@ private:
         const bool isFixed = !hasControl(scene_.part, clock.node);
         drawText(painter_, name.translated(0, rect.height() / 2 - 1), Qt::AlignLeft, control, Face::small,
                  isFixed ? scene_.theme.muted : scene_.theme.kept);
-        if (const std::string& own = scene_.ownDemand[clock.node]; !own.empty()) { // wanted in this take alone
+        if (const Text& own = scene_.ownDemand[clock.node]; !own.empty()) { // wanted in this take alone
             const qreal end = textWidth(Face::small, control) + 3 * kPictureGrid;
             drawText(painter_, name.translated(0, rect.height() / 2 - 1).adjusted(end, 0, 0, 0), Qt::AlignLeft,
                      QObject::tr("only %1").arg(text(own)), Face::small, scene_.theme.muted);
@@ -251,8 +251,9 @@ private:
         drawText(painter_, rate, Qt::AlignRight,
                  line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : QObject::tr("no rate"), Face::bold,
                  isWell ? ink : scene_.theme.of(line.state));
-        drawText(painter_, rate.translated(0, rect.height() / 2 - 1), Qt::AlignRight, line.isOn ? limitText(line) : "off",
-                 Face::small, isWell ? scene_.theme.muted : scene_.theme.of(line.state));
+        drawText(painter_, rate.translated(0, rect.height() / 2 - 1), Qt::AlignRight,
+                 line.isOn ? limitText(line) : QObject::tr("off"), Face::small,
+                 isWell ? scene_.theme.muted : scene_.theme.of(line.state));
         if (line.limitMin || line.limitMax) {
             paintRail(line, rect);
         }

@@ -14,8 +14,8 @@ struct ClocksScene {
     const ClocksLayout& layout;
     const std::set<NodeIndex>& unfolded;
     const std::set<NodeIndex>& folded;
-    const std::set<NodeIndex>& marked;         ///< in question
-    const std::vector<std::string>& ownDemand; ///< by node: why it is on in this take alone, "in bus"
+    const std::set<NodeIndex>& marked;  ///< in question
+    const std::vector<Text>& ownDemand; ///< by node: why it is on in this take alone, "in bus"
     Theme theme;
     std::optional<std::size_t> selected; ///< row
     std::optional<std::size_t> hovered;  ///< row

@@ -124,7 +124,7 @@ ClocksScene ClocksView::scene() const {
 
 QString ClocksView::saidOf(NodeIndex node) const {
     const LineFigure& line = document_.figures().lines[node];
-    const std::string& own = node < ownDemand_.size() ? ownDemand_[node] : std::string();
+    const Text own = node < ownDemand_.size() ? ownDemand_[node] : Text();
     return tr("%1, %2, %3")
                .arg(text(line.control), line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
                     line.isOn ? text(stateName(line.state)) : tr("off")) +

@@ -119,9 +119,9 @@ private:
     QString ghostTake_;
     std::optional<Figures> ghost_;
     std::set<NodeIndex> marked_;
-    std::vector<std::string> ownDemand_; ///< by node
-    QString beyond_;                     ///< what was typed last and asks for a rate that the row can't reach
-    QPoint pressedAt_;                   ///< where a row may be dragged away from
+    std::vector<Text> ownDemand_; ///< by node
+    QString beyond_;              ///< what was typed last and asks for a rate that the row can't reach
+    QPoint pressedAt_;            ///< where a row may be dragged away from
     bool mayDragRow_ = false;
     QLineEdit* editor_;
     QLabel* trouble_;

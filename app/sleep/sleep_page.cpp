@@ -35,7 +35,8 @@ public:
         }
         const Figures& figures = document_.figures();
         for (const ModeFigure& mode : figures.modes) {
-            std::vector<Picture> drawn = modePictures(document_.part(), document_.plan(), figures, mode);
+            std::vector<Picture> drawn =
+                modePictures(document_.plan(), figures, mode, sweepSupply(document_.part(), document_.plan(), figures, mode.id));
             drawn.push_back(drawBars(figures, mode, {}));
             pictures["mode/" + mode.id] = stacked(std::move(drawn), theme);
         }

@@ -144,9 +144,9 @@ Picture currentOverTemperature(const Figures& figures, const ModeFigure& mode) {
     return sweepPicture(sweep);
 }
 
-std::optional<Picture> currentOverSupply(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode) {
+std::optional<Picture> currentOverSupply(const Plan& plan, const ModeFigure& mode, const std::vector<SweepPoint>& overSupply) {
     Sweep sweep;
-    sweep.points = sweepSupply(part, plan, figures, mode.id);
+    sweep.points = overSupply;
     if (sweep.points.size() < 2 ||
         (sweep.points.front().typ == sweep.points.back().typ && sweep.points.front().worst == sweep.points.back().worst)) {
         return std::nullopt;
@@ -160,7 +160,8 @@ std::optional<Picture> currentOverSupply(const Part& part, const Plan& plan, con
     return sweepPicture(sweep);
 }
 
-std::vector<Picture> modePictures(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode) {
+std::vector<Picture> modePictures(const Plan& plan, const Figures& figures, const ModeFigure& mode,
+                                  const std::vector<SweepPoint>& overSupply) {
     std::vector<Picture> pictures;
     if (mode.wakeUp) {
         pictures.push_back(wakeStrip(plan, figures, mode));
@@ -168,8 +169,8 @@ std::vector<Picture> modePictures(const Part& part, const Plan& plan, const Figu
     if (figures.grid.celsius.size() > 1) {
         pictures.push_back(currentOverTemperature(figures, mode));
     }
-    if (auto overSupply = currentOverSupply(part, plan, figures, mode)) {
-        pictures.push_back(std::move(*overSupply));
+    if (auto drawn = currentOverSupply(plan, mode, overSupply)) {
+        pictures.push_back(std::move(*drawn));
     }
     return pictures;
 }

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "evaluate/battery_moves.h"
 #include "picture/picture.h"
 #include "rhythm/rest_cost.h"
 
@@ -11,11 +12,12 @@ Picture wakeStrip(const Plan& plan, const Figures& figures, const ModeFigure& mo
 /// What a mode draws over the board's temperatures, typically and at most. Needs more than one temperature.
 Picture currentOverTemperature(const Figures& figures, const ModeFigure& mode);
 
-/// What a mode draws over the board's supply; nothing where it does not depend on it.
-std::optional<Picture> currentOverSupply(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode);
+/// What a mode draws over the board's supply, of what sweepSupply found; nothing where it does not depend on it.
+std::optional<Picture> currentOverSupply(const Plan& plan, const ModeFigure& mode, const std::vector<SweepPoint>& overSupply);
 
 /// How a mode is left, and what it draws over the board's temperatures and supply, as far as that can be drawn.
-std::vector<Picture> modePictures(const Part& part, const Plan& plan, const Figures& figures, const ModeFigure& mode);
+std::vector<Picture> modePictures(const Plan& plan, const Figures& figures, const ModeFigure& mode,
+                                  const std::vector<SweepPoint>& overSupply);
 
 /// From which length of a rest on which mode takes the least charge, and how long the jobs let it rest.
 Picture restLengths(const std::vector<BestRest>& best, const std::vector<JobRest>& jobs, const std::string& meant);

@@ -25,7 +25,10 @@ constexpr qreal kPillHeight = 8;
 SleepView::SleepView(Document& document, QWidget* parent) : PaintedView(tr("Sleep modes"), parent), document_(document) {
     setHorizontalScrollBarPolicy(Qt::ScrollBarAsNeeded);
     setHorizontalScrollBar(new SlimScrollBar(Qt::Horizontal));
-    connect(&document_, &Document::changed, this, [this] { setStale(); });
+    connect(&document_, &Document::changed, this, [this] {
+        overSupply_.clear();
+        setStale();
+    });
 }
 
 qreal SleepView::rowHeight() const {
@@ -50,7 +53,12 @@ void SleepView::remake() {
         mode_ = std::min(mode_, matrix_.modes.size() - 1);
         row_ = std::clamp<std::size_t>(row_, 1, matrix_.rows.size() - 1);
         const ModeFigure& mode = figures.modes[mode_];
-        pictures_ = modePictures(part, document_.plan(), figures, mode);
+        const auto known = overSupply_.find(mode_); // nine derivations: once for a mode, not at each key
+        const std::vector<SweepPoint>& overSupply =
+            known != overSupply_.end()
+                ? known->second
+                : overSupply_.emplace(mode_, sweepSupply(part, document_.plan(), figures, mode.id)).first->second;
+        pictures_ = modePictures(document_.plan(), figures, mode, overSupply);
         bands_ = bestRests(restCosts(part, figures));
         jobs_ = jobRests(part, document_.plan(), figures, bands_);
         pictures_.push_back(restLengths(bands_, jobs_, document_.take().restsIn));
@@ -169,12 +177,13 @@ void SleepView::selectCell(std::size_t row, std::size_t mode) {
     if (matrix_.modes.empty()) {
         return;
     }
+    mode = std::min(mode, matrix_.modes.size() - 1);
     if (mode != mode_) {
         without_.clear();
+        mode_ = mode;
+        setStale();
     }
-    mode_ = std::min(mode, matrix_.modes.size() - 1);
     row_ = std::clamp<std::size_t>(row, 1, matrix_.rows.size() - 1);
-    setStale();
     make();
     const auto isCell = [&](std::size_t each) { return each < matrix_.rows.size() && mode_ < matrix_.rows[each].cells.size(); };
     std::size_t place = row_; // a title has no cells: the row below it is meant, at the end the one above

@@ -5,6 +5,8 @@
 #include "sleep/mode_matrix.h"
 #include "sleep/sleep_pictures.h"
 
+#include <map>
+
 namespace wisetick::app {
 
 /// The modes beside one another, and of the selected one how it wakes, from which rest on it pays and what draws in it. Left and
@@ -69,6 +71,7 @@ private:
     std::vector<Picture> pictures_;
     std::vector<BestRest> bands_;
     std::vector<JobRest> jobs_;
+    std::map<std::size_t, std::vector<SweepPoint>> overSupply_; ///< of the modes looked at since the last change
     std::vector<std::string> without_;
     std::size_t mode_ = 0;
     std::size_t row_ = 0; ///< 0 is the first row, a title is never selected

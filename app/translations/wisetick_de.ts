@@ -65,10 +65,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation> und nichts dahinter</translation>
         </message>
         <message>
-            <source> and start-ups</source>
-            <translation> und Anläufe</translation>
-        </message>
-        <message>
             <source> and {} more)</source>
             <translation> und {} weiteren)</translation>
         </message>
@@ -283,10 +279,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source> {} make both {} and {}.</source>
             <translation> {} ergeben sowohl {} als auch {}.</translation>
-        </message>
-        <message>
-            <source> × oversampling)</source>
-            <translation> × Überabtastung)</translation>
         </message>
         <message>
             <source> × prescaler</source>
@@ -1125,20 +1117,16 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>1 löscht es</translation>
         </message>
         <message>
-            <source>1 kHz at 50 % duty</source>
-            <translation>1 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
             <source>1 line outside its limits</source>
             <translation>1 Leitung außerhalb ihrer Grenzen</translation>
         </message>
         <message>
-            <source>1 ms</source>
-            <translation>1 ms</translation>
+            <source>1 ÷ (one channel × channels × oversampling)</source>
+            <translation>1 ÷ (ein Kanal × Kanäle × Überabtastung)</translation>
         </message>
         <message>
-            <source>1 ÷ (one channel × channels{}</source>
-            <translation>1 ÷ (ein Kanal × Kanäle{}</translation>
+            <source>1 ÷ (one channel × channels)</source>
+            <translation>1 ÷ (ein Kanal × Kanäle)</translation>
         </message>
         <message>
             <source>1 ÷ counts</source>
@@ -1149,104 +1137,16 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>1 ÷ Periode</translation>
         </message>
         <message>
-            <source>10 kHz at 50 % duty</source>
-            <translation>10 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
-            <source>10 ms</source>
-            <translation>10 ms</translation>
-        </message>
-        <message>
-            <source>10 us</source>
-            <translation>10 us</translation>
-        </message>
-        <message>
-            <source>100 kHz at 50 % duty</source>
-            <translation>100 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
-            <source>100 ms</source>
-            <translation>100 ms</translation>
-        </message>
-        <message>
-            <source>100 us</source>
-            <translation>100 us</translation>
-        </message>
-        <message>
-            <source>125 us</source>
-            <translation>125 us</translation>
-        </message>
-        <message>
-            <source>16 kHz at 50 % duty</source>
-            <translation>16 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
-            <source>2 kHz at 50 % duty</source>
-            <translation>2 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
-            <source>2 ms</source>
-            <translation>2 ms</translation>
-        </message>
-        <message>
             <source>2 × (node delay + cable × 5 ns/m), in quanta rounded up</source>
             <translation>2 × (Knotenverzögerung + Kabel × 5 ns/m), in Quanten, aufgerundet</translation>
-        </message>
-        <message>
-            <source>20 kHz at 50 % duty</source>
-            <translation>20 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
-            <source>20 ms</source>
-            <translation>20 ms</translation>
-        </message>
-        <message>
-            <source>25 kHz at 50 % duty</source>
-            <translation>25 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
-            <source>250 us</source>
-            <translation>250 us</translation>
         </message>
         <message>
             <source>2^bits − counts</source>
             <translation>2^Bits − Zählschritte</translation>
         </message>
         <message>
-            <source>40 kHz at 50 % duty</source>
-            <translation>40 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
-            <source>5 kHz at 50 % duty</source>
-            <translation>5 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
-            <source>5 ms</source>
-            <translation>5 ms</translation>
-        </message>
-        <message>
             <source>5 or more: a crystal of less load or less resistance</source>
             <translation>5 oder mehr: ein Quarz mit weniger Last oder weniger Widerstand</translation>
-        </message>
-        <message>
-            <source>50 kHz at 50 % duty</source>
-            <translation>50 kHz bei 50 % Tastgrad</translation>
-        </message>
-        <message>
-            <source>50 ms</source>
-            <translation>50 ms</translation>
-        </message>
-        <message>
-            <source>50 us</source>
-            <translation>50 us</translation>
-        </message>
-        <message>
-            <source>500 ms</source>
-            <translation>500 ms</translation>
-        </message>
-        <message>
-            <source>500 us</source>
-            <translation>500 us</translation>
         </message>
         <message>
             <source>: %1</source>
@@ -4768,10 +4668,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>beenden, was {}{}</translation>
         </message>
         <message>
-            <source>fires every</source>
-            <translation>feuert alle</translation>
-        </message>
-        <message>
             <source>first instruction</source>
             <translation>erster Befehl</translation>
         </message>
@@ -5496,12 +5392,16 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>längste Ruhe {}</translation>
         </message>
         <message>
-            <source>longest stages of waking + done after, awake</source>
-            <translation>längste Stufen des Aufwachens + fertig nach, wach</translation>
+            <source>longest stages</source>
+            <translation>längste Stufen</translation>
         </message>
         <message>
-            <source>longest stages{}</source>
-            <translation>längste Stufen{}</translation>
+            <source>longest stages and start-ups</source>
+            <translation>längste Stufen und Anläufe</translation>
+        </message>
+        <message>
+            <source>longest stages of waking + done after, awake</source>
+            <translation>längste Stufen des Aufwachens + fertig nach, wach</translation>
         </message>
         <message>
             <source>longest {}</source>

@@ -55,7 +55,7 @@ std::optional<std::string> nearestName(std::string_view typed, const std::vector
 
 Text didYouMean(std::string_view typed, const std::vector<std::string>& known) {
     const auto nearest = nearestName(typed, known);
-    return nearest ? phrase("did you mean '{}'?", *nearest) : std::string();
+    return nearest ? phrase("did you mean '{}'?", *nearest) : Text();
 }
 
 Text listNames(const std::vector<std::string>& names) {

@@ -112,19 +112,23 @@ Text phraseOf(const char* phrase, std::vector<Text> arguments) {
     return text;
 }
 
+bool turnsWriting(std::string_view text) {
+    if (text.size() < 3 || text[0] != '\xE2') {
+        return false;
+    }
+    const auto third = static_cast<unsigned char>(text[2]);
+    return text[1] == '\x80' ? third == 0x8E || third == 0x8F || (third >= 0xAA && third <= 0xAE)
+                             : text[1] == '\x81' && third >= 0xA6 && third <= 0xA9;
+}
+
 bool isPlainText(std::string_view text) {
     for (std::size_t i = 0; i < text.size(); ++i) {
         const auto sign = static_cast<unsigned char>(text[i]);
         if (sign < 0x20 || sign == 0x7F) {
             return false;
         }
-        if (sign == 0xE2 && i + 2 < text.size()) {
-            const auto second = static_cast<unsigned char>(text[i + 1]);
-            const auto third = static_cast<unsigned char>(text[i + 2]);
-            const bool isMark = third == 0x8E || third == 0x8F || (third >= 0xAA && third <= 0xAE);
-            if ((second == 0x80 && isMark) || (second == 0x81 && third >= 0xA6 && third <= 0xA9)) {
-                return false;
-            }
+        if (turnsWriting(text.substr(i))) {
+            return false;
         }
     }
     return true;

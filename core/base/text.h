@@ -95,8 +95,12 @@ Text phrase(const char* words, const Values&... values) {
     return phraseOf(words, {argumentText(values)...});
 }
 
+/// Whether it begins with a mark that turns the direction of writing (three bytes: U+200E, U+200F, U+202A to U+202E, U+2066 to
+/// U+2069).
+bool turnsWriting(std::string_view text);
+
 /// Whether it is text in one line that only says what it shows: no control characters, no marks that turn the direction of
-/// writing (U+200E, U+200F, U+202A to U+202E, U+2066 to U+2069).
+/// writing.
 bool isPlainText(std::string_view text);
 
 /// Marks a literal in a table as a phrase: it is said by `phrase(thing.words)` later.

@@ -128,15 +128,15 @@ Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Cont
     return demand;
 }
 
-std::vector<std::string> ownDemand(const Part& part, const Plan& plan, const Take& take, const Controls& controls) {
+std::vector<Text> ownDemand(const Part& part, const Plan& plan, const Take& take, const Controls& controls) {
     const JobUses noJob{false, nullptr};
     Plan everywhere = plan;
     std::erase_if(everywhere.promises, [](const Promise& promise) { return !promise.line.inTakes.empty(); });
     const std::vector<bool> always = demandOf(part, everywhere, take, controls, noJob).nodes;
     const std::vector<bool> here = demandOf(part, plan, take, controls, noJob).nodes;
-    std::vector<std::string> list(part.nodeCount());
+    std::vector<Text> list(part.nodeCount());
     for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
-        list[node] = here[node] && !always[node] ? phrase("in {}", take.name) : std::string();
+        list[node] = here[node] && !always[node] ? phrase("in {}", take.name) : Text();
     }
     for (const Job& job : plan.jobs) {
         const std::vector<bool> during =

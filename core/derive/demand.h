@@ -26,7 +26,7 @@ Demand demandOf(const Part& part, const Plan& plan, const Take& take, const Cont
 
 /// By NodeIndex, why a source or line is on in this take that would be off without: "in bus" where only promises are asked that
 /// name the take, "while report" where only jobs want it; empty for all others.
-std::vector<std::string> ownDemand(const Part& part, const Plan& plan, const Take& take, const Controls& controls);
+std::vector<Text> ownDemand(const Part& part, const Plan& plan, const Take& take, const Controls& controls);
 
 /// Whether a promise is asked in that take: everywhere it is looked at where it says nothing, in the takes that it names, or in
 /// the one that its job runs in.

@@ -387,7 +387,7 @@ private:
             const auto* fires = other.ask.as<FiresAsk>();
             if (fires != nullptr && other.subject == takes->trigger && fires->period * takes->samplesPerSecond == 1) {
                 state = figures[i].state;
-                why = state == State::kept ? std::string() : phrase("its trigger {} is {}", names_[i], stateName(state));
+                why = state == State::kept ? Text() : phrase("its trigger {} is {}", names_[i], stateName(state));
                 checkScan(context_.plan.promises[index].line, figure, other, figures[i]);
             }
         }

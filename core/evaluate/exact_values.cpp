@@ -11,34 +11,18 @@ namespace wisetick {
 namespace {
 
 /// Values worth offering, by the words before them.
-const std::vector<std::string>& roundValues(const Text& words) {
+const std::vector<std::string>& roundValues(const std::string& words) {
     static const std::vector<std::string> none;
     static const std::vector<std::string> bitRates{"9600",    "19200",      "38400",      "57600",      "115200",  "230400",
                                                    "250000",  "460800",     "500000",     "921600",     "1000000", "2000000",
                                                    "3000000", "125 kbit/s", "250 kbit/s", "500 kbit/s", "1 Mbit/s"};
-    static const std::vector<std::string> periods{phrase("10 us"),
-                                                  phrase("50 us"),
-                                                  phrase("100 us"),
-                                                  phrase("125 us"),
-                                                  phrase("250 us"),
-                                                  phrase("500 us"),
-                                                  phrase("1 ms"),
-                                                  phrase("2 ms"),
-                                                  phrase("5 ms"),
-                                                  phrase("10 ms"),
-                                                  phrase("20 ms"),
-                                                  phrase("50 ms"),
-                                                  phrase("100 ms"),
-                                                  phrase("500 ms"),
-                                                  "1 s",
-                                                  "10 s"};
-    static const std::vector<std::string> rates{phrase("1 kHz at 50 % duty"),  phrase("2 kHz at 50 % duty"),
-                                                phrase("5 kHz at 50 % duty"),  phrase("10 kHz at 50 % duty"),
-                                                phrase("16 kHz at 50 % duty"), phrase("20 kHz at 50 % duty"),
-                                                phrase("25 kHz at 50 % duty"), phrase("40 kHz at 50 % duty"),
-                                                phrase("50 kHz at 50 % duty"), phrase("100 kHz at 50 % duty")};
+    static const std::vector<std::string> periods{"10 us", "50 us", "100 us", "125 us", "250 us", "500 us", "1 ms", "2 ms",
+                                                  "5 ms",  "10 ms", "20 ms",  "50 ms",  "100 ms", "500 ms", "1 s",  "10 s"};
+    static const std::vector<std::string> rates{
+        "1 kHz at 50 % duty",  "2 kHz at 50 % duty",  "5 kHz at 50 % duty",  "10 kHz at 50 % duty", "16 kHz at 50 % duty",
+        "20 kHz at 50 % duty", "25 kHz at 50 % duty", "40 kHz at 50 % duty", "50 kHz at 50 % duty", "100 kHz at 50 % duty"};
     static const std::map<std::string, const std::vector<std::string>*> lists{
-        {"talks", &bitRates}, {phrase("fires every"), &periods}, {"waits", &periods}, {"drives", &rates}};
+        {"talks", &bitRates}, {"fires every", &periods}, {"waits", &periods}, {"drives", &rates}};
     const auto found = lists.find(words);
     return found == lists.end() ? none : *found->second;
 }

@@ -242,7 +242,7 @@ private:
             const bool isCore = figures_.lines[part_.core].parent == *figure_.wakesOn || part_.core == *figure_.wakesOn;
             order_.after.push_back(
                 {phrase("the core comes back on {}{}", source.id,
-                        source.hertz ? phrase(" at {}", printQuantity(source.hertz->nominal, Unit::hertz)) : std::string()),
+                        source.hertz ? phrase(" at {}", printQuantity(source.hertz->nominal, Unit::hertz)) : Text()),
                  isCore ? "" : phrase("not on its clock of the take")});
         }
         if (!figure_.wrongUntilRestored.empty()) {

@@ -408,7 +408,7 @@ std::optional<RegisterNames> readDescription(const toml::table& root, Reporter& 
     RegisterFile described = text ? readSvd(*text, *name) : RegisterFile();
     faults.insert(faults.end(), described.diagnostics.begin(), described.diagnostics.end());
     for (const Diagnostic& fault : faults) {
-        const Text where = fault.place.line > 0 ? phrase("line {}: ", fault.place.line) : std::string();
+        const Text where = fault.place.line > 0 ? phrase("line {}: ", fault.place.line) : Text();
         reporter.error(reporter.placeOf(*node, std::string("registers")), "'" + *name + "': " + where + fault.found,
                        fault.expected, fault.mend);
     }

@@ -103,7 +103,7 @@ Text setTemperatureSpan(Plan& plan, const Bounds& celsius) {
 }
 
 Text confirm(Plan& plan, const std::string& assumed) {
-    return std::erase(plan.board.assumed, assumed) > 0 ? std::string() : phrase("nothing is assumed of the {}", assumed);
+    return std::erase(plan.board.assumed, assumed) > 0 ? Text() : phrase("nothing is assumed of the {}", assumed);
 }
 
 Text setAlwaysDrawn(Plan& plan, const std::optional<Rational>& ampere) {

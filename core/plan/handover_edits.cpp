@@ -102,7 +102,7 @@ Text addHandover(Plan& plan, HandoverFile file) {
 
 Text removeHandover(Plan& plan, const std::string& path) {
     const auto count = std::erase_if(plan.handover, [&](const HandoverFile& each) { return each.path == path; });
-    return count == 0 ? phrase("'{}' is not handed over", path) : std::string();
+    return count == 0 ? phrase("'{}' is not handed over", path) : Text();
 }
 
 namespace {

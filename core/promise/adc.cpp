@@ -175,13 +175,13 @@ void addWorkings(PromiseFigure& figure, const AdcKind& adc, const TakesAsk& ask,
         addScanSteps(figure, adc, ask, clock, (sample + cycles) / hertz);
         return;
     }
-    figure.workings.push_back(
-        {"rate",
-         phrase("1 \u00f7 (one channel \u00d7 channels{}", std::string(ask.oversampled ? phrase(" \u00d7 oversampling)") : ")")),
-         rate + " \u00f7 ((" + printFactor(sample) + " + " + printFactor(cycles) + ") \u00d7 " + printFactor(channelsOf(ask)) +
-             over + ")",
-         printQuantity(way.got.nominal, Unit::samples),
-         {partOrigin(figure), askedOrigin(figure)}});
+    figure.workings.push_back({"rate",
+                               ask.oversampled ? phrase("1 \u00f7 (one channel \u00d7 channels \u00d7 oversampling)")
+                                               : phrase("1 \u00f7 (one channel \u00d7 channels)"),
+                               rate + " \u00f7 ((" + printFactor(sample) + " + " + printFactor(cycles) + ") \u00d7 " +
+                                   printFactor(channelsOf(ask)) + over + ")",
+                               printQuantity(way.got.nominal, Unit::samples),
+                               {partOrigin(figure), askedOrigin(figure)}});
     if (ask.oversampled) {
         const double gained = std::log2(ask.oversampled->toDouble()) / 2;
         figure.workings.push_back({phrase("resolution"),

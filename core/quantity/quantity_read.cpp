@@ -175,7 +175,7 @@ Text saidHere(std::string_view suffix, Unit unit, const std::vector<std::string>
             alike = each;
         }
     }
-    return alike.empty() ? std::string() : phrase("did you mean {}?", inQuotesOnce(alike));
+    return alike.empty() ? Text() : phrase("did you mean {}?", inQuotesOnce(alike));
 }
 
 TextError unitError(std::string_view suffix, std::size_t position, Unit unit) {

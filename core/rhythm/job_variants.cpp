@@ -44,13 +44,13 @@ std::size_t JobVariants::of(const Job& job) const {
     return found == byJob_.end() ? 0 : found->second;
 }
 
-std::string JobVariants::nameOf(std::size_t variant) const {
+Text JobVariants::nameOf(std::size_t variant) const {
     if (!jobs_[variant].empty()) {
         return phrase("job {}", jobs_[variant]);
     }
     const bool isOnlyTake =
         std::all_of(figures_.begin(), figures_.end(), [&](const Figures* each) { return each->take == figures_.front()->take; });
-    return isOnlyTake ? std::string() : phrase("take {}", figures_[variant]->take);
+    return isOnlyTake ? Text() : phrase("take {}", figures_[variant]->take);
 }
 
 const Figures* JobVariants::made(const Part& part, const Plan& plan, const Figures& figures, const Job* job) {

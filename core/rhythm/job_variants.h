@@ -26,7 +26,7 @@ public:
     /// The variant that a job runs in.
     std::size_t of(const Job& job) const;
     /// "take B", or "job send" of a variant of its own; an empty text where there is only one.
-    std::string nameOf(std::size_t variant) const;
+    Text nameOf(std::size_t variant) const;
 
 private:
     /// A take as it is when the job's uses are on, or nothing that only jobs use.

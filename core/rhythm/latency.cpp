@@ -182,7 +182,7 @@ void addWorkings(const CoreTask& task, const Before& before, LatencyFigure& figu
          {{task.name, {}, task.target, {}}}});
     if (before.wakes.sign() > 0) {
         figure.workings.push_back({phrase("after waking"),
-                                   phrase("longest stages{}", std::string(task.isHandler ? "" : phrase(" and start-ups"))),
+                                   task.isHandler ? phrase("longest stages") : phrase("longest stages and start-ups"),
                                    {},
                                    time(before.wakes),
                                    {{task.name, {}, task.target, {}}}});

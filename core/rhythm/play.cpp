@@ -179,7 +179,7 @@ private:
     void addSlots() {
         addSlot(phrase("rest in {}", rest().id), Target::mode(rest().id), Doing::resting, 0, rest().current);
         const auto named = [&](const Text& what, std::size_t take) {
-            const std::string name = variants_.nameOf(take);
+            const Text name = variants_.nameOf(take);
             return name.empty()               ? what
                    : name.starts_with("job ") ? phrase("{} for {}", what, name)
                                               : phrase("{} of {}", what, name);
