@@ -16,11 +16,15 @@ struct RandomCase {
 
 class RandomCases {
 public:
-    explicit RandomCases(Random& random) : random_(random) {}
+    /// `hasFields`: every control has a field of a register.
+    explicit RandomCases(Random& random, bool hasFields = false) : random_(random), hasFields_(hasFields) {}
 
     RandomCase make() {
         part_ = "format = \"wisetick-part/1\"\nid = \"try\"\nname = \"Try\"\nsupply = { min = \"2 V\", max = \"4 V\" }\n"
                 "slack = \"0.5 %\"\ncore = \"core\"\n";
+        if (hasFields_) {
+            part_ += "\n[[block]]\neach = [{ name = [\"C\", \"O\", \"P\", \"M\"], address = 0x4000_0000, apart = 0x100 }]\n";
+        }
         nodes_.clear();
         dividers_.clear();
         muxes_.clear();
@@ -76,8 +80,17 @@ private:
             part_ +=
                 fmt::format("draws = {{ typ = \"{} uA\", max = \"900 uA\" }}\nstartup = {{ typ = \"{} us\", max = \"{} us\" }}\n",
                             random_.whole(1, 5) * 100, random_.whole(1, 4), random_.whole(5, 9));
+            if (hasFields_) {
+                part_ += fmt::format("field = \"O.S[{}]\"\nready = \"O.S[{}]\"\n", i, i + 8);
+            }
             nodes_.push_back(id);
         }
+    }
+
+    static std::string upper(std::string id) {
+        std::transform(id.begin(), id.end(), id.begin(),
+                       [](char letter) { return 'a' <= letter && letter <= 'z' ? static_cast<char>(letter - 32) : letter; });
+        return id;
     }
 
     std::string factorSet() {
@@ -105,10 +118,20 @@ private:
                                     : fmt::format("from = [\"{}\"]\n", fmt::join(inputs, "\", \""));
         std::string reset = inputs.size() > 1 ? fmt::format("from = \"{}\"", random_.pick(inputs)) : "";
         std::string control;
+        std::vector<std::string> fields;
+        std::vector<std::string> holds;
+        if (inputs.size() > 1) {
+            fields.push_back(fmt::format("from = \"C.{}[1:0]\"", upper(id)));
+            holds.emplace_back("from = \"in order\"");
+        }
         if (multiplier_ && random_.coin()) {
             multiplier_ = random_.coin();
-            part_ +=
-                random_.coin() ? "multiply = { from = 3, to = 6 }\n" : "multiply = { from = 2, to = 4, fraction_bits = 2 }\n";
+            const bool isWhole = random_.coin();
+            part_ += isWhole ? "multiply = { from = 3, to = 6 }\n" : "multiply = { from = 2, to = 4, fraction_bits = 2 }\n";
+            fields.push_back(
+                isWhole ? fmt::format("multiply = \"C.{}[15:12]\"", upper(id))
+                        : fmt::format("multiply = {{ whole = \"C.{0}[15:12]\", fraction = \"C.{0}[17:16]\" }}", upper(id)));
+            holds.emplace_back(isWhole ? "multiply = \"n\"" : "multiply = { whole = \"n\", fraction = \"4*n\" }");
             reset += std::string(reset.empty() ? "" : ", ") + "multiply = " + std::to_string(random_.whole(3, 4));
             part_ += "startup = { typ = \"10 us\", max = \"20 us\" }\n";
             control = ".multiply";
@@ -117,11 +140,20 @@ private:
             part_ += "divide = " + factorSet() + "\n";
             reset += std::string(reset.empty() ? "" : ", ") + "divide = 2";
             control = ".divide";
+            fields.push_back(fmt::format("divide = \"C.{}[7:4]\"", upper(id)));
+            holds.emplace_back("divide = \"in order\"");
         } else if (random_.whole(0, 3) == 0) {
             part_ += "factor = \"1/2\"\n";
         }
         if (!reset.empty()) {
             part_ += "reset = { " + reset + " }\n";
+        }
+        if (hasFields_) {
+            if (random_.coin()) {
+                fields.push_back(fmt::format("on = \"C.{}[24]\"", upper(id)));
+            }
+            part_ += fields.empty() ? "" : fmt::format("fields = {{ {} }}\n", fmt::join(fields, ", "));
+            part_ += holds.empty() ? "" : fmt::format("holds = {{ {} }}\n", fmt::join(holds, ", "));
         }
         if (!dividers_.empty() && random_.whole(0, 2) == 0) {
             part_ += fmt::format("follows = {{ control = \"{}\", when = {{ 2 = \"1/2\", 4 = \"1/2\" }}, otherwise = {} }}\n",
@@ -205,6 +237,15 @@ private:
                                             : "kind = \"timer\"\nbits = 6\nprescaler = [1, 4]";
             part_ += fmt::format("\n[[peripheral]]\nid = \"p{}\"\nclock = {}\n{}\ndraws = {{ per_mhz = \"{} uA\" }}\n", i, clock,
                                  kind, random_.whole(1, 9));
+            if (hasFields_) {
+                part_ += fmt::format("gate = \"P.ON[{}]\"\n", i);
+                const std::string from = clocks.size() == 1 ? "" : fmt::format(", from = \"P.SEL[{0}:{0}]\"", i);
+                part_ += i == 0 ? fmt::format("fields = {{ divisor = \"P.U[7:0]\"{} }}\n", from)
+                                : fmt::format("fields = {{ counts = \"P.T[7:0]\", prescaler = \"P.T[8]\"{} }}\n", from);
+                const std::string inOrder = clocks.size() == 1 ? "" : ", from = \"in order\"";
+                part_ += i == 0 ? fmt::format("holds = {{ divisor = \"n\"{} }}\n", inOrder)
+                                : fmt::format("holds = {{ counts = \"n-1\", prescaler = \"in order\"{} }}\n", inOrder);
+            }
         }
     }
 
@@ -256,6 +297,7 @@ private:
     }
 
     Random& random_;
+    bool hasFields_;
     std::string part_;
     std::vector<std::string> nodes_;
     std::vector<std::string> dividers_;

@@ -147,8 +147,20 @@ inline Clock clockAt(const std::string& hertz, const std::string& low = "0", con
 class Random {
 public:
     Random() : seed_(seedWanted()), engine_(seed_) { qInfo("seed %u", seed_); }
+    /// Chosen by these bytes as long as they last, so that a fuzzer can choose; then by chance, the same for the same bytes.
+    explicit Random(std::string_view choices)
+        : seed_(static_cast<unsigned>(std::hash<std::string_view>()(choices))), engine_(seed_), choices_(choices) {}
     /// From low to high, both included.
     std::int64_t whole(std::int64_t low, std::int64_t high) {
+        if (!choices_.empty() && high > low) {
+            const auto span = static_cast<std::uint64_t>(high) - static_cast<std::uint64_t>(low);
+            std::uint64_t chosen = 0;
+            for (std::uint64_t reach = span; reach > 0 && !choices_.empty(); reach >>= 8) {
+                chosen = chosen << 8 | static_cast<unsigned char>(choices_.front());
+                choices_.remove_prefix(1);
+            }
+            return low + static_cast<std::int64_t>(span == UINT64_MAX ? chosen : chosen % (span + 1));
+        }
         return std::uniform_int_distribution<std::int64_t>(low, high)(engine_);
     }
     bool coin() { return whole(0, 1) == 1; }
@@ -166,6 +178,7 @@ private:
 
     unsigned seed_;
     std::mt19937_64 engine_;
+    std::string_view choices_;
 };
 
 } // namespace wisetick::test
