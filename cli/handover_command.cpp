@@ -229,12 +229,16 @@ int runFound(const Console& console, const PlanOptions& options, const FoundOpti
     const std::vector<FoundField> fields = foundFields(loaded->part, loaded->plan, loaded->take, *found);
     if (!foundOptions.asTake.empty()) {
         Plan plan = loaded->plan;
-        Diagnostics faults;
-        const auto before = readTextFile(options.plan, faults);
-        const std::string why = addDecodedTake(loaded->part, plan, *found, loaded->take, foundOptions.asTake);
-        const auto text = why.empty() && before ? textToSave(plan, *before, loaded->part) : tl::unexpected(faults);
-        const std::string trouble = text ? writeWholeFile(options.plan, *text) : why;
-        if (!text || !trouble.empty()) {
+        std::string trouble = addDecodedTake(loaded->part, plan, *found, loaded->take, foundOptions.asTake);
+        if (trouble.empty()) {
+            const auto before = textToEdit(options, *loaded);
+            const auto text = before ? textToSave(plan, *before, loaded->part) : before;
+            if (!text) {
+                return reportBadInput(console, text.error(), options.isJson);
+            }
+            trouble = writeWholeFile(options.plan, *text);
+        }
+        if (!trouble.empty()) {
             return reportBadInput(
                 console,
                 {{Severity::error, {options.plan, 0, 0, {}}, trouble, "another name, or a plan that can be written", {}}},

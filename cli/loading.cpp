@@ -73,7 +73,23 @@ std::optional<Loaded> load(const Console& console, const PlanOptions& options) {
             options.isJson);
         return std::nullopt;
     }
-    return Loaded{std::move(*loaded.part), std::move(*loaded.plan), take, std::move(loaded.places)};
+    return Loaded{std::move(*loaded.part), std::move(*loaded.plan), take, std::move(loaded.places), std::move(loaded.text)};
+}
+
+tl::expected<std::string, Diagnostics> textToEdit(const PlanOptions& options, const Loaded& loaded) {
+    Diagnostics faults;
+    auto present = readTextFile(options.plan, faults);
+    if (!present) {
+        return tl::unexpected(faults);
+    }
+    if (*present != loaded.text) {
+        return tl::unexpected(Diagnostics{{Severity::error,
+                                           {options.plan, 0, 0, {}},
+                                           "this was changed by another program since it was read; nothing was written",
+                                           "the same once more",
+                                           {}}});
+    }
+    return *std::move(present);
 }
 
 Figures evaluated(const Loaded& loaded, bool hasWorkings) {

@@ -26,10 +26,15 @@ struct Loaded {
     Plan plan;
     std::string take;
     std::map<std::string, Place> places;
+    std::string text; ///< of the plan file
 };
 
 /// The plan, its part and the take that is meant; or the faults, reported.
 std::optional<Loaded> load(const Console& console, const PlanOptions& options);
+
+/// What an edit of the plan file begins with: its text, as it was read. Where it can't be read any more, or somebody else wrote it
+/// meanwhile, that is the fault, and nothing may be written.
+tl::expected<std::string, Diagnostics> textToEdit(const PlanOptions& options, const Loaded& loaded);
 
 /// All figures, with their workings where they are shown, the findings with their places in the files.
 Figures evaluated(const Loaded& loaded, bool hasWorkings);

@@ -159,9 +159,8 @@ int writeTake(const Console& console, const PlanOptions& options, const Loaded& 
         console.err << "there is a take '" << name << "' already; expected another name\n";
         return kBadInput;
     }
-    Diagnostics trouble;
-    const std::string present = readTextFile(options.plan, trouble).value_or(std::string());
-    const auto text = textToSave(withFound(loaded.plan, found, name), present, loaded.part);
+    const auto present = textToEdit(options, loaded);
+    const auto text = present ? textToSave(withFound(loaded.plan, found, name), *present, loaded.part) : present;
     if (!text) {
         return reportBadInput(console, text.error(), options.isJson);
     }

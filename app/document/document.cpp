@@ -18,6 +18,7 @@ namespace wisetick::app {
 namespace {
 
 constexpr int kPlayAfter = 40;    ///< ms: the first figures are on screen by then
+constexpr std::size_t kWholeEntries = 100; ///< of the history; what lies further back is kept as text
 constexpr int kAsideAfter = 2000; ///< ms, from an edit to its being written aside
 
 } // namespace
@@ -204,9 +205,11 @@ Saved Document::save(const QString& path, bool overwrites) {
     if (!overwrites && path == path_ && QFileInfo::exists(path)) {
         Diagnostics unreadable;
         const auto onDisk = readTextFile(path.toStdString(), unreadable);
-        if (onDisk && *onDisk != diskText_) {
+        if (!onDisk || *onDisk != diskText_) {
             return {Saved::How::changedOnDisk,
-                    tr("%1 was changed by another program since it was read.").arg(QFileInfo(path).fileName())};
+                    (onDisk ? tr("%1 was changed by another program since it was read.")
+                            : tr("%1 can't be read any more: what stands there now is not known."))
+                        .arg(QFileInfo(path).fileName())};
         }
     }
     const auto content = textToSave(plan(), textBelow(), part_);
@@ -257,6 +260,37 @@ void Document::push(Plan plan, const QString& what) {
     history_.erase(history_.begin() + static_cast<std::ptrdiff_t>(present_) + 1, history_.end());
     history_.push_back({std::move(plan), what});
     ++present_;
+    if (present_ > kWholeEntries) {
+        pack(history_[present_ - kWholeEntries]);
+    }
+}
+
+/// Undo has no limit, and a plan takes a hundred times the memory of its compressed text.
+void Document::pack(Entry& entry) const {
+    if (!entry.packed.isEmpty()) {
+        return;
+    }
+    const std::string text = writePlan(entry.plan);
+    const PlanFile again = readPlan(text, "plan", &part_);
+    if (again.plan && *again.plan == entry.plan) {
+        entry.packed = qCompress(QByteArray::fromStdString(text));
+        entry.plan = {};
+    }
+}
+
+void Document::stepTo(std::size_t entry) {
+    Entry& there = history_[entry];
+    if (!there.packed.isEmpty()) {
+        const std::string text = qUncompress(there.packed).toStdString();
+        PlanFile file = readPlan(text, "plan", &part_);
+        if (!file.plan) { // on a part that was changed since
+            file = readPlan(text, "plan", nullptr);
+        }
+        there.plan = file.plan.value();
+        there.packed.clear();
+    }
+    present_ = entry;
+    work();
 }
 
 void Document::preview(const PlanEdit& change) {
@@ -281,15 +315,13 @@ void Document::endPreview() {
 
 void Document::undo() {
     if (canUndo()) {
-        --present_;
-        work();
+        stepTo(present_ - 1);
     }
 }
 
 void Document::redo() {
     if (canRedo()) {
-        ++present_;
-        work();
+        stepTo(present_ + 1);
     }
 }
 
@@ -303,8 +335,7 @@ QStringList Document::history() const {
 
 void Document::goTo(std::size_t entry) {
     if (isOpen_ && entry < history_.size() && entry != present_) {
-        present_ = entry;
-        work();
+        stepTo(entry);
     }
 }
 

@@ -135,7 +135,11 @@ private:
         Plan plan;
         QString what;
         std::optional<std::string> text = {}; ///< of the file, where it held this plan
+        QByteArray packed = {};               ///< the plan as compressed text, in its stead; empty: it is whole
     };
+
+    void pack(Entry& entry) const;
+    void stepTo(std::size_t entry);
 
     void enter(Part part, Plan plan, const QString& path, const QString& partPath, std::optional<std::string> text);
     void push(Plan plan, const QString& what);

@@ -369,6 +369,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>%1 gebrochen · %2 knapp · %3 gehalten</translation>
         </message>
         <message>
+            <source>%1 can't be read any more: what stands there now is not known.</source>
+            <translation>%1 kann nicht mehr gelesen werden: Was dort jetzt steht, ist nicht bekannt.</translation>
+        </message>
+        <message>
             <source>%1 can't be set to %2%3</source>
             <translation>%1 lässt sich nicht auf %2%3 stellen</translation>
         </message>

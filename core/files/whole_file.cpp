@@ -3,11 +3,13 @@
 #include "base/text.h"
 
 #include <fcntl.h>
+#include <sys/file.h>
 #include <sys/stat.h>
 #include <unistd.h>
 
 #include <cerrno>
 #include <cstdlib>
+#include <ctime>
 #include <system_error>
 
 namespace wisetick {
@@ -20,10 +22,14 @@ std::string reason() {
     return std::generic_category().message(errno);
 }
 
-/// A new file that goes again unless it is kept.
+/// A new file that goes again unless it is kept. Its lock says that somebody is at it.
 class FreshFile {
 public:
-    explicit FreshFile(std::string pattern) : name_(std::move(pattern)), handle_(::mkstemp(name_.data())) {}
+    explicit FreshFile(std::string pattern) : name_(std::move(pattern)), handle_(::mkstemp(name_.data())) {
+        if (handle_ >= 0) {
+            ::flock(handle_, LOCK_EX | LOCK_NB);
+        }
+    }
     FreshFile(const FreshFile&) = delete;
     FreshFile& operator=(const FreshFile&) = delete;
     ~FreshFile() {
@@ -66,6 +72,26 @@ private:
     bool isKept_ = false;
 };
 
+/// Removes what a program that was killed while it wrote left beside the file: older than a minute, and nobody is at it.
+void removeLeftOver(const fs::path& folder, const std::string& begin) {
+    constexpr std::time_t kAge = 60; // s
+    std::error_code error;
+    for (const fs::directory_entry& entry : fs::directory_iterator(folder, error)) {
+        if (!entry.path().filename().string().starts_with(begin)) {
+            continue;
+        }
+        const int handle = ::open(entry.path().c_str(), O_RDONLY | O_NOFOLLOW | O_NONBLOCK);
+        struct stat facts = {};
+        if (handle >= 0 && ::fstat(handle, &facts) == 0 && S_ISREG(facts.st_mode) && facts.st_mtime + kAge < std::time(nullptr) &&
+            ::flock(handle, LOCK_EX | LOCK_NB) == 0) {
+            ::unlink(entry.path().c_str());
+        }
+        if (handle >= 0) {
+            ::close(handle);
+        }
+    }
+}
+
 } // namespace
 
 Text writeWholeFile(const fs::path& path, std::string_view content) {
@@ -81,7 +107,9 @@ Text writeWholeFile(const fs::path& path, std::string_view content) {
         return phrase("{} can't be written: {}", path.string(), reason());
     }
     const fs::path folder = target.parent_path().empty() ? fs::path(".") : target.parent_path();
-    FreshFile fresh((folder / ("." + target.filename().string() + ".new-XXXXXX")).string());
+    const std::string begin = "." + target.filename().string() + ".new-";
+    removeLeftOver(folder, begin);
+    FreshFile fresh((folder / (begin + "XXXXXX")).string());
     const auto failed = [&] { return phrase("{} can't be written: {}", path.string(), reason()); };
     if (!fresh.isOpen()) {
         return failed();

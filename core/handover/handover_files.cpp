@@ -59,7 +59,7 @@ std::size_t differing(const std::vector<DiffLine>& lines) {
 
 HandoverState::How howItStands(HandoverState& state) {
     std::error_code error;
-    if (!std::filesystem::exists(state.path, error)) {
+    if (std::filesystem::status(state.path, error).type() == std::filesystem::file_type::not_found) {
         return HandoverState::How::missing;
     }
     Diagnostics faults;
