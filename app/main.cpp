@@ -176,7 +176,10 @@ int main(int argc, char** argv) {
             window.another(each);
         }
     }
-    if (parser.isSet("select")) {
+    if (window.partEditor() != nullptr && parser.isSet("select")) { // a thing of the part, in its tree
+        window.partEditor()->showTab(wisetick::app::PartEditor::Tab::tree);
+        window.partEditor()->select(parser.value("select").section('/', -1));
+    } else if (parser.isSet("select")) {
         if (const auto target = wisetick::readTarget(parser.value("select").toStdString())) {
             window.goTo(*target);
         }

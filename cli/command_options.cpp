@@ -2,6 +2,7 @@
 
 #include "bench_command.h"
 #include "handover_command.h"
+#include "lsp_command.h"
 #include "part_commands.h"
 #include "review_commands.h"
 #include "seek_command.h"
@@ -9,6 +10,7 @@
 #include <CLI/CLI.hpp>
 
 #include <cstdlib>
+#include <iostream>
 
 namespace wisetick::cli {
 
@@ -243,6 +245,12 @@ Run lint(CLI::App& app) {
     return [=](const Console& console) { return runLint(console, *options); };
 }
 
+Run lsp(CLI::App& app) {
+    const auto isSaid = std::make_shared<bool>(false); // many editors say so; there is no other way
+    app.add_flag("--stdio", *isSaid, "speak over standard input and output, as it does anyway");
+    return [isSaid](const Console& console) { return runLsp(console, std::cin); };
+}
+
 } // namespace
 
 const std::vector<Command>& commands() {
@@ -265,7 +273,9 @@ const std::vector<Command>& commands() {
         {"seek", "Find takes that keep wishes and promises all at once; exit 1 if none does", seek},
         {"shelf", "The parts there are, and which has what is needed; exit 1 if none has", shelf},
         {"new-part", "Print a small commented part to begin your own with", newPart},
-        {"lint", "Look for faults and suspicious entries in part files", lint}};
+        {"lint", "Look for faults and suspicious entries in part files", lint},
+        {"lsp", "Speak with an editor: the Language Server Protocol 3.17 for plans and parts, over standard input and output",
+         lsp}};
     return list;
 }
 

@@ -37,6 +37,21 @@ Shelf shelfFor(const std::vector<std::string>& named) {
     return shelf;
 }
 
+std::filesystem::path documentsFolder() {
+    std::error_code error;
+    const std::filesystem::path program = std::filesystem::read_symlink("/proc/self/exe", error);
+    const auto installed = program.parent_path().parent_path() / "share" / "wisetick" / "docs";
+    if (std::filesystem::is_directory(installed, error)) {
+        return installed;
+    }
+    for (std::filesystem::path folder = program.parent_path(); folder.has_relative_path(); folder = folder.parent_path()) {
+        if (std::filesystem::is_regular_file(folder / "docs" / "part-files.md", error)) {
+            return folder / "docs";
+        }
+    }
+    return {};
+}
+
 void printDiagnostics(std::ostream& stream, const Diagnostics& diagnostics) {
     for (const Diagnostic& diagnostic : diagnostics) {
         stream << diagnosticText(diagnostic) << "\n";

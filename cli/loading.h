@@ -12,6 +12,9 @@ namespace wisetick::cli {
 /// Where parts are looked for: what the user names, then beside the program as installed, then up the tree from it as built.
 Shelf shelfFor(const std::vector<std::string>& named);
 
+/// The folder of the documents: beside the program as installed, then up the tree from it as built; empty where there is none.
+std::filesystem::path documentsFolder();
+
 void printDiagnostics(std::ostream& stream, const Diagnostics& diagnostics);
 
 /// {"error": {"position", "length", "say"}}.
@@ -32,8 +35,8 @@ struct Loaded {
 /// The plan, its part and the take that is meant; or the faults, reported.
 std::optional<Loaded> load(const Console& console, const PlanOptions& options);
 
-/// What an edit of the plan file begins with: its text, as it was read. Where it can't be read any more, or somebody else wrote it
-/// meanwhile, that is the fault, and nothing may be written.
+/// What an edit of the plan file begins with: its text, as it was read. Where it can't be read any more, or somebody else wrote
+/// it meanwhile, that is the fault, and nothing may be written.
 tl::expected<std::string, Diagnostics> textToEdit(const PlanOptions& options, const Loaded& loaded);
 
 /// All figures, with their workings where they are shown, the findings with their places in the files.

@@ -2,6 +2,7 @@
 
 #include "base/nearest_name.h"
 #include "derive/lint_reset.h"
+#include "evaluate/lint_expects.h"
 #include "files/part_from_svd.h"
 #include "files/part_skeleton.h"
 #include "files/toml_reader.h"
@@ -89,7 +90,8 @@ int runLint(const Console& console, const LintOptions& options) {
         }
         all.insert(all.end(), file.diagnostics.begin(), file.diagnostics.end());
         if (file.part) {
-            for (Diagnostics findings : {lintPart(*file.part, file.accepted, file.suspicions), lintReset(*file.part)}) {
+            for (Diagnostics findings : {lintPart(*file.part, file.accepted, file.suspicions), lintReset(*file.part),
+                                         lintExpects(*file.part, file.expects)}) {
                 for (Diagnostic& finding : findings) {
                     const auto place = file.places.find(finding.place.path);
                     if (place != file.places.end()) {

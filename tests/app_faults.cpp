@@ -7,6 +7,8 @@
 #include <QProcess>
 #include <QTemporaryDir>
 
+#include <utime.h>
+
 namespace wisetick::test {
 
 namespace {
@@ -142,6 +144,44 @@ private slots:
         }
     }
 
+    /// A clock that was set back: all files there are come from tomorrow.
+    void theClockWasSetBack() {
+        if (!qEnvironmentVariableIsSet("WISETICK_FAULTY")) {
+            QSKIP("the library that fails is not loaded beside sanitizers");
+        }
+        layOut();
+        const int whole = runAs("edit", "none", 0).count;
+        layOut();
+        for (int at = whole; at > 0; --at) { // killed as late as can be with something written aside
+            layOut();
+            runAs("edit", "die", at);
+            if (!app::Document({sourceDir() + "/parts"}).open(path()).empty()) {
+                continue;
+            }
+            app::Document look({sourceDir() + "/parts"});
+            look.open(path());
+            if (!look.left().empty()) {
+                break;
+            }
+        }
+        const auto tomorrow = static_cast<time_t>(QDateTime::currentSecsSinceEpoch() + 86400);
+        for (const QString& name : QDir(place()).entryList(QDir::Files | QDir::Hidden)) {
+            const utimbuf later{tomorrow, tomorrow};
+            utime((place() + "/" + name).toUtf8().constData(), &later);
+        }
+        app::Document document({sourceDir() + "/parts"});
+        QVERIFY(document.open(path()).empty());
+        QCOMPARE(document.left().size(), std::size_t{1});
+        QVERIFY(document.recover(document.left().front().path).empty());
+        document.edit("note", [](Plan& plan) { return note(plan, "third"); });
+        document.autosave();
+        app::Document other({sourceDir() + "/parts"}); // a window that lives keeps what it wrote
+        QVERIFY(other.open(path()).empty());
+        QVERIFY(other.left().empty());
+        QVERIFY(document.save(path()).isDone());
+        QCOMPARE(noteOf(fileText(path().toStdString())), std::string("third"));
+    }
+
     /// Settings are the old or the new ones, and the program goes on.
     void settingsAreOldOrNew() {
         if (!qEnvironmentVariableIsSet("WISETICK_FAULTY")) {
@@ -164,7 +204,8 @@ private slots:
                 file.close();
                 const Ended ended = runAs("settings", fault, at);
                 const std::string now = fileText(kept.toStdString());
-                QVERIFY2(now == before || now.find("digits=9") != std::string::npos, qPrintable(QString("%1 at %2: %3").arg(fault).arg(at).arg(QString::fromStdString(now))));
+                QVERIFY2(now == before || now.find("digits=9") != std::string::npos,
+                         qPrintable(QString("%1 at %2: %3").arg(fault).arg(at).arg(QString::fromStdString(now))));
                 QVERIFY2(ended.code == 0 || ended.code == 137, qPrintable(QString("%1 at %2").arg(fault).arg(at)));
             }
         }

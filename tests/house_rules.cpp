@@ -26,6 +26,7 @@ const std::map<std::string, std::set<std::string>>& mayInclude() {
         {"evaluate", {"base", "quantity", "part", "plan", "promise", "sleep", "derive", "rhythm"}},
         {"seek", {"base", "quantity", "part", "plan", "promise", "sleep", "derive", "rhythm", "evaluate"}},
         {"handover", {"base", "quantity", "part", "plan", "files", "derive", "promise", "sleep", "rhythm", "evaluate"}},
+        {"workshop", {"base", "quantity", "part", "plan", "files", "derive", "evaluate"}},
         {"bench", {"base", "quantity", "part", "plan", "derive", "promise", "sleep", "rhythm", "evaluate", "handover", "files"}},
     };
     return rooms;

@@ -2,22 +2,43 @@
 
 #include "clocks/clocks_view.h"
 #include "derive/lint_reset.h"
+#include "evaluate/lint_expects.h"
 #include "files/part_skeleton.h"
 #include "files/plan_writer.h"
 #include "files/whole_file.h"
+#include "language/said.h"
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part/lint.h"
+#include "part_editor/part_side.h"
+#include "part_editor/part_tree.h"
+#include "part_editor/paste_panel.h"
+#include "part_editor/tab_button.h"
 
+#include "quantity/quantity_print.h"
+#include "workshop/part_edits.h"
+#include "workshop/ranked_unknown.h"
+
+#include <QAbstractButton>
+#include <QApplication>
+#include <QButtonGroup>
+#include <QClipboard>
 #include <QCloseEvent>
 #include <QDir>
 #include <QFileInfo>
+#include <QInputDialog>
 #include <QKeyEvent>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
+#include <QMenu>
 #include <QMessageBox>
+#include <QMimeData>
+#include <QPainter>
 #include <QSplitter>
+#include <QStackedWidget>
 #include <QTimer>
+#include <QTreeWidget>
 #include <QVBoxLayout>
 
 namespace wisetick::app {
@@ -35,11 +56,84 @@ QString string(const std::string& value) {
 
 PartEditor::PartEditor(QString ownParts, Plan plan, const Theme& theme, QWidget* parent)
     : QWidget(parent, Qt::Window), ownParts_(std::move(ownParts)), plan_(std::move(plan)), theme_(theme), document_(Shelf()) {
-    resize(1180, 760);
+    resize(1280, 800);
     setAutoFillBackground(true);
+    clocks_ = new ClocksView(document_);
+    modes_ = new QTreeWidget;
+    unknown_ = new QTreeWidget;
+    for (QTreeWidget* list : {modes_, unknown_}) {
+        list->setFrameShape(QFrame::NoFrame);
+        list->setRootIsDecorated(false);
+        list->setWordWrap(true);
+        list->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
+    }
+    modes_->setAccessibleName(tr("Modes of the part"));
+    unknown_->setAccessibleName(tr("What the part does not tell"));
+    pages_ = new QStackedWidget;
+    pages_->addWidget(clocks_);
+    pages_->addWidget(makeTreePage());
+    pages_->addWidget(modes_);
+    pages_->addWidget(unknown_);
+    side_ = new PartSide;
+    auto* splitter = new QSplitter;
+    splitter->setHandleWidth(1);
+    splitter->setChildrenCollapsible(false);
+    splitter->addWidget(makeText());
+    splitter->addWidget(pages_);
+    splitter->addWidget(side_);
+    splitter->setSizes({460, 480, 340});
+    auto* layout = new QVBoxLayout(this);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    layout->addWidget(makeHead());
+    layout->addWidget(splitter, 1);
+    soon_ = new QTimer(this);
+    soon_->setSingleShot(true);
+    soon_->setInterval(kStillFor);
+    connectAll();
+    setTheme(theme);
+    showTab(Tab::text);
+}
+
+/// The part's name and how it stands, and the tabs below.
+QWidget* PartEditor::makeHead() {
+    title_ = new QLabel;
     status_ = new QLabel;
-    status_->setTextFormat(Qt::PlainText);
-    status_->setContentsMargins(12, 8, 12, 8);
+    for (QLabel* label : {title_, status_}) {
+        label->setTextFormat(Qt::PlainText);
+    }
+    head_ = new QWidget;
+    head_->setAutoFillBackground(true);
+    auto* lines = new QVBoxLayout(head_);
+    lines->setContentsMargins(16, 5, 16, 5);
+    lines->setSpacing(0);
+    lines->addWidget(title_);
+    lines->addWidget(status_);
+    tabs_ = new QWidget;
+    tabs_->setAutoFillBackground(true);
+    tabGroup_ = new QButtonGroup(this);
+    auto* row = new QHBoxLayout(tabs_);
+    row->setContentsMargins(8, 2, 16, 2);
+    const QStringList names{tr("Text and clocks"), tr("Tree"), tr("Modes"), tr("Unknown")};
+    for (int i = 0; i < names.size(); ++i) {
+        auto* button = new TabButton(names[i]);
+        button->setShortcut(QKeySequence(QString("Alt+%1").arg(i + 1)));
+        tabGroup_->addButton(button, i);
+        row->addWidget(button);
+    }
+    hint_ = new QLabel(tr("every change here is a change of the text, and back: Ctrl+Z"));
+    row->addStretch(1);
+    row->addWidget(hint_);
+    auto* both = new QWidget;
+    auto* layout = new QVBoxLayout(both);
+    layout->setContentsMargins(0, 0, 0, 0);
+    layout->setSpacing(0);
+    layout->addWidget(head_);
+    layout->addWidget(tabs_);
+    return both;
+}
+
+QWidget* PartEditor::makeText() {
     text_ = new PartText;
     faults_ = new QListWidget;
     faults_->setFrameShape(QFrame::NoFrame);
@@ -49,37 +143,217 @@ PartEditor::PartEditor(QString ownParts, Plan plan, const Theme& theme, QWidget*
     faults_->setAccessibleName(tr("Faults of the part"));
     faults_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     faults_->setFixedHeight(120);
-    clocks_ = new ClocksView(document_);
     left_ = new QWidget;
     left_->setAutoFillBackground(true);
     auto* column = new QVBoxLayout(left_);
     column->setContentsMargins(0, 0, 0, 0);
     column->setSpacing(0);
-    column->addWidget(status_);
     column->addWidget(text_, 1);
     column->addWidget(faults_);
-    auto* splitter = new QSplitter;
-    splitter->setHandleWidth(1);
-    splitter->setChildrenCollapsible(false);
-    splitter->addWidget(left_);
-    splitter->addWidget(clocks_);
-    splitter->setSizes({600, 580});
-    auto* layout = new QVBoxLayout(this);
-    layout->setContentsMargins(0, 0, 0, 0);
-    layout->addWidget(splitter);
-    soon_ = new QTimer(this);
-    soon_->setSingleShot(true);
-    soon_->setInterval(kStillFor);
+    return left_;
+}
+
+QWidget* PartEditor::makeTreePage() {
+    tree_ = new PartTree;
+    paste_ = new PastePanel;
+    paste_->hide();
+    auto* page = new QSplitter(Qt::Vertical);
+    page->setHandleWidth(1);
+    page->setChildrenCollapsible(false);
+    page->addWidget(tree_);
+    page->addWidget(paste_);
+    page->setSizes({500, 260});
+    return page;
+}
+
+void PartEditor::connectAll() {
+    connect(tabGroup_, &QButtonGroup::idClicked, this, [this](int id) { showTab(static_cast<Tab>(id)); });
     connect(soon_, &QTimer::timeout, this, &PartEditor::check);
     connect(text_, &QsciScintilla::textChanged, this, [this] { soon_->start(); });
     connect(text_, &QsciScintilla::modificationChanged, this, &PartEditor::setTitle);
+    connect(text_, &QsciScintilla::cursorPositionChanged, this, &PartEditor::follow);
+    connect(text_, &PartText::renameWanted, this, [this](const QString& id) {
+        const QString name =
+            QInputDialog::getText(this, tr("Call it otherwise"), tr("%1 is called").arg(id), QLineEdit::Normal, id);
+        const QString trouble = name.isEmpty() || name == id ? QString() : text_->rename(name);
+        if (!trouble.isEmpty()) {
+            status_->setText(trouble);
+        }
+    });
     connect(faults_, &QListWidget::itemActivated, this, [this](const QListWidgetItem* item) {
         if (const auto range = text_->rangeOf(diagnostics_[static_cast<std::size_t>(faults_->row(item))])) {
             text_->goTo(*range);
         }
     });
     connect(faults_, &QListWidget::itemClicked, faults_, &QListWidget::itemActivated);
-    setTheme(theme);
+    connect(tree_, &PartTree::selectionMoved, this, &PartEditor::select);
+    connect(tree_, &PartTree::insertWanted, this, &PartEditor::askInsert);
+    connect(tree_, &PartTree::removeWanted, this, &PartEditor::remove);
+    connect(side_, &PartSide::valueTyped, this, [this](const QString& id, const QString& key, const QString& value) {
+        const auto content = withProperty(text_->text().toStdString(), id.toStdString(), key.toStdString(), value.toStdString());
+        if (content) {
+            edit(string(*content));
+        }
+    });
+    connect(side_, &PartSide::fieldWanted, this, [this](const QString& field) {
+        text_->insertHere("\"" + field + "\"");
+        text_->setFocus();
+    });
+    connect(paste_, &PastePanel::taken, this, &PartEditor::edit);
+    connect(paste_, &PastePanel::closed, paste_, &QWidget::hide);
+    for (QTreeWidget* list : {modes_, unknown_}) {
+        connect(list, &QTreeWidget::currentItemChanged, this, [this](const QTreeWidgetItem* item) {
+            if (item != nullptr) {
+                select(item->data(0, Qt::UserRole).toString());
+            }
+        });
+    }
+}
+
+void PartEditor::showTab(Tab tab) {
+    pages_->setCurrentIndex(static_cast<int>(tab));
+    tabGroup_->button(static_cast<int>(tab))->setChecked(true);
+}
+
+PartEditor::Tab PartEditor::tab() const {
+    return static_cast<Tab>(pages_->currentIndex());
+}
+
+/// What was typed a moment ago counts.
+void PartEditor::settleText() {
+    if (soon_->isActive()) {
+        check();
+    }
+}
+
+void PartEditor::edit(const QString& content) {
+    text_->takeText(content);
+    check();
+}
+
+/// Where the cursor is, the tree and the side are.
+void PartEditor::follow() {
+    if (isFollowing_) {
+        return;
+    }
+    int line = 0;
+    int column = 0;
+    text_->getCursorPosition(&line, &column);
+    const QString id = text_->idAt(line);
+    if (!id.isEmpty() && id != selected_) {
+        isFollowing_ = true;
+        selected_ = id;
+        tree_->select(id);
+        side_->show(text_->text(), id, part_ ? &*part_ : nullptr);
+        isFollowing_ = false;
+    }
+}
+
+void PartEditor::select(const QString& id) {
+    if (isFollowing_ || id.isEmpty()) {
+        return;
+    }
+    isFollowing_ = true;
+    selected_ = id;
+    text_->showId(id);
+    tree_->select(id);
+    side_->show(text_->text(), id, part_ ? &*part_ : nullptr);
+    if (part_ && part_->findNode(id.toStdString())) {
+        clocks_->select(id);
+    }
+    isFollowing_ = false;
+}
+
+/// "uart1", "uart2", …: the first that nothing is called.
+QString PartEditor::freeId(const QString& like) const {
+    QString stem = like;
+    while (!stem.isEmpty() && stem.back().isDigit()) {
+        stem.chop(1);
+    }
+    const TextWords words = readWords(text_->text().toStdString());
+    for (int number = 1;; ++number) {
+        const QString id = stem + QString::number(number);
+        if (madeAt(words, id.toStdString()).empty()) {
+            return id;
+        }
+    }
+}
+
+void PartEditor::askInsert(const QString& below) {
+    QMenu menu(this);
+    menu.addAction(tr("A source"), this, [this, below] { insert("source", below); });
+    menu.addAction(below.isEmpty() ? tr("A line") : tr("A line from %1").arg(below), this,
+                   [this, below] { insert("line", below); });
+    if (part_ && part_->findPeripheral(below.toStdString())) {
+        menu.addAction(tr("A peripheral like %1").arg(below), this, [this, below] { insert("peripheral", below); });
+    } else {
+        menu.addAction(tr("A peripheral"), this, [this, below] { insert("peripheral", below); });
+    }
+    menu.setActiveAction(menu.actions().front());
+    menu.exec(tree_->viewport()->mapToGlobal(tree_->visualItemRect(tree_->currentItem()).bottomLeft()));
+}
+
+void PartEditor::insert(const QString& kind, const QString& below) {
+    settleText();
+    const std::string content = text_->text().toStdString();
+    const bool isPeripheral = part_ && part_->findPeripheral(below.toStdString()).has_value();
+    const QString id = freeId(kind == "source" ? "rc" : (kind == "line" ? "line" : (isPeripheral ? below : QString("timer"))));
+    std::optional<std::string> next;
+    if (kind == "peripheral" && isPeripheral) {
+        next = likeAnother(content, below.toStdString(), id.toStdString());
+    }
+    if (!next) {
+        const QString node = part_ && part_->findNode(below.toStdString()) ? below : QString("core");
+        const QString table = kind == "source" ? QString("[[source]]\nid = \"%1\"\nkind = \"rc\"\nrate = \"8 MHz\"\n").arg(id)
+                              : kind == "line"
+                                  ? QString("[[line]]\nid = \"%1\"\nfrom = \"%2\"\ndivide = [1, 2, 4]\n").arg(id, node)
+                                  : QString("[[peripheral]]\nid = \"%1\"\nkind = \"timer\"\nclock = \"%2\"\nbits = 16\nprescaler "
+                                            "= { from = 1, to = 65536 }\n")
+                                        .arg(id, node);
+        next = withTable(content, {}, table.toStdString());
+    }
+    edit(string(*next));
+    select(id);
+}
+
+void PartEditor::remove(const QString& id) {
+    const auto next = withoutThing(text_->text().toStdString(), id.toStdString());
+    if (next) {
+        selected_.clear();
+        edit(string(*next));
+    } else {
+        status_->setText(tr("%1 is one of several that a pattern makes: change that in the text.").arg(id));
+    }
+}
+
+void PartEditor::pasteTable() {
+    settleText();
+    const QMimeData* clipboard = QApplication::clipboard()->mimeData();
+    if (!part_) {
+        status_->setText(tr("A table is matched to what the part has: mend its errors first."));
+    } else if (clipboard == nullptr || !paste_->paste(clipboard, text_->text(), *part_)) {
+        status_->setText(tr("The clipboard holds no table."));
+    } else {
+        showTab(Tab::tree);
+        paste_->show();
+        paste_->table()->setFocus();
+    }
+}
+
+/// The description of the registers that the text names; it must stand beside the part.
+void PartEditor::readRegisters() {
+    const QString name = text_->registersNamed();
+    if (name == registersRead_) {
+        return;
+    }
+    registersRead_ = name;
+    const QString folder = QFileInfo(path_).path();
+    Diagnostics ignored; // told among the faults
+    const auto content = !name.isEmpty() && standsWithin((folder + "/" + name).toStdString(), folder.toStdString())
+                             ? readTextFile((folder + "/" + name).toStdString(), ignored)
+                             : std::nullopt;
+    text_->setRegisters(content ? readSvd(*content, name.toStdString()).names : std::nullopt);
+    side_->setRegisters(text_->registers());
 }
 
 void PartEditor::setTheme(const Theme& theme) {
@@ -88,16 +362,39 @@ void PartEditor::setTheme(const Theme& theme) {
     palette.setColor(QPalette::Window, theme.panel);
     palette.setColor(QPalette::WindowText, theme.ink);
     palette.setColor(QPalette::Base, theme.panel);
+    palette.setColor(QPalette::AlternateBase, theme.paper);
     palette.setColor(QPalette::Text, theme.ink);
+    palette.setColor(QPalette::Button, theme.panel);
+    palette.setColor(QPalette::ButtonText, theme.ink);
     palette.setColor(QPalette::Highlight, theme.selected);
     palette.setColor(QPalette::HighlightedText, theme.ink);
     setPalette(palette);
-    left_->setPalette(palette);
-    faults_->setPalette(palette);
+    for (QWidget* each : std::initializer_list<QWidget*>{left_, faults_, tabs_, tree_, modes_, unknown_, hint_}) {
+        each->setPalette(palette);
+    }
+    for (QAbstractButton* button : tabGroup_->buttons()) {
+        button->setPalette(palette);
+        static_cast<TabButton*>(button)->setTheme(theme);
+    }
+    QPalette dark = palette;
+    dark.setColor(QPalette::Window, theme.head);
+    dark.setColor(QPalette::WindowText, theme.headInk);
+    head_->setPalette(dark);
+    title_->setPalette(dark);
+    dark.setColor(QPalette::WindowText, theme.headMuted);
+    status_->setPalette(dark);
+    title_->setFont(faceFont(Face::bold));
     status_->setFont(faceFont(Face::small));
+    hint_->setFont(faceFont(Face::small));
+    for (QTreeWidget* list : {modes_, unknown_}) {
+        static_cast<SlimScrollBar*>(list->verticalScrollBar())->setTheme(theme);
+    }
     static_cast<SlimScrollBar*>(faults_->verticalScrollBar())->setTheme(theme);
     text_->setTheme(theme);
     clocks_->setTheme(theme);
+    tree_->setTheme(theme);
+    side_->setTheme(theme);
+    paste_->setTheme(theme);
 }
 
 QString PartEditor::openFile(const QString& path, Origin origin) {
@@ -130,6 +427,7 @@ QString PartEditor::status() const {
 
 void PartEditor::setTitle() {
     const QString name = path_.isEmpty() ? tr("New part") : QFileInfo(path_).fileName();
+    title_->setText(name);
     setWindowTitle(name + "[*] \u2013 Wise Tick");
     setWindowModified(text_->isModified());
 }
@@ -159,7 +457,8 @@ void PartEditor::check() {
     diagnostics_ = file.diagnostics;
     part_ = std::move(file.part);
     if (part_) {
-        for (const Diagnostics& suspicions : {lintPart(*part_, file.accepted, file.suspicions), lintReset(*part_)}) {
+        for (const Diagnostics& suspicions :
+             {lintPart(*part_, file.accepted, file.suspicions), lintReset(*part_), lintExpects(*part_, file.expects)}) {
             diagnostics_.insert(diagnostics_.end(), suspicions.begin(), suspicions.end());
         }
         const QString selected = clocks_->selected();
@@ -170,10 +469,29 @@ void PartEditor::check() {
         clocks_->select(isThere ? selected : string(part_->nodeId(part_->core)));
     }
     text_->mark(diagnostics_);
+    text_->setPart(part_ ? &*part_ : nullptr);
     list(diagnostics_);
-    status_->setText(!part_                 ? tr("The clocks show the last state without errors.")
-                     : diagnostics_.empty() ? tr("No faults, nothing suspicious: the clocks follow.")
-                                            : tr("No errors: the clocks follow."));
+    readRegisters();
+    if (part_) {
+        isFollowing_ = true;
+        tree_->show(*part_);
+        isFollowing_ = false;
+        showModes();
+        showUnknown();
+        if (paste_->isVisible()) {
+            paste_->follow(text_->text(), *part_);
+        }
+    }
+    side_->show(text_->text(), selected_, part_ ? &*part_ : nullptr);
+    const QString counts = part_ ? tr("%1 lines, %2 peripherals, unknown: %3")
+                                       .arg(part_->lines.size())
+                                       .arg(part_->peripherals.size())
+                                       .arg(unknown_->topLevelItemCount())
+                                 : QString();
+    status_->setText((!part_                 ? tr("The clocks show the last state without errors.")
+                      : diagnostics_.empty() ? tr("No faults, nothing suspicious: the clocks follow.")
+                                             : tr("No errors: the clocks follow.")) +
+                     (counts.isEmpty() ? QString() : "  \u00b7  " + counts));
 }
 
 void PartEditor::list(const Diagnostics& diagnostics) {
@@ -219,6 +537,8 @@ void PartEditor::keyPressEvent(QKeyEvent* event) {
         if (!trouble.isEmpty()) {
             status_->setText(trouble);
         }
+    } else if (event->key() == Qt::Key_V && event->modifiers() == (Qt::ControlModifier | Qt::ShiftModifier)) {
+        pasteTable();
     } else if (event->matches(QKeySequence::Close)) {
         close();
     } else {

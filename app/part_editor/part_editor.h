@@ -5,16 +5,26 @@
 
 #include <QWidget>
 
+class QButtonGroup;
 class QLabel;
 class QListWidget;
+class QMenu;
+class QSplitter;
+class QStackedWidget;
 class QTimer;
+class QTreeWidget;
 
 namespace wisetick::app {
 
 class ClocksView;
+class PartSide;
+class PartTree;
+class PastePanel;
 
-/// A window in which a part file is written: its text with the faults under their places as one types, and beside it
-/// the clocks of the last state without faults, on the plan that stands on the part or on a fresh one.
+/// The workshop: a window in which a part file is made. The text is the truth, with the faults under their places as one types;
+/// beside it, by tabs, the clocks of the last state without faults (on the plan that stands on the part or on a fresh one), the
+/// tree of sources, lines and peripherals, the modes, and what is unknown. Every change anywhere is an edit of the text, undone
+/// as one.
 class PartEditor : public QWidget {
     Q_OBJECT
 
@@ -33,7 +43,28 @@ public:
     QString save();
 
     void setTheme(const Theme& theme);
+    /// What the keys of part files mean, by their page.
+    void setHelp(const KeyHelp& help) { text_->setHelp(help); }
+    /// What stands beside the text.
+    enum class Tab { text, tree, modes, unknown };
+    void showTab(Tab tab);
+    Tab tab() const;
+
     PartText* text() const { return text_; }
+    PartTree* tree() const { return tree_; }
+    PartSide* side() const { return side_; }
+    PastePanel* pastePanel() const { return paste_; }
+    QTreeWidget* modes() const { return modes_; }
+    QTreeWidget* unknown() const { return unknown_; }
+    /// Goes to the thing of that id: in the text, the tree and beside it.
+    void select(const QString& id);
+    /// Lays the table that the clipboard holds below the tree; says so where it holds none.
+    void pasteTable();
+    /// Something of its own below that thing: a source, a line from it, or a peripheral like it. `kind` is a table of part files.
+    void insert(const QString& kind, const QString& below);
+    void remove(const QString& id);
+    /// Takes the changed text as one edit.
+    void edit(const QString& content);
     ClocksView* clocks() const { return clocks_; }
     QListWidget* faults() const { return faults_; }
     const QString& path() const { return path_; }
@@ -49,8 +80,19 @@ protected:
     void keyPressEvent(QKeyEvent* event) override;
 
 private:
+    QWidget* makeHead();
+    QWidget* makeText();
+    QWidget* makeTreePage();
+    void connectAll();
     void check();
     void list(const Diagnostics& diagnostics);
+    void showModes();
+    void showUnknown();
+    void follow();
+    void settleText();
+    void askInsert(const QString& below);
+    void readRegisters();
+    QString freeId(const QString& like) const;
     Plan planFor(const Part& part) const;
     void setTitle();
 
@@ -60,11 +102,25 @@ private:
     QString path_;
     Origin origin_ = Origin::own;
     Document document_;
+    QLabel* title_;
     QLabel* status_;
+    QWidget* head_;
+    QWidget* tabs_;
+    QButtonGroup* tabGroup_;
+    QLabel* hint_;
     QWidget* left_;
     PartText* text_;
     QListWidget* faults_;
     ClocksView* clocks_;
+    QStackedWidget* pages_;
+    PartTree* tree_;
+    PartSide* side_;
+    PastePanel* paste_;
+    QTreeWidget* modes_;
+    QTreeWidget* unknown_;
+    QString selected_;      ///< the thing that the cursor, the tree or a table is at
+    QString registersRead_; ///< the name that stands in the text
+    bool isFollowing_ = false;
     Diagnostics diagnostics_;
     std::optional<Part> part_; ///< of the text as it stands; none while it has errors
     QTimer* soon_;

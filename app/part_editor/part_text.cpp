@@ -2,6 +2,7 @@
 
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "workshop/text_ids.h"
 
 #include <Qsci/qscilexerproperties.h>
 
@@ -43,6 +44,7 @@ PartText::PartText(QWidget* parent) : QsciScintilla(parent) {
     indicatorDefine(SquiggleIndicator, kWarningMark);
     setFonts();
     setTheme(theme_);
+    connectHelp();
 }
 
 void PartText::setFonts() {
@@ -113,6 +115,7 @@ std::optional<PartText::Range> PartText::rangeOf(const Diagnostic& diagnostic) c
 }
 
 void PartText::mark(const Diagnostics& diagnostics) {
+    marked_ = diagnostics;
     const int last = lines() - 1;
     for (const int indicator : {kErrorMark, kWarningMark}) {
         clearIndicatorRange(0, 0, last, static_cast<int>(text(last).size()), indicator);
@@ -129,6 +132,83 @@ void PartText::goTo(const Range& range) {
     setCursorPosition(range.line, range.from);
     ensureLineVisible(range.line);
     setFocus();
+}
+
+void PartText::takeText(const QString& content) {
+    const QByteArray before = text().toUtf8();
+    const QByteArray after = content.toUtf8();
+    if (before == after) {
+        return;
+    }
+    qsizetype same = 0; // bytes at the beginning, then at the end; never within a character
+    const qsizetype shorter = std::min(before.size(), after.size());
+    while (same < shorter && before[same] == after[same]) {
+        ++same;
+    }
+    const auto isInside = [](char byte) { return (static_cast<unsigned char>(byte) & 0xC0U) == 0x80; };
+    while (same > 0 && ((same < before.size() && isInside(before[same])) || (same < after.size() && isInside(after[same])))) {
+        --same;
+    }
+    qsizetype end = 0;
+    while (end < shorter - same && before[before.size() - 1 - end] == after[after.size() - 1 - end]) {
+        ++end;
+    }
+    while (end > 0 && isInside(before[before.size() - end])) {
+        --end;
+    }
+    beginUndoAction();
+    SendScintilla(SCI_SETTARGETRANGE, static_cast<unsigned long>(same), static_cast<long>(before.size() - end));
+    const QByteArray put = after.mid(same, after.size() - end - same);
+    SendScintilla(SCI_REPLACETARGET, static_cast<unsigned long>(put.size()), put.constData());
+    endUndoAction();
+}
+
+void PartText::insertHere(const QString& words) {
+    beginUndoAction();
+    replaceSelectedText(words);
+    if (!hasSelectedText()) {
+        insert(words);
+        int line = 0;
+        int column = 0;
+        getCursorPosition(&line, &column);
+        setCursorPosition(line, column + static_cast<int>(words.size()));
+    }
+    endUndoAction();
+}
+
+QString PartText::idAt(int line) const {
+    const TextWords words = readWords(text().toStdString());
+    const std::size_t entry = words.entryAt(line);
+    QString id;
+    for (const TextWord& word : words.words) {
+        const bool isId =
+            word.entry == entry && word.kind == TextWord::Kind::text && !word.keys.empty() && word.keys.back() == "id";
+        if (isId && word.keys.size() == 1) {
+            id = QString::fromStdString(word.text);
+        } else if (isId && word.keys.front() == "each" && word.line == line) {
+            return QString::fromStdString(word.text);
+        }
+    }
+    return id;
+}
+
+void PartText::showId(const QString& id) {
+    const std::vector<TextPlace> made = madeAt(readWords(text().toStdString()), id.toStdString());
+    if (!made.empty()) {
+        setCursorPosition(made.front().line,
+                          static_cast<int>(QString::fromUtf8(text(made.front().line).toUtf8().left(made.front().from)).size()));
+        constexpr int kAbove = 4; // lines of what stands before it
+        setFirstVisibleLine(std::max(made.front().line - kAbove, 0));
+    }
+}
+
+QString PartText::registersNamed() const {
+    for (const TextWord& word : readWords(text().toStdString()).words) {
+        if (word.entry == 0 && word.kind == TextWord::Kind::text && word.keys == std::vector<std::string>{"registers"}) {
+            return QString::fromStdString(word.text);
+        }
+    }
+    return {};
 }
 
 bool PartText::isMarked(int line, int column, Severity severity) const {

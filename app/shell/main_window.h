@@ -100,6 +100,7 @@ public:
     void setOwnParts(const QString& folder) { ownParts_ = folder; }
     /// Opens the editor on a part file; on a new part where the path is empty.
     void editPart(const QString& path) override;
+    void askPart();
     /// The part that is being written; nullptr where none is.
     PartEditor* partEditor() const;
     /// Where the plans are that ship with the program; the shelf shows them below their parts.

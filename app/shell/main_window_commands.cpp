@@ -2,6 +2,7 @@
 
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
+#include "part_editor/part_questions_dialog.h"
 #include "plan/take_edits.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
@@ -55,6 +56,7 @@ void MainWindow::addFileCommands() {
                [this] { askForReport(); });
     addCommand(Menu::file, tr("Print the report"), QKeySequence("Ctrl+Alt+P"), [this] { askForPrinter(); });
     addCommand(Menu::file, tr("New part"), QKeySequence("Ctrl+Shift+N"), [this] { editPart({}); });
+    addCommand(Menu::file, tr("New part by a few questions"), QKeySequence("Ctrl+Alt+Q"), [this] { askPart(); });
     addCommand(Menu::file, tr("Edit the part"), QKeySequence("Ctrl+E"), [this] {
         // what is selected in the view, such as on the shelf, else the plan's
         const QString selected = shown_->view->partPath();
@@ -202,6 +204,8 @@ void MainWindow::editPart(const QString& path) {
     partEditor_ = new PartEditor(ownParts_, document_.isOpen() ? document_.plan() : Plan(), theme_, this);
     partEditor_->setAttribute(Qt::WA_DeleteOnClose);
     connect(partEditor_, &PartEditor::saved, this, &MainWindow::takeSavedPart);
+    Diagnostics ignored; // without the page keys are not explained
+    partEditor_->setHelp(KeyHelp(readTextFile((documents_ + "/part-files.md").toStdString(), ignored).value_or("")));
     const QString folder = QFileInfo(path).canonicalPath();
     const bool isShipped = std::any_of(shelf_.begin(), shelf_.end(), [&](const std::filesystem::path& each) {
         const QString shelved = QString::fromStdString(each.string());
@@ -218,6 +222,18 @@ void MainWindow::editPart(const QString& path) {
     partEditor_->show();
     partEditor_->activateWindow();
     partEditor_->text()->setFocus();
+}
+
+/// A part is begun by what a few questions bring.
+void MainWindow::askPart() {
+    PartQuestions questions(this);
+    if (questions.exec() != QDialog::Accepted) {
+        return;
+    }
+    editPart({});
+    if (partEditor_ != nullptr) {
+        partEditor_->edit(questions.made());
+    }
 }
 
 /// A part that was saved is taken by the plan that stands on it, and by the shelf.

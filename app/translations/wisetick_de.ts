@@ -57,6 +57,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation> und </translation>
         </message>
         <message>
+            <source> and %1 more</source>
+            <translation> und %1 weitere</translation>
+        </message>
+        <message>
             <source> and at most a tenth sooner</source>
             <translation> und höchstens ein Zehntel eher</translation>
         </message>
@@ -445,12 +449,20 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>%1 liegt unter 0</translation>
         </message>
         <message>
+            <source>%1 is called</source>
+            <translation>%1 heißt</translation>
+        </message>
+        <message>
             <source>%1 is free to take its best way</source>
             <translation>%1 darf wieder den besten Weg nehmen</translation>
         </message>
         <message>
             <source>%1 is locked; Ctrl+B frees it</source>
             <translation>%1 ist gesperrt; Strg+B gibt frei</translation>
+        </message>
+        <message>
+            <source>%1 is one of several that a pattern makes: change that in the text.</source>
+            <translation>%1 ist eines von mehreren, die ein Muster macht: Ändern Sie das im Text.</translation>
         </message>
         <message>
             <source>%1 is open %2 too: what is saved there and what is saved here write over one another.</source>
@@ -479,6 +491,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>%1 late an hour</source>
             <translation>%1 je Stunde zu spät</translation>
+        </message>
+        <message>
+            <source>%1 lines, %2 peripherals, unknown: %3</source>
+            <translation>%1 Leitungen, %2 Peripherien, unbekannt: %3</translation>
         </message>
         <message>
             <source>%1 mode: low at least %2, high at least %3, rise at most %4</source>
@@ -718,6 +734,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>„%1“ sind keine Tasten; etwa Ctrl+Alt+J</translation>
         </message>
         <message>
+            <source>'%1' is no id: a small letter, then small letters, digits, '_' and '-'.</source>
+            <translation>„%1“ ist keine Kennung: ein kleiner Buchstabe, dann kleine Buchstaben, Ziffern, „_“ und „-“.</translation>
+        </message>
+        <message>
             <source>'%1'; expected an address and a port, such as 127.0.0.1:%2</source>
             <translation>„%1“; erwartet wird eine Adresse und ein Port, etwa 127.0.0.1:%2</translation>
         </message>
@@ -770,6 +790,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>'rate' für „{}“, das keine Wahl von Raten hat</translation>
         </message>
         <message>
+            <source>'rates', 'fields', 'waits', 'draws', 'wakes' or 'promises'</source>
+            <translation>'rates', 'fields', 'waits', 'draws', 'wakes' oder 'promises'</translation>
+        </message>
+        <message>
             <source>'steps' up to a rate, or 'from' a rate on</source>
             <translation>'steps' bis zu einer Rate, oder 'from' einer Rate an</translation>
         </message>
@@ -790,6 +814,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>{} Bit</translation>
         </message>
         <message>
+            <source>'{}' can't be a mode beside run</source>
+            <translation>„{}“ kann kein Modus neben run sein</translation>
+        </message>
+        <message>
             <source>'{}' can't be fed from '{}'</source>
             <translation>„{}“ kann nicht von „{}“ gespeist werden</translation>
         </message>
@@ -800,6 +828,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>'{}' chained with itself</source>
             <translation>„{}“ mit sich selbst verkettet</translation>
+        </message>
+        <message>
+            <source>'{}' gets</source>
+            <translation>„{}“ bekommt</translation>
         </message>
         <message>
             <source>'{}' has no drive '{}'</source>
@@ -814,8 +846,20 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>„{}“ hat keine Rate von {}</translation>
         </message>
         <message>
+            <source>'{}' has no unit</source>
+            <translation>„{}“ hat keine Einheit</translation>
+        </message>
+        <message>
             <source>'{}' has no wake-up counter to wake every {}</source>
             <translation>„{}“ hat keinen Weckzähler, um alle {} zu wecken</translation>
+        </message>
+        <message>
+            <source>'{}' has no {}</source>
+            <translation>„{}“ hat kein {}</translation>
+        </message>
+        <message>
+            <source>'{}' has {} {}</source>
+            <translation>„{}“ hat {} {}</translation>
         </message>
         <message>
             <source>'{}' is a peripheral</source>
@@ -842,12 +886,32 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>„{}“ ist im Baustein</translation>
         </message>
         <message>
+            <source>'{}' is no figure of what '{}' gets</source>
+            <translation>„{}“ ist keine Zahl dessen, was „{}“ bekommt</translation>
+        </message>
+        <message>
+            <source>'{}' is no id: a small letter, then small letters, digits, '_' and '-'</source>
+            <translation>„{}“ ist keine Kennung: ein kleiner Buchstabe, dann kleine Buchstaben, Ziffern, „_“ und „-“</translation>
+        </message>
+        <message>
+            <source>'{}' is no rate, such as 8 MHz</source>
+            <translation>„{}“ ist keine Frequenz wie 8 MHz</translation>
+        </message>
+        <message>
             <source>'{}' is no sleep mode of this part</source>
             <translation>„{}“ ist kein Schlafmodus dieses Bausteins</translation>
         </message>
         <message>
+            <source>'{}' is no {}</source>
+            <translation>„{}“ ist keine {}</translation>
+        </message>
+        <message>
             <source>'{}' is not handed over</source>
             <translation>„{}“ wird nicht übergeben</translation>
+        </message>
+        <message>
+            <source>'{}' is off by</source>
+            <translation>„{}“ liegt daneben um</translation>
         </message>
         <message>
             <source>'{}' is the only take; a plan keeps one</source>
@@ -874,6 +938,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>„{}“ ohne 'rates'</translation>
         </message>
         <message>
+            <source>'{}', a line</source>
+            <translation>„{}“, eine Leitung</translation>
+        </message>
+        <message>
             <source>'{}', which is nothing that a part has</source>
             <translation>„{}“, was kein Baustein hat</translation>
         </message>
@@ -888,6 +956,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>'{}', whose ending tells no form</source>
             <translation>„{}“, dessen Endung keine Form nennt</translation>
+        </message>
+        <message>
+            <source>'{}': a kind of {}, and at most {} of each</source>
+            <translation>„{}“: eine Art von {}, und höchstens {} von jeder</translation>
         </message>
         <message>
             <source>(1 + seg1) × data prescaler ÷ f, not before the node delay is over</source>
@@ -1261,6 +1333,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Ein Zyklus der Taktleitung</translation>
         </message>
         <message>
+            <source>A description of its registers?</source>
+            <translation>Eine Beschreibung seiner Register?</translation>
+        </message>
+        <message>
             <source>A fault of this program: %1. What is not saved is written aside; save it elsewhere (Ctrl+Shift+S), or undo the last edit (Ctrl+Z).</source>
             <translation>Ein Fehler dieses Programms: %1. Was nicht gespeichert ist, ist beiseitegeschrieben; speichern Sie es anderswo (Strg+Umschalt+S), oder machen Sie die letzte Änderung rückgängig (Strg+Z).</translation>
         </message>
@@ -1273,12 +1349,40 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Ein Ordner, in den Aufzeichnungen geschrieben werden</translation>
         </message>
         <message>
+            <source>A line</source>
+            <translation>Eine Leitung</translation>
+        </message>
+        <message>
+            <source>A line from %1</source>
+            <translation>Eine Leitung von %1</translation>
+        </message>
+        <message>
+            <source>A new part</source>
+            <translation>Ein neuer Baustein</translation>
+        </message>
+        <message>
             <source>A new part needs an id and no errors before it has a file.</source>
             <translation>Ein neuer Baustein braucht eine Kennung und keine Fehler, bevor er eine Datei bekommt.</translation>
         </message>
         <message>
+            <source>A peripheral</source>
+            <translation>Eine Peripherie</translation>
+        </message>
+        <message>
+            <source>A peripheral like %1</source>
+            <translation>Eine Peripherie wie %1</translation>
+        </message>
+        <message>
             <source>A simulated board plays the plan: Alt+6, then Ctrl+Alt+B. What is measured lies over what is predicted.</source>
             <translation>Eine nachgebildete Platine spielt den Plan ab: Alt+6, dann Strg+Alt+B. Was gemessen wird, liegt über dem Vorhergesagten.</translation>
+        </message>
+        <message>
+            <source>A source</source>
+            <translation>Eine Quelle</translation>
+        </message>
+        <message>
+            <source>A table is matched to what the part has: mend its errors first.</source>
+            <translation>Eine Tabelle wird dem zugeordnet, was der Baustein hat: Beheben Sie zuerst seine Fehler.</translation>
         </message>
         <message>
             <source>A tour of seven steps</source>
@@ -1361,6 +1465,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Einen Plan auf einem Baustein beginnen</translation>
         </message>
         <message>
+            <source>Begin the part</source>
+            <translation>Den Baustein beginnen</translation>
+        </message>
+        <message>
             <source>Below, the ripple shows all that moved. Keep it: Ctrl+Enter.</source>
             <translation>Unten zeigt die Auswirkung alles, was sich bewegt hat. Behalten Sie es: Strg+Enter.</translation>
         </message>
@@ -1429,6 +1537,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>C1</translation>
         </message>
         <message>
+            <source>Call it otherwise</source>
+            <translation>Anders nennen</translation>
+        </message>
+        <message>
             <source>Can be set</source>
             <translation>Einstellbar</translation>
         </message>
@@ -1447,6 +1559,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Captures (*.vcd *.csv *.tsv *.txt)</source>
             <translation>Aufzeichnungen (*.vcd *.csv *.tsv *.txt)</translation>
+        </message>
+        <message>
+            <source>Chapter of the datasheet</source>
+            <translation>Kapitel des Datenblatts</translation>
         </message>
         <message>
             <source>Charging through the source</source>
@@ -1585,8 +1701,20 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Feld</translation>
         </message>
         <message>
+            <source>Field sought</source>
+            <translation>Gesuchtes Feld</translation>
+        </message>
+        <message>
             <source>Fields</source>
             <translation>Felder</translation>
+        </message>
+        <message>
+            <source>Fields: %1 from %2</source>
+            <translation>Felder: %1 aus %2</translation>
+        </message>
+        <message>
+            <source>Fields: the part names no description of its registers</source>
+            <translation>Felder: Der Baustein nennt keine Beschreibung seiner Register</translation>
         </message>
         <message>
             <source>Figures</source>
@@ -1635,6 +1763,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>From one count to the wrap</source>
             <translation>Von einem Zählschritt bis zum Überlauf</translation>
+        </message>
+        <message>
+            <source>From the datasheet</source>
+            <translation>Aus dem Datenblatt</translation>
         </message>
         <message>
             <source>From the event until everything holds again</source>
@@ -1701,6 +1833,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Hoher Kontrast</translation>
         </message>
         <message>
+            <source>How cold and hot may it be?</source>
+            <translation>Wie kalt und warm darf es sein?</translation>
+        </message>
+        <message>
             <source>How far each node may be off</source>
             <translation>Wie weit jeder Knoten daneben liegen darf</translation>
         </message>
@@ -1711,6 +1847,22 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>How long to wait for an answer</source>
             <translation>Wie lange auf eine Antwort gewartet wird</translation>
+        </message>
+        <message>
+            <source>How many buses?</source>
+            <translation>Wie viele Busse?</translation>
+        </message>
+        <message>
+            <source>How many multipliers?</source>
+            <translation>Wie viele Vervielfacher?</translation>
+        </message>
+        <message>
+            <source>How many of kind %1</source>
+            <translation>Wie viele der Art %1</translation>
+        </message>
+        <message>
+            <source>How many outputs has each?</source>
+            <translation>Wie viele Ausgänge hat jeder?</translation>
         </message>
         <message>
             <source>If %1 fails</source>
@@ -1825,6 +1977,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Nachrichtenspeicher</translation>
         </message>
         <message>
+            <source>Modes</source>
+            <translation>Modi</translation>
+        </message>
+        <message>
+            <source>Modes of the part</source>
+            <translation>Modi des Bausteins</translation>
+        </message>
+        <message>
             <source>NAME = value, or an address and values</source>
             <translation>NAME = Wert, oder eine Adresse und Werte</translation>
         </message>
@@ -1847,6 +2007,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>New part</source>
             <translation>Neuer Baustein</translation>
+        </message>
+        <message>
+            <source>New part by a few questions</source>
+            <translation>Neuer Baustein durch ein paar Fragen</translation>
         </message>
         <message>
             <source>New plan</source>
@@ -1875,6 +2039,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>No file is made from the plan yet: type one below, such as ../firmware/clocks.h</source>
             <translation>Noch wird keine Datei aus dem Plan gemacht: tippen Sie unten eine, etwa ../firmware/clocks.h</translation>
+        </message>
+        <message>
+            <source>No id stands here.</source>
+            <translation>Hier steht keine Kennung.</translation>
         </message>
         <message>
             <source>None of {} can</source>
@@ -1907,6 +2075,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Nothing is promised yet. Type what the firmware relies on into the line above, such as uart1 talks 115200.</source>
             <translation>Noch ist nichts zugesagt. Tippen Sie in die Zeile oben, worauf sich die Firmware verlässt, etwa uart1 talks 115200.</translation>
+        </message>
+        <message>
+            <source>Nothing is selected</source>
+            <translation>Nichts ist ausgewählt</translation>
         </message>
         <message>
             <source>Nothing is to be written.</source>
@@ -2003,6 +2175,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Parts shelf</source>
             <translation>Bausteinregal</translation>
+        </message>
+        <message>
+            <source>Pasted table</source>
+            <translation>Eingefügte Tabelle</translation>
         </message>
         <message>
             <source>Pin the selected way, or free it</source>
@@ -2253,6 +2429,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Terminal</translation>
         </message>
         <message>
+            <source>Text and clocks</source>
+            <translation>Text und Takte</translation>
+        </message>
+        <message>
             <source>Text of the part</source>
             <translation>Text des Bausteins</translation>
         </message>
@@ -2263,6 +2443,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>The best so far.</source>
             <translation>Die besten bisher.</translation>
+        </message>
+        <message>
+            <source>The clipboard holds no table.</source>
+            <translation>Die Zwischenablage enthält keine Tabelle.</translation>
         </message>
         <message>
             <source>The clocks show the last state without errors.</source>
@@ -2325,6 +2509,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Es gibt Fassungen, aber keine hält die Zusagen, die an ganzen Fassungen beurteilt werden: Mittelwerte, Lebensdauern und was an anderen Zusagen hängt.</translation>
         </message>
         <message>
+            <source>There is a '%1' already.</source>
+            <translation>Es gibt schon „%1“.</translation>
+        </message>
+        <message>
             <source>There is a part '%1' of your own already: give this one another id.</source>
             <translation>Es gibt schon einen eigenen Baustein „%1“: geben Sie diesem eine andere Kennung.</translation>
         </message>
@@ -2357,6 +2545,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Aufzuzeichnende Spur</translation>
         </message>
         <message>
+            <source>Tree</source>
+            <translation>Baum</translation>
+        </message>
+        <message>
+            <source>Tree of the part</source>
+            <translation>Baum des Bausteins</translation>
+        </message>
+        <message>
             <source>Two periods</source>
             <translation>Zwei Perioden</translation>
         </message>
@@ -2387,6 +2583,18 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Undo</source>
             <translation>Rückgängig</translation>
+        </message>
+        <message>
+            <source>Unknown</source>
+            <translation>Unbekannt</translation>
+        </message>
+        <message>
+            <source>Unknown here</source>
+            <translation>Hier unbekannt</translation>
+        </message>
+        <message>
+            <source>Unknown here, and what hangs on it</source>
+            <translation>Hier unbekannt, und was daran hängt</translation>
         </message>
         <message>
             <source>Unsaved changes</source>
@@ -2457,6 +2665,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Was kollidiert, wurde nicht gefunden: die Suche musste enden.</translation>
         </message>
         <message>
+            <source>What column %1 means</source>
+            <translation>Was Spalte %1 bedeutet</translation>
+        </message>
+        <message>
             <source>What could wake it then</source>
             <translation>Was ihn dann wecken könnte</translation>
         </message>
@@ -2481,12 +2693,20 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Was gefragt ist</translation>
         </message>
         <message>
+            <source>What is it called?</source>
+            <translation>Wie heißt er?</translation>
+        </message>
+        <message>
             <source>What is listened for</source>
             <translation>Worauf gehört wird</translation>
         </message>
         <message>
             <source>What is needed</source>
             <translation>Was gebraucht wird</translation>
+        </message>
+        <message>
+            <source>What is not asked stays unknown until it is looked up.</source>
+            <translation>Was nicht gefragt wird, bleibt unbekannt, bis es nachgeschlagen ist.</translation>
         </message>
         <message>
             <source>What it becomes when the core changes</source>
@@ -2499,6 +2719,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>What the board said</source>
             <translation>Was die Platine sagte</translation>
+        </message>
+        <message>
+            <source>What the part does not tell</source>
+            <translation>Was der Baustein nicht sagt</translation>
+        </message>
+        <message>
+            <source>What the selected thing says</source>
+            <translation>Was das Ausgewählte sagt</translation>
         </message>
         <message>
             <source>What would move the average most</source>
@@ -2515,6 +2743,22 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Where the charge goes</source>
             <translation>Wohin die Ladung geht</translation>
+        </message>
+        <message>
+            <source>Which modes beside run?</source>
+            <translation>Welche Modi neben run?</translation>
+        </message>
+        <message>
+            <source>Which oscillators are inside?</source>
+            <translation>Welche Oszillatoren sind darin?</translation>
+        </message>
+        <message>
+            <source>Which peripherals?</source>
+            <translation>Welche Peripherien?</translation>
+        </message>
+        <message>
+            <source>Which supply does it stand?</source>
+            <translation>Welche Versorgung verträgt er?</translation>
         </message>
         <message>
             <source>Why nothing fits</source>
@@ -2579,6 +2823,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a CMSIS-SVD file</source>
             <translation>eine CMSIS-SVD-Datei</translation>
+        </message>
+        <message>
+            <source>a CMSIS-SVD file beside the part, if there is one</source>
+            <translation>eine CMSIS-SVD-Datei neben dem Baustein, wenn es eine gibt</translation>
         </message>
         <message>
             <source>a [[block]] named as what stands before the dot</source>
@@ -2693,6 +2941,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>ein Zählschritt dauert {}{}, verlangt höchstens {}{}</translation>
         </message>
         <message>
+            <source>a crystal</source>
+            <translation>ein Quarz</translation>
+        </message>
+        <message>
             <source>a crystal or a clock input</source>
             <translation>ein Quarz oder ein Takteingang</translation>
         </message>
@@ -2763,6 +3015,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a fast core</source>
             <translation>ein schneller Kern</translation>
+        </message>
+        <message>
+            <source>a field by name or meaning</source>
+            <translation>ein Feld nach Name oder Bedeutung</translation>
+        </message>
+        <message>
+            <source>a field such as "CLK.DIV[3:0]"</source>
+            <translation>ein Feld wie "CLK.DIV[3:0]"</translation>
         </message>
         <message>
             <source>a field such as "CLK.REF[4:0]" or "CLK.PLLIN[16]", bits 63 to 0, or a list of pieces, the high bits first</source>
@@ -2921,6 +3181,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>ein Modus, der von etwas geweckt wird</translation>
         </message>
         <message>
+            <source>a mode: {}</source>
+            <translation>ein Modus: {}</translation>
+        </message>
+        <message>
             <source>a name</source>
             <translation>ein Name</translation>
         </message>
@@ -2985,6 +3249,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>ein Paar wie ["64 MHz", 1], oder mit einem Tempo, ["64 MHz", 1, "92 %"]</translation>
         </message>
         <message>
+            <source>a part needs an oscillator</source>
+            <translation>ein Baustein braucht einen Oszillator</translation>
+        </message>
+        <message>
             <source>a part on the shelf ({}), or a path below the folder of the plan or of the shelf (--parts)</source>
             <translation>ein Baustein auf dem Regal ({}), oder ein Pfad unter dem Ordner des Plans oder des Regals (--parts)</translation>
         </message>
@@ -2999,6 +3267,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a period is above 0</source>
             <translation>eine Periode liegt über 0</translation>
+        </message>
+        <message>
+            <source>a peripheral has no {}</source>
+            <translation>eine Peripherie hat kein {}</translation>
         </message>
         <message>
             <source>a peripheral without &lt;baseAddress&gt;</source>
@@ -3115,6 +3387,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a sender samples its own data bits {} after they begin{}, and hears them only after the node delay of {}{}</source>
             <translation>ein Sender tastet die eigenen Datenbits {} nach ihrem Beginn ab{}, und hört sie erst nach der Knotenverzögerung von {}{}</translation>
+        </message>
+        <message>
+            <source>a setting: {}</source>
+            <translation>eine Einstellung: {}</translation>
         </message>
         <message>
             <source>a share in a time: '%/year'</source>
@@ -3319,6 +3595,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a voltage above 0</source>
             <translation>eine Spannung über 0</translation>
+        </message>
+        <message>
+            <source>a watch crystal of 32.768 kHz</source>
+            <translation>ein Uhrenquarz mit 32,768 kHz</translation>
         </message>
         <message>
             <source>a whole number</source>
@@ -3526,6 +3806,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>an exact one</source>
             <translation>eine exakte</translation>
+        </message>
+        <message>
+            <source>an example of which nothing follows</source>
+            <translation>ein Beispiel, aus dem nichts folgt</translation>
         </message>
         <message>
             <source>an id '0x123', a range '0x100..0x17f', a pair '0x100,0x200' or a mask '0x100&amp;0x7f0'</source>
@@ -3742,6 +4026,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>at most {}</source>
             <translation>höchstens {}</translation>
+        </message>
+        <message>
+            <source>at most {} multipliers, {} outputs of each and {} buses; write more into the text</source>
+            <translation>höchstens {} Vervielfacher, {} Ausgänge von jedem und {} Busse; schreiben Sie mehr in den Text</translation>
         </message>
         <message>
             <source>at most {}{}</source>
@@ -4090,6 +4378,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>changes that were not saved</source>
             <translation>Änderungen, die nicht gespeichert waren</translation>
+        </message>
+        <message>
+            <source>chapter</source>
+            <translation>Kapitel</translation>
         </message>
         <message>
             <source>charge of each period by the core's rate; the least at %1</source>
@@ -4544,6 +4836,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Fehler × 86400 s</translation>
         </message>
         <message>
+            <source>every change here is a change of the text, and back: Ctrl+Z</source>
+            <translation>jede Änderung hier ist eine Änderung des Textes, und zurück: Strg+Z</translation>
+        </message>
+        <message>
             <source>every {} is beyond the wake-up counter of {}: {}</source>
             <translation>alle {} liegt jenseits des Weckzählers von {}: {}</translation>
         </message>
@@ -4696,6 +4992,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Sockel %1</translation>
         </message>
         <message>
+            <source>follows %1</source>
+            <translation>folgt %1</translation>
+        </message>
+        <message>
             <source>for memory </source>
             <translation>für Speicher </translation>
         </message>
@@ -4718,6 +5018,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>free, it would be </source>
             <translation>frei, es wäre </translation>
+        </message>
+        <message>
+            <source>from %1</source>
+            <translation>von %1</translation>
         </message>
         <message>
             <source>from data back to nominal</source>
@@ -4900,6 +5204,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>in %, bei diesem Takt; das Band ist das Erlaubte</translation>
         </message>
         <message>
+            <source>in all</source>
+            <translation>insgesamt</translation>
+        </message>
+        <message>
             <source>in another window</source>
             <translation>in einem anderen Fenster</translation>
         </message>
@@ -5004,6 +5312,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>er hat {}: {}</translation>
         </message>
         <message>
+            <source>it holds in tier {} only</source>
+            <translation>es gilt nur in Stufe {}</translation>
+        </message>
+        <message>
             <source>it is no file</source>
             <translation>es ist keine Datei</translation>
         </message>
@@ -5058,6 +5370,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>it stands still in {} and would come late</source>
             <translation>er steht in {} still und käme zu spät</translation>
+        </message>
+        <message>
+            <source>it stands there already</source>
+            <translation>es steht schon da</translation>
         </message>
         <message>
             <source>it stopped before each rest, a deeper mode, or a job that comes as often</source>
@@ -5160,6 +5476,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>sein Auslöser {} ist {}</translation>
         </message>
         <message>
+            <source>its {} are told in a list, by tier or control</source>
+            <translation>seine {} stehen in einer Liste, nach Stufe oder Einstellung</translation>
+        </message>
+        <message>
             <source>job</source>
             <translation>Aufgabe</translation>
         </message>
@@ -5252,6 +5572,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>zu spät</translation>
         </message>
         <message>
+            <source>least</source>
+            <translation>mindestens</translation>
+        </message>
+        <message>
             <source>least </source>
             <translation>mindestens </translation>
         </message>
@@ -5274,6 +5598,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>leave a way to stay awake while it is looked for</source>
             <translation>lassen Sie einen Weg, wach zu bleiben, solange danach gesehen wird</translation>
+        </message>
+        <message>
+            <source>leave it</source>
+            <translation>lassen</translation>
         </message>
         <message>
             <source>leave the ≈ out if the figure is meant as it stands</source>
@@ -5440,6 +5768,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>tiefste ÷ {}, knapp darüber nicht verstanden ÷ {}</translation>
         </message>
         <message>
+            <source>made in line %1 (F12)</source>
+            <translation>gemacht in Zeile %1 (F12)</translation>
+        </message>
+        <message>
             <source>make active</source>
             <translation>aktivieren</translation>
         </message>
@@ -5500,6 +5832,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>mehr als eines von 'every', 'about' und 'after'</translation>
         </message>
         <message>
+            <source>most</source>
+            <translation>höchstens</translation>
+        </message>
+        <message>
             <source>most </source>
             <translation>höchstens </translation>
         </message>
@@ -5522,6 +5858,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>must keep</source>
             <translation>muss halten</translation>
+        </message>
+        <message>
+            <source>name</source>
+            <translation>Name</translation>
         </message>
         <message>
             <source>narrow field</source>
@@ -5682,6 +6022,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>no field '{}' in {}</source>
             <translation>kein Feld „{}“ in {}</translation>
+        </message>
+        <message>
+            <source>no figure stands there</source>
+            <translation>dort steht keine Zahl</translation>
         </message>
         <message>
             <source>no file can be made beside %1</source>
@@ -5992,6 +6336,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>knapp darunter nicht verstanden ÷ {}, höchste ÷ {}</translation>
         </message>
         <message>
+            <source>not used</source>
+            <translation>nicht benutzt</translation>
+        </message>
+        <message>
             <source>not written yet</source>
             <translation>noch nicht geschrieben</translation>
         </message>
@@ -6020,6 +6368,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>von {} ist nichts angenommen</translation>
         </message>
         <message>
+            <source>nothing is called '{}'</source>
+            <translation>nichts heißt „{}“</translation>
+        </message>
+        <message>
             <source>nothing is called '{}' that can be lifted</source>
             <translation>nichts heißt „{}“, das sich aufheben ließe</translation>
         </message>
@@ -6034,6 +6386,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>nothing is fitted for {}: the plan has no [board.fitted.{}]</source>
             <translation>für {} ist nichts bestückt: der Plan hat kein [board.fitted.{}]</translation>
+        </message>
+        <message>
+            <source>nothing is written to {}</source>
+            <translation>nach {} wird nichts geschrieben</translation>
         </message>
         <message>
             <source>nothing lies on the bench</source>
@@ -6106,6 +6462,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>of those that the port allows</source>
             <translation>von denen, die der Port erlaubt</translation>
+        </message>
+        <message>
+            <source>of what this plan uses</source>
+            <translation>von dem, was dieser Plan benutzt</translation>
         </message>
         <message>
             <source>off</source>
@@ -6676,6 +7036,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Einstellungen derselben Raten</translation>
         </message>
         <message>
+            <source>several rows say something of {}</source>
+            <translation>mehrere Zeilen sagen etwas über {}</translation>
+        </message>
+        <message>
+            <source>several things are called '{}'</source>
+            <translation>mehreres heißt „{}“</translation>
+        </message>
+        <message>
             <source>share of the charge</source>
             <translation>Anteil an der Ladung</translation>
         </message>
@@ -6964,6 +7332,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Fassung %1 umbenannt</translation>
         </message>
         <message>
+            <source>take %1 rows</source>
+            <translation>%1 Zeilen übernehmen</translation>
+        </message>
+        <message>
+            <source>take %1 rows, %2 unclear</source>
+            <translation>%1 Zeilen übernehmen, %2 unklar</translation>
+        </message>
+        <message>
             <source>take %1: %2</source>
             <translation>Fassung %1: %2</translation>
         </message>
@@ -7006,6 +7382,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>temperature,</source>
             <translation>Temperatur,</translation>
+        </message>
+        <message>
+            <source>temperature, such as 85 C</source>
+            <translation>Temperatur wie 85 C</translation>
         </message>
         <message>
             <source>temperatures that do not rise</source>
@@ -7172,6 +7552,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>die Freigabe seiner Gruppe</translation>
         </message>
         <message>
+            <source>the example '{}' does not come out: {}</source>
+            <translation>das Beispiel „{}“ kommt nicht heraus: {}</translation>
+        </message>
+        <message>
             <source>the factor {}</source>
             <translation>der Faktor {}</translation>
         </message>
@@ -7238,6 +7622,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>the file as it is now</source>
             <translation>die Datei, wie sie jetzt ist</translation>
+        </message>
+        <message>
+            <source>the first instruction after {} comes in</source>
+            <translation>der erste Befehl nach {} kommt in</translation>
         </message>
         <message>
             <source>the first step that is not exceeded, by more than the slack at the fastest</source>
@@ -7390,6 +7778,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>the longest wake-up from</source>
             <translation>das längste Aufwachen aus</translation>
+        </message>
+        <message>
+            <source>the lower end comes first</source>
+            <translation>das untere Ende kommt zuerst</translation>
         </message>
         <message>
             <source>the lower end first</source>
@@ -7590,6 +7982,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>the stage '{}' of '{}' lacks its longest time or its draw</source>
             <translation>der Stufe „{}“ von „{}“ fehlt die längste Zeit oder der Verbrauch</translation>
+        </message>
+        <message>
+            <source>the stages of waking from {} are written by hand</source>
+            <translation>die Stufen des Aufwachens aus {} werden von Hand geschrieben</translation>
         </message>
         <message>
             <source>the start-up margin of</source>
@@ -7892,6 +8288,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Zeiten ganzer Sekunden wie '1 min', '1 h' oder '1 day'</translation>
         </message>
         <message>
+            <source>to</source>
+            <translation>bis</translation>
+        </message>
+        <message>
             <source>to its end, typical and longest</source>
             <translation>bis zu ihrem Ende, typisch und längstens</translation>
         </message>
@@ -8052,6 +8452,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>verstanden bei %1</translation>
         </message>
         <message>
+            <source>unit</source>
+            <translation>Einheit</translation>
+        </message>
+        <message>
             <source>unknown</source>
             <translation>unbekannt</translation>
         </message>
@@ -8128,6 +8532,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>unbekannt: die Aufgaben ließen sich nicht spielen</translation>
         </message>
         <message>
+            <source>unknown: the jobs do not fit into the time</source>
+            <translation>unbekannt: die Aufgaben passen nicht in die Zeit</translation>
+        </message>
+        <message>
             <source>unknown: the modes of the part</source>
             <translation>unbekannt: die Modi des Bausteins</translation>
         </message>
@@ -8182,6 +8590,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>voltage</source>
             <translation>Spannung</translation>
+        </message>
+        <message>
+            <source>voltage, such as 3.3 V</source>
+            <translation>Spannung wie 3.3 V</translation>
         </message>
         <message>
             <source>w = min({}, {}), {} over {}{}</source>
@@ -8428,6 +8840,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>innerhalb von {}</translation>
         </message>
         <message>
+            <source>without it can't be told</source>
+            <translation>ohne es lässt sich nicht sagen</translation>
+        </message>
+        <message>
             <source>without job %1</source>
             <translation>ohne Aufgabe %1</translation>
         </message>
@@ -8496,6 +8912,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>{{n}}, oder ein Name, den 'with' nennt</translation>
         </message>
         <message>
+            <source>{} (chapter {})</source>
+            <translation>{} (Kapitel {})</translation>
+        </message>
+        <message>
             <source>{} + {}, every {}</source>
             <translation>{} + {}, alle {}</translation>
         </message>
@@ -8530,6 +8950,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{} at </source>
             <translation>{} bei </translation>
+        </message>
+        <message>
+            <source>{} at most</source>
+            <translation>{} höchstens</translation>
         </message>
         <message>
             <source>{} at the latest</source>
@@ -8704,8 +9128,16 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>{} hat keine Einheit</translation>
         </message>
         <message>
+            <source>{} has no wait states</source>
+            <translation>{} hat keine Wartezustände</translation>
+        </message>
+        <message>
             <source>{} holds the bus until it can answer: no byte is lost</source>
             <translation>{} hält den Bus, bis es antworten kann: kein Byte geht verloren</translation>
+        </message>
+        <message>
+            <source>{} holds {}</source>
+            <translation>{} enthält {}</translation>
         </message>
         <message>
             <source>{} in quotes such as "{}"</source>
@@ -8746,6 +9178,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{} is left on in {}</source>
             <translation>{} bleibt in {} an</translation>
+        </message>
+        <message>
+            <source>{} is no unit of a {}</source>
+            <translation>{} ist keine Einheit von {}</translation>
         </message>
         <message>
             <source>{} is not woken by '{}', but by {}{}</source>
@@ -8836,6 +9272,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>{} Perioden</translation>
         </message>
         <message>
+            <source>{} runs at</source>
+            <translation>{} läuft mit</translation>
+        </message>
+        <message>
             <source>{} runs at {}</source>
             <translation>{} läuft mit {}</translation>
         </message>
@@ -8892,6 +9332,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>{} bis zu {}{}</translation>
         </message>
         <message>
+            <source>{} waits {}</source>
+            <translation>{} wartet {}</translation>
+        </message>
+        <message>
             <source>{} within {}</source>
             <translation>{} innerhalb von {}</translation>
         </message>
@@ -8902,6 +9346,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{} words of {} bits</source>
             <translation>{} Wörter von {} Bit</translation>
+        </message>
+        <message>
+            <source>{} {}</source>
+            <translation>{} {}</translation>
         </message>
         <message>
             <source>{} {}: made from {}; change that, not this file</source>
@@ -9002,6 +9450,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{}: the part names no field for that</source>
             <translation>{}: der Baustein nennt kein Feld dafür</translation>
+        </message>
+        <message>
+            <source>{}: unknown</source>
+            <translation>{}: unbekannt</translation>
         </message>
         <message>
             <source>{}: {} {} instead of {}{}</source>

@@ -5,6 +5,7 @@
 
 #include <algorithm>
 #include <unordered_map>
+#include <unordered_set>
 
 namespace wisetick {
 
@@ -85,13 +86,16 @@ std::vector<std::pair<std::string, std::string>> fixedUsers(const Part& part, co
         const Fitted* fitted = findFitted(plan.board, source.id);
         use(fitted != nullptr && fitted->isFedIn && source.fedIn ? source.fedIn->pins : source.pins, source.id);
     }
+    std::unordered_set<std::string> oneWire; // ports
+    for (const Promise& promise : plan.promises) {
+        if (const auto* talks = promise.line.ask.as<TalksAsk>(); talks != nullptr && talks->isOneWire) {
+            oneWire.insert(promise.line.subject);
+        }
+    }
     for (std::size_t i = 0; i < part.peripherals.size(); ++i) {
         if (peripherals[i]) {
             std::vector<std::string> pins = part.peripherals[i].pins;
-            const bool isOneWire = std::any_of(plan.promises.begin(), plan.promises.end(), [&](const Promise& promise) {
-                const auto* talks = promise.line.ask.as<TalksAsk>();
-                return talks != nullptr && talks->isOneWire && promise.line.subject == part.peripherals[i].id;
-            });
+            const bool isOneWire = oneWire.contains(part.peripherals[i].id);
             pins.resize(isOneWire ? std::min<std::size_t>(pins.size(), 1) : pins.size());
             use(pins, part.peripherals[i].id);
         }

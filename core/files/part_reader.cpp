@@ -3,6 +3,7 @@
 #include "base/nearest_name.h"
 #include "base/text.h"
 #include "files/part_clocks.h"
+#include "files/part_expects.h"
 #include "files/part_modes.h"
 #include "files/part_peripherals.h"
 #include "files/part_pins.h"
@@ -66,6 +67,9 @@ public:
         for (const toml::table* table : root_.tables("option")) {
             readOption(*table);
         }
+        for (const toml::table* table : root_.tables("expect")) {
+            readExpects(*table);
+        }
         checkFailures();
         root_.finish();
         checkModes();
@@ -107,6 +111,14 @@ private:
             }
         }
         inner.finish();
+    }
+
+    void readExpects(const toml::table& table) {
+        ++expectCount_;
+        places_.emplace("expect." + std::to_string(expectCount_), TableReader(table, reporter_, "expect").place());
+        if (auto expect = readExpect(context_, table, expectCount_)) {
+            expects_.push_back(*std::move(expect));
+        }
     }
 
     static std::string idAt(const toml::table& table) { return table["id"].value_or(std::string("?")); }
@@ -176,6 +188,7 @@ private:
         lines_ = collect("line", part_.lines, clockIds);
         peripherals_ = collect("peripheral", part_.peripherals, clockIds);
         modes_ = collect("mode", part_.modes, clockIds);
+        part_.indexIds(); // every input and every clock is looked for by its id from here on
         for (std::size_t i = 0; i < lines_.size(); ++i) {
             part_.lines[i].from = inputsOf(*lines_[i]);
         }
@@ -375,10 +388,13 @@ private:
 public:
     std::vector<Suspicion> suspicions() const { return context_.book.suspicions(); }
     std::vector<Accepted> takeAccepted() { return std::move(accepted_); }
+    std::vector<Expect> takeExpects() { return std::move(expects_); }
     std::map<std::string, Place> takePlaces() { return std::move(places_); }
 
 private:
     std::vector<Accepted> accepted_;
+    std::vector<Expect> expects_;
+    std::size_t expectCount_ = 0;
     std::map<std::string, Place> places_;
     TableReader root_;
     Reporter& reporter_;
@@ -427,6 +443,7 @@ PartFile readPart(std::string_view text, const std::string& file, const std::fil
         Part part = reader.read();
         result.accepted = reader.takeAccepted();
         result.suspicions = reader.suspicions();
+        result.expects = reader.takeExpects();
         result.places = reader.takePlaces();
         if (!hasErrors(reporter.diagnostics())) {
             result.part = std::move(part);

@@ -4,6 +4,7 @@
 #include "part/part.h"
 
 #include "part/lint.h"
+#include "plan/expect.h"
 
 #include <filesystem>
 #include <map>
@@ -19,6 +20,7 @@ struct PartFile {
     Diagnostics diagnostics;
     std::vector<Accepted> accepted = {};      ///< suspicions that are meant so
     std::vector<Suspicion> suspicions = {};   ///< where it and the description of its registers differ
+    std::vector<Expect> expects = {};         ///< worked examples of its datasheet
     std::map<std::string, Place> places = {}; ///< where each table stands, by its path "line.ref"
 };
 

@@ -49,9 +49,9 @@ void append(Diagnostics& all, const Diagnostics& more) {
 
 } // namespace
 
-LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf) {
+LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf, const TextOf& textOf) {
     LoadedPlan loaded;
-    const auto text = readTextFile(path, loaded.diagnostics);
+    const auto text = textOf(path, loaded.diagnostics);
     if (!text) {
         return loaded;
     }
@@ -69,7 +69,7 @@ LoadedPlan loadPlan(const fs::path& path, const Shelf& shelf) {
              phrase("a part on the shelf ({}), or a path below the folder of the plan or of the shelf (--parts)",
                     listNames(known)),
              didYouMean(*named.part, known)});
-    } else if (const auto partText = readTextFile(*partPath, loaded.diagnostics)) {
+    } else if (const auto partText = textOf(*partPath, loaded.diagnostics)) {
         loaded.partPath = *partPath;
         PartFile part = readPart(*partText, partPath->string(), partPath->parent_path());
         append(loaded.diagnostics, part.diagnostics);

@@ -5,6 +5,7 @@
 #include "files/text_file.h"
 
 #include <filesystem>
+#include <functional>
 #include <string>
 #include <vector>
 
@@ -23,9 +24,12 @@ struct LoadedPlan {
     std::map<std::string, Place> places; ///< of the plan's keys
 };
 
+/// Gives a file's text: from the disk as readTextFile does, or what an editor has of it.
+using TextOf = std::function<std::optional<std::string>(const std::filesystem::path&, Diagnostics&)>;
+
 /// Reads a plan file and its part: an id on the shelf, or a path (anything with '/' or ending in ".part.toml")
 /// beside the plan. All faults of both files are in `diagnostics`.
-LoadedPlan loadPlan(const std::filesystem::path& path, const Shelf& shelf);
+LoadedPlan loadPlan(const std::filesystem::path& path, const Shelf& shelf, const TextOf& textOf = readTextFile);
 
 /// A part that stands on the shelf, read; its faults are in `file.diagnostics`.
 struct ShelvedPart {

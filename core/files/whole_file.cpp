@@ -9,7 +9,6 @@
 
 #include <cerrno>
 #include <cstdlib>
-#include <ctime>
 #include <system_error>
 
 namespace wisetick {
@@ -72,9 +71,14 @@ private:
     bool isKept_ = false;
 };
 
-/// Removes what a program that was killed while it wrote left beside the file: older than a minute, and nobody is at it.
-void removeLeftOver(const fs::path& folder, const std::string& begin) {
-    constexpr std::time_t kAge = 60; // s
+/// Removes what a program that was killed while it wrote left beside the file: a minute older than the file of now, and nobody is
+/// at it.
+void removeLeftOver(const fs::path& folder, const std::string& begin, int fresh) {
+    constexpr time_t kAge = 60; // s
+    struct stat now = {};
+    if (::fstat(fresh, &now) != 0) {
+        return;
+    }
     std::error_code error;
     for (const fs::directory_entry& entry : fs::directory_iterator(folder, error)) {
         if (!entry.path().filename().string().starts_with(begin)) {
@@ -82,7 +86,7 @@ void removeLeftOver(const fs::path& folder, const std::string& begin) {
         }
         const int handle = ::open(entry.path().c_str(), O_RDONLY | O_NOFOLLOW | O_NONBLOCK);
         struct stat facts = {};
-        if (handle >= 0 && ::fstat(handle, &facts) == 0 && S_ISREG(facts.st_mode) && facts.st_mtime + kAge < std::time(nullptr) &&
+        if (handle >= 0 && ::fstat(handle, &facts) == 0 && S_ISREG(facts.st_mode) && facts.st_mtime + kAge < now.st_mtime &&
             ::flock(handle, LOCK_EX | LOCK_NB) == 0) {
             ::unlink(entry.path().c_str());
         }
@@ -108,12 +112,12 @@ Text writeWholeFile(const fs::path& path, std::string_view content) {
     }
     const fs::path folder = target.parent_path().empty() ? fs::path(".") : target.parent_path();
     const std::string begin = "." + target.filename().string() + ".new-";
-    removeLeftOver(folder, begin);
     FreshFile fresh((folder / (begin + "XXXXXX")).string());
     const auto failed = [&] { return phrase("{} can't be written: {}", path.string(), reason()); };
     if (!fresh.isOpen()) {
         return failed();
     }
+    removeLeftOver(folder, begin, fresh.handle());
     constexpr mode_t kUsual = 0666;
     const mode_t mask = ::umask(0);
     ::umask(mask);

@@ -71,9 +71,11 @@ struct PeriodSums {
     }
 };
 
-/// Adds up what goes on, period by period.
+/// Adds up what goes on, period by period, in the first 501: a run that lasts for ever reaches far beyond those that are played.
 template <class Time>
 struct PeriodSink {
+    static constexpr std::size_t kMostPeriods = 500;
+
     Time width;
     std::size_t jobs;
     std::size_t takes;
@@ -81,15 +83,21 @@ struct PeriodSink {
     Time origin{};                              ///< where the play began, in the times as they are told now
     std::vector<std::optional<Time>> last = {}; ///< by job, when it began last, from the beginning of the play
     std::vector<PeriodSums<Time>> periods = {};
+    PeriodSums<Time> beyond = PeriodSums<Time>(jobs, takes); ///< what lies behind them; never looked at
 
     std::size_t indexOf(const Time& time) const {
         if constexpr (std::is_same_v<Time, Rational>) {
-            return base + static_cast<std::size_t>(*(time / width).floor().toInt64());
+            const auto whole = (time / width).floor().toInt64();
+            return whole && *whole < static_cast<std::int64_t>(kMostPeriods) ? base + static_cast<std::size_t>(*whole)
+                                                                             : base + kMostPeriods + 1;
         } else {
             return base + static_cast<std::size_t>(time / width);
         }
     }
     PeriodSums<Time>& at(std::size_t index) {
+        if (index > kMostPeriods) {
+            return beyond;
+        }
         while (periods.size() <= index) {
             periods.emplace_back(jobs, takes);
         }
@@ -98,7 +106,7 @@ struct PeriodSink {
 
     void spent(Doing doing, std::size_t which, const Time& from, const Time& to) {
         Time low = from;
-        for (std::size_t index = indexOf(from); low < to; ++index) {
+        for (std::size_t index = indexOf(from); low < to && index <= kMostPeriods; ++index) {
             const Time end = std::min(to, Time(width * Time(static_cast<std::int64_t>(index - base + 1))));
             at(index).of(doing, which) += end - low;
             low = end;

@@ -453,6 +453,7 @@ private:
             }
         }
         if (figure_.load > 1) {
+            addUnknown(phrase("unknown: the jobs do not fit into the time"));
             find(Severity::error, "rhythm",
                  phrase("what the core has to do does not fit: it needs {} of the time",
                         printQuantity(figure_.load, Unit::ratio, 4)),
@@ -478,6 +479,13 @@ private:
     }
 
     void sumUp() {
+        Rational taken; // of the span
+        for (const Slot& slot : slots_) {
+            taken = shortened(taken + slot.timeTyp, Rounding::down);
+        }
+        if (figure_.load > 1 && taken > figure_.span) {
+            return; // more goes on than there is time: that has no average
+        }
         const std::size_t points = base_.grid.celsius.size();
         Charge charge(points);
         for (const Slot& slot : slots_) {

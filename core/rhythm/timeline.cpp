@@ -373,7 +373,7 @@ struct Cycle {
 /// Plays period after period until one ends as an earlier one did.
 template <class Time>
 Cycle playCycle(Player<Time, PeriodSink<Time>>& player, PeriodSink<Time>& sink, bool canSettle, const GoOn& goOn) {
-    constexpr std::size_t kMostPeriods = 500;
+    constexpr std::size_t kMostPeriods = PeriodSink<Time>::kMostPeriods;
     constexpr std::int64_t kMostRunsPlayed = std::is_same_v<Time, Rational> ? 20000 : 400000; // fractions are slow
     constexpr int kNeverIdle = 4;
     std::vector<std::vector<Time>> states;

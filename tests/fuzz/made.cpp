@@ -9,11 +9,13 @@
 #include "files/part_from_svd.h"
 #include "files/part_reader.h"
 #include "files/plan_reader.h"
+#include "files/plan_writer.h"
 #include "files/svd.h"
 #include "handover/emit.h"
 #include "handover/found.h"
 #include "handover/report.h"
 #include "plan/job_edits.h"
+#include "plan/job_line.h"
 #include "plan/plain_texts.h"
 
 #include <fmt/format.h>
@@ -40,6 +42,10 @@ struct Made {
 void require(bool holds, const std::string& what, const Made& made) {
     if (!holds) {
         std::cerr << made.partText << "\n" << made.planText << "\n";
+        for (const Job& job : made.plan.jobs) {
+            std::cerr << "job " << printJobLine(job) << "\n";
+        }
+        std::cerr << writePlan(made.plan) << "\n";
         for (const std::string& wish : made.wishes) {
             std::cerr << "wish " << wish << "\n";
         }
@@ -336,7 +342,10 @@ bool feedRhythm(std::string_view choices) {
     };
     require(rhythm.shares.empty() || isNear(charge, 1), "shares add up to the whole: " + charge.toString(), made);
     require(rhythm.shares.empty() || isNear(ampere, rhythm.average->nominal), "their currents add up to the average", made);
-    require(!rhythm.peak || rhythm.average->nominal <= rhythm.peak->max, "the average is not above the peak", made);
+    require(!rhythm.peak || rhythm.average->nominal <= rhythm.peak->max,
+            "the average " + rhythm.average->nominal.toString() + " is not above the peak " + rhythm.peak->max.toString() + "\n" +
+                test::lines(figures.findings),
+            made);
     return true;
 }
 

@@ -1,0 +1,70 @@
+// The tabs of the workshop that are lists: modes, and what is unknown.
+
+#include "language/said.h"
+#include "part_editor/part_editor.h"
+#include "quantity/quantity_print.h"
+#include "workshop/ranked_unknown.h"
+
+#include <QTreeWidget>
+
+namespace wisetick::app {
+
+namespace {
+
+constexpr qsizetype kMostNamed = 5; ///< of what hangs on something
+
+} // namespace
+
+void PartEditor::showModes() {
+    modes_->clear();
+    modes_->setHeaderLabels({tr("mode"), tr("draws"), tr("at most"), tr("first instruction"), tr("at most")});
+    if (!document_.isOpen()) {
+        return;
+    }
+    for (const ModeFigure& mode : document_.figures().modes) {
+        const bool isKnown = mode.current.unknown.empty();
+        auto* item = new QTreeWidgetItem(modes_);
+        item->setText(0, app::text(mode.id));
+        item->setText(1, app::text(printQuantity(mode.ampere.nominal, Unit::ampere)));
+        item->setText(2, isKnown ? app::text(printQuantity(mode.ampere.max, Unit::ampere)) : app::text(mode.current.unknown));
+        if (mode.wakeUp) {
+            const WakeUpFigure& wake = *mode.wakeUp;
+            item->setText(3, app::text(printQuantity(wake.firstInstruction.nominal, Unit::second)));
+            item->setText(4, wake.unknown.empty() ? app::text(printQuantity(wake.firstInstruction.max, Unit::second))
+                                                  : app::text(wake.unknown));
+        }
+        item->setData(0, Qt::UserRole, app::text(mode.id));
+        item->setForeground(2, isKnown ? theme_.ink : theme_.strained);
+    }
+    for (int column = 0; column < modes_->columnCount(); ++column) {
+        modes_->resizeColumnToContents(column);
+    }
+}
+
+/// What most hangs on first: in the plan that stands on the part, then in any.
+void PartEditor::showUnknown() {
+    unknown_->clear();
+    unknown_->setHeaderLabels({tr("not told"), tr("of what this plan uses"), tr("in all"), tr("without it can't be told")});
+    if (!part_) {
+        return;
+    }
+    for (const RankedUnknown& each : rankedUnknown(*part_, document_.isOpen() ? document_.plan() : freshPlan(*part_))) {
+        auto* item = new QTreeWidgetItem(unknown_);
+        item->setText(0, app::text(each.fact.say));
+        item->setText(1, QString::number(each.inPlan));
+        item->setText(2, QString::number(each.fact.hangs.size()));
+        QStringList hangs;
+        for (const std::string& one : each.fact.hangs) {
+            hangs << app::text(one);
+        }
+        item->setText(3, app::text(each.fact.costs) + " " + hangs.mid(0, kMostNamed).join(", ") +
+                             (hangs.size() > kMostNamed ? tr(" and %1 more").arg(hangs.size() - kMostNamed) : QString()));
+        const QString path = app::text(each.fact.path);
+        item->setData(0, Qt::UserRole, path.section('.', 1));
+    }
+    for (int column = 0; column < 3; ++column) {
+        unknown_->resizeColumnToContents(column);
+    }
+}
+
+} // namespace wisetick::app

@@ -1,0 +1,44 @@
+#pragma once
+
+#include "paint/theme.h"
+#include "part/part.h"
+
+#include <QTreeWidget>
+
+namespace wisetick::app {
+
+/// What a part is made of: each source with the lines that it feeds at reset, and below them the peripherals that they clock. A
+/// row says what can be set there. Insert and Delete ask for changes of the text; the tree itself is never changed.
+class PartTree : public QTreeWidget {
+    Q_OBJECT
+
+public:
+    explicit PartTree(QWidget* parent = nullptr);
+
+    void setTheme(const Theme& theme);
+    /// Shows the part; what was selected stays so where it is still there.
+    void show(const Part& part);
+    /// The id of the selected row; empty where none is.
+    QString selected() const;
+    void select(const QString& id);
+
+signals:
+    void selectionMoved(const QString& id);
+    /// A source, line or peripheral is to be made below that row.
+    void insertWanted(const QString& id);
+    void removeWanted(const QString& id);
+
+protected:
+    void keyPressEvent(QKeyEvent* event) override;
+
+private:
+    QTreeWidgetItem* add(QTreeWidgetItem* above, const QString& id, const QString& name, const QString& say);
+    void addNode(const Part& part, NodeIndex node, QTreeWidgetItem* above);
+
+    Theme theme_ = lightTheme();
+};
+
+/// "÷ 1, 2, 4", "× 8 … 256", "from rc, xt": what can be set on a line.
+QString settableSaid(const Part& part, const Line& line);
+
+} // namespace wisetick::app

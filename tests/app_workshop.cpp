@@ -1,0 +1,302 @@
+#include "window_fixture.h"
+
+#include "part_editor/part_editor.h"
+#include "part_editor/part_questions_dialog.h"
+#include "part_editor/part_side.h"
+#include "part_editor/part_tree.h"
+#include "part_editor/paste_panel.h"
+
+#include <QClipboard>
+#include <QLabel>
+#include <QListWidget>
+#include <QMenu>
+#include <QMimeData>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QTimer>
+
+using namespace wisetick;
+using namespace wisetick::app;
+using namespace wisetick::test;
+
+/// The workshop: every change beside the text is a change of the text.
+class AppWorkshop : public WindowFixture {
+    Q_OBJECT
+
+    PartEditor* editor() { return window_->partEditor(); }
+    std::string content() { return editor()->text()->text().toStdString(); }
+
+    void openPart() {
+        QVERIFY(QFile::copy(QString::fromStdString(sourceDir()) + "/parts/marram-20.part.toml",
+                            folder_->filePath("marram-20.part.toml")));
+        QFile(folder_->filePath("marram-20.part.toml")).setPermissions(QFile::ReadOwner | QFile::WriteOwner);
+        window_->editPart(folder_->filePath("marram-20.part.toml"));
+        QVERIFY(editor() != nullptr);
+        editor()->showTab(PartEditor::Tab::tree);
+    }
+
+    QTableWidgetItem* valueOf(const QString& key) {
+        QTableWidget* table = editor()->side()->properties();
+        for (int row = 0; row < table->rowCount(); ++row) {
+            if (table->item(row, 0)->text() == key) {
+                return table->item(row, 1);
+            }
+        }
+        return nullptr;
+    }
+
+    void pasteText(const QString& text) {
+        QApplication::clipboard()->setText(text);
+        QTest::keyClick(editor(), Qt::Key_V, Qt::ControlModifier | Qt::ShiftModifier);
+    }
+
+private slots:
+    void cleanup() {
+        if (editor() != nullptr) {
+            editor()->text()->setModified(false); // it is closed without a question
+        }
+    }
+
+    void aValueIsTypedBesideTheText() {
+        openPart();
+        const std::string before = content();
+        editor()->select("bus_a");
+        QCOMPARE(editor()->tree()->selected(), QString("bus_a"));
+        int line = 0;
+        int column = 0;
+        editor()->text()->getCursorPosition(&line, &column);
+        QVERIFY(editor()->text()->text(line).startsWith("id = \"bus_a\""));
+        QVERIFY(valueOf("divide") != nullptr);
+        QCOMPARE(valueOf("divide")->text(), QString("{ from = 1, to = 8 }"));
+        valueOf("divide")->setText("[1, 2, 4]");
+        QCOMPARE(content(), replaced(before, "divide = { from = 1, to = 8 }\nfields = { divide = \"CLK.BUS[2:0]\" }",
+                                     "divide = [1, 2, 4]\nfields = { divide = \"CLK.BUS[2:0]\" }"));
+        QVERIFY(editor()->status().contains("11 lines"));
+        editor()->text()->undo(); // one step
+        QCOMPARE(content(), before);
+        editor()->text()->redo();
+        editor()->select("bus_a");
+        valueOf("name")->setText(""); // taken away
+        QVERIFY(valueOf("name") == nullptr);
+        // a key more
+        QTableWidget* table = editor()->side()->properties();
+        const int last = table->rowCount() - 1;
+        table->item(last, 0)->setText("ripple");
+        table->item(last, 1)->setText("\"0.1 %\"");
+        QVERIFY(content().find("ripple = \"0.1 %\"\n") != std::string::npos);
+        QVERIFY(valueOf("ripple") != nullptr);
+        // a value that is none is a fault in the text, and nothing is lost
+        valueOf("ripple")->setText("often");
+        QTRY_VERIFY(editor()->faults()->isVisibleTo(editor()));
+        editor()->text()->undo();
+        QTRY_VERIFY(!editor()->faults()->isVisibleTo(editor()));
+    }
+
+    void theTreeFollowsTheCursor() {
+        openPart();
+        QVERIFY(editor()->text()->findFirst("id = \"uart2\"", false, true, false, false, true, 0, 0));
+        QTRY_COMPARE(editor()->tree()->selected(), QString("uart2"));
+        QVERIFY(valueOf("clock") != nullptr);
+        QTest::keyClick(editor()->tree(), Qt::Key_Up);
+        QCOMPARE(editor()->tree()->selected(), QString("uart1")); // both are fed by bus_a
+        int line = 0;
+        int column = 0;
+        editor()->text()->getCursorPosition(&line, &column);
+        QVERIFY(editor()->text()->text(line).startsWith("id = \"uart1\""));
+    }
+
+    void thingsAreInsertedAndRemoved() {
+        openPart();
+        const std::string before = content();
+        editor()->select("uart1");
+        editor()->insert("peripheral", "uart1");
+        const PartFile more = readPart(content(), "part");
+        QVERIFY2(!more.part || more.part->findPeripheral("uart4"), "like uart1, with the first id that is free");
+        QCOMPARE(editor()->tree()->selected().isEmpty(), false);
+        QVERIFY(content().find("id = \"uart4\"") != std::string::npos);
+        editor()->text()->undo();
+        QCOMPARE(content(), before);
+        editor()->insert("line", "bus_a");
+        editor()->insert("source", {});
+        const PartFile with = readPart(content(), "part");
+        QVERIFY2(with.part.has_value(), lines(with.diagnostics).c_str());
+        QVERIFY(with.part->findNode("line1") && with.part->findNode("rc1"));
+        QCOMPARE(with.part->nodeId(with.part->lineAt(*with.part->findNode("line1")).from[0]), std::string("bus_a"));
+        editor()->select("line1");
+        QTest::keyClick(editor()->tree(), Qt::Key_Delete);
+        editor()->remove("rc1");
+        QCOMPARE(content(), before);
+        // Insert asks what
+        editor()->select("bus_b");
+        bool wasAsked = false;
+        QTimer::singleShot(0, this, [&] {
+            auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+            wasAsked = menu != nullptr && menu->actions().size() == 3;
+            if (menu != nullptr) {
+                menu->actions()[1]->trigger();
+                menu->close();
+            }
+        });
+        QTest::keyClick(editor()->tree(), Qt::Key_Insert);
+        QVERIFY(wasAsked);
+        QVERIFY(content().find("from = \"bus_b\"\ndivide = [1, 2, 4]") != std::string::npos);
+    }
+
+    void tablesArePasted() {
+        openPart();
+        const std::string before = content();
+        pasteText("no table");
+        QVERIFY(!editor()->pastePanel()->isVisibleTo(editor()));
+        QVERIFY(editor()->status().contains("no table"));
+        pasteText("Peripheral\ttyp (\u00b5A/MHz)\tmax (\u00b5A/MHz)\nuart1\t3.1\t3.9\nUART2\t3.0\t3.8\nuart 9\t1\t2\n");
+        PastePanel* panel = editor()->pastePanel();
+        QVERIFY(panel->isVisibleTo(editor()));
+        QCOMPARE(panel->takeButton()->text(), QString("take 2 rows, 1 unclear"));
+        panel->ref()->setText("8");
+        QApplication::processEvents(); // the panel is laid out
+        QTest::mouseClick(panel->takeButton(), Qt::LeftButton);
+        const PartFile file = readPart(content(), "part");
+        QVERIFY2(file.part.has_value(), lines(file.diagnostics).c_str());
+        QVERIFY2(content().find("per_mhz = { typ = \"3.1 uA\", max = \"3.9 uA\" }") != std::string::npos,
+                 content().substr(content().find("id = \"uart1\""), 900).c_str());
+        QVERIFY(content().find("ref = \"8\"") != std::string::npos);
+        QCOMPARE(panel->takeButton()->text(), QString("take 0 rows, 3 unclear")); // all of it stands there now
+        QVERIFY(!panel->takeButton()->isEnabled());
+        editor()->text()->undo();
+        QCOMPARE(content(), before);
+    }
+
+    void htmlOfABrowserIsPasted() {
+        openPart();
+        auto* data = new QMimeData;
+        data->setHtml("<table><tr><th>source</th><th>typ</th><th>max</th></tr><tr><td>fast internal RC</td><td>2 us</td><td>5 "
+                      "us</td></tr></table>");
+        data->setText("source typ max");
+        QApplication::clipboard()->setMimeData(data);
+        editor()->pasteTable();
+        QCOMPARE(editor()->pastePanel()->takeButton()->text(), QString("take 1 rows"));
+    }
+
+    void whatIsUnknownIsRanked() {
+        openPart();
+        editor()->showTab(PartEditor::Tab::unknown);
+        const int before = editor()->unknown()->topLevelItemCount();
+        editor()->select("rcs"); // the slow RC loses its tolerance
+        QVERIFY(valueOf("tolerance") != nullptr);
+        valueOf("tolerance")->setText("");
+        QVERIFY(editor()->unknown()->topLevelItemCount() > before);
+        int inPlan = 0;
+        for (int row = 0; row < editor()->unknown()->topLevelItemCount(); ++row) {
+            const QTreeWidgetItem* item = editor()->unknown()->topLevelItem(row);
+            inPlan = item->text(0).contains("rcs") ? item->text(1).toInt() : inPlan;
+            QVERIFY(row == 0 || item->text(1).toInt() <= editor()->unknown()->topLevelItem(row - 1)->text(1).toInt());
+        }
+        QVERIFY(inPlan >= 2); // the plan's watchdog runs on it, and itself
+        QVERIFY(editor()->side()->unknown()->item(0)->text().contains("rcs"));
+        editor()->showTab(PartEditor::Tab::modes);
+        QCOMPARE(editor()->modes()->topLevelItemCount(), static_cast<int>(readPart(marramText(), "part").part->modes.size()));
+    }
+
+    void fieldsOfADescriptionAreFound() {
+        const std::string svd =
+            "<?xml version=\"1.0\"?><device schemaVersion=\"1.3\"><name>T</name><version>1</version><description>t</description>"
+            "<addressUnitBits>8</addressUnitBits><width>32</width><peripherals><peripheral><name>CLK</"
+            "name><baseAddress>0x40000000</baseAddress><registers>"
+            "<register><name>BUS</name><addressOffset>0</addressOffset><fields><field><name>DIVA</name><description>divider of "
+            "bus A</description><bitRange>[2:0]</bitRange></field>"
+            "<field><name>DIVB</name><description>divider of bus "
+            "B</description><bitRange>[5:3]</bitRange></field></fields></register></registers></peripheral></peripherals></"
+            "device>";
+        QFile file(folder_->filePath("t.svd"));
+        QVERIFY(file.open(QFile::WriteOnly));
+        file.write(svd.c_str());
+        file.close();
+        openPart();
+        QVERIFY(editor()->side()->search()->isHidden());
+        editor()->edit(
+            QString::fromStdString(replaced(content(), "core = \"core\"\n", "core = \"core\"\nregisters = \"t.svd\"\n")));
+        QCOMPARE(editor()->side()->fields()->count(), 2);
+        editor()->side()->search()->setText("bus divb");
+        QCOMPARE(editor()->side()->fields()->count(), 1);
+        QVERIFY(editor()->side()->fields()->item(0)->text().startsWith("CLK.BUS[5:3]"));
+        editor()->text()->setCursorPosition(0, 0);
+        emit editor()->side()->fields()->itemActivated(editor()->side()->fields()->item(0));
+        QVERIFY(content().starts_with("\"CLK.BUS[5:3]\""));
+    }
+
+    /// The cursor behind the first such text.
+    void putCursor(const QString& behind) {
+        QVERIFY2(editor()->text()->findFirst(behind, false, true, false, false, true, 0, 0), qPrintable(behind));
+        int line = 0;
+        int column = 0;
+        editor()->text()->getCursorPosition(&line, &column);
+        editor()->text()->setCursorPosition(line, column);
+    }
+
+    void theTextHelps() {
+        openPart();
+        editor()->setHelp(KeyHelp(fileText(sourceDir() + "/docs/part-files.md")));
+        PartText* text = editor()->text();
+        const std::string before = content();
+        // what can stand there
+        putCursor("clock = [\"bus_");
+        QStringList offered;
+        for (const TextOffer& offer : text->offers()) {
+            offered << QString::fromStdString(offer.text);
+        }
+        QVERIFY2(offered.contains("bus_a") && offered.contains("bus_b") && !offered.contains("core"),
+                 qPrintable(offered.join(" ")));
+        QVERIFY(text->complete());
+        emit text->userListActivated(1, "bus_b");
+        QVERIFY(content().find("clock = [\"bus_b\", \"bus_b\"") != std::string::npos);
+        text->undo();
+        QCOMPARE(content(), before);
+        // what it means
+        putCursor("tolerance");
+        int line = 0;
+        int column = 0;
+        text->getCursorPosition(&line, &column);
+        QVERIFY2(text->meaningAt(line, column - 2).contains("tightest step"), qPrintable(text->meaningAt(line, column - 2)));
+        // where it is made
+        putCursor("clock = [\"bus_a");
+        QCOMPARE(text->idUnderCursor(), QString("bus_a"));
+        QTest::keyClick(text, Qt::Key_F12);
+        text->getCursorPosition(&line, &column);
+        QVERIFY(text->text(line).startsWith("id = \"bus_a\""));
+        // called otherwise, everywhere, and taken back in one step
+        QCOMPARE(text->rename("bus_x"), QString());
+        const PartFile file = readPart(content(), "part");
+        QVERIFY2(file.part.has_value(), lines(file.diagnostics).c_str());
+        QVERIFY(file.part->findNode("bus_x") && !file.part->findNode("bus_a"));
+        QCOMPARE(file.part->peripherals.size(), readPart(before, "part").part->peripherals.size());
+        text->undo();
+        QCOMPARE(content(), before);
+        putCursor("clock = [\"bus_a");
+        QVERIFY(text->rename("Bus").contains("is no id"));
+        QVERIFY(text->rename("bus_b").contains("already"));
+        // what was likely meant
+        text->setText(QString::fromStdString(replaced(before, "kind = \"uart\"", "kind = \"uatr\"")));
+        QTRY_VERIFY(editor()->faults()->isVisibleTo(editor()));
+        putCursor("uatr");
+        QTest::keyClick(text, Qt::Key_Period, Qt::ControlModifier);
+        QCOMPARE(content(), before);
+        QVERIFY(!text->mend());
+    }
+
+    void aPartIsBegunByQuestions() {
+        PartQuestions questions;
+        questions.id()->setText("My Part");
+        questions.accept();
+        QVERIFY(questions.trouble()->text().contains("is no id"));
+        QVERIFY(questions.made().isEmpty());
+        questions.id()->setText("heath-9");
+        questions.accept();
+        QCOMPARE(questions.result(), static_cast<int>(QDialog::Accepted));
+        const PartFile file = readPart(questions.made().toStdString(), "part");
+        QVERIFY2(file.part.has_value(), lines(file.diagnostics).c_str());
+        QCOMPARE(file.part->id, std::string("heath-9"));
+    }
+};
+
+QTEST_MAIN(AppWorkshop)
+#include "app_workshop.moc"
