@@ -4,7 +4,7 @@
 #include "evaluate/evaluate.h"
 #include "evaluate/lint_expects.h"
 #include "evaluate/takes_that_count.h"
-#include "files/svd.h"
+#include "files/register_table.h"
 #include "part/lint.h"
 #include "workshop/mends.h"
 
@@ -105,7 +105,7 @@ void LspDocument::readRegisterNames(const TextOf& textOf) {
                           ? textOf(path_.parent_path() / name, ignored)
                           : std::nullopt;
     if (text) {
-        registers_ = readSvd(*text, name).names;
+        registers_ = readRegisterFile(*text, name).names;
     }
 }
 

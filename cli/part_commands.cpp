@@ -5,6 +5,7 @@
 #include "evaluate/lint_expects.h"
 #include "files/part_from_svd.h"
 #include "files/part_skeleton.h"
+#include "files/register_table.h"
 #include "files/toml_reader.h"
 #include "handover/figures_json.h"
 #include "loading.h"
@@ -130,7 +131,7 @@ int runNewPart(const Console& console, const std::string& id, const std::string&
     if (!fromSvd.empty()) {
         Diagnostics faults;
         const auto text = readTextFile(fromSvd, faults);
-        RegisterFile described = text ? readSvd(*text, fromSvd) : RegisterFile();
+        RegisterFile described = text ? readRegisterFile(*text, fromSvd) : RegisterFile();
         faults.insert(faults.end(), described.diagnostics.begin(), described.diagnostics.end());
         if (!described.names) {
             return reportBadInput(console, faults, false);

@@ -2,7 +2,10 @@
 #include "evaluate/evaluate.h"
 #include "language/language.h"
 #include "paint/text.h"
+#include "part_editor/part_editor.h"
+#include "part_editor/part_questions_dialog.h"
 #include "promises/promises_column.h"
+#include "seek/seek_panel.h"
 #include "window_fixture.h"
 #include "workings/workings_panel.h"
 
@@ -60,22 +63,22 @@ class AppLanguage : public WindowFixture {
         }
     }
 
-    QStringList allTexts() {
+    static QStringList allTexts(QWidget* root) {
         QStringList texts;
-        addTexts(QAccessible::queryAccessibleInterface(window_.get()), texts);
-        for (const QTextBrowser* browser : window_->findChildren<QTextBrowser*>()) {
+        addTexts(QAccessible::queryAccessibleInterface(root), texts);
+        for (const QTextBrowser* browser : root->findChildren<QTextBrowser*>()) {
             texts << browser->toPlainText();
         }
-        for (const QLabel* label : window_->findChildren<QLabel*>()) {
+        for (const QLabel* label : root->findChildren<QLabel*>()) {
             texts << QString(label->text()).remove(QRegularExpression("<[^>]*>|&nbsp;"));
         }
-        for (const QAbstractButton* button : window_->findChildren<QAbstractButton*>()) {
+        for (const QAbstractButton* button : root->findChildren<QAbstractButton*>()) {
             texts << button->text() << button->toolTip();
         }
-        for (const QAction* action : window_->findChildren<QAction*>()) {
+        for (const QAction* action : root->findChildren<QAction*>()) {
             texts << action->text();
         }
-        for (const QLineEdit* line : window_->findChildren<QLineEdit*>()) {
+        for (const QLineEdit* line : root->findChildren<QLineEdit*>()) {
             texts << line->placeholderText();
         }
         return texts;
@@ -134,7 +137,7 @@ private slots:
         for (const char* view : {"board", "clocks", "promises", "sleep", "rhythm", "handover", "takes", "shelf", "bench"}) {
             window_->showView(view);
             QTest::qWait(20);
-            texts << allTexts();
+            texts << allTexts(window_.get());
         }
         for (const PromiseFigure& promise : document().figures().promises) {
             window_->promises()->cards()->select(QString::fromStdString(promise.name));
@@ -145,6 +148,21 @@ private slots:
             window_->find<ClocksView>()->select(QString::fromStdString(line.id));
             texts << workings();
         }
+        window_->goTo(Target::seek()); // which refuses that
+        auto* seek = window_->find<SeekPanel>();
+        QVERIFY(seek != nullptr);
+        seek->asked()->enterLine("core = 999 MHz");
+        QTRY_VERIFY(!seek->isBusy());
+        texts << allTexts(seek);
+        window_->editPart(document().partPath());
+        QVERIFY(window_->partEditor() != nullptr);
+        window_->partEditor()->select("core");
+        for (const auto tab : {PartEditor::Tab::text, PartEditor::Tab::tree, PartEditor::Tab::modes, PartEditor::Tab::unknown}) {
+            window_->partEditor()->showTab(tab);
+            texts << allTexts(window_->partEditor());
+        }
+        PartQuestions questions;
+        texts << allTexts(&questions);
         texts.removeDuplicates();
         QVERIFY(texts.size() > 300);
         QMap<QString, QString> found;
@@ -170,7 +188,7 @@ private slots:
         settle();
         const QString why = text(document().figures().findPromise("modem")->why);
         QVERIFY2(why.startsWith("die n\u00e4chste ") && why.contains(", verlangt "), qPrintable(why));
-        QVERIFY2(allTexts().contains("Platine"), qPrintable(allTexts().mid(0, 30).join(" | ")));
+        QVERIFY2(allTexts(window_.get()).contains("Platine"), qPrintable(allTexts(window_.get()).mid(0, 30).join(" | ")));
         QVERIFY(!Language::speak("xx")); // that is not here: what is spoken stays
         QCOMPARE(Language::spoken(), QString("de"));
     }

@@ -102,6 +102,22 @@ private slots:
         }
     }
 
+    /// The description that ships beside gorse-12 has the registers and fields that the part names.
+    void theDescriptionFitsItsPart() {
+        const std::string text = fileText(sourceDir() + "/parts/gorse-12.part.toml");
+        const PartFile file =
+            readPart(replaced(text, "\nsupply =", "\nregisters = \"gorse-12.svd\"\nsupply ="), "part", sourceDir() + "/parts");
+        for (const Diagnostic& diagnostic : file.diagnostics) { // two registers of a timer belong to no block
+            QVERIFY2(diagnostic.found.find("'T8HIGH'") != std::string::npos ||
+                         diagnostic.found.find("'T8LOW'") != std::string::npos,
+                     diagnosticText(diagnostic).c_str());
+        }
+        QCOMPARE(file.diagnostics.size(), std::size_t{2});
+        const RegisterFile described = readSvd(fileText(sourceDir() + "/parts/gorse-12.svd"), "gorse-12.svd");
+        QVERIFY(described.names.has_value() && described.diagnostics.empty());
+        QVERIFY(findField(*described.names, "OSC.MAIN.XH_ON").has_value());
+    }
+
     void shippedTextsHaveTheirTables() {
         for (const char* name : {"parts/gorse-12.part.toml", "parts/marram-20.part.toml", "examples/lagoon-buoy.plan.toml"}) {
             const std::string text = fileText(sourceDir() + "/" + name);

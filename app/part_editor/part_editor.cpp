@@ -5,6 +5,7 @@
 #include "evaluate/lint_expects.h"
 #include "files/part_skeleton.h"
 #include "files/plan_writer.h"
+#include "files/register_table.h"
 #include "files/whole_file.h"
 #include "language/said.h"
 #include "paint/controls.h"
@@ -352,7 +353,7 @@ void PartEditor::readRegisters() {
     const auto content = !name.isEmpty() && standsWithin((folder + "/" + name).toStdString(), folder.toStdString())
                              ? readTextFile((folder + "/" + name).toStdString(), ignored)
                              : std::nullopt;
-    text_->setRegisters(content ? readSvd(*content, name.toStdString()).names : std::nullopt);
+    text_->setRegisters(content ? readRegisterFile(*content, name.toStdString()).names : std::nullopt);
     side_->setRegisters(text_->registers());
 }
 

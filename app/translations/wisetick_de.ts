@@ -810,6 +810,18 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>noch einmal „{}“</translation>
         </message>
         <message>
+            <source>'{}' as access</source>
+            <translation>„{}“ als Zugriff</translation>
+        </message>
+        <message>
+            <source>'{}' as bits of {}</source>
+            <translation>„{}“ als Bits von {}</translation>
+        </message>
+        <message>
+            <source>'{}' as {}</source>
+            <translation>„{}“ als {}</translation>
+        </message>
+        <message>
             <source>'{}' bits</source>
             <translation>{} Bit</translation>
         </message>
@@ -2917,6 +2929,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>ein Code für {} = {}, was es nicht sein kann</translation>
         </message>
         <message>
+            <source>a column '{}'</source>
+            <translation>eine Spalte „{}“</translation>
+        </message>
+        <message>
             <source>a condition such as 'core &gt;= 100 MHz' or 'sleep &lt;= 2 uA'</source>
             <translation>eine Bedingung wie 'core &gt;= 100 MHz' oder 'sleep &lt;= 2 uA'</translation>
         </message>
@@ -3047,6 +3063,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a file that was not made here</source>
             <translation>eine Datei, die nicht hier gemacht wurde</translation>
+        </message>
+        <message>
+            <source>a first row such as register,address,field,bits,about</source>
+            <translation>eine erste Zeile wie register,address,field,bits,about</translation>
         </message>
         <message>
             <source>a flag that is still set would end the rest at once</source>
@@ -3193,6 +3213,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>ein eigener Name</translation>
         </message>
         <message>
+            <source>a name such as OSC.MAIN</source>
+            <translation>ein Name wie OSC.MAIN</translation>
+        </message>
+        <message>
             <source>a number</source>
             <translation>eine Zahl</translation>
         </message>
@@ -3219,6 +3243,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a number such as 0x3</source>
             <translation>eine Zahl wie 0x3</translation>
+        </message>
+        <message>
+            <source>a number such as 0x40</source>
+            <translation>eine Zahl wie 0x40</translation>
         </message>
         <message>
             <source>a number such as 64 or 0x40</source>
@@ -3363,6 +3391,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a rounded figure</source>
             <translation>eine gerundete Zahl</translation>
+        </message>
+        <message>
+            <source>a row for each register or field</source>
+            <translation>eine Zeile für jedes Register oder Feld</translation>
         </message>
         <message>
             <source>a rule that compares nothing</source>
@@ -4230,6 +4262,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>bits inside frames ÷ their time</source>
             <translation>Bits in Rahmen ÷ deren Zeit</translation>
+        </message>
+        <message>
+            <source>bits such as 7:0, or 3</source>
+            <translation>Bits wie 7:0, oder 3</translation>
         </message>
         <message>
             <source>bits that it has</source>
@@ -5676,6 +5712,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Leitung, Quelle oder Peripherie</translation>
         </message>
         <message>
+            <source>lines such as #define UART1_RATE_ADDR 0x40001000 and #define UART1_RATE_DIV_Pos 4</source>
+            <translation>Zeilen wie #define UART1_RATE_ADDR 0x40001000 und #define UART1_RATE_DIV_Pos 4</translation>
+        </message>
+        <message>
             <source>lines that end at a source</source>
             <translation>Leitungen, die an einer Quelle enden</translation>
         </message>
@@ -5988,6 +6028,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>kein Code für „{}“</translation>
         </message>
         <message>
+            <source>no column 'register'</source>
+            <translation>keine Spalte „register“</translation>
+        </message>
+        <message>
             <source>no command has these letters</source>
             <translation>kein Befehl hat diese Buchstaben</translation>
         </message>
@@ -6158,6 +6202,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>no rate: {}</source>
             <translation>keine Rate: {}</translation>
+        </message>
+        <message>
+            <source>no register</source>
+            <translation>kein Register</translation>
         </message>
         <message>
             <source>no register '{}' in this part</source>
@@ -6946,6 +6994,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>runs at {}{}, asked at {}{}</source>
             <translation>läuft mit {}{}, verlangt mit {}{}</translation>
+        </message>
+        <message>
+            <source>rw, ro or wo</source>
+            <translation>rw, ro oder wo</translation>
         </message>
         <message>
             <source>safe to feed</source>
@@ -7940,6 +7992,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>die Rate von {} braucht mehr als 256 Bit</translation>
         </message>
         <message>
+            <source>the register '{}'</source>
+            <translation>das Register „{}“</translation>
+        </message>
+        <message>
             <source>the register '{}' again</source>
             <translation>noch einmal das Register „{}“</translation>
         </message>
@@ -8910,6 +8966,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{{n}}, or a name that 'with' says</source>
             <translation>{{n}}, oder ein Name, den 'with' nennt</translation>
+        </message>
+        <message>
+            <source>{}</source>
+            <translation>{}</translation>
         </message>
         <message>
             <source>{} (chapter {})</source>

@@ -11,6 +11,7 @@
 #include "files/part_rules.h"
 #include "files/part_sources.h"
 #include "files/part_templates.h"
+#include "files/register_table.h"
 #include "files/text_file.h"
 
 #include <fmt/format.h>
@@ -421,7 +422,7 @@ std::optional<RegisterNames> readDescription(const toml::table& root, Reporter& 
         faults.push_back(
             {Severity::error, {}, phrase("it stands outside the part's folder"), phrase("a file beside the part"), {}});
     }
-    RegisterFile described = text ? readSvd(*text, *name) : RegisterFile();
+    RegisterFile described = text ? readRegisterFile(*text, *name) : RegisterFile();
     faults.insert(faults.end(), described.diagnostics.begin(), described.diagnostics.end());
     for (const Diagnostic& fault : faults) {
         const Text where = fault.place.line > 0 ? phrase("line {}: ", fault.place.line) : Text();

@@ -1,5 +1,7 @@
 #include "workshop/pasted_cells.h"
 
+#include "base/separated_rows.h"
+
 #include <algorithm>
 #include <array>
 #include <cctype>
@@ -128,28 +130,11 @@ std::vector<CellRow> markdownRows(std::string_view text) {
     return rows;
 }
 
-/// RFC 4180: a cell between quotes may hold separators, ends of lines and doubled quotes.
-std::vector<CellRow> separatedRows(std::string_view text, char separator) {
-    std::vector<CellRow> rows{{}};
-    std::string cell;
-    bool isQuoted = false;
-    for (std::size_t i = 0; i < text.size(); ++i) {
-        const char sign = text[i];
-        if (isQuoted && sign == '"' && i + 1 < text.size() && text[i + 1] == '"') {
-            cell += text[++i];
-        } else if (sign == '"' && (isQuoted || trimmedCell(cell).empty())) {
-            isQuoted = !isQuoted;
-        } else if (!isQuoted && (sign == separator || sign == '\n')) {
-            rows.back().push_back(trimmedCell(cell));
-            cell.clear();
-            if (sign == '\n') {
-                rows.emplace_back();
-            }
-        } else {
-            cell += sign;
-        }
+std::vector<CellRow> trimmedRows(std::string_view text, char separator) {
+    std::vector<CellRow> rows = separatedRows(text, separator);
+    for (CellRow& row : rows) {
+        std::transform(row.begin(), row.end(), row.begin(), [](const std::string& cell) { return trimmedCell(cell); });
     }
-    rows.back().push_back(trimmedCell(cell));
     return rows;
 }
 
@@ -185,13 +170,13 @@ PastedCells readPasted(std::string_view clipboard) {
     } else if (count('|') >= most && lower.find('|') != std::string::npos) {
         rows = markdownRows(clipboard);
     } else if (count('\t') >= most) {
-        rows = separatedRows(clipboard, '\t');
+        rows = trimmedRows(clipboard, '\t');
     } else if (std::any_of(lines.begin(), lines.end(), [](std::string_view line) {
                    return line.find("  ", line.find_first_not_of(' ')) != std::string_view::npos;
                })) {
         rows = blankRows(clipboard);
     } else {
-        rows = separatedRows(clipboard, count(';') >= most ? ';' : ',');
+        rows = trimmedRows(clipboard, count(';') >= most ? ';' : ',');
     }
     PastedCells cells;
     std::size_t width = 0;
