@@ -115,10 +115,10 @@ private slots:
             known += wordsOf(contentOf(parts.next()));
         }
         // units, keys and words of the grammar stay as typed
-        for (const char* word :
-             {"MHz",     "kHz",  "Hz",    "ppm", "ppb",    "year", "years", "days", "kbit", "Mbit", "bit",    "byte",  "min",
-              "exact",   "Ctrl", "Shift", "Alt", "Return", "Del",  "Wise",  "Tick", "mAh",  "ms",   "ns",     "us",    "within",
-              "exactly", "in",   "take",  "mA",  "nA",     "uA",   "kB",    "KiB",  "MiB",  "KB",   "cycles", "Enter", "bytes"}) {
+        for (const char* word : {"toml", "MHz",  "kHz",  "Hz",  "ppm",   "ppb",  "year",   "years",   "days",   "kbit",
+                                 "Mbit", "bit",  "byte", "min", "exact", "Ctrl", "Shift",  "Alt",     "Return", "Del",
+                                 "Wise", "Tick", "mAh",  "ms",  "ns",    "us",   "within", "exactly", "in",     "take",
+                                 "mA",   "nA",   "uA",   "kB",  "KiB",   "MiB",  "KB",     "cycles",  "Enter",  "bytes"}) {
             known << word;
         }
         QVERIFY(Language::speak("pseudo"));

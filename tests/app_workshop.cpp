@@ -283,6 +283,32 @@ private slots:
         QVERIFY(!text->mend());
     }
 
+    /// What is called otherwise in the part is so in the plan that stands on it, once the part is saved.
+    void plansFollowWhatIsCalledOtherwise() {
+        QVERIFY(QFile::copy(QString::fromStdString(sourceDir()) + "/parts/marram-20.part.toml",
+                            folder_->filePath("marram-20.part.toml")));
+        QFile(folder_->filePath("marram-20.part.toml")).setPermissions(QFile::ReadOwner | QFile::WriteOwner);
+        QVERIFY(window_->openPlan(path())); // a part beside the plan comes before the shelf
+        window_->editPart(document().partPath());
+        const std::size_t promises = document().plan().promises.size();
+        putCursor("id = \"uart1");
+        QCOMPARE(editor()->text()->rename("console"), QString());
+        putCursor("id = \"bus_a");
+        QCOMPARE(editor()->text()->rename("bus_x"), QString());
+        editor()->text()->undo(); // which is not meant any more
+        QCOMPARE(editor()->save(), QString());
+        QCOMPARE(document().plan().promises.size(), promises);
+        QVERIFY(document().part().findPeripheral("console").has_value());
+        QCOMPARE(document().figures().findPromise("modem")->text, std::string("modem: console talks 921600 within 1.5 %"));
+        QVERIFY(document().part().findNode("bus_a").has_value());
+        QVERIFY(document().isModified());
+        const Plan now = document().plan();
+        document().undo(); // to a plan that knows no console
+        QCOMPARE(document().plan() == now, true);
+        settle();
+        document().keep();
+    }
+
     void aPartIsBegunByQuestions() {
         PartQuestions questions;
         questions.id()->setText("My Part");

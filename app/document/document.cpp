@@ -5,6 +5,7 @@
 #include "files/whole_file.h"
 #include "language/said.h"
 #include "plan/plan_check.h"
+#include "workshop/text_ids.h"
 
 #include <QFile>
 #include <QFileInfo>
@@ -17,9 +18,9 @@ namespace wisetick::app {
 
 namespace {
 
-constexpr int kPlayAfter = 40;    ///< ms: the first figures are on screen by then
+constexpr int kPlayAfter = 40;             ///< ms: the first figures are on screen by then
 constexpr std::size_t kWholeEntries = 100; ///< of the history; what lies further back is kept as text
-constexpr int kAsideAfter = 2000; ///< ms, from an edit to its being written aside
+constexpr int kAsideAfter = 2000;          ///< ms, from an edit to its being written aside
 
 } // namespace
 
@@ -75,14 +76,21 @@ void Document::show(Part part, Plan plan) {
     enter(std::move(part), std::move(plan), {}, {}, {});
 }
 
-Diagnostics Document::takePart(Part part) {
-    const PlanFile file = readPlan(writePlan(plan()), path_.toStdString(), &part);
+Diagnostics Document::takePart(Part part, const std::vector<std::pair<std::string, std::string>>& renamed) {
+    std::string said = writePlan(plan());
+    for (const auto& [id, name] : renamed) {
+        said = withIdRenamed(said, id, name);
+    }
+    PlanFile file = readPlan(said, path_.toStdString(), &part);
     if (!file.plan) {
         return file.diagnostics;
     }
     playing_.stop();
     part_ = std::move(part);
     ++generation_;
+    if (!renamed.empty() && *file.plan != plan()) {
+        push(*std::move(file.plan), tr("called as the part calls it"));
+    }
     emit replaced();
     work();
     return {};
@@ -206,10 +214,9 @@ Saved Document::save(const QString& path, bool overwrites) {
         Diagnostics unreadable;
         const auto onDisk = readTextFile(path.toStdString(), unreadable);
         if (!onDisk || *onDisk != diskText_) {
-            return {Saved::How::changedOnDisk,
-                    (onDisk ? tr("%1 was changed by another program since it was read.")
-                            : tr("%1 can't be read any more: what stands there now is not known."))
-                        .arg(QFileInfo(path).fileName())};
+            return {Saved::How::changedOnDisk, (onDisk ? tr("%1 was changed by another program since it was read.")
+                                                       : tr("%1 can't be read any more: what stands there now is not known."))
+                                                   .arg(QFileInfo(path).fileName())};
         }
     }
     const auto content = textToSave(plan(), textBelow(), part_);
@@ -288,6 +295,10 @@ void Document::stepTo(std::size_t entry) {
         }
         there.plan = file.plan.value();
         there.packed.clear();
+    }
+    if (!whyNotWhole(there.plan, &part_).empty()) { // it stood on the part as it was before
+        emit troubled(tr("The plan as it was then does not stand on the part as it is now."));
+        return;
     }
     present_ = entry;
     work();

@@ -51,8 +51,9 @@ public:
     /// Shows a part with a plan that need not come from files.
     void show(Part part, Plan plan);
     /// Puts the plan on a part that was changed, as where its file was edited. Where the plan does not fit it, its faults
-    /// are returned and everything stays.
-    Diagnostics takePart(Part part);
+    /// are returned and everything stays. `renamed`: ids that are called otherwise there, old and new; the plan follows, as an
+    /// edit.
+    Diagnostics takePart(Part part, const std::vector<std::pair<std::string, std::string>>& renamed = {});
     /// The file of the part; empty where there is none.
     const QString& partPath() const { return partPath_; }
     /// Takes what another program wrote to the file, as one edit that can be undone.

@@ -38,6 +38,7 @@
 #include <QPainter>
 #include <QSplitter>
 #include <QStackedWidget>
+#include <QTableWidget>
 #include <QTimer>
 #include <QTreeWidget>
 #include <QVBoxLayout>

@@ -37,6 +37,8 @@ public:
     bool goToMade();
     /// Calls the id under the cursor otherwise, wherever it is used in this text, as one edit. What is wrong, in words.
     QString rename(const QString& name);
+    /// What was called otherwise since this was asked for last, as it still is: the old name and the new one.
+    std::vector<std::pair<std::string, std::string>> takeRenamed();
     /// The id under the cursor; empty where there is none.
     QString idUnderCursor() const;
     /// Writes what the wrong word in the cursor's line is likely meant to be; false where nothing is known.
@@ -86,6 +88,7 @@ private:
     std::optional<RegisterNames> registers_;
     std::vector<TextOffer> offered_;
     Diagnostics marked_;
+    std::vector<std::pair<std::string, std::string>> renamed_;
 };
 
 } // namespace wisetick::app

@@ -10,6 +10,7 @@
 #include <QToolTip>
 
 #include <algorithm>
+#include <utility>
 
 namespace wisetick::app {
 
@@ -136,18 +137,20 @@ QString PartText::rename(const QString& name) {
     if (!madeAt(words, next).empty()) {
         return tr("There is a '%1' already.").arg(name);
     }
-    QStringList typed = text().split('\n');
-    const std::vector<TextPlace> uses = usesOf(words, id);
-    for (auto use = uses.rbegin(); use != uses.rend(); ++use) { // from behind, so that places stay
-        QByteArray line = typed[use->line].toUtf8();
-        typed[use->line] = QString::fromUtf8(line.replace(use->from, use->to - use->from, QByteArray::fromStdString(next)));
-    }
     int line = 0;
     int column = 0;
     getCursorPosition(&line, &column);
-    takeText(typed.join('\n'));
+    takeText(QString::fromStdString(withIdRenamed(content, id, next)));
+    renamed_.emplace_back(id, next);
     setCursorPosition(line, column);
     return {};
+}
+
+std::vector<std::pair<std::string, std::string>> PartText::takeRenamed() {
+    const TextWords words = readWords(text().toStdString());
+    std::erase_if(renamed_,
+                  [&](const auto& each) { return !madeAt(words, each.first).empty() || madeAt(words, each.second).empty(); });
+    return std::exchange(renamed_, {}); // what was taken back is none
 }
 
 bool PartText::mend() {

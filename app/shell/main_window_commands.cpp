@@ -242,7 +242,9 @@ void MainWindow::takeSavedPart(const QString& path) {
     const auto content = readTextFile(path.toStdString(), diagnostics);
     PartFile file = content ? readPart(*content, path.toStdString(), QFileInfo(path).path().toStdString()) : PartFile();
     if (document_.isOpen() && file.part && file.part->id == document_.part().id) {
-        const Diagnostics faults = document_.takePart(std::move(*file.part));
+        const auto renamed =
+            partEditor_ == nullptr ? std::vector<std::pair<std::string, std::string>>() : partEditor_->text()->takeRenamed();
+        const Diagnostics faults = document_.takePart(std::move(*file.part), renamed);
         if (!faults.empty()) {
             showFaults(faults);
             notice_->tell("part",

@@ -2493,6 +2493,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Der Baustein hat Änderungen, die nicht gespeichert sind.</translation>
         </message>
         <message>
+            <source>The plan as it was then does not stand on the part as it is now.</source>
+            <translation>Der Plan, wie er damals war, steht nicht auf dem Baustein, wie er jetzt ist.</translation>
+        </message>
+        <message>
             <source>The plan does not stand on the part as it was saved; it stays on the part as it was opened.</source>
             <translation>Der Plan steht nicht auf dem Baustein, wie er gespeichert wurde; er bleibt auf dem Baustein, wie er geöffnet wurde.</translation>
         </message>
@@ -4350,6 +4354,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>calibration</source>
             <translation>Kalibrierung</translation>
+        </message>
+        <message>
+            <source>called as the part calls it</source>
+            <translation>genannt, wie der Baustein es nennt</translation>
         </message>
         <message>
             <source>can be made by {}.</source>
@@ -8966,10 +8974,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{{n}}, or a name that 'with' says</source>
             <translation>{{n}}, oder ein Name, den 'with' nennt</translation>
-        </message>
-        <message>
-            <source>{}</source>
-            <translation>{}</translation>
         </message>
         <message>
             <source>{} (chapter {})</source>

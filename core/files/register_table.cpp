@@ -112,7 +112,7 @@ RegisterFile readRegisterTable(std::string_view text, const std::string& file) {
         if (std::find(known.begin(), known.end(), name) != known.end()) {
             columns[name] = i;
         } else if (!name.empty()) {
-            fault(0, phrase("a column '{}'", name), phrase("{}", listNames(known)), didYouMean(name, known));
+            fault(0, phrase("a column '{}'", name), listNames(known), didYouMean(name, known));
         }
     }
     if (!columns.contains("register")) {

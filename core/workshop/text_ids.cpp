@@ -90,6 +90,27 @@ std::vector<TextPlace> usesOf(const TextWords& words, const std::string& id) {
     return places;
 }
 
+std::string withIdRenamed(const std::string& text, const std::string& id, const std::string& name) {
+    const std::vector<TextPlace> uses = usesOf(readWords(text), id);
+    std::string next;
+    std::size_t at = 0;
+    int line = 0;
+    for (const TextPlace& use : uses) { // in the text's order
+        for (; line < use.line; ++line) {
+            const std::size_t end = text.find('\n', at);
+            next.append(text, at, end + 1 - at);
+            at = end + 1;
+        }
+        const std::size_t begin = text.rfind('\n', at == 0 ? 0 : at - 1);
+        const std::size_t start = at == 0 || text[at - 1] == '\n' ? at : (begin == std::string::npos ? 0 : begin + 1);
+        const std::size_t from = start + static_cast<std::size_t>(use.from);
+        next.append(text, at, from - at);
+        next += name;
+        at = from + id.size();
+    }
+    return next.append(text, at);
+}
+
 bool canBeId(const std::string& text) {
     return isId(text);
 }

@@ -23,6 +23,9 @@ std::vector<TextPlace> madeAt(const TextWords& part, const std::string& id);
 /// "timer1.2"), and as a word of a promise's, wish's or job's line. Names, notes and references are not looked into.
 std::vector<TextPlace> usesOf(const TextWords& words, const std::string& id);
 
+/// The text with another name for the id, wherever it is used or made.
+std::string withIdRenamed(const std::string& text, const std::string& id, const std::string& name);
+
 /// Whether something may be called so: [a-z][a-z0-9_-]*.
 bool canBeId(const std::string& text);
 
