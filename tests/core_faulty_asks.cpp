@@ -95,7 +95,9 @@ private slots:
     void anythingIsAnswered_data() {
         QTest::addColumn<std::string>("part");
         for (const auto& entry : std::filesystem::directory_iterator(sourceDir() + "/parts")) {
-            QTest::newRow(entry.path().stem().c_str()) << entry.path().string();
+            if (entry.path().extension() == ".toml") {
+                QTest::newRow(entry.path().stem().c_str()) << entry.path().string();
+            }
         }
     }
     void anythingIsAnswered() {

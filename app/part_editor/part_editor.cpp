@@ -68,6 +68,8 @@ PartEditor::PartEditor(QString ownParts, Plan plan, const Theme& theme, QWidget*
         list->setRootIsDecorated(false);
         list->setWordWrap(true);
         list->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
+        list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+        list->setTextElideMode(Qt::ElideNone);
     }
     modes_->setAccessibleName(tr("Modes of the part"));
     unknown_->setAccessibleName(tr("What the part does not tell"));
@@ -337,6 +339,7 @@ void PartEditor::pasteTable() {
         status_->setText(tr("The clipboard holds no table."));
     } else {
         showTab(Tab::tree);
+        status_->setText(tr("Each row of the table says what it would change, or why it stays out."));
         paste_->show();
         paste_->table()->setFocus();
     }

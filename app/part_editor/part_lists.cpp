@@ -44,7 +44,7 @@ void PartEditor::showModes() {
 /// What most hangs on first: in the plan that stands on the part, then in any.
 void PartEditor::showUnknown() {
     unknown_->clear();
-    unknown_->setHeaderLabels({tr("not told"), tr("of what this plan uses"), tr("in all"), tr("without it can't be told")});
+    unknown_->setHeaderLabels({tr("not told"), tr("in this plan"), tr("in all"), tr("without it can't be told")});
     if (!part_) {
         return;
     }

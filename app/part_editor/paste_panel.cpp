@@ -53,6 +53,7 @@ PastePanel::PastePanel(QWidget* parent) : QWidget(parent) {
     table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     table_->verticalHeader()->hide();
     table_->horizontalHeader()->hide();
+    table_->horizontalHeader()->setStretchLastSection(true);
     table_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     table_->setHorizontalScrollBar(new SlimScrollBar(Qt::Horizontal));
     take_ = new QPushButton;
@@ -60,7 +61,7 @@ PastePanel::PastePanel(QWidget* parent) : QWidget(parent) {
     close_ = new QPushButton(tr("leave it"));
     close_->setFlat(true);
     auto* head = new QHBoxLayout;
-    head->setContentsMargins(12, 6, 12, 0);
+    head->setContentsMargins(4, 6, 12, 0);
     head->addWidget(title_, 1);
     head->addWidget(chapter);
     head->addWidget(ref_);
@@ -174,7 +175,9 @@ void PastePanel::work() {
         item->setToolTip(item->text());
         table_->setItem(static_cast<int>(row.row) + 1, last, item);
     }
-    table_->resizeColumnsToContents();
+    for (int column = 0; column < last; ++column) { // what it would change has the rest, in as many lines as that takes
+        table_->resizeColumnToContents(column);
+    }
     table_->resizeRowsToContents();
     const auto unclear = rows_.size() - clear;
     take_->setText(unclear == 0 ? tr("take %1 rows").arg(clear) : tr("take %1 rows, %2 unclear").arg(clear).arg(unclear));

@@ -1673,6 +1673,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Ziehen Sie eine Aufzeichnung hierher (.vcd, .csv), oder spielen Sie eine nachgebildete Platine ab</translation>
         </message>
         <message>
+            <source>Each row of the table says what it would change, or why it stays out.</source>
+            <translation>Jede Zeile der Tabelle sagt, was sie ändern würde, oder warum sie draußen bleibt.</translation>
+        </message>
+        <message>
             <source>Edit the part</source>
             <translation>Baustein bearbeiten</translation>
         </message>
@@ -5268,6 +5272,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>in der Dokumentation</translation>
         </message>
         <message>
+            <source>in this plan</source>
+            <translation>in diesem Plan</translation>
+        </message>
+        <message>
             <source>in tier {}</source>
             <translation>in Stufe {}</translation>
         </message>
@@ -6518,10 +6526,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>of those that the port allows</source>
             <translation>von denen, die der Port erlaubt</translation>
-        </message>
-        <message>
-            <source>of what this plan uses</source>
-            <translation>von dem, was dieser Plan benutzt</translation>
         </message>
         <message>
             <source>off</source>
