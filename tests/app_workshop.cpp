@@ -188,8 +188,8 @@ private slots:
         int inPlan = 0;
         for (int row = 0; row < editor()->unknown()->topLevelItemCount(); ++row) {
             const QTreeWidgetItem* item = editor()->unknown()->topLevelItem(row);
-            inPlan = item->text(0).contains("rcs") ? item->text(1).toInt() : inPlan;
-            QVERIFY(row == 0 || item->text(1).toInt() <= editor()->unknown()->topLevelItem(row - 1)->text(1).toInt());
+            inPlan = item->text(2).contains("of rcs") ? item->text(0).toInt() : inPlan;
+            QVERIFY(row == 0 || item->text(0).toInt() <= editor()->unknown()->topLevelItem(row - 1)->text(0).toInt());
         }
         QVERIFY(inPlan >= 2); // the plan's watchdog runs on it, and itself
         QVERIFY(editor()->side()->unknown()->item(0)->text().contains("rcs"));

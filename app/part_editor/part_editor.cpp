@@ -551,6 +551,13 @@ void PartEditor::keyPressEvent(QKeyEvent* event) {
     }
 }
 
+void PartEditor::changeEvent(QEvent* event) {
+    QWidget::changeEvent(event);
+    if (event->type() == QEvent::FontChange && soon_ != nullptr) {
+        setTheme(theme_); // titles have fonts of their own
+    }
+}
+
 void PartEditor::closeEvent(QCloseEvent* event) {
     if (!text_->isModified()) {
         return;

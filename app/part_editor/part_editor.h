@@ -76,6 +76,7 @@ signals:
     void saved(const QString& path);
 
 protected:
+    void changeEvent(QEvent* event) override;
     void closeEvent(QCloseEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
 
@@ -123,7 +124,7 @@ private:
     bool isFollowing_ = false;
     Diagnostics diagnostics_;
     std::optional<Part> part_; ///< of the text as it stands; none while it has errors
-    QTimer* soon_;
+    QTimer* soon_ = nullptr;
 };
 
 } // namespace wisetick::app

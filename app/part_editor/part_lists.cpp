@@ -5,6 +5,7 @@
 #include "quantity/quantity_print.h"
 #include "workshop/ranked_unknown.h"
 
+#include <QHeaderView>
 #include <QTreeWidget>
 
 namespace wisetick::app {
@@ -37,33 +38,33 @@ void PartEditor::showModes() {
         item->setForeground(2, isKnown ? theme_.ink : theme_.strained);
     }
     for (int column = 0; column < modes_->columnCount(); ++column) {
-        modes_->resizeColumnToContents(column);
+        modes_->header()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
     }
 }
 
 /// What most hangs on first: in the plan that stands on the part, then in any.
 void PartEditor::showUnknown() {
     unknown_->clear();
-    unknown_->setHeaderLabels({tr("not told"), tr("in this plan"), tr("in all"), tr("without it can't be told")});
+    unknown_->setHeaderLabels({tr("in this plan"), tr("in all"), tr("not told, and what can't be told without it")});
     if (!part_) {
         return;
     }
     for (const RankedUnknown& each : rankedUnknown(*part_, document_.isOpen() ? document_.plan() : freshPlan(*part_))) {
         auto* item = new QTreeWidgetItem(unknown_);
-        item->setText(0, app::text(each.fact.say));
-        item->setText(1, QString::number(each.inPlan));
-        item->setText(2, QString::number(each.fact.hangs.size()));
+        item->setText(0, QString::number(each.inPlan));
+        item->setText(1, QString::number(each.fact.hangs.size()));
         QStringList hangs;
         for (const std::string& one : each.fact.hangs) {
             hangs << app::text(one);
         }
-        item->setText(3, app::text(each.fact.costs) + " " + hangs.mid(0, kMostNamed).join(", ") +
+        item->setText(2, app::text(each.fact.say) + "\n    " + app::text(each.fact.costs) + " " +
+                             hangs.mid(0, kMostNamed).join(", ") +
                              (hangs.size() > kMostNamed ? tr(" and %1 more").arg(hangs.size() - kMostNamed) : QString()));
         const QString path = app::text(each.fact.path);
         item->setData(0, Qt::UserRole, path.section('.', 1));
     }
-    for (int column = 0; column < 3; ++column) {
-        unknown_->resizeColumnToContents(column);
+    for (int column = 0; column < 2; ++column) {
+        unknown_->header()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
     }
 }
 

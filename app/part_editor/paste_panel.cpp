@@ -100,6 +100,9 @@ void PastePanel::setTheme(const Theme& theme) {
     for (SlimScrollBar* bar : findChildren<SlimScrollBar*>()) {
         bar->setTheme(theme);
     }
+    if (part_) {
+        fill(); // its cells have the colours of the theme
+    }
 }
 
 bool PastePanel::paste(const QMimeData* clipboard, const QString& content, const Part& part) {

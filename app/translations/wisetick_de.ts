@@ -6384,6 +6384,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>nicht angegeben</translation>
         </message>
         <message>
+            <source>not told, and what can't be told without it</source>
+            <translation>nicht gesagt, und was sich ohne es nicht sagen lässt</translation>
+        </message>
+        <message>
             <source>not told: it must be ready before</source>
             <translation>nicht angegeben: es muss vorher bereit sein</translation>
         </message>
@@ -8906,10 +8910,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>within {}</source>
             <translation>innerhalb von {}</translation>
-        </message>
-        <message>
-            <source>without it can't be told</source>
-            <translation>ohne es lässt sich nicht sagen</translation>
         </message>
         <message>
             <source>without job %1</source>
