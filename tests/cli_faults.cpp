@@ -31,9 +31,10 @@ class CliFaults : public CliFixture {
             qFatal("it did not end");
         }
         const int code = process.exitCode();
-        Faulty faulty{{code, QString::fromUtf8(process.readAllStandardOutput()), QString::fromUtf8(process.readAllStandardError())},
-                      code == 137 || process.exitStatus() != QProcess::NormalExit,
-                      0};
+        Faulty faulty{
+            {code, QString::fromUtf8(process.readAllStandardOutput()), QString::fromUtf8(process.readAllStandardError())},
+            code == 137 || process.exitStatus() != QProcess::NormalExit,
+            0};
         faulty.count = QString::fromStdString(fileText(folder_.filePath("count").toStdString())).toInt();
         return faulty;
     }
@@ -44,7 +45,9 @@ class CliFaults : public CliFixture {
         QDir(place()).removeRecursively();
         QDir(folder_.path()).mkpath("work");
         write(place() + "/marram-20.part.toml", marramText());
-        write(place() + "/kept.plan.toml", orchardText() + "\n[[handover]]\nfile = \"clocks.h\"\nas = \"header\"\n\n[[handover]]\nfile = \"clocks.c\"\nas = \"c\"\n");
+        write(place() + "/kept.plan.toml",
+              orchardText() +
+                  "\n[[handover]]\nfile = \"clocks.h\"\nas = \"header\"\n\n[[handover]]\nfile = \"clocks.c\"\nas = \"c\"\n");
     }
 
     QMap<QString, QByteArray> files() const {
@@ -58,7 +61,8 @@ class CliFaults : public CliFixture {
 private slots:
     void everythingGoesWrongOnce_data() {
         QTest::addColumn<QStringList>("command");
-        QTest::newRow("a take found") << QStringList{"seek", "kept.plan.toml", "core = 80 MHz", "--top", "1", "--write", "kept.plan.toml"};
+        QTest::newRow("a take found") << QStringList{"seek", "kept.plan.toml", "core = 80 MHz", "--top",
+                                                     "1",    "--write",        "kept.plan.toml"};
         QTest::newRow("files for the firmware") << QStringList{"handover", "kept.plan.toml", "--write"};
     }
     void everythingGoesWrongOnce() {
@@ -88,7 +92,8 @@ private slots:
                     QVERIFY2(now.contains(name), qPrintable(name + " is gone"));
                 }
                 if (!faulty.wasKilled && now != after) {
-                    QVERIFY2(faulty.run.exitCode == 2 && !faulty.run.err.isEmpty(), qPrintable(QString("%1 at %2: %3").arg(what).arg(at).arg(faulty.run.err)));
+                    QVERIFY2(faulty.run.exitCode == 2 && !faulty.run.err.isEmpty(),
+                             qPrintable(QString("%1 at %2: %3").arg(what).arg(at).arg(faulty.run.err)));
                     ++told;
                 }
                 // and afterwards it goes as if nothing had been, a minute later without what was left over
