@@ -110,6 +110,17 @@ int completionKind(TextOffer::Kind kind) {
 
 } // namespace
 
+namespace {
+
+/// The id at the position of the parameters; empty where none stands there.
+std::string idAt(const LspDocument& document, const Json& parameters) {
+    const Json& position = parameters.at("position");
+    const TextWord* word = document.wordAt(position);
+    return word == nullptr ? std::string() : idIn(*word, document.text().byteAt(position.at("line"), position.at("character")));
+}
+
+} // namespace
+
 LspServer::LspServer(Shelf shelf, const fs::path& documents, std::function<void(const Json&)> send)
     : shelf_(std::move(shelf)), send_(std::move(send)) {
     Diagnostics ignored; // without the pages keys are not explained, and all else goes on
@@ -380,15 +391,10 @@ std::vector<std::unique_ptr<LspDocument>> LspServer::sharing(const fs::path& par
 
 Json LspServer::definition(const Json& parameters) {
     const LspDocument& document = documentOf(parameters);
-    const Json& position = parameters.at("position");
-    const TextWord* word = document.wordAt(position);
     Json places = Json::array();
-    if (word == nullptr || document.partPath().empty()) {
-        return places;
-    }
-    const std::string id = idIn(*word, document.text().byteAt(position.at("line"), position.at("character")));
+    const std::string id = idAt(document, parameters);
     Diagnostics ignored;
-    const auto text = id.empty() ? std::nullopt : textOf(document.partPath(), ignored);
+    const auto text = id.empty() || document.partPath().empty() ? std::nullopt : textOf(document.partPath(), ignored);
     if (text) {
         const LspDocument part(uriFor(document.partPath()), *text);
         for (const TextPlace& place : madeAt(part.words(), id)) {
@@ -400,11 +406,8 @@ Json LspServer::definition(const Json& parameters) {
 
 Json LspServer::references(const Json& parameters) {
     const LspDocument& document = documentOf(parameters);
-    const Json& position = parameters.at("position");
-    const TextWord* word = document.wordAt(position);
     Json places = Json::array();
-    const std::string id =
-        word == nullptr ? std::string() : idIn(*word, document.text().byteAt(position.at("line"), position.at("character")));
+    const std::string id = idAt(document, parameters);
     if (id.empty() || document.partPath().empty()) {
         return places;
     }
@@ -436,10 +439,7 @@ Json LspServer::prepareRename(const Json& parameters) {
 
 Json LspServer::rename(const Json& parameters) {
     const LspDocument& document = documentOf(parameters);
-    const Json& position = parameters.at("position");
-    const TextWord* word = document.wordAt(position);
-    const std::string id =
-        word == nullptr ? std::string() : idIn(*word, document.text().byteAt(position.at("line"), position.at("character")));
+    const std::string id = idAt(document, parameters);
     const std::string name = parameters.at("newName");
     if (id.empty() || document.partPath().empty()) {
         throw LspError{kRequestFailed, "no id stands here"};

@@ -1,6 +1,7 @@
 #include "files/part_expects.h"
 
 #include "base/nearest_name.h"
+#include "files/choice_table.h"
 #include "plan/promise_line.h"
 #include "plan/setting_names.h"
 
@@ -124,25 +125,11 @@ private:
         }
         take.restsIn = reader_.text("rests_in").value_or("");
         eachOf("choices", [&](TableReader& inner, const std::string& id) {
-            const toml::table* table = inner.table(id);
-            if (table == nullptr) {
-                return;
+            const bool isThere = context_.part.findPeripheral(id).has_value() || resolveNode(context_, inner, id, id);
+            const auto choice = readChoiceTable(inner, id);
+            if (isThere && choice) {
+                take.choices.push_back(*choice);
             }
-            const bool isPeripheral = context_.part.findPeripheral(id).has_value();
-            if (!isPeripheral && !resolveNode(context_, inner, id, id)) {
-                return;
-            }
-            TableReader reader(*table, context_.reporter, inner.pathOf(id));
-            Choice choice;
-            choice.id = id;
-            choice.from = reader.text("from");
-            choice.divide = reader.factor("divide");
-            choice.multiply = reader.factor("multiply");
-            choice.rate = reader.quantity("rate", Unit::hertz);
-            choice.drive = reader.text("drive");
-            choice.on = reader.flag("on");
-            reader.finish();
-            take.choices.push_back(std::move(choice));
         });
     }
 

@@ -1,6 +1,7 @@
 #include "files/plan_reader.h"
 
 #include "base/text.h"
+#include "files/choice_table.h"
 #include "files/plan_battery.h"
 #include "files/toml_reader.h"
 #include "plan/plan_check.h"
@@ -327,7 +328,9 @@ private:
             if (const toml::table* choices = reader.table("choices")) {
                 TableReader inner(*choices, reporter_, reader.pathOf("choices"));
                 for (const std::string& id : inner.keys()) {
-                    readChoice(inner, id, take);
+                    if (auto choice = readChoiceTable(inner, id)) {
+                        take.choices.push_back(*std::move(choice));
+                    }
                 }
             }
             if (const toml::table* modes = reader.table("modes")) {
@@ -360,25 +363,6 @@ private:
             inner.finish();
         }
         reader.finish();
-    }
-
-    void readChoice(TableReader& outer, const std::string& id, Take& take) {
-        const toml::table* table = outer.table(id);
-        if (table == nullptr) {
-            return;
-        }
-        TableReader reader(*table, reporter_, outer.pathOf(id));
-        Choice choice;
-        choice.id = id;
-        choice.from = reader.text("from");
-        choice.divide = reader.factor("divide");
-        choice.multiply = reader.factor("multiply");
-        choice.rate = reader.quantity("rate", Unit::hertz);
-        choice.drive = reader.text("drive");
-        choice.on = reader.flag("on");
-        reader.text("note");
-        reader.finish();
-        take.choices.push_back(std::move(choice));
     }
 
     void readPinned(TableReader& pinned, Take& take) {
