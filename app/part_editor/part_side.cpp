@@ -80,7 +80,7 @@ PartSide::PartSide(QWidget* parent) : QWidget(parent) {
     searching->setContentsMargins(12, 0, 12, 0);
     searching->addWidget(search_);
     layout->addLayout(searching);
-    layout->addLayout(indented(fields_), 2);
+    layout->addLayout(indented(fields_)); // it gets room once there are fields
     layout->addWidget(unknownTitle_);
     layout->addLayout(indented(unknown_), 2);
     search_->hide();
@@ -181,6 +181,8 @@ void PartSide::setRegisters(std::optional<RegisterNames> registers) {
     }
     search_->setVisible(registers_.has_value());
     fields_->setVisible(registers_.has_value());
+    auto* column = static_cast<QVBoxLayout*>(layout());
+    column->setStretch(column->indexOf(unknownTitle_) - 1, registers_ ? 2 : 0); // the list stands just above that title
     find();
 }
 
