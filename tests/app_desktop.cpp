@@ -257,9 +257,9 @@ private slots:
         QCOMPARE(QFontMetricsF(QApplication::font()).height(), before);
         window.findChild<QComboBox*>()->setCurrentIndex(3);
         QVERIFY(window_->settings().look == Settings::Look::contrast);
-        QVERIFY(window.setKeys("Save", "Ctrl+Z").contains("Undo"));
-        QVERIFY(window.setKeys("Save", "nonsense keys").contains("no keys"));
-        QCOMPARE(window.setKeys("Save", "Ctrl+Alt+J"), QString());
+        QVERIFY(window.setKeys("Ctrl+S", "Ctrl+Z").contains("Undo"));
+        QVERIFY(window.setKeys("Ctrl+S", "nonsense keys").contains("no keys"));
+        QCOMPARE(window.setKeys("Ctrl+S", "Ctrl+Alt+J"), QString());
         type(window_->promises()->entry(), "core runs at least 1 MHz");
         QTest::keyClick(window_.get(), Qt::Key_J, Qt::ControlModifier | Qt::AltModifier);
         QVERIFY(!document().isModified());

@@ -39,7 +39,7 @@ int editAndSave(const QString& path) {
 int changeSettings() {
     app::Settings settings = app::Settings::read();
     settings.digits = 9;
-    settings.keys["Keep"] = "Ctrl+K";
+    settings.keys["Ctrl+Return"] = "Ctrl+K";
     settings.write();
     return 0;
 }

@@ -385,13 +385,8 @@ void BenchView::paintEvent(QPaintEvent* event) {
     QPainter painter(viewport());
     painter.fillRect(event->rect(), theme_.paper);
     if (work_.capture() == nullptr) {
-        const QString say = !trouble_.isEmpty()     ? trouble_
-                            : !document_.isOpen()   ? tr("Open a plan to lay a capture over it")
-                            : work_.isBusy()        ? tr("being played or read \u2026")
-                            : !work_.laid().empty() ? tr("Choose a capture above, drop one here, or play a simulated board")
-                                                    : tr("Drop a capture here (.vcd, .csv), or play a simulated board");
         paintLaid(painter);
-        drawText(painter, viewport()->rect(), Qt::AlignHCenter, say, Face::word,
+        drawText(painter, viewport()->rect(), Qt::AlignHCenter, emptySaid(), Face::word,
                  trouble_.isEmpty() ? theme_.muted : theme_.broken);
         return;
     }

@@ -382,9 +382,21 @@ QString BenchView::note() {
     return document_.edit(text(note->say), note->edit);
 }
 
+/// What is said where no capture lies on the plan.
+QString BenchView::emptySaid() const {
+    return !trouble_.isEmpty()     ? trouble_
+           : !document_.isOpen()   ? tr("Open a plan to lay a capture over it")
+           : work_.isBusy()        ? tr("being played or read \u2026")
+           : !work_.laid().empty() ? tr("Choose a capture above, drop one here, or play a simulated board")
+                                   : tr("Drop a capture here (.vcd, .csv), or play a simulated board");
+}
+
 std::vector<SpokenRow> BenchView::spokenRows() {
     make();
     std::vector<SpokenRow> spoken;
+    if (work_.capture() == nullptr) {
+        spoken.push_back({emptySaid(), QString(), viewport()->rect(), false});
+    }
     for (std::size_t i = 0; i < work_.measured().size(); ++i) {
         const MeasuredSignal& measured = work_.measured()[i];
         const BenchSignal& signal = work_.predicted()[measured.signal];

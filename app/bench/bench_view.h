@@ -79,6 +79,7 @@ protected:
 
 private:
     void layOut() override;
+    QString emptySaid() const;
     struct Row {
         enum class Kind { measured, unmatched, current };
         Kind kind = Kind::measured;

@@ -125,10 +125,11 @@ ClocksScene ClocksView::scene() const {
 QString ClocksView::saidOf(NodeIndex node) const {
     const LineFigure& line = document_.figures().lines[node];
     const Text own = node < ownDemand_.size() ? ownDemand_[node] : Text();
+    const QString limit = limitText(line);
     return tr("%1, %2, %3")
                .arg(text(line.control), line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
                     line.isOn ? text(stateName(line.state)) : tr("off")) +
-           (own.empty() ? QString() : ", " + tr("only %1").arg(text(own)));
+           (limit.isEmpty() ? QString() : ", " + limit) + (own.empty() ? QString() : ", " + tr("only %1").arg(text(own)));
 }
 
 std::vector<SpokenRow> ClocksView::spokenRows() {

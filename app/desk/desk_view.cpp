@@ -125,12 +125,32 @@ std::vector<SpokenRow> DeskView::spokenRows() {
         spoken.push_back({tr("way %1").arg(i + 1), text(stateName(row.state)) + ", " + row.cells.join(' '), rowRect(i).toRect(),
                           i == selected_});
     }
+    if (!table_.rows.empty()) {
+        spoken.push_back({waysTitle(), waysHint() + ", " + pinSaid(), pinRect().toRect(), false});
+    }
+    qreal top = headHeight() - verticalScrollBar()->value();
+    for (const Picture& picture : pictures_) {
+        top += lineHeight(Face::bold) + 8;
+        spoken.push_back(spokenPicture(picture, QRectF(kDeskLeft, top, viewport()->width() - 2 * kDeskLeft, picture.height)));
+        top += picture.height + 12;
+    }
     return spoken;
 }
 
+QString DeskView::pinSaid() const {
+    return isPinnedHere() ? tr("free it") : tr("pin it");
+}
+
+QString DeskView::waysTitle() {
+    return tr("Ways to keep it");
+}
+
+QString DeskView::waysHint() {
+    return tr("best first; Enter pins one");
+}
+
 QRectF DeskView::pinRect() {
-    const QString word = isPinnedHere() ? tr("free it") : tr("pin it");
-    const qreal width = textWidth(Face::bold, word) + 16;
+    const qreal width = textWidth(Face::bold, pinSaid()) + 16;
     const qreal title = rowRect(0).top() - rowHeight() - 8 - lineHeight(Face::bold);
     return {viewport()->width() - kDeskLeft - width + 8, title - 4, width, lineHeight(Face::bold) + 8};
 }
@@ -236,11 +256,10 @@ void DeskView::paintHead(QPainter& painter, qreal top) const {
 
 void DeskView::paintTable(QPainter& painter, qreal top) {
     const qreal line = lineHeight(Face::bold);
-    const QString title = tr("Ways to keep it");
+    const QString title = waysTitle();
     drawText(painter, QRectF(kDeskLeft, top, 300, line), Qt::AlignLeft, title, Face::bold, theme_.ink);
     const qreal hint = kDeskLeft + textWidth(Face::bold, title) + 12;
-    drawText(painter, QRectF(hint, top, pinRect().left() - hint - 8, line), Qt::AlignLeft, tr("best first; Enter pins one"),
-             Face::small, theme_.muted);
+    drawText(painter, QRectF(hint, top, pinRect().left() - hint - 8, line), Qt::AlignLeft, waysHint(), Face::small, theme_.muted);
     const qreal row = rowHeight();
     const qreal mark = 10;
     // columns move together where there is little room; what still does not fit is left out, the fields first
@@ -293,7 +312,7 @@ void DeskView::paintTable(QPainter& painter, qreal top) {
         }
     }
     if (selected_ < table_.rows.size()) {
-        drawText(painter, pinRect(), Qt::AlignHCenter, isPinnedHere() ? tr("free it") : tr("pin it"), Face::bold, theme_.thread);
+        drawText(painter, pinRect(), Qt::AlignHCenter, pinSaid(), Face::bold, theme_.thread);
     }
 }
 

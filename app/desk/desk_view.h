@@ -40,6 +40,9 @@ private:
     void remake() override;
     void layOut() override;
     bool isPinnedHere() const;
+    QString pinSaid() const;
+    static QString waysTitle();
+    static QString waysHint();
     qreal rowHeight() const;
     qreal headHeight() const;
     void paintHead(QPainter& painter, qreal top) const;

@@ -157,8 +157,18 @@ void HandoverList::layOut() {
     viewport()->update();
 }
 
+/// What is said where there is nothing to list; empty where there is.
+QString HandoverList::emptySaid() const {
+    return work_.states().empty() && work_.foundFile().isEmpty()
+               ? tr("No file is made from the plan yet: type one below, such as ../firmware/clocks.h")
+               : QString();
+}
+
 std::vector<SpokenRow> HandoverList::spokenRows() {
     std::vector<SpokenRow> spoken;
+    if (const QString empty = emptySaid(); !empty.isEmpty()) {
+        spoken.push_back({empty, QString(), viewport()->rect(), false});
+    }
     for (std::size_t i = 0; i < work_.states().size(); ++i) {
         const HandoverState& state = work_.states()[i];
         spoken.push_back(
@@ -319,10 +329,8 @@ void HandoverList::paintEvent(QPaintEvent* event) {
     QPainter painter(viewport());
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(event->rect(), theme_.paper);
-    if (work_.states().empty() && work_.foundFile().isEmpty()) {
-        drawText(painter, QRectF(kHandoverLeft, 8, viewport()->width() - 2 * kHandoverLeft, rowHeight()), Qt::AlignLeft,
-                 tr("No file is made from the plan yet: type one below, such as ../firmware/clocks.h"), Face::word, theme_.muted);
-    }
+    drawText(painter, QRectF(kHandoverLeft, 8, viewport()->width() - 2 * kHandoverLeft, rowHeight()), Qt::AlignLeft, emptySaid(),
+             Face::word, theme_.muted);
     paintFiles(painter);
     paintLines(painter);
     paintFound(painter);

@@ -48,6 +48,7 @@ protected:
 
 private:
     void layOut() override;
+    QString emptySaid() const;
     void selectIndex(std::size_t index);
     void cutLines();
     qreal rowHeight() const;

@@ -26,6 +26,7 @@ void PaintedView::setTheme(const Theme& theme) {
 
 void PaintedView::setStale() {
     isStale_ = true;
+    forgetSpokenRows(this);
     viewport()->update();
 }
 

@@ -3,6 +3,8 @@
 #include <QAbstractScrollArea>
 #include <QAccessible>
 #include <QAccessibleWidget>
+#include <QElapsedTimer>
+#include <QEvent>
 #include <QPointer>
 
 #include <map>
@@ -11,15 +13,69 @@ namespace wisetick::app {
 
 namespace {
 
-std::vector<SpokenRow> rowsOf(QObject* widget) {
-    auto* rows = dynamic_cast<SpokenRows*>(widget);
-    return rows == nullptr ? std::vector<SpokenRow>() : rows->spokenRows();
+constexpr qint64 kLongestHeld = 50; ///< ms that rows are held without being asked for anew
+
+/// The rows of the widget that was asked last: a reader asks each row of a list for its name, place and state in turn, and making
+/// them all for each would take the square of their number. They are made anew after every painting.
+class HeldRows : public QObject {
+public:
+    static HeldRows& instance() {
+        static HeldRows held;
+        return held;
+    }
+
+    const std::vector<SpokenRow>& of(QObject* widget) {
+        if (widget != widget_ || !age_.isValid() || age_.elapsed() > kLongestHeld) {
+            hold(widget);
+        }
+        return rows_;
+    }
+
+    void forget(const QObject* widget) {
+        if (widget == widget_) {
+            age_.invalidate();
+        }
+    }
+
+protected:
+    bool eventFilter(QObject*, QEvent* event) override {
+        if (event->type() == QEvent::Paint) {
+            age_.invalidate();
+        }
+        return false;
+    }
+
+private:
+    void hold(QObject* widget);
+
+    QPointer<QObject> widget_;
+    QPointer<QObject> surface_;
+    QElapsedTimer age_;
+    std::vector<SpokenRow> rows_;
+};
+
+const std::vector<SpokenRow>& rowsOf(QObject* widget) {
+    return HeldRows::instance().of(widget);
 }
 
 /// What the places of the rows are measured in.
 QWidget* surfaceOf(QWidget* widget) {
     auto* area = qobject_cast<QAbstractScrollArea*>(widget);
     return area == nullptr ? widget : area->viewport();
+}
+
+void HeldRows::hold(QObject* widget) {
+    if (surface_ != nullptr) {
+        surface_->removeEventFilter(this);
+    }
+    auto* rows = dynamic_cast<SpokenRows*>(widget);
+    widget_ = widget;
+    surface_ = rows == nullptr ? nullptr : surfaceOf(qobject_cast<QWidget*>(widget));
+    rows_ = rows == nullptr ? std::vector<SpokenRow>() : rows->spokenRows();
+    if (surface_ != nullptr) {
+        surface_->installEventFilter(this);
+    }
+    age_.start();
 }
 
 /// One row. It holds no row itself: rows come and go with every edit.
@@ -64,7 +120,7 @@ public:
 
 private:
     SpokenRow here() const {
-        const auto rows = rowsOf(widget_);
+        const auto& rows = rowsOf(widget_);
         return index_ < rows.size() ? rows[index_] : SpokenRow();
     }
 
@@ -117,7 +173,7 @@ public:
         return QAccessibleWidget::childAt(x, y);
     }
     QAccessibleInterface* focusChild() const override {
-        const auto rows = rowsOf(object());
+        const auto rows = rowsOf(object()); // its own: asking for a child may make them anew
         for (std::size_t i = 0; widget()->hasFocus() && i < rows.size(); ++i) {
             if (rows[i].isSelected) {
                 return child(static_cast<int>(i));
@@ -143,7 +199,12 @@ void speakRows() {
     QAccessible::installFactory(rowsInterface);
 }
 
+void forgetSpokenRows(QWidget* widget) {
+    HeldRows::instance().forget(widget);
+}
+
 void sayRowSelected(QWidget* widget, std::size_t row) {
+    forgetSpokenRows(widget);
     if (QAccessible::isActive()) {
         QAccessibleEvent event(widget, QAccessible::Focus);
         event.setChild(static_cast<int>(row));

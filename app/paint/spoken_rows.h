@@ -27,6 +27,9 @@ public:
 /// From here on the rows of every such widget are accessible.
 void speakRows();
 
+/// What was spoken of the widget is not so any more. Painting it says so too.
+void forgetSpokenRows(QWidget* widget);
+
 /// Tells that another row is selected now.
 void sayRowSelected(QWidget* widget, std::size_t row);
 

@@ -1,5 +1,6 @@
 #include "picture/picture.h"
 
+#include "paint/painted_texts.h"
 #include "paint/text.h"
 
 #include <QPainter>
@@ -16,6 +17,16 @@ void paintPicture(QPainter& painter, const Picture& picture, const QRectF& area,
     painter.save();
     picture.paint(painter, area.adjusted(-outdent, 0, outdent, 0), theme);
     painter.restore();
+}
+
+SpokenRow spokenPicture(const Picture& picture, const QRectF& place) {
+    const QSize size = place.size().toSize();
+    QStringList texts =
+        paintedTexts(size, [&](QPainter& painter) { picture.paint(painter, QRectF(QPointF(), size), lightTheme()); });
+    if (!picture.hint.isEmpty()) {
+        texts.prepend(picture.hint);
+    }
+    return {picture.title, texts.join(", "), place.toRect(), false};
 }
 
 } // namespace wisetick::app

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "paint/spoken_rows.h"
 #include "paint/theme.h"
 
 #include <QString>
@@ -22,5 +23,8 @@ struct Picture {
 
 /// Paints a picture into an area, its title and hint above it; the picture itself reaches out by so much to both sides.
 void paintPicture(QPainter& painter, const Picture& picture, const QRectF& area, const Theme& theme, qreal outdent = 0);
+
+/// The picture as assistive technology is told of it: its title, its hint, and all that is written in it.
+SpokenRow spokenPicture(const Picture& picture, const QRectF& place);
 
 } // namespace wisetick::app

@@ -286,12 +286,37 @@ void RhythmView::selectLane(std::size_t lane) {
     viewport()->update();
 }
 
+/// How often a job runs in what is shown, where its runs are too many to be told apart; else empty.
+QString RhythmView::timesSaid(std::size_t lane) {
+    const double every = document_.plan().jobs[lane].every.toDouble();
+    return every > 0 && axis_.length() / every > 3 && shownRuns(lane).empty()
+               ? tr("%1 times in what is shown").arg(std::lround(axis_.length() / every))
+               : QString();
+}
+
+QString RhythmView::hintSaid() const {
+    return !document_.isOpen() || document_.plan().jobs.empty()
+               ? tr("no jobs yet: Insert adds one, such as 'sense: every 10 s for 20 ms'")
+               : tr("Insert adds a job, Enter edits the line of one; drag a run, its end, or with Shift its period");
+}
+
+QRectF RhythmView::hintRect() const {
+    return {kRhythmLeft, traceTop() - lineHeight(Face::small) - 8, viewport()->width() - 2 * kRhythmLeft,
+            lineHeight(Face::small)};
+}
+
 std::vector<SpokenRow> RhythmView::spokenRows() {
     make();
     std::vector<SpokenRow> spoken;
     for (std::size_t lane = 0; document_.isOpen() && lane < document_.plan().jobs.size(); ++lane) {
         const Job& job = document_.plan().jobs[lane];
-        spoken.push_back({text(job.name), text(printJobClauses(job)), laneRect(lane).toRect(), lane == lane_});
+        const QString times = timesSaid(lane);
+        spoken.push_back({text(job.name), text(printJobClauses(job)) + (times.isEmpty() ? times : ", " + times),
+                          laneRect(lane).toRect(), lane == lane_});
+    }
+    spoken.push_back({hintSaid(), QString(), hintRect().toRect(), false});
+    for (std::size_t i = 0; i < pictures_.size(); ++i) {
+        spoken.push_back(spokenPicture(pictures_[i], pictureRect(i)));
     }
     return spoken;
 }
@@ -351,13 +376,12 @@ void RhythmView::paintLane(QPainter& painter, std::size_t lane) {
     painter.setClipRect(rect);
     const std::vector<Run> runs = shownRuns(lane);
     const double every = job.every.toDouble();
-    if (runs.empty() && every > 0 && axis_.length() / every > 3) { // too many to be told apart: how much of the time
+    if (const QString times = timesSaid(lane); !times.isEmpty()) { // too many to be told apart: how much of the time
         const double share = lengthOf(job, document_.plan(), document_.part(), document_.figures()) / every;
         QColor shade = colour;
         shade.setAlphaF(static_cast<float>(std::clamp(0.12 + share, 0.12, 1.0)));
         painter.fillRect(rect.adjusted(1, 8, -1, -8), shade);
-        drawText(painter, rect.adjusted(8, 0, -8, 0), Qt::AlignLeft,
-                 tr("%1 times in what is shown").arg(std::lround(axis_.length() / every)), Face::small, theme_.muted);
+        drawText(painter, rect.adjusted(8, 0, -8, 0), Qt::AlignLeft, times, Face::small, theme_.muted);
     }
     painter.setPen(Qt::NoPen);
     const bool isHeld = isSelected && drag_.grip != Grip::none && drag_.grip != Grip::time;
@@ -414,13 +438,8 @@ void RhythmView::paintEvent(QPaintEvent* event) {
     for (std::size_t lane = 0; lane < lanes; ++lane) {
         paintLane(painter, lane);
     }
-    const QRectF hint(kRhythmLeft, traceTop() - lineHeight(Face::small) - 8, viewport()->width() - 2 * kRhythmLeft,
-                      lineHeight(Face::small));
-    painter.fillRect(hint, theme_.paper);
-    drawText(painter, hint, Qt::AlignLeft,
-             lanes == 0 ? tr("no jobs yet: Insert adds one, such as 'sense: every 10 s for 20 ms'")
-                        : tr("Insert adds a job, Enter edits the line of one; drag a run, its end, or with Shift its period"),
-             Face::small, theme_.muted);
+    painter.fillRect(hintRect(), theme_.paper);
+    drawText(painter, hintRect(), Qt::AlignLeft, hintSaid(), Face::small, theme_.muted);
     paintTrace(painter);
     for (std::size_t i = 0; i < pictures_.size(); ++i) {
         const QRectF area = pictureRect(i);

@@ -91,6 +91,9 @@ private:
     qreal laneHeight() const;
     qreal lanesTop() const;
     qreal traceTop() const;
+    QString timesSaid(std::size_t lane);
+    QString hintSaid() const;
+    QRectF hintRect() const;
     std::optional<std::size_t> laneAt(const QPointF& at);
     std::vector<std::size_t> traceLanes() const;
     void applyDrag();

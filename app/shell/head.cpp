@@ -31,6 +31,9 @@ Head::Head(Document& document, QWidget* parent) : QWidget(parent), document_(doc
 
 void Head::say() {
     QStringList said;
+    if (document_.isOpen()) {
+        said << text(document_.plan().name) << factsText();
+    }
     for (const Vital& vital : vitals()) {
         said << vital.name + " " + vital.value;
     }

@@ -30,7 +30,7 @@ namespace wisetick::app {
 
 QAction* MainWindow::addCommand(Menu menu, const QString& name, const QKeySequence& keys, const std::function<void()>& run) {
     auto* action = new QAction(name, this);
-    action->setObjectName(name);
+    action->setObjectName(keys.toString(QKeySequence::PortableText)); // the same in every language
     action->setShortcut(keys);
     connect(action, &QAction::triggered, this, run);
     addAction(action);

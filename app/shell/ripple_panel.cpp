@@ -111,7 +111,14 @@ std::vector<SpokenRow> RipplePanel::spokenRows() {
     return spoken;
 }
 
+QString RipplePanel::movedSaid() const {
+    const std::size_t count = document_.moved().size();
+    return count == 0 ? tr("nothing moved since the last Keep") : tr("%1 moved %2 results").arg(document_.lastEdit()).arg(count);
+}
+
 void RipplePanel::refresh() {
+    forgetSpokenRows(this);
+    setAccessibleDescription(movedSaid());
     scroll(0);
     keep_->setEnabled(!document_.moved().empty());
     undo_->setEnabled(document_.canUndo());
@@ -175,9 +182,7 @@ void RipplePanel::paintEvent(QPaintEvent*) {
     const qreal titleWidth = textWidth(Face::title, tr("Ripple"));
     draw(QRectF(16, 6, titleWidth + 4, rowHeight()), tr("Ripple"), Face::title, theme_.ink);
     const std::vector<Moved>& moved = document_.moved();
-    const QString what = moved.empty() ? tr("nothing moved since the last Keep")
-                                       : tr("%1 moved %2 results").arg(document_.lastEdit()).arg(moved.size());
-    draw(QRectF(28 + titleWidth, 6, keep_->x() - titleWidth - 40, rowHeight()), what, Face::small, theme_.muted);
+    draw(QRectF(28 + titleWidth, 6, keep_->x() - titleWidth - 40, rowHeight()), movedSaid(), Face::small, theme_.muted);
     const int fits = rowsThatFit();
     const int rest = static_cast<int>(moved.size()) - first_;
     const int shown = std::min(fits, rest);

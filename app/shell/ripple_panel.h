@@ -45,6 +45,7 @@ private:
     int rowHeight() const;
     int headHeight() const;
     int rowsThatFit() const;
+    QString movedSaid() const;
     void refresh();
     void scroll(int rows);
     void placeButtons();

@@ -30,7 +30,7 @@ Settings Settings::read() {
     settings.hasMenuBar = kept.value("settings/menus", true).toBool();
     settings.hasMotion = kept.value("settings/motion", true).toBool();
     settings.reopens = kept.value("settings/reopens", true).toBool();
-    const QStringList keys = kept.value("settings/keys").toStringList(); // name, keys, name, keys, …
+    const QStringList keys = kept.value("settings/keys").toStringList(); // shipped, own, shipped, own, …
     for (int i = 0; i + 1 < keys.size(); i += 2) {
         settings.keys[keys[i]] = keys[i + 1];
     }

@@ -22,7 +22,7 @@ struct Settings {
     bool hasMenuBar = true;      ///< without, F10 shows it for a moment
     bool hasMotion = true;       ///< false: nothing fades
     bool reopens = true;         ///< what was open last is opened at the start
-    QMap<QString, QString> keys; ///< of commands whose keys were changed, by name
+    QMap<QString, QString> keys; ///< of commands whose keys were changed, by the keys they ship with
     bool operator==(const Settings&) const = default;
 
     static Settings read();

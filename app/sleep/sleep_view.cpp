@@ -160,15 +160,27 @@ QString SleepView::saidOf(const ModeCell& cell) {
     }
 }
 
-/// Cell by cell, mode after mode in each row.
+/// The heads, then cell by cell, mode after mode in each row, then the pictures.
 std::vector<SpokenRow> SleepView::spokenRows() {
     make();
     std::vector<SpokenRow> spoken;
+    for (std::size_t mode = 0; mode < matrix_.modes.size(); ++mode) {
+        spoken.push_back({matrix_.modes[mode], matrix_.says[mode], headRect(mode).toRect(), false});
+    }
     for (std::size_t row = 0; row < matrix_.rows.size(); ++row) {
-        for (std::size_t mode = 0; !matrix_.rows[row].isTitle && mode < matrix_.modes.size(); ++mode) {
-            spoken.push_back({tr("%1, %2").arg(matrix_.modes[mode], matrix_.rows[row].name),
-                              saidOf(matrix_.rows[row].cells[mode]), cellRect(row, mode).toRect(), row == row_ && mode == mode_});
+        const ModeMatrix::Row& shown = matrix_.rows[row];
+        if (shown.isTitle) {
+            spoken.push_back({shown.name, QString(), QRectF(0, rowTop(row), nameWidth_, rowHeight()).toRect(), false});
+            continue;
         }
+        const QString name = shown.hint.isEmpty() ? shown.name : shown.name + " " + shown.hint;
+        for (std::size_t mode = 0; mode < matrix_.modes.size(); ++mode) {
+            spoken.push_back({tr("%1, %2").arg(matrix_.modes[mode], name), saidOf(matrix_.rows[row].cells[mode]),
+                              cellRect(row, mode).toRect(), row == row_ && mode == mode_});
+        }
+    }
+    for (std::size_t i = 0; i < pictures_.size(); ++i) {
+        spoken.push_back(spokenPicture(pictures_[i], pictureRect(i)));
     }
     return spoken;
 }

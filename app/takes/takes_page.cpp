@@ -79,6 +79,7 @@ private:
         QTextDocument plain;
         plain.setDefaultFont(links_->font());
         plain.setHtml(links_->text());
+        links_->setAccessibleDescription(plain.toPlainText());
         links_->setMinimumWidth(std::min(static_cast<int>(std::ceil(plain.idealWidth())), kWidestLinks));
     }
 

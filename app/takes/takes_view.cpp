@@ -71,6 +71,7 @@ void TakesView::follow() {
     }
     const bool isGone = std::find(takes.begin(), takes.end(), selected_) == takes.end();
     selected_ = isGone ? document_.plan().active : selected_;
+    setAccessibleDescription(tr("%1, active").arg(text(document_.plan().active)));
     if (takes != takes_) { // what is shown of takes that are not there any more is of no use
         takes_ = takes;
         all_.clear();
