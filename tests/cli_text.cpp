@@ -65,7 +65,8 @@ private slots:
         QTest::newRow("a key that is not in the file") << std::string("take.A.choices.bus_a.from") << std::string("plan:8:1");
         QTest::newRow("a line that the take sets") << std::string("line/bus_a") << std::string("plan:8:1");
         QTest::newRow("a line that it does not set") << std::string("line/bus_b") << std::string("plan:5:1");
-        QTest::newRow("something else") << std::string("rhythm") << std::string("rhythm");
+        QTest::newRow("the jobs") << std::string("rhythm") << std::string("plan:12:1");
+        QTest::newRow("something else") << std::string("report") << std::string("report");
     }
     void findingsAreLocated() {
         QFETCH(std::string, path);
@@ -73,6 +74,7 @@ private slots:
         const std::map<std::string, Place> places{{"", {"plan", 1, 1, ""}},
                                                   {"take.A", {"plan", 5, 1, ""}},
                                                   {"take.A.choices.bus_a", {"plan", 8, 1, ""}},
+                                                  {"job.1.name", {"plan", 12, 1, ""}},
                                                   {"take.A.choices.bus_a.divide", {"plan", 9, 1, ""}}};
         const Target about = readTarget(path).value_or(Target());
         const Diagnostic finding{Severity::error, {{}, 0, 0, path, about}, "x", {}, {}};

@@ -37,20 +37,34 @@ void Background::run(Work work) {
         } catch (const std::exception& error) {
             why = QString::fromUtf8(error.what());
         }
-        QMetaObject::invokeMethod(
-            this, [this, result = std::move(result), why] { finish(result, why); }, Qt::QueuedConnection);
+        handOver([this, result = std::move(result), why = std::move(why)] { finish(result, why); });
     });
 }
 
+void Background::handOver(std::function<void()> what) {
+    {
+        const std::lock_guard lock(handing_);
+        handed_.push_back(std::move(what));
+    }
+    QMetaObject::invokeMethod(this, "takeOver", Qt::QueuedConnection);
+}
+
+void Background::takeOver() {
+    std::function<void()> what;
+    {
+        const std::lock_guard lock(handing_);
+        what = std::move(handed_.front());
+        handed_.pop_front();
+    }
+    what();
+}
+
 void Background::tell(const std::stop_token& token, std::function<void()> what) {
-    QMetaObject::invokeMethod(
-        this,
-        [token, what = std::move(what)] {
-            if (!token.stop_requested()) {
-                what();
-            }
-        },
-        Qt::QueuedConnection);
+    handOver([token, what = std::move(what)] {
+        if (!token.stop_requested()) {
+            what();
+        }
+    });
 }
 
 void Background::finish(const std::function<void()>& result, const QString& why) {

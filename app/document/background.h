@@ -2,7 +2,9 @@
 
 #include <QObject>
 
+#include <deque>
 #include <functional>
+#include <mutex>
 #include <optional>
 #include <stop_token>
 #include <thread>
@@ -41,7 +43,12 @@ signals:
 private:
     void run(Work work);
     void finish(const std::function<void()>& result, const QString& why);
+    /// Has this run on the interface's thread, in the order in which it was handed over.
+    void handOver(std::function<void()> what);
+    Q_INVOKABLE void takeOver();
 
+    std::mutex handing_; ///< what goes from thread to thread goes under a lock of ours: Qt's own can't be seen by a sanitizer
+    std::deque<std::function<void()>> handed_;
     std::jthread thread_;
     std::optional<Work> waiting_;
     bool isBusy_ = false;

@@ -259,7 +259,8 @@ private:
     /// Every how many of the sharers has its settings tried.
     static std::size_t strideOf(const std::vector<std::size_t>& sharing) {
         constexpr std::size_t kMostLeaders = 24;
-        return 1 + (sharing.size() - 1) / kMostLeaders;
+        constexpr std::size_t kMany = 1000; // from so many on each trial takes long
+        return 1 + (sharing.size() - 1) / (sharing.size() > kMany ? kMostLeaders / 2 : kMostLeaders);
     }
 
     /// The best lot of those that some sharer would like: each one's own best, and where a tolerance leaves room the next best

@@ -42,6 +42,8 @@ Diagnostic located(Diagnostic finding, const std::map<std::string, Place>& place
     std::string path = finding.place.path;
     if (finding.place.about.is(Target::Room::line)) {
         path = "take." + take + ".choices." + finding.place.about.name;
+    } else if (path == "rhythm") { // of all jobs: where they begin
+        path = "job.1.name";
     }
     // where the very key is not in the file, the table around it
     for (;;) {
