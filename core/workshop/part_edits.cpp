@@ -178,28 +178,47 @@ std::optional<std::string> withProperty(const std::string& text, const std::stri
     return next.insert(end, (endsLine ? "" : "\n") + key + " = " + value + (endsLine ? "\n" : ""));
 }
 
-std::string withKey(const std::string& table, const std::string& key, const std::string& value) {
+namespace {
+
+/// The keys of an inline table and where their values stand in it; none where it is no table.
+std::vector<std::pair<std::string, TextValue>> keyPlaces(const std::string& table) {
+    std::vector<std::pair<std::string, TextValue>> keys;
     const std::size_t open = table.find('{');
-    if (open == std::string::npos || table.find_last_not_of(" \n") == std::string::npos || table.find_first_not_of(' ') != open) {
-        return "{ " + key + " = " + value + " }";
+    if (open == std::string::npos || table.find_first_not_of(' ') != open) {
+        return keys;
     }
-    std::size_t at = open + 1;
-    for (;;) {
+    for (std::size_t at = open + 1;;) {
         at = table.find_first_not_of(" ,\n\t", at);
-        if (at == std::string::npos || table[at] == '}') {
-            break;
-        }
-        const std::size_t equals = table.find('=', at);
+        const std::size_t equals = at == std::string::npos || table[at] == '}' ? std::string::npos : table.find('=', at);
         if (equals == std::string::npos) {
-            break;
+            return keys;
         }
         std::string name = table.substr(at, equals - at);
         name.erase(name.find_last_not_of(' ') + 1);
-        const TextValue old = valueFrom(table, equals + 1);
+        keys.emplace_back(std::move(name), valueFrom(table, equals + 1));
+        at = keys.back().second.to;
+    }
+}
+
+} // namespace
+
+std::vector<std::pair<std::string, std::string>> keysOfTable(const std::string& table) {
+    std::vector<std::pair<std::string, std::string>> keys;
+    for (const auto& [name, value] : keyPlaces(table)) {
+        keys.emplace_back(name, value.text);
+    }
+    return keys;
+}
+
+std::string withKey(const std::string& table, const std::string& key, const std::string& value) {
+    const std::size_t open = table.find('{');
+    if (open == std::string::npos || table.find_first_not_of(' ') != open) {
+        return "{ " + key + " = " + value + " }";
+    }
+    for (const auto& [name, old] : keyPlaces(table)) {
         if (name == key) {
             return std::string(table).replace(old.from, old.to - old.from, value);
         }
-        at = old.to;
     }
     const std::size_t close = table.rfind('}');
     const std::size_t last = close == std::string::npos ? table.size() : table.find_last_not_of(' ', close - 1) + 1;

@@ -5,6 +5,7 @@
 
 #include <optional>
 #include <string>
+#include <utility>
 #include <vector>
 
 namespace wisetick {
@@ -35,6 +36,9 @@ std::optional<std::string> withProperty(const std::string& text, const std::stri
 /// The same for a key within a value that is a table: of "{ base = 1 }" with "per_mhz" "2" it is "{ base = 1, per_mhz = 2 }".
 /// What is no table becomes one.
 std::string withKey(const std::string& table, const std::string& key, const std::string& value);
+
+/// The keys of a value that is a table, with their values as typed; none of what is no table.
+std::vector<std::pair<std::string, std::string>> keysOfTable(const std::string& table);
 
 /// The text with another table behind that of the id, behind the last of its kind where that is empty, else at the end.
 std::string withTable(const std::string& text, const std::string& behind, const std::string& table);
