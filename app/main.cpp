@@ -2,6 +2,7 @@
 #include "clocks/clocks_view.h"
 #include "language/language.h"
 #include "paint/text.h"
+#include "part_editor/fields_page.h"
 #include "part_editor/part_editor.h"
 #include "seek/seek_panel.h"
 #include "shell/application.h"
@@ -14,6 +15,7 @@
 #include <QDir>
 #include <QElapsedTimer>
 #include <QFontDatabase>
+#include <QLineEdit>
 #include <QLocale>
 #include <QStandardPaths>
 
@@ -176,7 +178,11 @@ int main(int argc, char** argv) {
             window.another(each);
         }
     }
-    if (window.partEditor() != nullptr && parser.isSet("select")) { // a thing of the part, in its tree
+    const bool isOfThePart = window.partEditor() != nullptr && parser.isSet("select");
+    if (isOfThePart && parser.value("select").startsWith("field/")) {
+        window.partEditor()->showTab(wisetick::app::PartEditor::Tab::fields);
+        window.partEditor()->fieldsPage()->search()->setText(parser.value("select").section('/', 1));
+    } else if (isOfThePart) { // a thing of the part, in its tree
         window.partEditor()->showTab(wisetick::app::PartEditor::Tab::tree);
         window.partEditor()->select(parser.value("select").section('/', -1));
     } else if (parser.isSet("select")) {

@@ -1,6 +1,8 @@
 #include "window_fixture.h"
 
+#include "part_editor/fields_page.h"
 #include "part_editor/part_editor.h"
+#include "part_editor/part_outline.h"
 #include "part_editor/part_questions_dialog.h"
 #include "part_editor/part_side.h"
 #include "part_editor/part_tree.h"
@@ -103,6 +105,103 @@ private slots:
         int column = 0;
         editor()->text()->getCursorPosition(&line, &column);
         QVERIFY(editor()->text()->text(line).startsWith("id = \"uart1\""));
+    }
+
+    QLineEdit* rowEditor() { return editor()->tree()->viewport()->findChild<QLineEdit*>(); }
+
+    /// A row of the tree is typed over where it stands.
+    void aRowIsEditedInItsPlace() {
+        openPart();
+        const std::string before = content();
+        editor()->select("bus_a");
+        editor()->tree()->setFocus();
+        QTest::keyClick(editor()->tree(), Qt::Key_Return);
+        QVERIFY(rowEditor() != nullptr);
+        QCOMPARE(rowEditor()->text(), QString::fromUtf8("from core ÷ 1 … 8"));
+        // what is wrong stays open, and is said
+        rowEditor()->setText(QString::fromUtf8("from core ÷ 1, two"));
+        QTest::keyClick(rowEditor(), Qt::Key_Return);
+        QVERIFY(rowEditor() != nullptr && rowEditor()->isVisible());
+        QVERIFY2(editor()->status().contains("'two' is no factor"), qPrintable(editor()->status()));
+        QCOMPARE(content(), before);
+        rowEditor()->setText(QString::fromUtf8("from core ÷ 1, 2, 4 draws 5 uA/MHz"));
+        QTest::keyClick(rowEditor(), Qt::Key_Return);
+        QTRY_VERIFY(content() != before);
+        const PartFile file = readPart(content(), "part");
+        QVERIFY2(file.part.has_value(), lines(file.diagnostics).c_str());
+        const Line& bus = file.part->lineAt(*file.part->findNode("bus_a"));
+        QCOMPARE(bus.divide.count(), 3);
+        QCOMPARE(editor()->tree()->selected(), QString("bus_a"));
+        QTRY_VERIFY(rowEditor() == nullptr);
+        editor()->text()->undo(); // one step
+        QCOMPARE(content(), before);
+        // Escape leaves all as it was, F2 opens too
+        editor()->tree()->setFocus();
+        QTest::keyClick(editor()->tree(), Qt::Key_F2);
+        QVERIFY(rowEditor() != nullptr);
+        rowEditor()->setText("nonsense");
+        QTest::keyClick(rowEditor(), Qt::Key_Return);
+        QTest::keyClick(rowEditor(), Qt::Key_Escape);
+        QTRY_VERIFY(rowEditor() == nullptr);
+        QCOMPARE(content(), before);
+        QVERIFY(editor()->status().contains("11 lines"));
+    }
+
+    void theOutlineGoesThere() {
+        openPart();
+        PartOutline outline(editor()->text()->text(), lightTheme());
+        QVERIFY(outline.list()->count() > 40);
+        QTest::keyClicks(outline.search(), "line bus");
+        QTest::keyClick(outline.search(), Qt::Key_Down);
+        QCOMPARE(outline.list()->currentItem()->text(), QString("line  bus_b"));
+        QTest::keyClick(outline.search(), Qt::Key_Return);
+        QCOMPARE(outline.result(), static_cast<int>(QDialog::Accepted));
+        QVERIFY(editor()->text()->text(outline.line()).startsWith("[[line]]"));
+        QVERIFY(editor()->text()->text(outline.line() + 1).contains("bus_b"));
+        QTimer::singleShot(0, this, [] {
+            auto* shown = qobject_cast<PartOutline*>(QApplication::activeModalWidget());
+            QTest::keyClicks(shown->search(), "bus_b");
+            QTest::keyClick(shown->search(), Qt::Key_Return);
+        });
+        QTest::keyClick(editor(), Qt::Key_G, Qt::ControlModifier);
+        QTRY_COMPARE(editor()->tree()->selected(), QString("bus_b"));
+    }
+
+    /// All fields of the description: what they are, whose they are; dragged or put where the text stands.
+    void fieldsHaveAPage() {
+        const QString top = QString::fromStdString(sourceDir()) + "/parts/gorse-12";
+        for (const char* ending : {".svd", ".part.toml"}) {
+            QVERIFY(QFile::copy(top + ending, folder_->filePath(QString("gorse-12") + ending)));
+            QFile(folder_->filePath(QString("gorse-12") + ending)).setPermissions(QFile::ReadOwner | QFile::WriteOwner);
+        }
+        window_->editPart(folder_->filePath("gorse-12.part.toml"));
+        FieldsPage* page = editor()->fieldsPage();
+        QVERIFY(!page->list()->isVisibleTo(page)); // the part names none yet
+        editor()->edit(
+            QString::fromStdString(replaced(content(), "\nsupply =", "\nregisters = \"gorse-12.svd\"\nsupply =")));
+        editor()->showTab(PartEditor::Tab::fields);
+        QVERIFY(page->list()->isVisibleTo(page));
+        QVERIFY(page->list()->topLevelItemCount() > 30);
+        page->search()->setText("clk.div bus_e");
+        QTreeWidgetItem* found = nullptr;
+        for (QTreeWidgetItemIterator item(page->list(), QTreeWidgetItemIterator::NotHidden); *item != nullptr; ++item) {
+            if ((*item)->parent() != nullptr) {
+                QVERIFY(found == nullptr);
+                found = *item;
+            }
+        }
+        QVERIFY(found != nullptr);
+        QCOMPARE(found->text(0), QString("[6:4]"));
+        QCOMPARE(found->text(2), QString("bus_e"));
+        emit page->list()->itemActivated(found, 2); // whose it is
+        QCOMPARE(editor()->tree()->selected(), QString("bus_e"));
+        editor()->text()->setCursorPosition(0, 0);
+        emit page->list()->itemActivated(found, 0);
+        QVERIFY(content().starts_with("\"CLK.DIV[6:4]\""));
+        editor()->text()->undo();
+        const std::unique_ptr<QMimeData> dragged(page->list()->model()->mimeData({page->list()->model()->index(
+            page->list()->indexOfTopLevelItem(found->parent()), 0)}));
+        QCOMPARE(dragged->text(), QString("\"CLK.DIV\""));
     }
 
     void thingsAreInsertedAndRemoved() {

@@ -11,6 +11,8 @@
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part/lint.h"
+#include "part_editor/fields_page.h"
+#include "part_editor/part_outline.h"
 #include "part_editor/part_side.h"
 #include "part_editor/part_tree.h"
 #include "part_editor/paste_panel.h"
@@ -19,6 +21,7 @@
 #include "quantity/quantity_print.h"
 #include "workshop/part_edits.h"
 #include "workshop/ranked_unknown.h"
+#include "workshop/row_line.h"
 
 #include <QAbstractButton>
 #include <QApplication>
@@ -76,6 +79,8 @@ PartEditor::PartEditor(QString ownParts, Plan plan, const Theme& theme, QWidget*
     pages_ = new QStackedWidget;
     pages_->addWidget(clocks_);
     pages_->addWidget(makeTreePage());
+    fields_ = new FieldsPage;
+    pages_->addWidget(fields_);
     pages_->addWidget(modes_);
     pages_->addWidget(unknown_);
     side_ = new PartSide;
@@ -118,7 +123,7 @@ QWidget* PartEditor::makeHead() {
     tabGroup_ = new QButtonGroup(this);
     auto* row = new QHBoxLayout(tabs_);
     row->setContentsMargins(8, 2, 16, 2);
-    const QStringList names{tr("Text and clocks"), tr("Tree"), tr("Modes"), tr("Unknown")};
+    const QStringList names{tr("Text and clocks"), tr("Tree"), tr("Fields"), tr("Modes"), tr("Unknown")};
     for (int i = 0; i < names.size(); ++i) {
         auto* button = new TabButton(names[i]);
         button->setShortcut(QKeySequence(QString("Alt+%1").arg(i + 1)));
@@ -193,16 +198,36 @@ void PartEditor::connectAll() {
     connect(tree_, &PartTree::selectionMoved, this, &PartEditor::select);
     connect(tree_, &PartTree::insertWanted, this, &PartEditor::askInsert);
     connect(tree_, &PartTree::removeWanted, this, &PartEditor::remove);
+    tree_->setLines([this](const QString& id) { return string(rowLine(text_->text().toStdString(), id.toStdString())); },
+                    [this](const QString& id, const QString& line) {
+                        const auto next = withRowLine(text_->text().toStdString(), id.toStdString(), line.toStdString());
+                        return next ? QString() : string(sayText(next.error()));
+                    });
+    connect(tree_, &PartTree::lineTyped, this, [this](const QString& id, const QString& line) {
+        if (const auto next = withRowLine(text_->text().toStdString(), id.toStdString(), line.toStdString())) {
+            edit(string(*next));
+        }
+    });
+    connect(tree_, &PartTree::lineRefused, this, [this](const QString& why) {
+        if (why.isEmpty()) {
+            sayHow();
+        } else {
+            status_->setText(why);
+        }
+    });
     connect(side_, &PartSide::valueTyped, this, [this](const QString& id, const QString& key, const QString& value) {
         const auto content = withProperty(text_->text().toStdString(), id.toStdString(), key.toStdString(), value.toStdString());
         if (content) {
             edit(string(*content));
         }
     });
-    connect(side_, &PartSide::fieldWanted, this, [this](const QString& field) {
+    const auto putField = [this](const QString& field) {
         text_->insertHere("\"" + field + "\"");
         text_->setFocus();
-    });
+    };
+    connect(side_, &PartSide::fieldWanted, this, putField);
+    connect(fields_, &FieldsPage::fieldWanted, this, putField);
+    connect(fields_, &FieldsPage::thingWanted, this, &PartEditor::select);
     connect(paste_, &PastePanel::taken, this, &PartEditor::edit);
     connect(paste_, &PastePanel::closed, paste_, &QWidget::hide);
     for (QTreeWidget* list : {modes_, unknown_}) {
@@ -330,6 +355,15 @@ void PartEditor::remove(const QString& id) {
     }
 }
 
+void PartEditor::showOutline() {
+    PartOutline outline(text_->text(), theme_, this);
+    if (outline.exec() == QDialog::Accepted && outline.line() >= 0) {
+        text_->setCursorPosition(outline.line(), 0);
+        text_->ensureLineVisible(outline.line());
+        text_->setFocus();
+    }
+}
+
 void PartEditor::pasteTable() {
     settleText();
     const QMimeData* clipboard = QApplication::clipboard()->mimeData();
@@ -349,6 +383,7 @@ void PartEditor::pasteTable() {
 void PartEditor::readRegisters() {
     const QString name = text_->registersNamed();
     if (name == registersRead_) {
+        fields_->show(text_->registers(), owned_);
         return;
     }
     registersRead_ = name;
@@ -359,6 +394,7 @@ void PartEditor::readRegisters() {
                              : std::nullopt;
     text_->setRegisters(content ? readRegisterFile(*content, name.toStdString()).names : std::nullopt);
     side_->setRegisters(text_->registers());
+    fields_->show(text_->registers(), owned_);
 }
 
 void PartEditor::setTheme(const Theme& theme) {
@@ -400,6 +436,7 @@ void PartEditor::setTheme(const Theme& theme) {
     tree_->setTheme(theme);
     side_->setTheme(theme);
     paste_->setTheme(theme);
+    fields_->setTheme(theme);
 }
 
 QString PartEditor::openFile(const QString& path, Origin origin) {
@@ -462,6 +499,7 @@ void PartEditor::check() {
     diagnostics_ = file.diagnostics;
     part_ = std::move(file.part);
     if (part_) {
+        owned_ = std::move(file.fields);
         for (const Diagnostics& suspicions :
              {lintPart(*part_, file.accepted, file.suspicions), lintReset(*part_), lintExpects(*part_, file.expects)}) {
             diagnostics_.insert(diagnostics_.end(), suspicions.begin(), suspicions.end());
@@ -488,6 +526,11 @@ void PartEditor::check() {
         }
     }
     side_->show(text_->text(), selected_, part_ ? &*part_ : nullptr);
+    sayHow();
+}
+
+/// The line above the text.
+void PartEditor::sayHow() {
     const QString counts = part_ ? tr("%1 lines, %2 peripherals, unknown: %3")
                                        .arg(part_->lines.size())
                                        .arg(part_->peripherals.size())
@@ -544,6 +587,8 @@ void PartEditor::keyPressEvent(QKeyEvent* event) {
         }
     } else if (event->key() == Qt::Key_V && event->modifiers() == (Qt::ControlModifier | Qt::ShiftModifier)) {
         pasteTable();
+    } else if (event->key() == Qt::Key_G && event->modifiers() == Qt::ControlModifier) {
+        showOutline();
     } else if (event->matches(QKeySequence::Close)) {
         close();
     } else {

@@ -1,6 +1,7 @@
 #pragma once
 
 #include "document/document.h"
+#include "files/part_reader.h"
 #include "part_editor/part_text.h"
 
 #include <QWidget>
@@ -17,13 +18,14 @@ class QTreeWidget;
 namespace wisetick::app {
 
 class ClocksView;
+class FieldsPage;
 class PartSide;
 class PartTree;
 class PastePanel;
 
 /// The workshop: a window in which a part file is made. The text is the truth, with the faults under their places as one types;
 /// beside it, by tabs, the clocks of the last state without faults (on the plan that stands on the part or on a fresh one), the
-/// tree of sources, lines and peripherals, the modes, and what is unknown. Every change anywhere is an edit of the text, undone
+/// tree of sources, lines and peripherals, the fields of its registers, the modes, and what is unknown. Every change anywhere is an edit of the text, undone
 /// as one.
 class PartEditor : public QWidget {
     Q_OBJECT
@@ -46,7 +48,7 @@ public:
     /// What the keys of part files mean, by their page.
     void setHelp(const KeyHelp& help) { text_->setHelp(help); }
     /// What stands beside the text.
-    enum class Tab { text, tree, modes, unknown };
+    enum class Tab { text, tree, fields, modes, unknown };
     void showTab(Tab tab);
     Tab tab() const;
 
@@ -54,10 +56,13 @@ public:
     PartTree* tree() const { return tree_; }
     PartSide* side() const { return side_; }
     PastePanel* pastePanel() const { return paste_; }
+    FieldsPage* fieldsPage() const { return fields_; }
     QTreeWidget* modes() const { return modes_; }
     QTreeWidget* unknown() const { return unknown_; }
     /// Goes to the thing of that id: in the text, the tree and beside it.
     void select(const QString& id);
+    /// Lists what the text makes; the chosen one is gone to.
+    void showOutline();
     /// Lays the table that the clipboard holds below the tree; says so where it holds none.
     void pasteTable();
     /// Something of its own below that thing: a source, a line from it, or a peripheral like it. `kind` is a table of part files.
@@ -91,6 +96,7 @@ private:
     void showUnknown();
     void follow();
     void settleText();
+    void sayHow();
     void askInsert(const QString& below);
     void readRegisters();
     QString freeId(const QString& like) const;
@@ -117,12 +123,14 @@ private:
     PartTree* tree_;
     PartSide* side_;
     PastePanel* paste_;
+    FieldsPage* fields_;
     QTreeWidget* modes_;
     QTreeWidget* unknown_;
     QString selected_;      ///< the thing that the cursor, the tree or a table is at
     QString registersRead_; ///< the name that stands in the text
     bool isFollowing_ = false;
     Diagnostics diagnostics_;
+    std::vector<OwnedField> owned_; ///< of the text as it stands, or the last that could be read
     std::optional<Part> part_; ///< of the text as it stands; none while it has errors
     QTimer* soon_ = nullptr;
 };

@@ -6,7 +6,10 @@
 
 #include <QHeaderView>
 #include <QKeyEvent>
+#include <QLineEdit>
+#include <QPointer>
 #include <QScrollBar>
+#include <QStyledItemDelegate>
 
 #include <algorithm>
 
@@ -29,6 +32,70 @@ QString valuesSaid(const FactorSet& set) {
     }
     return values.join(", ");
 }
+
+/// The line of a row while it is typed. What is wrong stays open, and is said.
+class RowDelegate : public QStyledItemDelegate {
+public:
+    RowDelegate(PartTree* tree, std::function<QString(const QString&)> lineOf,
+                std::function<QString(const QString&, const QString&)> faultOf)
+        : QStyledItemDelegate(tree), tree_(tree), lineOf_(std::move(lineOf)), faultOf_(std::move(faultOf)) {}
+
+    QWidget* createEditor(QWidget* parent, const QStyleOptionViewItem&, const QModelIndex& index) const override {
+        auto* line = new QLineEdit(parent);
+        line->setAccessibleName(QObject::tr("Line of %1").arg(idOf(index)));
+        line->setFont(faceFont(Face::small));
+        line->setFrame(false);
+        return line;
+    }
+    void setEditorData(QWidget* editor, const QModelIndex& index) const override {
+        id_ = idOf(index);
+        static_cast<QLineEdit*>(editor)->setText(lineOf_(id_));
+    }
+    void setModelData(QWidget* editor, QAbstractItemModel*, const QModelIndex&) const override {
+        send(static_cast<QLineEdit*>(editor));
+    }
+
+protected:
+    bool eventFilter(QObject* watched, QEvent* event) override {
+        auto* line = qobject_cast<QLineEdit*>(watched);
+        const bool isKey = event->type() == QEvent::KeyPress;
+        const int key = isKey ? static_cast<QKeyEvent*>(event)->key() : 0;
+        if (line != nullptr && (key == Qt::Key_Return || key == Qt::Key_Enter)) {
+            if (send(line)) {
+                emit closeEditor(line, QAbstractItemDelegate::RevertModelCache);
+            }
+            return true;
+        }
+        if (key == Qt::Key_Escape) {
+            emit tree_->lineRefused({});
+        }
+        return QStyledItemDelegate::eventFilter(watched, event);
+    }
+
+private:
+    static QString idOf(const QModelIndex& index) { return index.siblingAtColumn(0).data(kId).toString(); }
+
+    /// Whether nothing is wrong with it. What is taken remakes the tree: that comes once the editor is closed.
+    bool send(const QLineEdit* line) const {
+        const QString said = line->text().trimmed();
+        if (said == lineOf_(id_)) {
+            return true;
+        }
+        const QString why = faultOf_(id_, said);
+        if (!why.isEmpty()) {
+            emit tree_->lineRefused(why);
+            return false;
+        }
+        QMetaObject::invokeMethod(
+            tree_, [tree = QPointer(tree_), id = id_, said] { emit tree->lineTyped(id, said); }, Qt::QueuedConnection);
+        return true;
+    }
+
+    PartTree* tree_;
+    std::function<QString(const QString&)> lineOf_;
+    std::function<QString(const QString&, const QString&)> faultOf_;
+    mutable QString id_; ///< of the row that is edited
+};
 
 } // namespace
 
@@ -67,6 +134,8 @@ PartTree::PartTree(QWidget* parent) : QTreeWidget(parent) {
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     header()->setStretchLastSection(true);
     header()->setSectionResizeMode(0, QHeaderView::ResizeToContents);
+    setEditTriggers(QAbstractItemView::EditKeyPressed | QAbstractItemView::DoubleClicked);
+    setExpandsOnDoubleClick(false);
     connect(this, &QTreeWidget::currentItemChanged, this, [this] { emit selectionMoved(selected()); });
 }
 
@@ -87,6 +156,7 @@ QTreeWidgetItem* PartTree::add(QTreeWidgetItem* above, const QString& id, const 
     item->setForeground(0, theme_.ink);
     item->setForeground(1, theme_.kept);
     item->setFont(1, faceFont(Face::small));
+    item->setFlags(item->flags() | Qt::ItemIsEditable);
     if (above == nullptr) {
         addTopLevelItem(item);
     } else {
@@ -157,7 +227,21 @@ void PartTree::select(const QString& id) {
     }
 }
 
+void PartTree::setLines(std::function<QString(const QString&)> lineOf,
+                        std::function<QString(const QString&, const QString&)> faultOf) {
+    setItemDelegateForColumn(1, new RowDelegate(this, std::move(lineOf), std::move(faultOf)));
+}
+
+bool PartTree::edit(const QModelIndex& index, EditTrigger trigger, QEvent* event) {
+    return QTreeWidget::edit(index.siblingAtColumn(1), trigger, event);
+}
+
 void PartTree::keyPressEvent(QKeyEvent* event) {
+    const bool isEnter = event->key() == Qt::Key_Return || event->key() == Qt::Key_Enter;
+    if (isEnter && currentItem() != nullptr && state() != QAbstractItemView::EditingState) {
+        editItem(currentItem(), 1);
+        return;
+    }
     if (event->key() == Qt::Key_Insert) {
         emit insertWanted(selected());
     } else if (event->key() == Qt::Key_Delete && !selected().isEmpty()) {

@@ -32,6 +32,13 @@ public:
     void add(const Field& field, const toml::node& node, const std::string& table, const std::string& control,
              const char* inner = "");
     void reportOverlaps(Reporter& reporter) const;
+    /// All that were added: the field, the path of its table, the control.
+    template <class Take>
+    void eachOwned(const Take& take) const {
+        for (const Entry& entry : entries_) {
+            take(entry.field, entry.table, entry.control);
+        }
+    }
 
 private:
     struct Entry {

@@ -388,6 +388,13 @@ private:
 
 public:
     std::vector<Suspicion> suspicions() const { return context_.book.suspicions(); }
+    std::vector<OwnedField> fields() const {
+        std::vector<OwnedField> all;
+        context_.book.eachOwned([&](const Field& field, const std::string& table, const std::string& control) {
+            all.push_back({field, table.substr(table.find('.') + 1), control});
+        });
+        return all;
+    }
     std::vector<Accepted> takeAccepted() { return std::move(accepted_); }
     std::vector<Expect> takeExpects() { return std::move(expects_); }
     std::map<std::string, Place> takePlaces() { return std::move(places_); }
@@ -444,6 +451,7 @@ PartFile readPart(std::string_view text, const std::string& file, const std::fil
         Part part = reader.read();
         result.accepted = reader.takeAccepted();
         result.suspicions = reader.suspicions();
+        result.fields = reader.fields();
         result.expects = reader.takeExpects();
         result.places = reader.takePlaces();
         if (!hasErrors(reporter.diagnostics())) {

@@ -14,6 +14,13 @@
 
 namespace wisetick {
 
+/// A field that a control of the part's has for itself.
+struct OwnedField {
+    Field field;
+    std::string owner; ///< "bus_a"
+    std::string control;
+};
+
 /// What came of reading a part file: the part if there was no error, and every fault that was found.
 struct PartFile {
     std::optional<Part> part;
@@ -21,6 +28,7 @@ struct PartFile {
     std::vector<Accepted> accepted = {};      ///< suspicions that are meant so
     std::vector<Suspicion> suspicions = {};   ///< where it and the description of its registers differ
     std::vector<Expect> expects = {};         ///< worked examples of its datasheet
+    std::vector<OwnedField> fields = {};
     std::map<std::string, Place> places = {}; ///< where each table stands, by its path "line.ref"
 };
 
