@@ -187,9 +187,9 @@ private slots:
         const PastedMeaning modes = guessMeaning(
             readPasted("mode\tUnit\ttyp at 25 \u00b0C\tmax 25 \u00b0C\tmax 85 \u00b0C\ndeep\t\u00b5A\t1.9\t4\t44\n"), part());
         QCOMPARE(modes.columns[1].means, PastedColumn::Means::unit);
-        QCOMPARE(modes.columns[2].celsius.value_or(""), std::string("25 C"));
+        QCOMPARE(modes.columns[2].celsius.at(0), std::string("25 C"));
         QCOMPARE(modes.columns[4].means, PastedColumn::Means::max);
-        QCOMPARE(modes.columns[4].celsius.value_or(""), std::string("85 C"));
+        QCOMPARE(modes.columns[4].celsius.at(0), std::string("85 C"));
         QVERIFY(guessMeaning(readPasted(""), part()).columns.empty());
     }
 
@@ -229,6 +229,93 @@ private slots:
         const auto most = pastedRows(limits, guessMeaning(limits, part()), kPart, part(), "4");
         QCOMPARE(most[0].after, std::string("{ max = \"66 MHz\", ref = \"4\" }"));
         QCOMPARE(part(withPasted(kPart, most)).lines[1].limits.front().max.value_or(Rational(0)), Rational(66000000));
+    }
+
+    /// What each row of a table would change in the part, "id key: after", or why not.
+    static std::string changes(const std::string& table, const std::string& text) {
+        const PastedCells cells = readPasted(table);
+        std::string said;
+        for (const PastedRow& row : pastedRows(cells, guessMeaning(cells, part(text)), text, part(text), "")) {
+            said += row.unclear.empty() ? row.id + " " + row.key + ": " + row.after + "\n" : std::string(row.unclear) + "\n";
+        }
+        return said;
+    }
+    static std::string pasted(const std::string& table, const std::string& text) {
+        const PastedCells cells = readPasted(table);
+        return withPasted(text, pastedRows(cells, guessMeaning(cells, part(text)), text, part(text), ""));
+    }
+
+    void drawsAreToldByTier() {
+        const std::string tiers = replaced(kPart, "[[source]]", "[[tier]]\neach = [{ id = \"full\" }, { id = \"half\" }]\n\n[[source]]");
+        const std::string bare = replaced(tiers, "runs = true\ndraws = \"1 mA\"", "runs = true");
+        const char* const list = "[{ tier = \"full\", base = \"1.2 mA\", per_mhz = \"151 uA\" }, { tier = \"half\", base = "
+                                 "\"0.68 mA\", per_mhz = \"129 uA\" }]";
+        for (const char* table : {"mode;draws\nrun full;1.2 mA + 151 \u00b5A/MHz\nrun half;0.68 mA + 129 \u00b5A/MHz\n",
+                                  "mode;grade;typ\nrun;half;0.68 mA + 129 uA/MHz\nrun;full;1.2 mA + 151 uA/MHz\n"}) {
+            const std::string next = pasted(table, bare);
+            const std::string said = propertySaid(next, "run", "draws");
+            QVERIFY2(said == list || elementsOfList(said).at(1) == elementsOfList(list).at(0), said.c_str());
+            QCOMPARE(elementsOfList(said).size(), std::size_t{2});
+            QVERIFY(part(next).modes[0].draws.has_value());
+            QVERIFY(changes(table, next).find("it stands there already") != std::string::npos); // a second time
+        }
+        // one of them said again
+        const std::string again = pasted("mode;tier;typ\nrun;half;0.7 mA\n", replaced(tiers, "draws = \"1 mA\"", "draws = " + std::string(list)));
+        QCOMPARE(propertySaid(again, "run", "draws"), "[" + elementsOfList(list)[0] + ", { tier = \"half\", typ = \"0.7 mA\" }]");
+        QVERIFY(changes("mode;tier;typ\nrun;half;1 mA\nrun;half;2 mA\n", bare).find("several rows") != std::string::npos);
+    }
+
+    /// Typical and largest on both sides of a stroke, over several temperatures; one unit for all.
+    void bothSidesOfAStroke() {
+        QCOMPARE(changes("| mode | draws typ 25 \u00b0C / max 25, 55, 85 \u00b0C | first instruction typ / max |\n|---|---|---|\n"
+                         "| deep | 1.9 / 4, 13 \u00b5A, 2.2 mA | 7.9 / 10.2 \u00b5s on rc, or kept |\n",
+                         kPart),
+                 std::string("deep draws: { typ = [[\"25 C\", \"1.9 uA\"]], max = [[\"25 C\", \"4 uA\"], [\"55 C\", \"13 uA\"], "
+                             "[\"85 C\", \"2.2 mA\"]] }\n"
+                             "deep stages: [{ say = \"wake-up\", typ = \"7.9 us\", max = \"10.2 us\" }]\n"));
+        QCOMPARE(changes("| | rate | start-up typ / max | draws typ / max | on | ready |\n|---|---|---|---|---|---|\n"
+                         "| rc | 14 MHz | 2.5 / 4 \u00b5s | 95 / 130 \u00b5A | OSC.QUICK[8] | OSC.QUICK[9] |\n",
+                         kPart),
+                 std::string("rc field: \"OSC.QUICK[8]\"\nrc ready: \"OSC.QUICK[9]\"\n"
+                             "rc draws: { typ = \"95 uA\", max = \"130 uA\" }\nrc startup: { typ = \"2.5 us\", max = \"4 us\" }\n"
+                             "rc rate: \"14 MHz\"\n"));
+        const Part read = part(pasted("name;rate\nquick RC;14 MHz\n", kPart));
+        QCOMPARE(read.sources[0].rates.front(), Rational(14000000));
+        const std::string two = pasted("mode;wake typ;wake max\ndeep;5 us;6 us\n", kPart) ;
+        QCOMPARE(part(two).modes[1].stages.size(), std::size_t{1});
+        QVERIFY(changes("mode;wake typ\ndeep;7 us\n", replaced(two, "[{ say", "[{ say = \"boot\", typ = \"1 us\" }, { say"))
+                    .find("several: which is meant") != std::string::npos);
+    }
+
+    void waitStatesBecomeCases() {
+        const std::string tiers = replaced(kPart, "[[source]]", "[[tier]]\neach = [{ id = \"full\" }, { id = \"half\" }]\n\n[[source]]");
+        const char* const table = "wait states;full from 2.7 V, MHz;full below 2.7 V, MHz;half, MHz;speed\n"
+                                  "0;27;22;24;100 %\n1;54;44;48;95 %\n2;-;66;-;90 %\n";
+        const std::string next = pasted(table, tiers);
+        const Part read = part(next);
+        QCOMPARE(read.waits.size(), std::size_t{3});
+        QVERIFY2(next.find("[[wait]]\nline = \"core\"\ncases = [{ tier = \"full\", supply_at_least = \"2.7 V\", steps = [[\"27 MHz\", 0, "
+                           "\"100 %\"], [\"54 MHz\", 1, \"95 %\"]] }, { tier = \"full\", supply_below = \"2.7 V\", steps = [[\"22 MHz\", "
+                           "0, \"100 %\"], [\"44 MHz\", 1, \"95 %\"], [\"66 MHz\", 2, \"90 %\"]] }, { tier = \"half\", steps = "
+                           "[[\"24 MHz\", 0, \"100 %\"], [\"48 MHz\", 1, \"95 %\"]] }]\n") != std::string::npos,
+                 next.c_str());
+        QVERIFY(changes(table, next).find("it stands there already") == 0);
+        // those that stand there are said otherwise; their field stays
+        const std::string old = std::string(kPart) + "\n[[wait]]\nline = \"core\"\nsteps = [[\"8 MHz\", 0]] # up to\nfield = \"MEM.WAIT[3:0]\"\n";
+        const std::string other = pasted("waits;max\n0;4 MHz\n1;8 MHz\n", old);
+        QVERIFY2(other.ends_with("line = \"core\"\ncases = [{ steps = [[\"4 MHz\", 0], [\"8 MHz\", 1]] }] # up to\nfield = "
+                                 "\"MEM.WAIT[3:0]\"\n"),
+                 other.c_str());
+        QCOMPARE(part(other).waits.size(), std::size_t{1});
+    }
+
+    void pinsComeBySignalOrByPin() {
+        QCOMPARE(changes("signal;pins\nUART1_TX;A9, B6 or C4\nuart1 rx;A10\nuart7 tx;A1\n", kPart),
+                 std::string("uart1 pins: { tx = [\"A9\", \"B6\", \"C4\"] }\nuart1 pins: { tx = [\"A9\", \"B6\", \"C4\"], rx = [\"A10\"] }\n"
+                             "'uart7 tx' is no signal of a peripheral\n"));
+        const std::string next = pasted("pin\tfunction\nA9\tuart1 tx\nB6\tuart1 tx, timer2 ch1\nB7\tuart1 rx\n", kPart);
+        QCOMPARE(propertySaid(next, "uart1", "pins"), std::string("{ tx = [\"A9\", \"B6\"], rx = [\"B7\"] }"));
+        QCOMPARE(propertySaid(next, "timer2", "pins"), std::string("{ ch1 = [\"B6\"] }"));
     }
 
     void whatIsUnclearStaysOut() {

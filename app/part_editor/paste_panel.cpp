@@ -21,7 +21,8 @@ namespace wisetick::app {
 namespace {
 
 using Means = PastedColumn::Means;
-constexpr std::array kMeanings{Means::nothing, Means::name, Means::typ, Means::max, Means::min, Means::unit, Means::tier};
+constexpr std::array kMeanings{Means::nothing, Means::name,   Means::typ,    Means::max,   Means::min,   Means::both, Means::unit,
+                               Means::tier,    Means::pins,   Means::signal, Means::waits, Means::speed, Means::field};
 
 QString meansSaid(Means means) {
     switch (means) {
@@ -32,6 +33,12 @@ QString meansSaid(Means means) {
     case Means::min: return QObject::tr("least");
     case Means::unit: return QObject::tr("unit");
     case Means::tier: return QObject::tr("tier");
+    case Means::both: return QObject::tr("typical / most");
+    case Means::pins: return QObject::tr("pins");
+    case Means::signal: return QObject::tr("signal");
+    case Means::waits: return QObject::tr("wait states");
+    case Means::speed: return QObject::tr("speed");
+    case Means::field: return QObject::tr("field");
     }
     return {};
 }
@@ -168,15 +175,23 @@ void PastePanel::work() {
     rows_ = pastedRows(cells_, meaning_, content_, *part_, ref_->text().trimmed().toStdString());
     const int last = table_->columnCount() - 1;
     std::size_t clear = 0;
-    for (const PastedRow& row : rows_) {
-        clear += row.unclear.empty() ? 1U : 0U;
-        const QString change = QString("%1 %2: %3%4")
-                                   .arg(text(row.id), text(row.key),
-                                        row.before.empty() ? QString() : text(row.before) + " \u2192 ", text(row.after));
-        auto* item = new QTableWidgetItem(row.unclear.empty() ? change : text(row.unclear));
-        item->setForeground(row.unclear.empty() ? theme_.kept : theme_.strained);
+    for (std::size_t i = 0; i < rows_.size();) { // what one row of the table says stands in one cell
+        const std::size_t which = rows_[i].row;
+        QStringList said;
+        bool isClear = true;
+        for (; i < rows_.size() && rows_[i].row == which; ++i) {
+            const PastedRow& row = rows_[i];
+            clear += row.unclear.empty() ? 1U : 0U;
+            isClear = isClear && row.unclear.empty();
+            const QString change = QString("%1 %2: %3%4")
+                                       .arg(text(row.id), text(row.key),
+                                            row.before.empty() ? QString() : text(row.before) + " \u2192 ", text(row.after));
+            said << (row.unclear.empty() ? change : text(row.unclear));
+        }
+        auto* item = new QTableWidgetItem(said.join("\n"));
+        item->setForeground(isClear ? theme_.kept : theme_.strained);
         item->setToolTip(item->text());
-        table_->setItem(static_cast<int>(row.row) + 1, last, item);
+        table_->setItem(static_cast<int>(which) + 1, last, item);
     }
     for (int column = 0; column < last; ++column) { // what it would change has the rest, in as many lines as that takes
         table_->resizeColumnToContents(column);

@@ -225,6 +225,74 @@ std::string withKey(const std::string& table, const std::string& key, const std:
     return table.substr(0, last) + (last > open + 1 ? ", " : " ") + key + " = " + value + " }";
 }
 
+std::vector<std::string> elementsOfList(const std::string& list) {
+    std::vector<std::string> elements;
+    if (!list.starts_with('[')) {
+        return list.empty() ? elements : std::vector<std::string>{list};
+    }
+    for (std::size_t at = 1;;) {
+        at = list.find_first_not_of(" ,\n\t", at);
+        if (at == std::string::npos || list[at] == ']') {
+            return elements;
+        }
+        if (list[at] == '#') { // a remark between them
+            at = std::min(list.find('\n', at), list.size());
+            continue;
+        }
+        const TextValue value = valueFrom(list, at);
+        if (value.to <= at) {
+            return elements;
+        }
+        elements.push_back(value.text);
+        at = value.to;
+    }
+}
+
+namespace {
+
+/// The table `[[wait]]` that is about that line.
+std::optional<ThingPlace> waitOf(const ThingText& part, const std::string& line) {
+    for (const WordTable& entry : part.words().entries) {
+        const ThingPlace place{nullptr, &entry, false, part.lineStart(entry.from), part.lineStart(entry.to)};
+        for (const TextProperty& property : entry.table == "wait" ? part.properties(place) : std::vector<TextProperty>()) {
+            if (property.key == "line" && property.value.text == "\"" + line + "\"") {
+                return place;
+            }
+        }
+    }
+    return std::nullopt;
+}
+
+} // namespace
+
+std::vector<TextProperty> waitPropertiesOf(const std::string& text, const std::string& line) {
+    const ThingText part(text);
+    const auto place = waitOf(part, line);
+    return place ? part.properties(*place) : std::vector<TextProperty>();
+}
+
+std::string withWaits(const std::string& text, const std::string& line, const std::string& cases) {
+    const ThingText part(text);
+    const auto place = waitOf(part, line);
+    if (!place) {
+        return withTable(text, line, "[[wait]]\nline = \"" + line + "\"\ncases = " + cases + "\n");
+    }
+    std::string next = text;
+    const std::vector<TextProperty> properties = part.properties(*place);
+    bool isSaid = false;
+    for (auto each = properties.rbegin(); each != properties.rend(); ++each) { // from behind: places before it stay
+        if (each->key == "cases" || (each->key == "steps" && !isSaid)) {
+            const std::size_t from = part.offset(each->place.line, each->place.from);
+            next.replace(from, each->value.to - from, "cases = " + cases);
+            isSaid = true;
+        } else if (each->key == "tier" || each->key == "supply_below" || each->key == "supply_at_least") {
+            const std::size_t from = part.offset(each->place.line, 0);
+            next.erase(from, std::min(next.find('\n', each->value.to), next.size() - 1) + 1 - from);
+        }
+    }
+    return isSaid ? next : next.insert(place->to, "cases = " + cases + "\n");
+}
+
 std::string withTable(const std::string& text, const std::string& behind, const std::string& table) {
     const ThingText part(text);
     const auto place = behind.empty() ? std::nullopt : part.find(behind);

@@ -40,6 +40,14 @@ std::string withKey(const std::string& table, const std::string& key, const std:
 /// The keys of a value that is a table, with their values as typed; none of what is no table.
 std::vector<std::pair<std::string, std::string>> keysOfTable(const std::string& table);
 
+/// The elements of a value that is a list, as typed; a value that is none is its own one element; none of nothing.
+std::vector<std::string> elementsOfList(const std::string& list);
+
+/// What the `[[wait]]` of that line says; empty where there is none. And the text with these cases in it, in place of its `steps`
+/// and `tier`; a line that has none gets one.
+std::vector<TextProperty> waitPropertiesOf(const std::string& text, const std::string& line);
+std::string withWaits(const std::string& text, const std::string& line, const std::string& cases);
+
 /// The text with another table behind that of the id, behind the last of its kind where that is empty, else at the end.
 std::string withTable(const std::string& text, const std::string& behind, const std::string& table);
 

@@ -1,154 +1,33 @@
 #include "workshop/pasted_table.h"
 
-#include "quantity/quantity_read.h"
+#include "part/field.h"
 #include "workshop/part_edits.h"
+#include "workshop/pasted_figures.h"
 
 #include <algorithm>
-#include <array>
-#include <cctype>
+#include <map>
 #include <utility>
 
 namespace wisetick {
 
 namespace {
 
-using CellRow = std::vector<std::string>;
-using ColumnMeans = PastedColumn::Means;
-
-std::string smallHead(std::string_view text) {
-    std::string small(text);
-    std::transform(small.begin(), small.end(), small.begin(),
-                   [](unsigned char sign) { return static_cast<char>(std::tolower(sign)); });
-    return small;
-}
-
-/// The number at the beginning of a cell, "3.1" of "3.1 uA" or of "3,1"; empty where none stands there.
-std::string numberOfCell(std::string_view cell) {
-    std::string number;
-    for (std::size_t i = 0; i < cell.size(); ++i) {
-        if (std::isdigit(static_cast<unsigned char>(cell[i])) != 0 || cell[i] == '.' ||
-            (i == 0 && (cell[i] == '-' || cell[i] == '+'))) {
-            number += cell[i];
-        } else if (cell[i] == ',' && i + 1 < cell.size() && std::isdigit(static_cast<unsigned char>(cell[i + 1])) != 0) {
-            number += '.'; // a comma before decimals
-        } else {
-            break;
-        }
-    }
-    return number.find_first_of("0123456789") == std::string::npos ? std::string() : number;
-}
-
-/// A unit as it is written in part files: "uA/MHz" for "µA/MHz" and "μA / MHz"; empty where it is none.
-std::string unitOfCell(std::string_view text) {
-    std::string plain;
-    for (std::size_t i = 0; i < text.size(); ++i) {
-        const std::string_view rest = text.substr(i);
-        if (rest.starts_with("\u00b5") || rest.starts_with("\u03bc")) {
-            plain += 'u';
-            ++i;
-        } else if (text[i] != ' ') {
-            plain += text[i];
-        }
-    }
-    static constexpr std::array<const char*, 17> kUnits{"uA/MHz", "mA/MHz", "nA/MHz", "uA",  "mA", "nA", "A", "us", "ms",
-                                                        "ns",     "s",      "kHz",    "MHz", "Hz", "V",  "C", "GHz"};
-    const auto found = std::find_if(kUnits.begin(), kUnits.end(), [&](const char* unit) { return plain == unit; });
-    return found == kUnits.end() ? std::string() : *found;
-}
-
-/// The unit in the head of a column: what stands in brackets, or the last word.
-std::string unitOfHead(const std::string& head) {
-    for (const auto& [open, close] : {std::pair('(', ')'), std::pair('[', ']')}) {
-        const std::size_t from = head.find(open);
-        const std::size_t to = from == std::string::npos ? from : head.find(close, from);
-        if (to != std::string::npos) {
-            if (const std::string unit = unitOfCell(head.substr(from + 1, to - from - 1)); !unit.empty()) {
-                return unit;
-            }
-        }
-    }
-    for (std::size_t at = head.find_last_of(" ,"); at != std::string::npos;
-         at = at == 0 ? std::string::npos : head.find_last_of(" ,", at - 1)) {
-        if (const std::string unit = unitOfCell(head.substr(at + 1)); !unit.empty()) {
-            return unit;
-        }
-    }
-    return unitOfCell(head);
-}
-
-/// "at 85 °C": "85 C".
-std::optional<std::string> celsiusOf(const std::string& head) {
-    const std::size_t sign = head.find("\u00b0");
-    if (sign == std::string::npos || sign == 0) {
-        return std::nullopt;
-    }
-    std::size_t to = head.find_last_not_of(' ', sign - 1) + 1;
-    std::size_t from = to;
-    while (from > 0 && (std::isdigit(static_cast<unsigned char>(head[from - 1])) != 0 || head[from - 1] == '-')) {
-        --from;
-    }
-    return from == to ? std::nullopt : std::optional(head.substr(from, to - from) + " C");
-}
-
-/// Letters and digits only, small: "UART 1" and "uart_1" are the same.
-std::string plainName(const std::string& name) {
-    std::string plain;
-    for (const char sign : name) {
-        if (std::isalnum(static_cast<unsigned char>(sign)) != 0) {
-            plain += static_cast<char>(std::tolower(static_cast<unsigned char>(sign)));
-        }
-    }
-    return plain;
-}
-
-/// The ids of all things with that name; several where it is not clear.
-std::vector<std::string> thingsCalled(const Part& part, const std::string& name) {
-    std::vector<std::string> ids;
-    const std::string wanted = plainName(name);
-    const auto look = [&](const auto& things) {
-        for (const auto& thing : things) {
-            if (!wanted.empty() && (plainName(thing.id) == wanted || plainName(thing.name) == wanted)) {
-                ids.push_back(thing.id);
-            }
-        }
-    };
-    look(part.peripherals);
-    look(part.modes);
-    look(part.sources);
-    look(part.lines);
-    return ids;
-}
-
-bool isModeOf(const Part& part, const std::string& id) {
-    return part.findMode(id).has_value();
-}
-
-/// What a cell says: a figure with its unit, "3.1 uA/MHz"; empty where it holds none ("-", "n/a").
-std::string figureOf(const std::string& cell, const std::string& unit) {
-    const std::string number = numberOfCell(cell);
-    if (number.empty()) {
-        return {};
-    }
-    const std::size_t digits = cell.find_last_of("0123456789");
-    const std::string own = unitOfCell(std::string_view(cell).substr(digits + 1));
-    const std::string whole = own.empty() ? unit : own;
-    return whole.empty() ? std::string() : number + " " + whole;
-}
+using Means = PastedColumn::Means;
+const char* const kWaitKey = "wait"; // of the core's wait states, which are a table of their own
 
 std::string quotedFigure(const std::string& figure) {
     return "\"" + figure + "\"";
 }
 
-/// The figures of one row.
-struct RowFigures {
-    std::vector<std::pair<std::string, std::string>> typ; ///< temperature (or empty) and figure
-    std::vector<std::pair<std::string, std::string>> max;
-    std::vector<std::pair<std::string, std::string>> min;
-    std::string unit;
-};
+std::string unitOf(const std::string& figure) {
+    return figure.substr(figure.find(' ') + 1);
+}
+
+/// A figure at a temperature, which may be empty.
+using Curve = std::vector<std::pair<std::string, std::string>>;
 
 /// One figure, or the curve over temperature: [["25 C", "2 uA"], …].
-std::string pastedValue(const std::vector<std::pair<std::string, std::string>>& figures) {
+std::string curveValue(const Curve& figures) {
     if (figures.size() == 1 && figures.front().first.empty()) {
         return quotedFigure(figures.front().second);
     }
@@ -160,106 +39,19 @@ std::string pastedValue(const std::vector<std::pair<std::string, std::string>>& 
     return "[" + list + "]";
 }
 
-std::string perMegahertz(const std::string& figure) {
-    return figure.substr(0, figure.find('/')); // "3.1 uA/MHz": "3.1 uA" of each MHz
-}
+/// What a row says of one thing of its thing.
+struct RowFigures {
+    Curve typ;
+    Curve max;
+    Curve min;
+    std::vector<std::string> perTyp; ///< of each MHz
+    std::vector<std::string> perMax;
+    std::vector<std::string> rates;
 
-} // namespace
-
-PastedMeaning guessMeaning(const PastedCells& cells, const Part& part) {
-    PastedMeaning meaning;
-    if (cells.isEmpty()) {
-        return meaning;
+    bool isEmpty() const {
+        return typ.empty() && max.empty() && min.empty() && perTyp.empty() && perMax.empty() && rates.empty();
     }
-    const std::size_t width = cells.rows.front().size();
-    // the head: rows in which nothing is called as a thing of the part, and no cell but begins with a letter or nothing
-    while (meaning.headRows < cells.rows.size()) {
-        const CellRow& row = cells.rows[meaning.headRows];
-        const bool hasFigure = std::any_of(row.begin() + 1, row.end(), [](const std::string& cell) {
-            return !numberOfCell(cell).empty() && cell.find("\u00b0") == std::string::npos;
-        });
-        const bool isThing =
-            std::any_of(row.begin(), row.end(), [&](const std::string& cell) { return !thingsCalled(part, cell).empty(); });
-        if (hasFigure || isThing || meaning.headRows >= 3) {
-            break;
-        }
-        ++meaning.headRows;
-    }
-    bool hasTyp = false;
-    for (std::size_t column = 0; column < width; ++column) {
-        std::string head;
-        for (std::size_t row = 0; row < meaning.headRows; ++row) {
-            head += (head.empty() ? "" : " ") + cells.rows[row][column];
-        }
-        const std::string lower = smallHead(head);
-        std::size_t figures = 0;
-        std::size_t things = 0;
-        std::size_t units = 0;
-        std::size_t tiers = 0;
-        for (std::size_t row = meaning.headRows; row < cells.rows.size(); ++row) {
-            const std::string& cell = cells.rows[row][column];
-            figures += numberOfCell(cell).empty() ? 0U : 1U;
-            things += thingsCalled(part, cell).empty() ? 0U : 1U;
-            units += unitOfCell(cell).empty() ? 0U : 1U;
-            tiers += std::any_of(part.tiers.begin(), part.tiers.end(),
-                                 [&](const Tier& tier) { return plainName(tier.id) == plainName(cell); })
-                         ? 1U
-                         : 0U;
-        }
-        const std::size_t most = (cells.rows.size() - meaning.headRows + 1) / 2;
-        PastedColumn guess;
-        guess.unit = unitOfHead(head);
-        guess.celsius = celsiusOf(head);
-        if (things >= most && things > 0) {
-            guess = {ColumnMeans::name, {}, {}};
-        } else if (units >= most && units > 0 && figures == 0) {
-            guess = {ColumnMeans::unit, {}, {}};
-        } else if (tiers >= most && tiers > 0) {
-            guess = {ColumnMeans::tier, {}, {}};
-        } else if (lower.find("max") != std::string::npos) {
-            guess.means = ColumnMeans::max;
-        } else if (lower.find("min") != std::string::npos) {
-            guess.means = ColumnMeans::min;
-        } else if (lower.find("typ") != std::string::npos || (figures >= most && figures > 0 && !hasTyp)) {
-            guess.means = ColumnMeans::typ;
-        } else if (guess.celsius && figures > 0) {
-            guess.means = ColumnMeans::typ;
-        }
-        hasTyp = hasTyp || guess.means == ColumnMeans::typ;
-        meaning.columns.push_back(std::move(guess));
-    }
-    const bool hasName = std::any_of(meaning.columns.begin(), meaning.columns.end(),
-                                     [](const PastedColumn& each) { return each.means == ColumnMeans::name; });
-    if (!hasName && !meaning.columns.empty() && meaning.columns.front().means == ColumnMeans::nothing) {
-        meaning.columns.front() = {ColumnMeans::name, {}, {}}; // nothing is called so, which its rows say then
-    }
-    return meaning;
-}
-
-std::string meansName(PastedColumn::Means means) {
-    switch (means) {
-    case ColumnMeans::nothing: return "";
-    case ColumnMeans::name: return "name";
-    case ColumnMeans::typ: return "typ";
-    case ColumnMeans::max: return "max";
-    case ColumnMeans::min: return "min";
-    case ColumnMeans::unit: return "unit";
-    case ColumnMeans::tier: return "tier";
-    }
-    return "";
-}
-
-std::string factName(PastedFact fact) {
-    switch (fact) {
-    case PastedFact::draws: return "draws";
-    case PastedFact::startup: return "start-up";
-    case PastedFact::limit: return "limit";
-    case PastedFact::wakes: return "waking";
-    }
-    return "";
-}
-
-namespace {
+};
 
 /// Reads the rows of a table one by one.
 class PastedReader {
@@ -269,135 +61,412 @@ public:
         : cells_(cells), meaning_(meaning), text_(text), part_(part), ref_(std::move(ref)), fact_(fact) {}
 
     std::vector<PastedRow> read() {
-        std::vector<PastedRow> rows;
+        if (meaning_.has(Means::waits)) {
+            readWaits();
+            return std::move(rows_);
+        }
         for (std::size_t i = meaning_.headRows; i < cells_.rows.size(); ++i) {
-            rows.push_back(readOne(i));
+            index_ = i;
+            readOne();
         }
-        for (PastedRow& row : rows) { // two that say something of the same
-            const auto same = std::count_if(rows.begin(), rows.end(), [&](const PastedRow& other) {
-                return other.unclear.empty() && other.id == row.id && other.key == row.key;
-            });
-            if (row.unclear.empty() && same > 1) {
-                doubled_.push_back(row.row);
+        for (const auto& [what, rows] : said_) {
+            for (const std::size_t row : rows.size() > 1 ? rows : std::vector<std::size_t>()) {
+                rows_[row].unclear = phrase("several rows say something of {}", rows_[row].id);
             }
         }
-        for (PastedRow& row : rows) {
-            if (std::find(doubled_.begin(), doubled_.end(), row.row) != doubled_.end()) {
-                row.unclear = phrase("several rows say something of {}", row.id);
-            }
-        }
-        return rows;
+        return std::move(rows_);
     }
 
 private:
-    PastedRow readOne(std::size_t index) {
-        const CellRow& cells = cells_.rows[index];
-        PastedRow row;
-        row.row = index;
-        std::string name;
-        RowFigures figures;
-        std::string tier;
-        for (std::size_t column = 0; column < cells.size(); ++column) {
-            const PastedColumn& meant = meaning_.columns[column];
-            name = meant.means == ColumnMeans::name && name.empty() ? cells[column] : name;
-            figures.unit = meant.means == ColumnMeans::unit ? unitOfCell(cells[column]) : figures.unit;
-            tier = meant.means == ColumnMeans::tier ? cells[column] : tier;
-        }
-        for (std::size_t column = 0; column < cells.size(); ++column) {
-            const PastedColumn& meant = meaning_.columns[column];
-            auto* list = meant.means == ColumnMeans::typ   ? &figures.typ
-                         : meant.means == ColumnMeans::max ? &figures.max
-                         : meant.means == ColumnMeans::min ? &figures.min
-                                                           : nullptr;
-            const std::string figure =
-                list == nullptr ? std::string() : figureOf(cells[column], meant.unit.empty() ? figures.unit : meant.unit);
-            if (!figure.empty()) {
-                list->emplace_back(meant.celsius.value_or(""), figure);
-            } else if (list != nullptr && !numberOfCell(cells[column]).empty()) {
-                row.unclear = phrase("'{}' has no unit", cells[column]);
-            }
-        }
-        const std::vector<std::string> ids = thingsCalled(part_, name);
-        if (ids.size() != 1) {
-            row.unclear = ids.empty() ? phrase("nothing is called '{}'", name) : phrase("several things are called '{}'", name);
-            return row;
-        }
-        row.id = ids.front();
-        if (!row.unclear.empty()) {
-            return row;
-        }
-        if (figures.typ.empty() && figures.max.empty() && figures.min.empty()) {
-            row.unclear = phrase("no figure stands there");
-            return row;
-        }
-        if (!tier.empty()) {
-            row.unclear = phrase("it holds in tier {} only", tier);
-            return row;
-        }
-        say(row, figures);
-        return row;
+    PastedRow& add(const std::string& id, const std::string& key) {
+        rows_.push_back({index_, id, key, {}, {}, {}});
+        return rows_.back();
     }
 
-    void say(PastedRow& row, const RowFigures& figures) {
-        const auto& any = !figures.typ.empty() ? figures.typ : (!figures.max.empty() ? figures.max : figures.min);
-        const std::string& unit = any.front().second.substr(any.front().second.find(' ') + 1);
+    /// What the first column of that meaning holds in this row.
+    std::string cellOf(Means means) const {
+        for (std::size_t column = 0; column < meaning_.columns.size(); ++column) {
+            if (meaning_.columns[column].means == means) {
+                return cells_.rows[index_][column];
+            }
+        }
+        return {};
+    }
+
+    void readOne() {
+        std::string name = cellOf(Means::name);
+        std::string tier = plainName(cellOf(Means::tier));
+        std::vector<std::string> ids = thingsCalled(part_, name);
+        for (const Tier& each : part_.tiers) { // "run full"
+            const std::string small = smallLetters(name);
+            if (ids.empty() && small.ends_with(" " + each.id)) {
+                ids = thingsCalled(part_, name.substr(0, name.size() - each.id.size()));
+                tier = plainName(each.id);
+            }
+        }
+        if (meaning_.has(Means::pins)) {
+            readPins(name, ids);
+            return;
+        }
+        if (ids.size() != 1) {
+            add({}, {}).unclear =
+                ids.empty() ? phrase("nothing is called '{}'", name) : phrase("several things are called '{}'", name);
+            return;
+        }
+        const std::size_t before = rows_.size();
+        readFieldCells(ids.front());
+        readFigures(ids.front(), tier);
+        if (rows_.size() == before) {
+            add(ids.front(), {}).unclear = phrase("no figure stands there");
+        }
+    }
+
+    void readFieldCells(const std::string& id) {
+        for (std::size_t column = 0; column < meaning_.columns.size(); ++column) {
+            const std::string& cell = cells_.rows[index_][column];
+            if (meaning_.columns[column].means == Means::field && readField(cell)) {
+                const std::string& key = meaning_.columns[column].key;
+                take(add(id, key), quotedFigure(cell));
+            }
+        }
+    }
+
+    /// What the columns say, each fact apart; those whose head names none by the units of their figures.
+    void readFigures(const std::string& id, const std::string& tierSaid) {
+        std::map<std::pair<PastedFact, std::string>, RowFigures> all;
+        const std::string unitCell = unitOfCell(cellOf(Means::unit));
+        for (std::size_t column = 0; column < meaning_.columns.size(); ++column) {
+            const PastedColumn& meant = meaning_.columns[column];
+            const std::string& cell = cells_.rows[index_][column];
+            const std::string unit = meant.unit.empty() ? unitCell : meant.unit;
+            const std::string tier = meant.tier.empty() ? tierSaid : meant.tier;
+            if (meant.fact == PastedFact::rate && meant.means == Means::typ) {
+                readRates(all[{PastedFact::rate, {}}], cell, unit);
+                continue;
+            }
+            const bool isBoth = meant.means == Means::both;
+            if (!isBoth && meant.means != Means::typ && meant.means != Means::max && meant.means != Means::min) {
+                continue;
+            }
+            std::vector<std::string> halves = isBoth ? halvesOf(cell) : std::vector<std::string>{cell};
+            const std::string last = halves.size() == 2 ? unitOfFigures(figuresOf(halves[1], unit)) : std::string();
+            for (std::size_t half = 0; half < halves.size(); ++half) {
+                const std::vector<std::string> figures = figuresOf(halves[half], half == 0 && !last.empty() ? last : unit);
+                if (figures.empty() && !numberOfCell(halves[half]).empty()) {
+                    add(id, {}).unclear = phrase("'{}' has no unit", halves[half]);
+                    return;
+                }
+                if (figures.empty()) {
+                    continue;
+                }
+                const Means side = !isBoth ? meant.means : (half == 0 ? Means::typ : Means::max);
+                const std::vector<std::string>& celsius = isBoth && half == 1 ? meant.maxAt : meant.celsius;
+                put(all[{factOf(id, meant, figures.front()), tier}], side, figures, celsius);
+            }
+        }
+        for (const auto& [what, figures] : all) {
+            if (!figures.isEmpty()) {
+                say(id, what.first, what.second, figures);
+            }
+        }
+    }
+
+    static std::string unitOfFigures(const std::vector<std::string>& figures) {
+        return figures.empty() ? std::string() : unitOf(figures.front());
+    }
+
+    PastedFact factOf(const std::string& id, const PastedColumn& meant, const std::string& figure) const {
+        const std::string unit = unitOf(figure);
         const bool isAmpere = unit.ends_with("A") || unit.ends_with("A/MHz");
-        const bool isTime = unit.ends_with("s");
-        const bool isRate = unit.ends_with("Hz") && !isAmpere;
-        const PastedFact fact = fact_.value_or(isAmpere ? PastedFact::draws : (isTime ? PastedFact::startup : PastedFact::limit));
-        const bool fits = (fact == PastedFact::draws && isAmpere) ||
-                          ((fact == PastedFact::startup || fact == PastedFact::wakes) && isTime) ||
-                          (fact == PastedFact::limit && isRate);
-        if (!fits) {
-            row.unclear = phrase("{} is no unit of a {}", unit, factName(fact));
-            return;
+        const PastedFact byUnit = isAmpere                 ? PastedFact::draws
+                                  : !unit.ends_with("s")   ? PastedFact::limit
+                                  : part_.findMode(id)     ? PastedFact::wakes
+                                                           : PastedFact::startup;
+        return meant.fact.value_or(fact_.value_or(byUnit));
+    }
+
+    static void put(RowFigures& figures, Means side, const std::vector<std::string>& said,
+                    const std::vector<std::string>& celsius) {
+        std::size_t place = 0;
+        for (const std::string& figure : said) {
+            if (unitOf(figure).ends_with("/MHz")) {
+                (side == Means::max ? figures.perMax : figures.perTyp).push_back(figure.substr(0, figure.find('/')));
+                continue;
+            }
+            Curve& curve = side == Means::typ ? figures.typ : (side == Means::max ? figures.max : figures.min);
+            const bool isOver = said.size() > 1 || celsius.size() > 1;
+            curve.emplace_back(place < celsius.size() && (isOver || !celsius.empty()) ? celsius[place] : "", figure);
+            ++place;
         }
-        const auto peripheral = part_.findPeripheral(row.id);
-        if (fact != PastedFact::draws && peripheral) {
-            row.unclear = phrase("a peripheral has no {}", factName(fact));
-            return;
+    }
+
+    /// "14 MHz", or "5 … 28 MHz".
+    static void readRates(RowFigures& figures, const std::string& cell, const std::string& unit) {
+        for (const char* mark : {"\u2026", "...", "..", " to ", "\u2013"}) {
+            const std::size_t at = cell.find(mark);
+            if (at != std::string::npos) {
+                const auto to = figuresOf(cell.substr(cell.find_first_not_of(' ', at + std::string(mark).size())), unit);
+                const auto from = figuresOf(cell.substr(0, cell.find_last_not_of(' ', at - 1) + 1), unitOfFigures(to));
+                if (!from.empty() && !to.empty()) {
+                    figures.rates = {from.front(), to.front()};
+                }
+                return;
+            }
         }
-        row.key = fact == PastedFact::draws ? "draws" : (fact == PastedFact::limit ? "limit" : "startup");
-        for (const TextProperty& property : propertiesOf(text_, row.id)) {
-            row.before = property.key == row.key ? property.value.text : row.before;
+        figures.rates = figuresOf(cell, unit);
+    }
+
+    /// What stands there now: in the part, or by a row above.
+    std::string valueNow(const std::string& id, const std::string& key) const {
+        const auto pending = pending_.find({id, key});
+        if (pending != pending_.end()) {
+            return pending->second;
         }
-        if (row.before.starts_with('[')) {
-            row.unclear = phrase("its {} are told in a list, by tier or control", row.key);
-            return;
+        for (const TextProperty& property : propertiesOf(text_, id)) {
+            if (property.key == key) {
+                return property.value.text;
+            }
         }
-        std::string value = row.before;
-        const bool isPer = unit.ends_with("/MHz");
-        if (isModeOf(part_, row.id) && fact != PastedFact::draws) {
-            row.unclear = phrase("the stages of waking from {} are written by hand", row.id);
-            return;
-        }
-        if (fact == PastedFact::limit) {
-            value = figures.min.empty() ? value : withKey(value, "min", pastedValue(figures.min));
-            const auto& most = figures.max.empty() ? figures.typ : figures.max;
-            value = most.empty() ? value : withKey(value, "max", pastedValue(most));
-        } else if (isPer) {
-            value = withKey(value, "per_mhz", perValue(figures));
-        } else {
-            value = figures.typ.empty() ? value : withKey(value, "typ", pastedValue(figures.typ));
-            value = figures.max.empty() ? value : withKey(value, "max", pastedValue(figures.max));
-        }
-        if (!ref_.empty()) {
-            value = withKey(value, "ref", quotedFigure(ref_));
-        }
+        return {};
+    }
+
+    /// The row would change what stands there to that. Of one `part` of it no other row may say anything.
+    void take(PastedRow& row, const std::string& value, const std::string& part = {}) {
+        row.before = valueNow(row.id, row.key);
         row.after = value;
         if (row.after == row.before) {
             row.unclear = phrase("it stands there already");
+            return;
+        }
+        pending_[{row.id, row.key}] = value;
+        said_[{row.id, row.key + " " + part}].push_back(static_cast<std::size_t>(&row - rows_.data()));
+    }
+
+    void say(const std::string& id, PastedFact fact, const std::string& tier, const RowFigures& figures) {
+        PastedRow& row = add(id, keyOf(fact));
+        const bool isMode = part_.findMode(id).has_value();
+        const bool isSource = part_.findNode(id) && part_.isSource(*part_.findNode(id));
+        for (const Curve* curve : {&figures.typ, &figures.max, &figures.min}) {
+            for (const auto& [celsius, figure] : *curve) {
+                if (!fits(fact, unitOf(figure))) {
+                    row.unclear = phrase("{} is no unit of a {}", unitOf(figure), factName(fact));
+                    return;
+                }
+            }
+        }
+        if (fact != PastedFact::draws && part_.findPeripheral(id)) {
+            row.unclear = phrase("a peripheral has no {}", factName(fact));
+            return;
+        }
+        if ((fact == PastedFact::rate && !isSource) || (fact == PastedFact::wakes && !isMode) ||
+            (isMode && (fact == PastedFact::startup || fact == PastedFact::limit))) {
+            row.unclear = phrase("{} has no {}", id, factName(fact));
+            return;
+        }
+        const std::string before = originalOf(id, row.key);
+        if (fact == PastedFact::rate) {
+            row.key = figures.rates.size() == 2 ? "range" : "rate";
+            take(row, figures.rates.size() == 2
+                          ? "[" + quotedFigure(figures.rates[0]) + ", " + quotedFigure(figures.rates[1]) + "]"
+                          : quotedFigure(figures.rates.front()));
+        } else if (fact == PastedFact::wakes) {
+            sayStages(row, figures);
+        } else if (!tier.empty() && fact == PastedFact::draws) {
+            sayInTier(row, tier, figures);
+        } else if (before.starts_with('[')) {
+            row.unclear = phrase("its {} are told in a list, by tier or control", row.key);
+        } else if (!tier.empty()) {
+            row.unclear = phrase("it holds in tier {} only", tier);
+        } else {
+            take(row, valueOf(fact, before, figures));
         }
     }
 
-    /// "31 uA" of each MHz, or with the largest too.
-    static std::string perValue(const RowFigures& figures) {
-        const auto one = [](const auto& list) { return quotedFigure(perMegahertz(list.front().second)); };
-        if (figures.max.empty()) {
-            return one(figures.typ);
+    /// As it stands in the part, whatever rows above say: two rows that say something of the same are told, and not merged.
+    std::string originalOf(const std::string& id, const std::string& key) const {
+        for (const TextProperty& property : propertiesOf(text_, id)) {
+            if (property.key == key) {
+                return property.value.text;
+            }
         }
-        std::string both = figures.typ.empty() ? std::string() : withKey({}, "typ", one(figures.typ));
-        return withKey(both, "max", one(figures.max));
+        return {};
+    }
+
+    static const char* keyOf(PastedFact fact) {
+        switch (fact) {
+        case PastedFact::draws: return "draws";
+        case PastedFact::limit: return "limit";
+        case PastedFact::startup: return "startup";
+        case PastedFact::wakes: return "stages";
+        case PastedFact::rate: return "rate";
+        }
+        return "";
+    }
+
+    static bool fits(PastedFact fact, const std::string& unit) {
+        const bool isAmpere = unit.ends_with("A");
+        return fact == PastedFact::draws                                    ? isAmpere
+               : fact == PastedFact::limit || fact == PastedFact::rate ? unit.ends_with("Hz")
+                                                                            : unit.ends_with("s");
+    }
+
+    std::string valueOf(PastedFact fact, std::string value, const RowFigures& figures) const {
+        if (fact == PastedFact::limit) {
+            value = figures.min.empty() ? value : withKey(value, "min", curveValue(figures.min));
+            const Curve& most = figures.max.empty() ? figures.typ : figures.max;
+            value = most.empty() ? value : withKey(value, "max", curveValue(most));
+        } else {
+            const bool hasSlope = !figures.perTyp.empty() || !figures.perMax.empty();
+            const bool isBase = hasSlope && figures.max.empty() && figures.typ.size() == 1 && figures.typ.front().first.empty();
+            value = figures.typ.empty() ? value : withKey(value, isBase ? "base" : "typ", curveValue(figures.typ));
+            value = figures.max.empty() ? value : withKey(value, "max", curveValue(figures.max));
+            value = hasSlope ? withKey(value, "per_mhz", slopeOf(figures)) : value;
+        }
+        return ref_.empty() ? value : withKey(value, "ref", quotedFigure(ref_));
+    }
+
+    /// "31 uA" of each MHz, or with the largest too.
+    static std::string slopeOf(const RowFigures& figures) {
+        if (figures.perMax.empty()) {
+            return quotedFigure(figures.perTyp.front());
+        }
+        const std::string both =
+            figures.perTyp.empty() ? std::string() : withKey({}, "typ", quotedFigure(figures.perTyp.front()));
+        return withKey(both, "max", quotedFigure(figures.perMax.front()));
+    }
+
+    /// A list by tier gets one more, or that of the tier said again.
+    void sayInTier(PastedRow& row, const std::string& tier, const RowFigures& figures) {
+        const auto known = std::find_if(part_.tiers.begin(), part_.tiers.end(),
+                                        [&](const Tier& each) { return plainName(each.id) == tier; });
+        if (known == part_.tiers.end()) {
+            row.unclear = phrase("there is no tier '{}'", tier);
+            return;
+        }
+        const std::string id = quotedFigure(known->id);
+        std::string list;
+        bool isThere = false;
+        for (const std::string& each : elementsOfList(valueNow(row.id, row.key))) {
+            std::string element = each;
+            for (const auto& [key, value] : keysOfTable(each)) {
+                if (key == "tier" && value == id) {
+                    element = valueOf(PastedFact::draws, withKey({}, "tier", id), figures);
+                    isThere = true;
+                }
+            }
+            list += (list.empty() ? "" : ", ") + element;
+        }
+        if (!isThere) {
+            list += (list.empty() ? "" : ", ") + valueOf(PastedFact::draws, withKey({}, "tier", id), figures);
+        }
+        take(row, "[" + list + "]", tier);
+    }
+
+    /// One stage of waking; where several stand, which of them is meant is not clear.
+    void sayStages(PastedRow& row, const RowFigures& figures) {
+        const std::vector<std::string> stages = elementsOfList(originalOf(row.id, row.key));
+        if (stages.size() > 1) {
+            row.unclear = phrase("the stages of waking from {} are several: which is meant is told by hand", row.id);
+            return;
+        }
+        std::string stage = stages.empty() ? withKey({}, "say", quotedFigure("wake-up")) : stages.front();
+        stage = figures.typ.empty() ? stage : withKey(stage, "typ", curveValue(figures.typ));
+        stage = figures.max.empty() ? stage : withKey(stage, "max", curveValue(figures.max));
+        take(row, "[" + stage + "]");
+    }
+
+    /// "uart1 tx | A9, B6"; or "A9 | uart1 tx, timer1 ch1".
+    void readPins(const std::string& name, const std::vector<std::string>& ids) {
+        const std::vector<std::string> pins = pinsOf(cellOf(Means::pins));
+        const std::string signal = plainName(cellOf(Means::signal));
+        std::vector<CalledSignal> called;
+        if (ids.size() == 1 && part_.findPeripheral(ids.front()) && !signal.empty()) {
+            called.push_back({ids.front(), signal});
+        } else {
+            for (std::size_t from = 0; from <= name.size();) { // several, with commas
+                const std::size_t to = std::min(name.find(',', from), name.size());
+                called.push_back(signalCalled(part_, std::string_view(name).substr(from, to - from)));
+                from = to + 1;
+            }
+        }
+        for (const CalledSignal& each : called) {
+            if (each.peripheral.empty() || pins.empty()) {
+                add({}, {}).unclear = pins.empty() ? phrase("no pin stands there") : phrase("'{}' is no signal of a peripheral", name);
+                continue;
+            }
+            PastedRow& row = add(each.peripheral, "pins");
+            std::string list;
+            for (const auto& [key, value] : keysOfTable(valueNow(each.peripheral, "pins"))) {
+                for (const std::string& pin : key == each.signal ? elementsOfList(value) : std::vector<std::string>()) {
+                    const bool isNew = std::none_of(pins.begin(), pins.end(), [&](const std::string& one) { return quotedFigure(one) == pin; });
+                    list += isNew ? (list.empty() ? "" : ", ") + pin : std::string();
+                }
+            }
+            for (const std::string& pin : pins) {
+                list += (list.empty() ? "" : ", ") + quotedFigure(pin);
+            }
+            take(row, withKey(valueNow(each.peripheral, "pins"), each.signal, "[" + list + "]"),
+                 each.signal + " on " + pins.front());
+        }
+    }
+
+    /// Wait states by the core's rate: each column of rates is a case.
+    void readWaits() {
+        const std::string line = part_.nodeId(part_.core);
+        std::string before;
+        for (const TextProperty& property : waitPropertiesOf(text_, line)) {
+            before = property.key == "cases" || property.key == "steps" ? property.value.text : before;
+        }
+        std::vector<std::pair<std::string, std::string>> cases; // conditions, and the steps
+        for (std::size_t i = meaning_.headRows; i < cells_.rows.size(); ++i) {
+            index_ = i;
+            PastedRow& row = add(line, kWaitKey);
+            const std::string waits = numberOfCell(cellOf(Means::waits));
+            const std::vector<std::string> speed = figuresOf(cellOf(Means::speed), "%");
+            const std::string tier = tierKey(cellOf(Means::tier));
+            bool hasAny = false;
+            for (std::size_t column = 0; column < meaning_.columns.size(); ++column) {
+                const PastedColumn& meant = meaning_.columns[column];
+                const std::vector<std::string> rate = figuresOf(cells_.rows[i][column], meant.unit);
+                if (meant.means != Means::max || rate.empty() || !unitOf(rate.front()).ends_with("Hz") || waits.empty()) {
+                    continue;
+                }
+                std::string when = meant.tier.empty() ? tier : "tier = " + quotedFigure(meant.tier);
+                const auto also = [&](const char* key, const std::string& value) {
+                    when += value.empty() ? "" : (when.empty() ? "" : ", ") + std::string(key) + " = " + quotedFigure(value);
+                };
+                also("supply_at_least", meant.supplyAtLeast);
+                also("supply_below", meant.supplyBelow);
+                auto found = std::find_if(cases.begin(), cases.end(), [&](const auto& each) { return each.first == when; });
+                if (found == cases.end()) {
+                    found = cases.insert(cases.end(), {when, {}});
+                }
+                found->second += (found->second.empty() ? "[" : ", [") + quotedFigure(rate.front()) + ", " + waits +
+                                 (speed.empty() ? "" : ", " + quotedFigure(speed.front())) + "]";
+                hasAny = true;
+            }
+            row.unclear = hasAny ? Text() : phrase("no rate in hertz and wait states stand there");
+            std::string list;
+            for (const auto& [when, steps] : cases) {
+                list += (list.empty() ? "{ " : ", { ") + when + (when.empty() ? "" : ", ") + "steps = [" + steps + "] }";
+            }
+            row.before = i == meaning_.headRows ? before : rows_[rows_.size() - 2].after;
+            row.after = "[" + list + "]";
+        }
+        if (!rows_.empty() && rows_.back().after == before) {
+            for (PastedRow& row : rows_) {
+                row.unclear = phrase("it stands there already");
+            }
+        }
+    }
+
+    std::string tierKey(const std::string& cell) const {
+        for (const Tier& each : part_.tiers) {
+            if (plainName(each.id) == plainName(cell)) {
+                return "tier = " + quotedFigure(each.id);
+            }
+        }
+        return {};
     }
 
     const PastedCells& cells_;
@@ -406,7 +475,10 @@ private:
     const Part& part_;
     std::string ref_;
     std::optional<PastedFact> fact_;
-    std::vector<std::size_t> doubled_;
+    std::size_t index_ = 0; ///< of the row that is read
+    std::vector<PastedRow> rows_;
+    std::map<std::pair<std::string, std::string>, std::string> pending_; ///< what rows above made of id and key
+    std::map<std::pair<std::string, std::string>, std::vector<std::size_t>> said_; ///< which rows change the same
 };
 
 } // namespace
@@ -418,12 +490,17 @@ std::vector<PastedRow> pastedRows(const PastedCells& cells, const PastedMeaning&
 
 std::string withPasted(const std::string& text, const std::vector<PastedRow>& rows) {
     std::string next = text;
+    std::string waits;
+    std::string line;
     for (const PastedRow& row : rows) {
-        if (row.unclear.empty()) {
+        if (row.unclear.empty() && row.key == kWaitKey) {
+            waits = row.after;
+            line = row.id;
+        } else if (row.unclear.empty()) {
             next = withProperty(next, row.id, row.key, row.after).value_or(next);
         }
     }
-    return next;
+    return waits.empty() ? next : withWaits(next, line, waits);
 }
 
 } // namespace wisetick
