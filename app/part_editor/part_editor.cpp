@@ -20,7 +20,6 @@
 
 #include "quantity/quantity_print.h"
 #include "workshop/part_edits.h"
-#include "workshop/ranked_unknown.h"
 #include "workshop/row_line.h"
 
 #include <QAbstractButton>

@@ -1,8 +1,10 @@
 #pragma once
 
+#include "document/background.h"
 #include "document/document.h"
 #include "files/part_reader.h"
 #include "part_editor/part_text.h"
+#include "workshop/ranked_unknown.h"
 
 #include <QWidget>
 
@@ -25,8 +27,8 @@ class PastePanel;
 
 /// The workshop: a window in which a part file is made. The text is the truth, with the faults under their places as one types;
 /// beside it, by tabs, the clocks of the last state without faults (on the plan that stands on the part or on a fresh one), the
-/// tree of sources, lines and peripherals, the fields of its registers, the modes, and what is unknown. Every change anywhere is an edit of the text, undone
-/// as one.
+/// tree of sources, lines and peripherals, the fields of its registers, the modes, and what is unknown. Every change anywhere is
+/// an edit of the text, undone as one.
 class PartEditor : public QWidget {
     Q_OBJECT
 
@@ -75,6 +77,8 @@ public:
     const QString& path() const { return path_; }
     /// What the line above the text says: whether the clocks follow.
     QString status() const;
+    /// Whether it is still worked out which unknown figure would make most verdicts certain.
+    bool isRanking() const { return ranking_.isBusy(); }
     bool isModified() const { return text_->isModified(); }
 
 signals:
@@ -94,6 +98,7 @@ private:
     void list(const Diagnostics& diagnostics);
     void showModes();
     void showUnknown();
+    void listUnknown(const std::vector<RankedUnknown>& ranked);
     void follow();
     void settleText();
     void sayHow();
@@ -131,8 +136,9 @@ private:
     bool isFollowing_ = false;
     Diagnostics diagnostics_;
     std::vector<OwnedField> owned_; ///< of the text as it stands, or the last that could be read
-    std::optional<Part> part_; ///< of the text as it stands; none while it has errors
+    std::optional<Part> part_;      ///< of the text as it stands; none while it has errors
     QTimer* soon_ = nullptr;
+    Background ranking_; ///< by verdicts
 };
 
 } // namespace wisetick::app

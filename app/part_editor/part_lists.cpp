@@ -13,6 +13,7 @@ namespace wisetick::app {
 namespace {
 
 constexpr qsizetype kMostNamed = 5; ///< of what hangs on something
+constexpr int kSay = 4;             ///< the column of what is not told
 
 } // namespace
 
@@ -42,28 +43,48 @@ void PartEditor::showModes() {
     }
 }
 
-/// What most hangs on first: in the plan that stands on the part, then in any.
+/// What most hangs on first; which verdicts of the plan it would make certain is worked out beside the interface.
 void PartEditor::showUnknown() {
-    unknown_->clear();
-    unknown_->setHeaderLabels({tr("in this plan"), tr("in all"), tr("not told, and what can't be told without it")});
-    if (!part_) {
+    ranking_.stop();
+    const Plan plan = document_.isOpen() ? document_.plan() : freshPlan(*part_);
+    std::vector<RankedUnknown> ranked = rankedUnknown(*part_, plan);
+    listUnknown(ranked);
+    if (ranked.empty() || plan.promises.empty()) {
         return;
     }
-    for (const RankedUnknown& each : rankedUnknown(*part_, document_.isOpen() ? document_.plan() : freshPlan(*part_))) {
+    ranking_.start([this, part = *part_, plan, ranked](const std::stop_token& token) -> std::function<void()> {
+        std::vector<RankedUnknown> byVerdicts = ranked;
+        rankByVerdicts(part, plan, byVerdicts, [&] { return !token.stop_requested(); });
+        return [this, byVerdicts] { listUnknown(byVerdicts); };
+    });
+}
+
+void PartEditor::listUnknown(const std::vector<RankedUnknown>& ranked) {
+    const QString current = unknown_->currentItem() == nullptr ? QString() : unknown_->currentItem()->text(kSay);
+    const QSignalBlocker silent(unknown_);
+    unknown_->clear();
+    unknown_->setHeaderLabels({tr("certain with it"), tr("need it"), tr("in this plan"), tr("in all"),
+                               tr("not told, and what can't be told without it")});
+    for (const RankedUnknown& each : ranked) {
         auto* item = new QTreeWidgetItem(unknown_);
-        item->setText(0, QString::number(each.inPlan));
-        item->setText(1, QString::number(each.fact.hangs.size()));
+        item->setText(0, each.certain == 0 ? QString() : QString::number(each.certain));
+        item->setText(1, each.needs == 0 ? QString() : QString::number(each.needs));
+        item->setText(2, QString::number(each.inPlan));
+        item->setText(3, QString::number(each.fact.hangs.size()));
         QStringList hangs;
         for (const std::string& one : each.fact.hangs) {
             hangs << app::text(one);
         }
-        item->setText(2, app::text(each.fact.say) + "\n    " + app::text(each.fact.costs) + " " +
-                             hangs.mid(0, kMostNamed).join(", ") +
-                             (hangs.size() > kMostNamed ? tr(" and %1 more").arg(hangs.size() - kMostNamed) : QString()));
+        item->setText(kSay, app::text(each.fact.say) + "\n    " + app::text(each.fact.costs) + " " +
+                                hangs.mid(0, kMostNamed).join(", ") +
+                                (hangs.size() > kMostNamed ? tr(" and %1 more").arg(hangs.size() - kMostNamed) : QString()));
         const QString path = app::text(each.fact.path);
         item->setData(0, Qt::UserRole, path.section('.', 1));
+        if (item->text(kSay) == current) {
+            unknown_->setCurrentItem(item);
+        }
     }
-    for (int column = 0; column < 2; ++column) {
+    for (int column = 0; column < kSay; ++column) {
         unknown_->header()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
     }
 }

@@ -131,6 +131,27 @@ std::vector<CrystalFigure> crystalFigures(const Part& part, const Board& board, 
     return figures;
 }
 
+/// What is taken from typical figures, so that nobody takes it as told.
+void addTypicalFinding(const Part& part, Figures& figures) {
+    constexpr std::size_t kMostNamed = 8;
+    if (part.bounded.empty()) {
+        return;
+    }
+    Text list;
+    for (std::size_t i = 0; i < std::min(kMostNamed, part.bounded.size()); ++i) {
+        list += (list.empty() ? Text() : Text(", ")) + part.bounded[i].say;
+    }
+    if (part.bounded.size() > kMostNamed) {
+        list = phrase("{} and {} more", list, part.bounded.size() - kMostNamed);
+    }
+    figures.findings.push_back(
+        {Severity::note,
+         {{}, 0, 0, "typ_only"},
+         phrase("taken as {} times the typical figure, as the part does not tell it: {}", printFactor(*part.typicalFactor), list),
+         {},
+         {}});
+}
+
 /// Pins that collide, and crystals that may not start.
 void addBoardFindings(Figures& figures) {
     for (const PinFigure& pin : figures.pins) {
@@ -278,6 +299,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     figures.options = optionFigures(part, plan.board, controls.tier ? &part.tiers[*controls.tier] : nullptr);
     figures.crystals = crystalFigures(part, plan.board, controls);
     addBoardFindings(figures);
+    addTypicalFinding(part, figures);
     addCurrentFindings(figures);
     addFieldFindings(figures);
     figures.vitals = vitalsOf(part, figures);

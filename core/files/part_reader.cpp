@@ -13,6 +13,8 @@
 #include "files/part_templates.h"
 #include "files/register_table.h"
 #include "files/text_file.h"
+#include "part/typical_only.h"
+#include "quantity/quantity_print.h"
 
 #include <fmt/format.h>
 
@@ -70,6 +72,9 @@ public:
         }
         for (const toml::table* table : root_.tables("expect")) {
             readExpects(*table);
+        }
+        if (typicalFactor_) {
+            boundTypical(part_, *typicalFactor_);
         }
         checkFailures();
         root_.finish();
@@ -131,6 +136,11 @@ private:
         root_.text("ref");
         if (const auto slack = root_.quantity("slack", Unit::ratio, Need::optional, Sign::notNegative)) {
             part_.slack = *slack;
+        }
+        typicalFactor_ = root_.factor("typ_only");
+        if (typicalFactor_ && *typicalFactor_ < Rational(1)) {
+            reporter_.error(root_.place("typ_only"), printFactor(*typicalFactor_),
+                            phrase("1 or more: how many times the typical figure the largest is taken as"));
         }
         if (const toml::table* interrupt = root_.table("interrupt")) {
             TableReader reader(*interrupt, reporter_, "interrupt");
@@ -404,6 +414,7 @@ private:
     std::vector<Expect> expects_;
     std::size_t expectCount_ = 0;
     std::map<std::string, Place> places_;
+    std::optional<Rational> typicalFactor_;
     TableReader root_;
     Reporter& reporter_;
     Part part_;

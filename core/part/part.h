@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/text.h"
 #include "part/field.h"
 #include "part/limit.h"
 #include "part/peripheral_kinds.h"
@@ -423,6 +424,13 @@ private:
     std::unordered_map<std::string, std::size_t> places_;
 };
 
+/// A largest figure that a part does not tell, taken from the typical one.
+struct TypicalOnly {
+    std::string path; ///< of the table where it would stand: "source.xt"
+    std::string id;   ///< "xt"
+    Text say;         ///< "the longest start-up of xt"
+};
+
 /// What a microcontroller offers. Ids are unique over sources, lines, peripherals and modes.
 struct Part {
     std::string id;
@@ -443,6 +451,8 @@ struct Part {
     std::vector<Peripheral> peripherals;
     std::vector<Mode> modes;
     std::vector<OptionWord> options;
+    std::optional<Rational> typicalFactor = {}; ///< what is told typically only is taken as at most so many times that
+    std::vector<TypicalOnly> bounded = {};      ///< which that is
     std::vector<Register> registers;
     std::vector<Block> blocks;
     std::vector<Sequence> sequences;

@@ -3,6 +3,8 @@
 #include "base/text.h"
 #include "part/kind_row.h"
 #include "part/peripheral_kinds.h"
+#include "part/typical_only.h"
+#include "quantity/quantity_print.h"
 
 #include <algorithm>
 
@@ -25,12 +27,13 @@ public:
         }
         for (const Peripheral& each : part_.peripherals) {
             if (!each.draws) {
-                add("peripheral." + each.id, phrase("what {} draws", each.id), phrase("the current of"), {each.id});
+                add(Lack::draws, "peripheral." + each.id, phrase("what {} draws", each.id), phrase("the current of"), {each.id});
             }
         }
         for (const Mode& mode : part_.modes) {
             lookAtMode(mode);
         }
+        lookAtTypical();
         std::stable_sort(facts_.begin(), facts_.end(),
                          [](const UnknownFact& a, const UnknownFact& b) { return a.hangs.size() > b.hangs.size(); });
         return std::move(facts_);
@@ -75,8 +78,9 @@ private:
         return list;
     }
 
-    void add(std::string path, Text say, Text costs, std::vector<std::string> hangs) {
-        facts_.push_back({std::move(path), std::move(say), std::move(costs), std::move(hangs)});
+    void add(Lack lack, std::string path, Text say, Text costs, std::vector<std::string> hangs, std::size_t stage = 0) {
+        std::string id = path.substr(path.find('.') + 1);
+        facts_.push_back({std::move(path), std::move(say), std::move(costs), std::move(hangs), lack, std::move(id), stage});
     }
 
     void lookAtConditions() {
@@ -91,8 +95,8 @@ private:
             }
         }
         if (!part_.coldest && !all.empty()) {
-            add("", phrase("the temperatures that it is made for"), phrase("whether the board's are allowed, for"),
-                std::move(all));
+            add(Lack::temperature, "", phrase("the temperatures that it is made for"),
+                phrase("whether the board's are allowed, for"), std::move(all));
         }
         if (!part_.supplyMin) {
             std::vector<std::string> limited;
@@ -101,7 +105,8 @@ private:
                     limited.push_back(line.id);
                 }
             }
-            add("", phrase("its supply"), phrase("whether the board's is allowed, for the limits of"), std::move(limited));
+            add(Lack::supply, "", phrase("its supply"), phrase("whether the board's is allowed, for the limits of"),
+                std::move(limited));
         }
     }
 
@@ -109,14 +114,15 @@ private:
         const Source& source = part_.sources[node];
         const std::string path = "source." + source.id;
         if (source.kind == SourceKind::rc && source.tolerance.empty()) {
-            add(path, phrase("the tolerance of {}", source.id), phrase("the corners of"), withItself(node));
+            add(Lack::tolerance, path, phrase("the tolerance of {}", source.id), phrase("the corners of"), withItself(node));
         }
         if (source.kind != SourceKind::clockIn) {
             lookAtStart(path, node, source.startup, source.draws.has_value() || !source.drives.empty());
         }
         if (source.kind == SourceKind::crystal && !source.gm &&
             std::none_of(source.drives.begin(), source.drives.end(), [](const Drive& each) { return each.gm.has_value(); })) {
-            add(path, phrase("the transconductance of {}", source.id), phrase("the start-up margin of"), {source.id});
+            add(Lack::transconductance, path, phrase("the transconductance of {}", source.id), phrase("the start-up margin of"),
+                {source.id});
         }
     }
 
@@ -136,10 +142,11 @@ private:
                     hangs.push_back(mode.id);
                 }
             }
-            add(path, phrase("the longest start-up of {}", id), phrase("the longest wait and wake-up of"), std::move(hangs));
+            add(Lack::startup, path, phrase("the longest start-up of {}", id), phrase("the longest wait and wake-up of"),
+                std::move(hangs));
         }
         if (!doesDrawTell) {
-            add(path, phrase("what {} draws", id), phrase("the current while it runs for"), withItself(node));
+            add(Lack::draws, path, phrase("what {} draws", id), phrase("the current while it runs for"), withItself(node));
         }
     }
 
@@ -152,17 +159,35 @@ private:
                     hangs.push_back(each.id);
                 }
             }
-            add(path, phrase("what {} draws", mode.id),
+            add(Lack::draws, path, phrase("what {} draws", mode.id),
                 mode.runs ? phrase("average, life, and the charge of waking from") : phrase("average and life with rests in"),
                 std::move(hangs));
         }
-        for (const WakeStage& stage : mode.stages) {
+        for (std::size_t i = 0; i < mode.stages.size(); ++i) {
+            const WakeStage& stage = mode.stages[i];
             if (!stage.lasts.max && !stage.cycles) {
-                add(path, phrase("the longest time of '{}'", stage.say), phrase("the longest wake-up from"), {mode.id});
+                add(Lack::stageTime, path, phrase("the longest time of '{}'", stage.say), phrase("the longest wake-up from"),
+                    {mode.id}, i);
             }
             if (!stage.draws) {
-                add(path, phrase("what is drawn in '{}'", stage.say), phrase("the charge of waking from"), {mode.id});
+                add(Lack::stageDraws, path, phrase("what is drawn in '{}'", stage.say), phrase("the charge of waking from"),
+                    {mode.id}, i);
             }
+        }
+    }
+
+    /// The largest figures that are not told, and those that are taken from the typical ones.
+    void lookAtTypical() {
+        for (const TypicalOnly& each : toldTypicallyOnly(part_)) {
+            const bool isSaid =
+                std::any_of(facts_.begin(), facts_.end(), [&](const UnknownFact& fact) { return fact.say == each.say; });
+            if (!isSaid) {
+                add(Lack::mostDrawn, each.path, each.say, phrase("the largest current of"), {each.id});
+            }
+        }
+        for (const TypicalOnly& each : part_.bounded) {
+            add(Lack::mostDrawn, each.path, each.say,
+                phrase("it is taken as {} times the typical figure, by", printFactor(*part_.typicalFactor)), {each.id});
         }
     }
 
@@ -183,6 +208,82 @@ bool hasField(const std::map<std::string, Field>& fields, const std::string& con
 
 } // namespace
 
+namespace {
+
+/// A draw that is told, and changes nothing.
+Draw nothingDrawn() {
+    Draw draw;
+    draw.typ = draw.max = TemperatureCurve{{{0, 0}}};
+    return draw;
+}
+
+void suppose(Duration& duration) {
+    duration.typ = duration.typ.value_or(Rational(1, 1000));
+    duration.max = duration.typ;
+}
+
+void supposeIn(Source& source, const UnknownFact& fact) {
+    switch (fact.lack) {
+    case Lack::tolerance: source.tolerance = {ToleranceStep{}}; break;
+    case Lack::startup: suppose(source.startup); break;
+    case Lack::draws: source.draws = nothingDrawn(); break;
+    case Lack::transconductance: source.gm = Rational(1); break;
+    default: break;
+    }
+}
+
+void supposeIn(Mode& mode, const UnknownFact& fact) {
+    if (fact.lack == Lack::draws) {
+        mode.draws = nothingDrawn();
+    } else if (fact.lack == Lack::stageTime) {
+        suppose(mode.stages[fact.stage].lasts);
+    } else if (fact.lack == Lack::stageDraws) {
+        mode.stages[fact.stage].draws = nothingDrawn();
+    }
+}
+
+} // namespace
+
+Part withSupposed(Part part, const UnknownFact& fact) {
+    if (fact.lack == Lack::mostDrawn) {
+        Part bounded = part;
+        boundTypical(bounded, 1);
+        const bool isMode = part.findMode(fact.id).has_value();
+        for (std::size_t i = 0; i < part.modes.size(); ++i) {
+            part.modes[i] = isMode && part.modes[i].id == fact.id ? bounded.modes[i] : part.modes[i];
+        }
+        if (const auto peripheral = part.findPeripheral(fact.id)) {
+            part.peripherals[*peripheral] = bounded.peripherals[*peripheral];
+        }
+        if (const auto node = part.findNode(fact.id)) {
+            (part.isSource(*node) ? part.sources[*node].draws : part.lines[*node - part.sources.size()].draws) =
+                part.isSource(*node) ? bounded.sources[*node].draws : bounded.lineAt(*node).draws;
+        }
+        return part;
+    }
+    if (fact.lack == Lack::temperature) {
+        part.coldest = Rational(-273);
+        part.hottest = Rational(1000);
+    } else if (fact.lack == Lack::supply) {
+        part.supplyMin = Rational(0);
+        part.supplyMax = Rational(100);
+    }
+    if (const auto mode = part.findMode(fact.id)) {
+        supposeIn(part.modes[*mode], fact);
+    } else if (const auto peripheral = part.findPeripheral(fact.id)) {
+        part.peripherals[*peripheral].draws = nothingDrawn();
+    } else if (const auto node = part.findNode(fact.id)) {
+        if (part.isSource(*node)) {
+            supposeIn(part.sources[*node], fact);
+        } else if (fact.lack == Lack::startup) {
+            suppose(part.lines[*node - part.sources.size()].startup);
+        } else {
+            part.lines[*node - part.sources.size()].draws = nothingDrawn();
+        }
+    }
+    return part;
+}
+
 std::vector<UnknownFact> unknownFacts(const Part& part) {
     return UnknownFacts(part).find();
 }
@@ -194,7 +295,7 @@ std::vector<UnknownFact> unwritableFacts(const Part& part) {
             return each.say == say && each.path.substr(0, each.path.find('.')) == path.substr(0, path.find('.'));
         });
         if (same == facts.end()) {
-            facts.push_back({path, say, phrase("no code can set it for"), {id}});
+            facts.push_back({path, say, phrase("no code can set it for"), {id}, Lack::writing, id, 0});
         } else if (same->hangs.back() != id) {
             same->hangs.push_back(id);
         }
