@@ -246,7 +246,8 @@ private slots:
     }
 
     void drawsAreToldByTier() {
-        const std::string tiers = replaced(kPart, "[[source]]", "[[tier]]\neach = [{ id = \"full\" }, { id = \"half\" }]\n\n[[source]]");
+        const std::string tiers =
+            replaced(kPart, "[[source]]", "[[tier]]\neach = [{ id = \"full\" }, { id = \"half\" }]\n\n[[source]]");
         const std::string bare = replaced(tiers, "runs = true\ndraws = \"1 mA\"", "runs = true");
         const char* const list = "[{ tier = \"full\", base = \"1.2 mA\", per_mhz = \"151 uA\" }, { tier = \"half\", base = "
                                  "\"0.68 mA\", per_mhz = \"129 uA\" }]";
@@ -260,7 +261,8 @@ private slots:
             QVERIFY(changes(table, next).find("it stands there already") != std::string::npos); // a second time
         }
         // one of them said again
-        const std::string again = pasted("mode;tier;typ\nrun;half;0.7 mA\n", replaced(tiers, "draws = \"1 mA\"", "draws = " + std::string(list)));
+        const std::string again =
+            pasted("mode;tier;typ\nrun;half;0.7 mA\n", replaced(tiers, "draws = \"1 mA\"", "draws = " + std::string(list)));
         QCOMPARE(propertySaid(again, "run", "draws"), "[" + elementsOfList(list)[0] + ", { tier = \"half\", typ = \"0.7 mA\" }]");
         QVERIFY(changes("mode;tier;typ\nrun;half;1 mA\nrun;half;2 mA\n", bare).find("several rows") != std::string::npos);
     }
@@ -281,27 +283,31 @@ private slots:
                              "rc rate: \"14 MHz\"\n"));
         const Part read = part(pasted("name;rate\nquick RC;14 MHz\n", kPart));
         QCOMPARE(read.sources[0].rates.front(), Rational(14000000));
-        const std::string two = pasted("mode;wake typ;wake max\ndeep;5 us;6 us\n", kPart) ;
+        const std::string two = pasted("mode;wake typ;wake max\ndeep;5 us;6 us\n", kPart);
         QCOMPARE(part(two).modes[1].stages.size(), std::size_t{1});
         QVERIFY(changes("mode;wake typ\ndeep;7 us\n", replaced(two, "[{ say", "[{ say = \"boot\", typ = \"1 us\" }, { say"))
                     .find("several: which is meant") != std::string::npos);
     }
 
     void waitStatesBecomeCases() {
-        const std::string tiers = replaced(kPart, "[[source]]", "[[tier]]\neach = [{ id = \"full\" }, { id = \"half\" }]\n\n[[source]]");
+        const std::string tiers =
+            replaced(kPart, "[[source]]", "[[tier]]\neach = [{ id = \"full\" }, { id = \"half\" }]\n\n[[source]]");
         const char* const table = "wait states;full from 2.7 V, MHz;full below 2.7 V, MHz;half, MHz;speed\n"
                                   "0;27;22;24;100 %\n1;54;44;48;95 %\n2;-;66;-;90 %\n";
         const std::string next = pasted(table, tiers);
         const Part read = part(next);
         QCOMPARE(read.waits.size(), std::size_t{3});
-        QVERIFY2(next.find("[[wait]]\nline = \"core\"\ncases = [{ tier = \"full\", supply_at_least = \"2.7 V\", steps = [[\"27 MHz\", 0, "
-                           "\"100 %\"], [\"54 MHz\", 1, \"95 %\"]] }, { tier = \"full\", supply_below = \"2.7 V\", steps = [[\"22 MHz\", "
-                           "0, \"100 %\"], [\"44 MHz\", 1, \"95 %\"], [\"66 MHz\", 2, \"90 %\"]] }, { tier = \"half\", steps = "
-                           "[[\"24 MHz\", 0, \"100 %\"], [\"48 MHz\", 1, \"95 %\"]] }]\n") != std::string::npos,
-                 next.c_str());
+        QVERIFY2(
+            next.find(
+                "[[wait]]\nline = \"core\"\ncases = [{ tier = \"full\", supply_at_least = \"2.7 V\", steps = [[\"27 MHz\", 0, "
+                "\"100 %\"], [\"54 MHz\", 1, \"95 %\"]] }, { tier = \"full\", supply_below = \"2.7 V\", steps = [[\"22 MHz\", "
+                "0, \"100 %\"], [\"44 MHz\", 1, \"95 %\"], [\"66 MHz\", 2, \"90 %\"]] }, { tier = \"half\", steps = "
+                "[[\"24 MHz\", 0, \"100 %\"], [\"48 MHz\", 1, \"95 %\"]] }]\n") != std::string::npos,
+            next.c_str());
         QVERIFY(changes(table, next).find("it stands there already") == 0);
         // those that stand there are said otherwise; their field stays
-        const std::string old = std::string(kPart) + "\n[[wait]]\nline = \"core\"\nsteps = [[\"8 MHz\", 0]] # up to\nfield = \"MEM.WAIT[3:0]\"\n";
+        const std::string old =
+            std::string(kPart) + "\n[[wait]]\nline = \"core\"\nsteps = [[\"8 MHz\", 0]] # up to\nfield = \"MEM.WAIT[3:0]\"\n";
         const std::string other = pasted("waits;max\n0;4 MHz\n1;8 MHz\n", old);
         QVERIFY2(other.ends_with("line = \"core\"\ncases = [{ steps = [[\"4 MHz\", 0], [\"8 MHz\", 1]] }] # up to\nfield = "
                                  "\"MEM.WAIT[3:0]\"\n"),
@@ -310,12 +316,31 @@ private slots:
     }
 
     void pinsComeBySignalOrByPin() {
-        QCOMPARE(changes("signal;pins\nUART1_TX;A9, B6 or C4\nuart1 rx;A10\nuart7 tx;A1\n", kPart),
-                 std::string("uart1 pins: { tx = [\"A9\", \"B6\", \"C4\"] }\nuart1 pins: { tx = [\"A9\", \"B6\", \"C4\"], rx = [\"A10\"] }\n"
-                             "'uart7 tx' is no signal of a peripheral\n"));
+        QCOMPARE(
+            changes("signal;pins\nUART1_TX;A9, B6 or C4\nuart1 rx;A10\nuart7 tx;A1\n", kPart),
+            std::string(
+                "uart1 pins: { tx = [\"A9\", \"B6\", \"C4\"] }\nuart1 pins: { tx = [\"A9\", \"B6\", \"C4\"], rx = [\"A10\"] }\n"
+                "'uart7 tx' is no signal of a peripheral\n"));
         const std::string next = pasted("pin\tfunction\nA9\tuart1 tx\nB6\tuart1 tx, timer2 ch1\nB7\tuart1 rx\n", kPart);
         QCOMPARE(propertySaid(next, "uart1", "pins"), std::string("{ tx = [\"A9\", \"B6\"], rx = [\"B7\"] }"));
         QCOMPARE(propertySaid(next, "timer2", "pins"), std::string("{ ch1 = [\"B6\"] }"));
+    }
+
+    /// What was left open as a remark, and accepted as unknown, is told where it stands.
+    void whatWasLeftOpenIsTold() {
+        const std::string open =
+            replaced(kPart, "rate = \"8 MHz\" # as trimmed\nstartup = \"2 us\"\n",
+                     "rate = \"8 MHz\"\naccept = { \"no draw\" = \"not yet\", \"no start-up\" = \"not yet\", \"no tolerance\" = "
+                     "\"not yet\" }\n# startup = \"1 us\" of a sample\n# field = \"OSC.ON[0]\"\n");
+        const std::string next = pasted("name;start-up;draws\nrc;2 us;90 uA\n", open);
+        QVERIFY2(next.find("accept = { \"no tolerance\" = \"not yet\" }\nstartup = { typ = \"2 us\" }\n# field = "
+                           "\"OSC.ON[0]\"\ndraws = { typ = "
+                           "\"90 uA\" }\n") != std::string::npos,
+                 next.c_str());
+        const std::string crystal =
+            replaced(kPart, "kind = \"rc\"\nrate = \"8 MHz\" # as trimmed", "kind = \"crystal\"\nrange = [\"1 MHz\", \"2 MHz\"]");
+        QCOMPARE(propertySaid(pasted("name;rate\nrc;32.768 kHz\n", crystal), "rc", "range"),
+                 std::string("[\"32.768 kHz\", \"32.768 kHz\"]"));
     }
 
     void whatIsUnclearStaysOut() {

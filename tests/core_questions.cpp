@@ -44,7 +44,7 @@ private slots:
         QCOMPARE(*part.supplyMax, Rational(36, 10));
         QVERIFY(part.findPeripheral("uart4") && part.findNode("g_r") && part.findNode("bus_b"));
         const auto count = std::count(text.begin(), text.end(), '\n');
-        QVERIFY2(count > 120 && count < 400, qPrintable(QString::number(count)));
+        QVERIFY2(count > 200 && count < 400, qPrintable(QString::number(count)));
         evaluatePromises(part, freshPlan(part), freshPlan(part).active);
     }
 
@@ -67,6 +67,10 @@ private slots:
             answers.peripherals.clear();
             for (const std::string& kind : askedKinds()) {
                 answers.peripherals.emplace_back(kind, static_cast<int>(random.whole(0, 32)));
+            }
+            answers.tiers.resize(static_cast<std::size_t>(random.whole(0, 3)));
+            for (std::size_t tier = 0; tier < answers.tiers.size(); ++tier) {
+                answers.tiers[tier] = "t" + std::to_string(tier);
             }
             answers.modes.resize(static_cast<std::size_t>(random.whole(0, 2)));
             for (std::size_t mode = 0; mode < answers.modes.size(); ++mode) {
@@ -101,6 +105,7 @@ private slots:
                 }).find("needs an oscillator") != std::string::npos);
         QVERIFY(why([](PartAnswers& each) { each.multipliers = 9; }).find("at most 4 multipliers") != std::string::npos);
         QVERIFY(why([](PartAnswers& each) { each.peripherals = {{"radio", 1}}; }).find("'radio'") != std::string::npos);
+        QVERIFY(why([](PartAnswers& each) { each.tiers = {"low", "low"}; }).find("performance level") != std::string::npos);
         QVERIFY(why([](PartAnswers& each) { each.modes = {"run"}; }).find("beside run") != std::string::npos);
     }
 };

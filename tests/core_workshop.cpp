@@ -131,6 +131,13 @@ private slots:
         }
     }
 
+    /// A source may be called as a kind is.
+    void wordsOfTheFormatAreNoIds() {
+        const char* const text = "[[source]]\nid = \"rc\"\nkind = \"rc\"\n\n[[line]]\nid = \"core\"\nfrom = [\"rc\"]\n";
+        QCOMPARE(withIdRenamed(text, "rc", "rq"),
+                 std::string("[[source]]\nid = \"rq\"\nkind = \"rc\"\n\n[[line]]\nid = \"core\"\nfrom = [\"rq\"]\n"));
+    }
+
     void idsAreMadeAndUsed() {
         const TextWords words = readWords(kText);
         QCOMPARE(placesSaid(madeAt(words, "bus_a")), std::string("9:10-15 "));

@@ -16,7 +16,7 @@
 namespace wisetick::test {
 
 /// ms that a test waits at most for what is worked out beside the interface.
-#ifdef __SANITIZE_ADDRESS__
+#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
 inline constexpr int kPatience = 90'000;
 #else
 inline constexpr int kPatience = 15'000;

@@ -358,6 +358,7 @@ void PartEditor::showOutline() {
     PartOutline outline(text_->text(), theme_, this);
     if (outline.exec() == QDialog::Accepted && outline.line() >= 0) {
         text_->setCursorPosition(outline.line(), 0);
+        text_->SendScintilla(QsciScintillaBase::SCI_CHOOSECARETX); // the arrows go on from there
         text_->ensureLineVisible(outline.line());
         text_->setFocus();
     }
@@ -378,6 +379,11 @@ void PartEditor::pasteTable() {
     }
 }
 
+/// Where the files that the text names stand: beside the part; of a new one, where it will be saved.
+QString PartEditor::folder() const {
+    return path_.isEmpty() ? ownParts_ : QFileInfo(path_).path();
+}
+
 /// The description of the registers that the text names; it must stand beside the part.
 void PartEditor::readRegisters() {
     const QString name = text_->registersNamed();
@@ -386,10 +392,9 @@ void PartEditor::readRegisters() {
         return;
     }
     registersRead_ = name;
-    const QString folder = QFileInfo(path_).path();
     Diagnostics ignored; // told among the faults
-    const auto content = !name.isEmpty() && standsWithin((folder + "/" + name).toStdString(), folder.toStdString())
-                             ? readTextFile((folder + "/" + name).toStdString(), ignored)
+    const auto content = !name.isEmpty() && standsWithin((folder() + "/" + name).toStdString(), folder().toStdString())
+                             ? readTextFile((folder() + "/" + name).toStdString(), ignored)
                              : std::nullopt;
     text_->setRegisters(content ? readRegisterFile(*content, name.toStdString()).names : std::nullopt);
     side_->setRegisters(text_->registers());
@@ -493,8 +498,7 @@ Plan PartEditor::planFor(const Part& part) const {
 /// Reads the text as it stands; without faults the clocks follow.
 void PartEditor::check() {
     soon_->stop();
-    PartFile file =
-        readPart(text_->text().toStdString(), QFileInfo(path_).fileName().toStdString(), QFileInfo(path_).path().toStdString());
+    PartFile file = readPart(text_->text().toStdString(), QFileInfo(path_).fileName().toStdString(), folder().toStdString());
     diagnostics_ = file.diagnostics;
     part_ = std::move(file.part);
     if (part_) {

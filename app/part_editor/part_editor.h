@@ -104,6 +104,7 @@ private:
     void sayHow();
     void askInsert(const QString& below);
     void readRegisters();
+    QString folder() const;
     QString freeId(const QString& like) const;
     Plan planFor(const Part& part) const;
     void setTitle();

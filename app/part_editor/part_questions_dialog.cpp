@@ -62,6 +62,8 @@ PartQuestions::PartQuestions(QWidget* parent) : QDialog(parent) {
     outputs_ = countOf(1, 6, usual.outputs);
     buses_ = countOf(0, 6, usual.buses);
     modes_ = line("idle, deep");
+    tiers_ = new QLineEdit;
+    tiers_->setPlaceholderText(tr("of its regulator, such as fast, low; none where there is no choice"));
     registers_ = new QLineEdit;
     registers_->setPlaceholderText(tr("a CMSIS-SVD file beside the part, if there is one"));
     auto* form = new QFormLayout;
@@ -71,6 +73,7 @@ PartQuestions::PartQuestions(QWidget* parent) : QDialog(parent) {
     form->addRow(tr("Which oscillators are inside?"), rcs_);
     form->addRow(hasCrystal_, fromTo(crystalMin_, crystalMax_));
     form->addRow(QString(), hasWatchCrystal_);
+    form->addRow(tr("Which performance levels?"), tiers_);
     form->addRow(tr("How many multipliers?"), multipliers_);
     form->addRow(tr("How many outputs has each?"), outputs_);
     form->addRow(tr("How many buses?"), buses_);
@@ -123,6 +126,9 @@ PartAnswers PartQuestions::answers() const {
     answers.multipliers = multipliers_->value();
     answers.outputs = outputs_->value();
     answers.buses = buses_->value();
+    for (const QString& tier : wordsOf(tiers_)) {
+        answers.tiers.push_back(tier.toStdString());
+    }
     answers.peripherals.clear();
     for (const std::string& kind : askedKinds()) {
         answers.peripherals.emplace_back(kind, peripherals_.at(kind)->value());

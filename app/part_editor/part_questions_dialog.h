@@ -26,6 +26,8 @@ public:
     void accept() override;
 
     QLineEdit* id() const { return id_; }
+    QLineEdit* tiers() const { return tiers_; }
+    QLineEdit* registers() const { return registers_; }
     QLabel* trouble() const { return trouble_; }
 
 private:
@@ -45,6 +47,7 @@ private:
     QSpinBox* buses_;
     std::map<std::string, QSpinBox*> peripherals_;
     QLineEdit* modes_;
+    QLineEdit* tiers_;
     QLineEdit* registers_;
     QLabel* trouble_;
 };

@@ -173,6 +173,10 @@ std::optional<std::string> withProperty(const std::string& text, const std::stri
         const std::size_t last = properties.empty() ? place->from + 1 : properties.back().value.to;
         return next.insert(last, ", " + key + " = " + value);
     }
+    if (const std::size_t remark = next.find("\n# " + key + " = ", place->from); remark < place->to) { // which was its place
+        const std::size_t behind = std::min(next.find('\n', remark + 1), next.size());
+        return next.replace(remark + 1, behind - remark - 1, key + " = " + value);
+    }
     std::size_t end = place->to;
     const bool endsLine = end > 0 && end <= text.size() && text[end - 1] == '\n';
     return next.insert(end, (endsLine ? "" : "\n") + key + " = " + value + (endsLine ? "\n" : ""));

@@ -28,8 +28,9 @@ struct TextProperty {
 /// no such id is made.
 std::vector<TextProperty> propertiesOf(const std::string& text, const std::string& id);
 
-/// The text with that key of the thing set to a value (TOML: "\"2 MHz\"", "[1, 2]"), where it stands, else behind what the thing
-/// says; an empty value takes the key away. Remarks and everything else stay. Nothing where no such id is made.
+/// The text with that key of the thing set to a value (TOML: "\"2 MHz\"", "[1, 2]"), where it stands, else in place of a remark
+/// "# KEY = …" of its table, else behind what the thing says; an empty value takes the key away. Remarks and everything else
+/// stay. Nothing where no such id is made.
 std::optional<std::string> withProperty(const std::string& text, const std::string& id, const std::string& key,
                                         const std::string& value);
 

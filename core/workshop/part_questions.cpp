@@ -18,6 +18,8 @@ constexpr int kMostMultipliers = 4;
 constexpr int kMostOutputs = 6;
 constexpr int kMostBuses = 6;
 constexpr int kMostOfAKind = 32;
+constexpr int kMostApart = 8; // of a kind, that have a table each
+constexpr std::size_t kMostTiers = 6;
 
 /// What a peripheral of each kind says at the least, and what is to be looked up.
 const std::map<std::string, std::string>& kindTexts() {
@@ -29,6 +31,12 @@ const std::map<std::string, std::string>& kindTexts() {
         {"i2c", "prescaler = { from = 1, to = 16 } # look up\nlow = { from = 1, to = 256 }\nhigh = { from = 1, to = 256 }\n"},
         {"watchdog", "prescaler = { powers_of = 2, from = 2, to = 8 } # look up\ncounts = { from = 1, to = 4096 }\n"},
         {"rtc", "prescaler = [2, 4, 8, 16] # look up: the wake-up counter\ncounts = { from = 1, to = 65536 }\n"},
+        {"adc",
+         "divide = [1, 2, 4] # look up\nsample = [3, 12, 48] # look up: cycles\nconversion = { 12 = 13 } # look up: cycles by "
+         "bits\n# input = { resistance = \"1 kohm\", capacitance = \"5 pF\" }\n# channels = 16\n# start = \"10 us\"\n"},
+        {"can",
+         "nominal = { prescaler = { from = 1, to = 256 }, seg1 = { from = 2, to = 128 }, seg2 = { from = 2, to = 64 }, sjw = { "
+         "from = 1, to = 64 } } # look up\n"},
         {"other", ""}};
     return texts;
 }
@@ -47,11 +55,13 @@ public:
             return tl::unexpected(why);
         }
         writeHead();
+        writeTiers();
         writeSources();
         writeMultipliers();
         writeBuses();
         writePeripherals();
         writeModes();
+        writeMore();
         return std::move(text_);
     }
 
@@ -97,6 +107,11 @@ private:
             }
         }
         std::set<std::string> taken;
+        for (const std::string& tier : answers_.tiers) {
+            if (!canBeId(tier) || tier == "all" || !taken.insert("tier " + tier).second || answers_.tiers.size() > kMostTiers) {
+                return phrase("'{}' can't be a performance level", tier);
+            }
+        }
         for (const std::string& mode : answers_.modes) {
             if (!canBeId(mode) || mode == "run" || !taken.insert(mode).second) {
                 return phrase("'{}' can't be a mode beside run", mode);
@@ -116,6 +131,19 @@ private:
         add(answers_.registers.empty()
                 ? "# registers = \"" + answers_.id + ".svd\" # a CMSIS-SVD file beside this one: fields by name\n"
                 : "registers = \"" + answers_.registers + "\"\n");
+    }
+
+    void writeTiers() {
+        if (answers_.tiers.empty()) {
+            return;
+        }
+        add("\n# ---- performance levels of the regulator\n");
+        for (std::size_t i = 0; i < answers_.tiers.size(); ++i) {
+            add(fmt::format("\n[[tier]]\nid = \"{}\"\ncode = {}\n# field = \"POWER.LEVEL[1:0]\"\n# ready = \"POWER.STATE[0]\"\n# "
+                            "startup = {{ typ "
+                            "= \"20 us\", max = \"40 us\" }}\n# supply_min = \"{}\"\n",
+                            answers_.tiers[i], i, answers_.supplyMin));
+        }
     }
 
     void writeSources() {
@@ -191,6 +219,9 @@ private:
                 "from = \"core\"\ndivide = [1, 2, 4, 8] # look up\n# limit = { max = \"60 MHz\" }\n# fields = { divide = "
                 "\"CLK.BUS[2:0]\" }\n");
         }
+        add("\n# wait states of the memory, by the core's rate: a table of the datasheet can be pasted\n# [[wait]]\n# line = "
+            "\"core\"\n# field = "
+            "\"MEM.WAIT[3:0]\"\n# steps = [[\"24 MHz\", 0, \"100 %\"], [\"48 MHz\", 1, \"94 %\"]]\n");
     }
 
     void writePeripherals() {
@@ -202,10 +233,35 @@ private:
             }
             const bool isSlow = kind == "rtc" || kind == "watchdog";
             const std::string clock = isSlow && answers_.hasWatchCrystal ? "xw" : bus;
-            add(fmt::format("\n[[peripheral]]\n{}kind = \"{}\"\nclock = \"{}\" # look up\naccept = {{ \"no draw\" = \"not looked "
-                            "up yet\" }}\n{}# gate = \"ON.A[0]\"\n# draws = {{ per_mhz = \"2 uA\" }}\n",
-                            idsOf(kind, count), kind, clock, kindTexts().at(kind)));
+            const std::string shared = fmt::format("kind = \"{}\"\nclock = \"{}\" # look up\naccept = {{ \"no draw\" = \"not "
+                                                   "looked up yet\" }}\n{}# draws = {{ per_mhz "
+                                                   "= \"2 uA\" }}\n",
+                                                   kind, clock, kindTexts().at(kind));
+            if (count == 1 || count > kMostApart) {
+                add("\n[[peripheral]]\n" + idsOf(kind, count) + shared + "# gate = \"ON.A[0]\"\n");
+                continue;
+            }
+            add("\n[[template]]\nid = \"" + kind + "\"\n" + shared);
+            for (int i = 1; i <= count; ++i) { // each has a place of its own for what is its own
+                add(fmt::format("\n[[peripheral]]\nid = \"{0}{1}\"\nlike = \"{0}\"\n# gate = \"ON.A[{2}]\"\n{3}", kind, i, i - 1,
+                                ownOf(kind, i)));
+            }
         }
+    }
+
+    /// What is most often a peripheral's own, as remarks.
+    static std::string ownOf(const std::string& kind, int number) {
+        if (kind == "uart") {
+            return fmt::format("# fields = {{ divisor = \"UART{0}.RATE[15:0]\" }}\n# pins = {{ tx = [\"A1\"], rx = [\"A2\"] }}\n",
+                               number);
+        }
+        if (kind == "timer") {
+            return fmt::format("# channels = [\"\", \"\"]\n# interrupts = [\"TIMER{0}.IE[0]\", \"core\"]\n", number);
+        }
+        if (kind == "spi" || kind == "i2c") {
+            return fmt::format("# fields = {{ divide = \"{0}{1}.RATE[7:0]\" }}\n", kind == "spi" ? "SPI" : "I2C", number);
+        }
+        return {};
     }
 
     void writeModes() {
@@ -221,6 +277,17 @@ private:
         }
     }
 
+    /// What many parts have and nobody was asked about.
+    void writeMore() {
+        add("\n# ---- pins, option words, worked examples: what the part has of them\n\n# [pins]\n# all = [\"A{1..16}\", "
+            "\"B{1..16}\"]\n\n# "
+            "[[option]]\n# id = \"dog_start\"\n# say = \"whether the watchdog runs from reset\"\n# field = \"OPT.A[0]\"\n# value "
+            "= [{ id = \"off\", "
+            "code = 0 }, { id = \"on\", code = 1 }]\n# safe = \"off\"\n\n# [[expect]] # what the datasheet's own examples "
+            "give\n# say = \"core at "
+            "40 MHz\"\n# choices = { core = { divide = 1 } }\n# rates = { core = \"8 MHz\" }\n");
+    }
+
     const PartAnswers& answers_;
     std::string text_;
     std::vector<std::string> sources_;
@@ -230,7 +297,7 @@ private:
 } // namespace
 
 const std::vector<std::string>& askedKinds() {
-    static const std::vector<std::string> kinds{"uart", "timer", "spi", "i2c", "watchdog", "rtc", "other"};
+    static const std::vector<std::string> kinds{"uart", "timer", "spi", "i2c", "adc", "can", "watchdog", "rtc", "other"};
     return kinds;
 }
 

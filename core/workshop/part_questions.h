@@ -22,9 +22,10 @@ struct PartAnswers {
     std::string crystalMin = "4 MHz";
     std::string crystalMax = "32 MHz";
     bool hasWatchCrystal = false;
-    int multipliers = 1;                                                             ///< 0 to 4
-    int outputs = 2;                                                                 ///< of each multiplier, 1 to 6
-    int buses = 2;                                                                   ///< 0 to 6
+    std::vector<std::string> tiers = {}; ///< performance levels of the regulator, the fastest first; none where it has no choice
+    int multipliers = 1;                 ///< 0 to 4
+    int outputs = 2;                     ///< of each multiplier, 1 to 6
+    int buses = 2;                       ///< 0 to 6
     std::vector<std::pair<std::string, int>> peripherals{{"uart", 2}, {"timer", 4}}; ///< kind and how many, up to 32 each
     std::vector<std::string> modes{"idle", "deep"};                                  ///< beside run, the lightest first
     std::string registers = {}; ///< a description beside the part: "my-part.svd"; empty: none

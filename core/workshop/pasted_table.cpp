@@ -154,7 +154,7 @@ private:
                 const std::vector<std::string> figures = figuresOf(halves[half], half == 0 && !last.empty() ? last : unit);
                 if (figures.empty() && !numberOfCell(halves[half]).empty()) {
                     add(id, {}).unclear = phrase("'{}' has no unit", halves[half]);
-                    return;
+                    break;
                 }
                 if (figures.empty()) {
                     continue;
@@ -178,10 +178,10 @@ private:
     PastedFact factOf(const std::string& id, const PastedColumn& meant, const std::string& figure) const {
         const std::string unit = unitOf(figure);
         const bool isAmpere = unit.ends_with("A") || unit.ends_with("A/MHz");
-        const PastedFact byUnit = isAmpere                 ? PastedFact::draws
-                                  : !unit.ends_with("s")   ? PastedFact::limit
-                                  : part_.findMode(id)     ? PastedFact::wakes
-                                                           : PastedFact::startup;
+        const PastedFact byUnit = isAmpere               ? PastedFact::draws
+                                  : !unit.ends_with("s") ? PastedFact::limit
+                                  : part_.findMode(id)   ? PastedFact::wakes
+                                                         : PastedFact::startup;
         return meant.fact.value_or(fact_.value_or(byUnit));
     }
 
@@ -265,10 +265,11 @@ private:
         }
         const std::string before = originalOf(id, row.key);
         if (fact == PastedFact::rate) {
-            row.key = figures.rates.size() == 2 ? "range" : "rate";
-            take(row, figures.rates.size() == 2
-                          ? "[" + quotedFigure(figures.rates[0]) + ", " + quotedFigure(figures.rates[1]) + "]"
-                          : quotedFigure(figures.rates.front()));
+            const bool isRc = part_.sources[*part_.findNode(id)].kind == SourceKind::rc; // of the others what may be fitted
+            row.key = isRc && figures.rates.size() == 1 ? "rate" : "range";
+            take(row, row.key == "rate"
+                          ? quotedFigure(figures.rates.front())
+                          : "[" + quotedFigure(figures.rates.front()) + ", " + quotedFigure(figures.rates.back()) + "]");
         } else if (fact == PastedFact::wakes) {
             sayStages(row, figures);
         } else if (!tier.empty() && fact == PastedFact::draws) {
@@ -305,9 +306,9 @@ private:
 
     static bool fits(PastedFact fact, const std::string& unit) {
         const bool isAmpere = unit.ends_with("A");
-        return fact == PastedFact::draws                                    ? isAmpere
+        return fact == PastedFact::draws                               ? isAmpere
                : fact == PastedFact::limit || fact == PastedFact::rate ? unit.ends_with("Hz")
-                                                                            : unit.ends_with("s");
+                                                                       : unit.ends_with("s");
     }
 
     std::string valueOf(PastedFact fact, std::string value, const RowFigures& figures) const {
@@ -317,8 +318,11 @@ private:
             value = most.empty() ? value : withKey(value, "max", curveValue(most));
         } else {
             const bool hasSlope = !figures.perTyp.empty() || !figures.perMax.empty();
-            const bool isBase = hasSlope && figures.max.empty() && figures.typ.size() == 1 && figures.typ.front().first.empty();
-            value = figures.typ.empty() ? value : withKey(value, isBase ? "base" : "typ", curveValue(figures.typ));
+            if (hasSlope && figures.max.empty() && figures.typ.size() == 1) { // one base, whatever temperature the head names
+                value = withKey(value, "base", quotedFigure(figures.typ.front().second));
+            } else if (!figures.typ.empty()) {
+                value = withKey(value, "typ", curveValue(figures.typ));
+            }
             value = figures.max.empty() ? value : withKey(value, "max", curveValue(figures.max));
             value = hasSlope ? withKey(value, "per_mhz", slopeOf(figures)) : value;
         }
@@ -337,8 +341,8 @@ private:
 
     /// A list by tier gets one more, or that of the tier said again.
     void sayInTier(PastedRow& row, const std::string& tier, const RowFigures& figures) {
-        const auto known = std::find_if(part_.tiers.begin(), part_.tiers.end(),
-                                        [&](const Tier& each) { return plainName(each.id) == tier; });
+        const auto known =
+            std::find_if(part_.tiers.begin(), part_.tiers.end(), [&](const Tier& each) { return plainName(each.id) == tier; });
         if (known == part_.tiers.end()) {
             row.unclear = phrase("there is no tier '{}'", tier);
             return;
@@ -365,7 +369,7 @@ private:
     /// One stage of waking; where several stand, which of them is meant is not clear.
     void sayStages(PastedRow& row, const RowFigures& figures) {
         const std::vector<std::string> stages = elementsOfList(originalOf(row.id, row.key));
-        if (stages.size() > 1) {
+        if (stages.size() > 1 || figures.typ.size() > 1 || figures.max.size() > 1) {
             row.unclear = phrase("the stages of waking from {} are several: which is meant is told by hand", row.id);
             return;
         }
@@ -391,14 +395,16 @@ private:
         }
         for (const CalledSignal& each : called) {
             if (each.peripheral.empty() || pins.empty()) {
-                add({}, {}).unclear = pins.empty() ? phrase("no pin stands there") : phrase("'{}' is no signal of a peripheral", name);
+                add({}, {}).unclear =
+                    pins.empty() ? phrase("no pin stands there") : phrase("'{}' is no signal of a peripheral", name);
                 continue;
             }
             PastedRow& row = add(each.peripheral, "pins");
             std::string list;
             for (const auto& [key, value] : keysOfTable(valueNow(each.peripheral, "pins"))) {
                 for (const std::string& pin : key == each.signal ? elementsOfList(value) : std::vector<std::string>()) {
-                    const bool isNew = std::none_of(pins.begin(), pins.end(), [&](const std::string& one) { return quotedFigure(one) == pin; });
+                    const bool isNew =
+                        std::none_of(pins.begin(), pins.end(), [&](const std::string& one) { return quotedFigure(one) == pin; });
                     list += isNew ? (list.empty() ? "" : ", ") + pin : std::string();
                 }
             }
@@ -477,9 +483,30 @@ private:
     std::optional<PastedFact> fact_;
     std::size_t index_ = 0; ///< of the row that is read
     std::vector<PastedRow> rows_;
-    std::map<std::pair<std::string, std::string>, std::string> pending_; ///< what rows above made of id and key
+    std::map<std::pair<std::string, std::string>, std::string> pending_;           ///< what rows above made of id and key
     std::map<std::pair<std::string, std::string>, std::vector<std::size_t>> said_; ///< which rows change the same
 };
+
+} // namespace
+
+namespace {
+
+/// What is told now is not accepted as missing any more.
+std::string withoutAccepted(const std::string& text, const std::string& id, const std::string& word) {
+    for (const TextProperty& property : word.empty() ? std::vector<TextProperty>() : propertiesOf(text, id)) {
+        std::string left;
+        bool isThere = false;
+        for (const auto& [key, value] :
+             property.key == "accept" ? keysOfTable(property.value.text) : std::vector<std::pair<std::string, std::string>>()) {
+            isThere = isThere || key == quotedFigure(word);
+            left = key == quotedFigure(word) ? left : withKey(left, key, value);
+        }
+        if (isThere) {
+            return withProperty(text, id, "accept", left).value_or(text);
+        }
+    }
+    return text;
+}
 
 } // namespace
 
@@ -498,6 +525,7 @@ std::string withPasted(const std::string& text, const std::vector<PastedRow>& ro
             line = row.id;
         } else if (row.unclear.empty()) {
             next = withProperty(next, row.id, row.key, row.after).value_or(next);
+            next = withoutAccepted(next, row.id, row.key == "draws" ? "no draw" : (row.key == "startup" ? "no start-up" : ""));
         }
     }
     return waits.empty() ? next : withWaits(next, line, waits);

@@ -15,7 +15,9 @@ bool isOfId(char sign) {
 
 /// Whether what stands there is said to people, and names nothing.
 bool isProse(const TextWord& word) {
-    static const std::set<std::string> prose{"name", "note", "ref", "registers", "file", "costs"};
+    // what people read, files, and words of the format itself: `kind = "rc"` is no use of a source called rc
+    static const std::set<std::string> prose{"name", "note",   "ref",   "registers", "file",   "costs",
+                                             "kind", "access", "style", "format",    "centred"};
     return !word.keys.empty() && prose.contains(word.keys.back());
 }
 
