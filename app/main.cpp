@@ -182,6 +182,8 @@ int main(int argc, char** argv) {
     if (isOfThePart && parser.value("select").startsWith("field/")) {
         window.partEditor()->showTab(wisetick::app::PartEditor::Tab::fields);
         window.partEditor()->fieldsPage()->search()->setText(parser.value("select").section('/', 1));
+    } else if (isOfThePart && parser.value("select").startsWith("unknown/")) {
+        window.partEditor()->showTab(wisetick::app::PartEditor::Tab::unknown);
     } else if (isOfThePart) { // a thing of the part, in its tree
         window.partEditor()->showTab(wisetick::app::PartEditor::Tab::tree);
         window.partEditor()->select(parser.value("select").section('/', -1));
@@ -232,7 +234,10 @@ int main(int argc, char** argv) {
         // until the jobs are played and the ways out are found
         QElapsedTimer timer;
         timer.start();
-        const auto isPlaying = [&] { return window.isBusy() || window.document().isPlaying(); };
+        const auto isPlaying = [&] {
+            const bool isRanking = window.partEditor() != nullptr && window.partEditor()->isRanking();
+            return window.isBusy() || window.document().isPlaying() || isRanking;
+        };
         while (timer.elapsed() < 800 || (isPlaying() && timer.elapsed() < 20000)) {
             QApplication::processEvents(QEventLoop::AllEvents, 50);
         }

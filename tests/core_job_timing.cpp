@@ -1,5 +1,6 @@
 #include "plan/job_edits.h"
 #include "plan/job_line.h"
+#include "plan/take_edits.h"
 #include "small_part.h"
 
 using namespace wisetick;
@@ -224,6 +225,14 @@ private slots:
         QCOMPARE(replaceJob(edited.plan, "feed", renamed), std::string());
         QCOMPARE(edited.plan.promises.back().text, std::string("wdog bites after 3 s, fed by kick"));
         QVERIFY(words(figuresOf(edited)).find("between two runs") == std::string::npos);
+        // a line can't say a name of several words: what is saved would not be read again
+        renamed.name = "uart1 talks";
+        QVERIFY(replaceJob(edited.plan, "kick", renamed).find("called by one word") != std::string::npos);
+        QCOMPARE(edited.plan.promises.back().text, std::string("wdog bites after 3 s, fed by kick"));
+        edited.plan.jobs.front().take = edited.plan.active;
+        QVERIFY(renameTake(edited.plan, edited.plan.active, "the fast one").find("called by one word") != std::string::npos);
+        edited.plan.jobs.front().take.clear();
+        QCOMPARE(renameTake(edited.plan, edited.plan.active, "the fast one"), std::string());
         const PartFile part = readPart(smallPart(kDeep, kSmallTimers), "part");
         const PlanFile plan = readPlan(smallPlan(said("wdog bites after 3 s, fed by nobody"), {}), "plan", &*part.part);
         QVERIFY2(lines(plan.diagnostics).find("no job 'nobody'") != std::string::npos, lines(plan.diagnostics).c_str());

@@ -1,5 +1,6 @@
 #include "evaluate/evaluate.h"
 #include "files/plan_reader.h"
+#include "long_lists.h"
 #include "part/typical_only.h"
 #include "support.h"
 #include "workshop/ranked_unknown.h"
@@ -146,6 +147,18 @@ private slots:
         QVERIFY2(said(ranked).find("the longest time of 'regulator': 1 1\n") != std::string::npos, said(ranked).c_str());
         int asked = 0;
         QVERIFY_EXCEPTION_THROWN(rankByVerdicts(told, with, ranked, [&] { return ++asked < 3; }), Stopped);
+    }
+
+    /// A check that is told to stop ends before the next promise, also where very many share one peripheral.
+    void aCheckStopsWhereItStands() {
+        const LongList list = manyOnOneTimer(300);
+        const Part on = part(list.part);
+        const Plan with = *readPlan(list.plan, "plan", &on).plan;
+        for (const int after : {0, 1, 150, 1000, 5000}) {
+            int asked = 0;
+            QVERIFY_EXCEPTION_THROWN(evaluate(on, with, "A", [&] { return ++asked <= after; }), Stopped);
+            QCOMPARE(asked, after + 1);
+        }
     }
 
     void whatIsToldTypicallyOnlyIsUnknown() {

@@ -405,6 +405,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>%1 alle %2</translation>
         </message>
         <message>
+            <source>%1 fields of %2 registers from %3, %4 in use</source>
+            <translation>%1 Felder in %2 Registern aus %3, %4 davon in Gebrauch</translation>
+        </message>
+        <message>
             <source>%1 for %2</source>
             <translation>%1 für %2</translation>
         </message>
@@ -830,6 +834,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>„{}“ kann kein Modus neben run sein</translation>
         </message>
         <message>
+            <source>'{}' can't be a performance level</source>
+            <translation>'{}' kann keine Leistungsstufe sein</translation>
+        </message>
+        <message>
             <source>'{}' can't be fed from '{}'</source>
             <translation>„{}“ kann nicht von „{}“ gespeist werden</translation>
         </message>
@@ -898,16 +906,40 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>„{}“ ist im Baustein</translation>
         </message>
         <message>
+            <source>'{}' is no current</source>
+            <translation>'{}' ist kein Strom</translation>
+        </message>
+        <message>
+            <source>'{}' is no draw</source>
+            <translation>'{}' ist kein Verbrauch</translation>
+        </message>
+        <message>
+            <source>'{}' is no factor</source>
+            <translation>'{}' ist kein Faktor</translation>
+        </message>
+        <message>
             <source>'{}' is no figure of what '{}' gets</source>
             <translation>„{}“ ist keine Zahl dessen, was „{}“ bekommt</translation>
+        </message>
+        <message>
+            <source>'{}' is no id</source>
+            <translation>'{}' ist keine Kennung</translation>
         </message>
         <message>
             <source>'{}' is no id: a small letter, then small letters, digits, '_' and '-'</source>
             <translation>„{}“ ist keine Kennung: ein kleiner Buchstabe, dann kleine Buchstaben, Ziffern, „_“ und „-“</translation>
         </message>
         <message>
+            <source>'{}' is no rate</source>
+            <translation>'{}' ist keine Rate</translation>
+        </message>
+        <message>
             <source>'{}' is no rate, such as 8 MHz</source>
             <translation>„{}“ ist keine Frequenz wie 8 MHz</translation>
+        </message>
+        <message>
+            <source>'{}' is no signal of a peripheral</source>
+            <translation>'{}' ist kein Signal einer Peripherie</translation>
         </message>
         <message>
             <source>'{}' is no sleep mode of this part</source>
@@ -922,6 +954,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>„{}“ wird nicht übergeben</translation>
         </message>
         <message>
+            <source>'{}' is not in the text</source>
+            <translation>'{}' steht nicht im Text</translation>
+        </message>
+        <message>
             <source>'{}' is off by</source>
             <translation>„{}“ liegt daneben um</translation>
         </message>
@@ -932,6 +968,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>'{}' keeps '{}' but none of its clocks</source>
             <translation>„{}“ erhält „{}“, aber keinen von dessen Takten</translation>
+        </message>
+        <message>
+            <source>'{}' stands there twice</source>
+            <translation>'{}' steht zweimal da</translation>
         </message>
         <message>
             <source>'{}' trimmed by itself</source>
@@ -972,6 +1012,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>'{}': a kind of {}, and at most {} of each</source>
             <translation>„{}“: eine Art von {}, und höchstens {} von jeder</translation>
+        </message>
+        <message>
+            <source>'{}': only a source has a rate of its own</source>
+            <translation>'{}': nur eine Quelle hat eine eigene Rate</translation>
         </message>
         <message>
             <source>(1 + seg1) × data prescaler ÷ f, not before the node delay is over</source>
@@ -1197,8 +1241,16 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>0 Hz</translation>
         </message>
         <message>
+            <source>0 clears</source>
+            <translation>0 löscht</translation>
+        </message>
+        <message>
             <source>0 clears it</source>
             <translation>0 löscht es</translation>
+        </message>
+        <message>
+            <source>1 clears</source>
+            <translation>1 löscht</translation>
         </message>
         <message>
             <source>1 clears it</source>
@@ -1207,6 +1259,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>1 line outside its limits</source>
             <translation>1 Leitung außerhalb ihrer Grenzen</translation>
+        </message>
+        <message>
+            <source>1 or more: how many times the typical figure the largest is taken as</source>
+            <translation>1 oder mehr: das Wievielfache der typischen Angabe als größte gilt</translation>
+        </message>
+        <message>
+            <source>1 sets</source>
+            <translation>1 setzt</translation>
         </message>
         <message>
             <source>1 ÷ (one channel × channels × oversampling)</source>
@@ -1961,6 +2021,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Hell oder dunkel</translation>
         </message>
         <message>
+            <source>Line of %1</source>
+            <translation>Zeile von %1</translation>
+        </message>
+        <message>
             <source>Line of the job</source>
             <translation>Zeile der Aufgabe</translation>
         </message>
@@ -2181,6 +2245,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Optionswörter</translation>
         </message>
         <message>
+            <source>Outline</source>
+            <translation>Gliederung</translation>
+        </message>
+        <message>
             <source>Page</source>
             <translation>Seite</translation>
         </message>
@@ -2255,6 +2323,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Redo</source>
             <translation>Wiederholen</translation>
+        </message>
+        <message>
+            <source>Register or field sought</source>
+            <translation>Gesuchtes Register oder Feld</translation>
+        </message>
+        <message>
+            <source>Registers and their fields</source>
+            <translation>Register und ihre Felder</translation>
         </message>
         <message>
             <source>Registers read from a board</source>
@@ -2393,6 +2469,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Etwas ließ sich nicht ausrechnen: %1. Der Plan ist, wie er war; machen Sie die letzte Änderung rückgängig (Strg+Z), wenn es mit ihr begann.</translation>
         </message>
         <message>
+            <source>Sought in the outline</source>
+            <translation>Gesucht in der Gliederung</translation>
+        </message>
+        <message>
             <source>Sources</source>
             <translation>Quellen</translation>
         </message>
@@ -2495,6 +2575,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>The part has changes that are not saved.</source>
             <translation>Der Baustein hat Änderungen, die nicht gespeichert sind.</translation>
+        </message>
+        <message>
+            <source>The part names no description of its registers: `registers = "my-part.svd"`, a table or a header beside it.</source>
+            <translation>Der Baustein nennt keine Beschreibung seiner Register: `registers = "my-part.svd"`, eine Tabelle oder ein Header daneben.</translation>
         </message>
         <message>
             <source>The plan as it was then does not stand on the part as it is now.</source>
@@ -2745,6 +2829,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Was der Baustein nicht sagt</translation>
         </message>
         <message>
+            <source>What the part makes</source>
+            <translation>Was der Baustein anlegt</translation>
+        </message>
+        <message>
             <source>What the selected thing says</source>
             <translation>Was das Ausgewählte sagt</translation>
         </message>
@@ -2771,6 +2859,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Which oscillators are inside?</source>
             <translation>Welche Oszillatoren sind darin?</translation>
+        </message>
+        <message>
+            <source>Which performance levels?</source>
+            <translation>Welche Leistungsstufen?</translation>
         </message>
         <message>
             <source>Which peripherals?</source>
@@ -2831,6 +2923,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>[board] temperature</source>
             <translation>[board] temperature</translation>
+        </message>
+        <message>
+            <source>`{}` says more than a line can</source>
+            <translation>`{}` sagt mehr, als eine Zeile kann</translation>
         </message>
         <message>
             <source>a '{{' that is not closed</source>
@@ -2895,6 +2991,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a capture without a file</source>
             <translation>eine Aufzeichnung ohne Datei</translation>
+        </message>
+        <message>
+            <source>a change of the text</source>
+            <translation>eine Änderung des Textes</translation>
         </message>
         <message>
             <source>a charge</source>
@@ -3059,6 +3159,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a field that shows the input of a line without a mux</source>
             <translation>ein Feld, das den Eingang einer Leitung ohne Wähler zeigt</translation>
+        </message>
+        <message>
+            <source>a figure, a list or an id</source>
+            <translation>eine Zahl, eine Liste oder eine Kennung</translation>
         </message>
         <message>
             <source>a file beside the part</source>
@@ -3375,6 +3479,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>a record whose length or sum is wrong</source>
             <translation>ein Datensatz, dessen Länge oder Summe falsch ist</translation>
+        </message>
+        <message>
+            <source>a register or field by name, meaning or code</source>
+            <translation>ein Register oder Feld nach Name, Bedeutung oder Code</translation>
         </message>
         <message>
             <source>a register that it names, or a [[register]] of that name</source>
@@ -4408,6 +4516,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>innerhalb von zehn Bits aufholen</translation>
         </message>
         <message>
+            <source>certain with it</source>
+            <translation>damit gewiss</translation>
+        </message>
+        <message>
             <source>chained counts</source>
             <translation>verkettete Zählschritte</translation>
         </message>
@@ -4992,6 +5104,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>die wenigsten, die reichen, oder eines der nächsten {}, das näher kommt</translation>
         </message>
         <message>
+            <source>field</source>
+            <translation>Feld</translation>
+        </message>
+        <message>
             <source>fields</source>
             <translation>Felder</translation>
         </message>
@@ -5120,6 +5236,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>von {} bis {} typisch</translation>
         </message>
         <message>
+            <source>from, ÷, ×, ≤, ≥ or draws</source>
+            <translation>from, ÷, ×, ≤, ≥ oder draws</translation>
+        </message>
+        <message>
             <source>frozen: it does not count there</source>
             <translation>eingefroren: dort zählt er nicht</translation>
         </message>
@@ -5230,6 +5350,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>idle line</source>
             <translation>ruhende Leitung</translation>
+        </message>
+        <message>
+            <source>ids of sources and lines, with commas</source>
+            <translation>Kennungen von Quellen und Leitungen, mit Kommas</translation>
         </message>
         <message>
             <source>ids such as "uart{{1..3}}", "{{f,g}}_p" or a list of them, 1024 at the most</source>
@@ -5378,6 +5502,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>it is put on no clock</source>
             <translation>es liegt an keinem Takt</translation>
+        </message>
+        <message>
+            <source>it is taken as {} times the typical figure, by</source>
+            <translation>sie gilt als das {}-fache der typischen, bei</translation>
         </message>
         <message>
             <source>it is understood at the highest rate yet: go higher</source>
@@ -5604,6 +5732,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>kind = "rc"</translation>
         </message>
         <message>
+            <source>kind or name</source>
+            <translation>Art oder Name</translation>
+        </message>
+        <message>
             <source>largest draw</source>
             <translation>größter Verbrauch</translation>
         </message>
@@ -5726,6 +5858,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>line, source or peripheral</source>
             <translation>Leitung, Quelle oder Peripherie</translation>
+        </message>
+        <message>
+            <source>lines refer to job '{}': it must be called by one word</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <source>lines refer to take '{}': it must be called by one word</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>lines such as #define UART1_RATE_ADDR 0x40001000 and #define UART1_RATE_DIV_Pos 4</source>
@@ -5920,6 +6060,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Name</translation>
         </message>
         <message>
+            <source>name and meaning</source>
+            <translation>Name und Bedeutung</translation>
+        </message>
+        <message>
             <source>narrow field</source>
             <translation>schmales Feld</translation>
         </message>
@@ -5930,6 +6074,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>nearest product, then nearest duty, then most counts</source>
             <translation>nächstes Produkt, dann nächster Tastgrad, dann die meisten Zählschritte</translation>
+        </message>
+        <message>
+            <source>need it</source>
+            <translation>brauchen es</translation>
         </message>
         <message>
             <source>neither 'lasts' nor 'cycles'</source>
@@ -6196,6 +6344,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>kein Pin „{}“</translation>
         </message>
         <message>
+            <source>no pin stands there</source>
+            <translation>da steht kein Pin</translation>
+        </message>
+        <message>
             <source>no plan is open</source>
             <translation>kein Plan ist offen</translation>
         </message>
@@ -6214,6 +6366,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>no rate</source>
             <translation>keine Rate</translation>
+        </message>
+        <message>
+            <source>no rate in hertz and wait states stand there</source>
+            <translation>da stehen keine Rate in Hertz und keine Wartezyklen</translation>
         </message>
         <message>
             <source>no rate: {}</source>
@@ -6480,6 +6636,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>nichts davon heißt „{}“</translation>
         </message>
         <message>
+            <source>nothing stands behind it</source>
+            <translation>dahinter steht nichts</translation>
+        </message>
+        <message>
             <source>nothing that may change</source>
             <translation>nichts, das sich ändern darf</translation>
         </message>
@@ -6496,8 +6656,16 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>jetzt </translation>
         </message>
         <message>
+            <source>of</source>
+            <translation>von</translation>
+        </message>
+        <message>
             <source>of equals sooner, in this order</source>
             <translation>von Gleichen eher, in dieser Reihenfolge</translation>
+        </message>
+        <message>
+            <source>of its regulator, such as fast, low; none where there is no choice</source>
+            <translation>seines Reglers, etwa fast, low; keine, wo es keine Wahl gibt</translation>
         </message>
         <message>
             <source>of its tolerance</source>
@@ -6900,6 +7068,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Reichweite</translation>
         </message>
         <message>
+            <source>read only</source>
+            <translation>nur lesbar</translation>
+        </message>
+        <message>
+            <source>reading clears</source>
+            <translation>Lesen löscht</translation>
+        </message>
+        <message>
             <source>reading {}</source>
             <translation>Lesen von {}</translation>
         </message>
@@ -7144,6 +7320,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>abschalten: </translation>
         </message>
         <message>
+            <source>signal</source>
+            <translation>Signal</translation>
+        </message>
+        <message>
             <source>signal with a choice of pins</source>
             <translation>Signal mit Pins zur Wahl</translation>
         </message>
@@ -7316,6 +7496,26 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>schwankt um {}, verlangt höchstens {}</translation>
         </message>
         <message>
+            <source>such as 120 uA</source>
+            <translation>etwa 120 uA</translation>
+        </message>
+        <message>
+            <source>such as 4, or 1, 2, 4, or 1 … 16, or 2^0 … 2^7</source>
+            <translation>etwa 4, oder 1, 2, 4, oder 1 … 16, oder 2^0 … 2^7</translation>
+        </message>
+        <message>
+            <source>such as 50 MHz</source>
+            <translation>etwa 50 MHz</translation>
+        </message>
+        <message>
+            <source>such as 8 MHz, or 4 MHz … 32 MHz</source>
+            <translation>etwa 8 MHz, oder 4 MHz … 32 MHz</translation>
+        </message>
+        <message>
+            <source>such as 90 uA at most 120 uA, or 180 uA + 2 uA/MHz</source>
+            <translation>etwa 90 uA at most 120 uA, oder 180 uA + 2 uA/MHz</translation>
+        </message>
+        <message>
             <source>sum</source>
             <translation>Summe</translation>
         </message>
@@ -7418,6 +7618,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>take {}</source>
             <translation>Fassung {}</translation>
+        </message>
+        <message>
+            <source>taken as {} times the typical figure, as the part does not tell it: {}</source>
+            <translation>als das {}-fache der typischen Angabe genommen, da der Baustein es nicht sagt: {}</translation>
         </message>
         <message>
             <source>takes that keep all of this at once; a click on a tag: must, if possible, set aside</source>
@@ -7784,6 +7988,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>die Aufgaben wiederholen sich erst nach mehr als 100000 Läufen</translation>
         </message>
         <message>
+            <source>the largest current of</source>
+            <translation>der größte Strom von</translation>
+        </message>
+        <message>
             <source>the last step that is reached</source>
             <translation>der letzte Schritt, der erreicht wird</translation>
         </message>
@@ -7870,6 +8078,18 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>the mode '{}' does not say what it draws</source>
             <translation>der Modus „{}“ sagt nicht, was er zieht</translation>
+        </message>
+        <message>
+            <source>the most that is drawn in '{}'</source>
+            <translation>das meiste, was in '{}' fließt</translation>
+        </message>
+        <message>
+            <source>the most that {} draws</source>
+            <translation>das meiste, was {} zieht</translation>
+        </message>
+        <message>
+            <source>the most that {} draws at drive {}</source>
+            <translation>das meiste, was {} bei Antrieb {} zieht</translation>
         </message>
         <message>
             <source>the multiplier '{}' does not say what it draws</source>
@@ -8056,8 +8276,8 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>der Stufe „{}“ von „{}“ fehlt die längste Zeit oder der Verbrauch</translation>
         </message>
         <message>
-            <source>the stages of waking from {} are written by hand</source>
-            <translation>die Stufen des Aufwachens aus {} werden von Hand geschrieben</translation>
+            <source>the stages of waking from {} are several: which is meant is told by hand</source>
+            <translation>die Stufen des Aufwachens aus {} sind mehrere: welche gemeint ist, wird von Hand gesagt</translation>
         </message>
         <message>
             <source>the start-up margin of</source>
@@ -8198,6 +8418,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>there is no take '{}' in which it could be asked</source>
             <translation>es gibt keine Fassung „{}“, in der es verlangt sein könnte</translation>
+        </message>
+        <message>
+            <source>there is no tier '{}'</source>
+            <translation>es gibt keine Stufe '{}'</translation>
         </message>
         <message>
             <source>there is no track in it</source>
@@ -8478,6 +8702,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>typical</source>
             <translation>typischer</translation>
+        </message>
+        <message>
+            <source>typical / most</source>
+            <translation>typisch / größte</translation>
         </message>
         <message>
             <source>typical draw</source>
@@ -8964,6 +9192,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>läuft über nach {}{}, verlangt mindestens {}</translation>
         </message>
         <message>
+            <source>write only</source>
+            <translation>nur schreibbar</translation>
+        </message>
+        <message>
             <source>yes</source>
             <translation>ja</translation>
         </message>
@@ -9198,6 +9430,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{} has no wait states</source>
             <translation>{} hat keine Wartezustände</translation>
+        </message>
+        <message>
+            <source>{} has no {}</source>
+            <translation>{} hat kein {}</translation>
         </message>
         <message>
             <source>{} holds the bus until it can answer: no byte is lost</source>

@@ -255,7 +255,7 @@ Vitals vitalsOf(const Part& part, const Figures& figures) {
     return vitals;
 }
 
-Figures derive(const Part& part, const Plan& plan, const std::string& takeName, const RhythmFigure* played) {
+Figures derive(const Part& part, const Plan& plan, const std::string& takeName, const RhythmFigure* played, const GoOn& goOn) {
     const Take& take = takeNamed(plan, takeName);
     Figures figures;
     figures.part = part.id;
@@ -265,6 +265,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     const Controls controls = resolveControls(part, take, figures.findings);
     figures.tier = controls.tier ? part.tiers[*controls.tier].id : "";
     const Demand demand = demandOf(part, plan, take, controls);
+    orStop(goOn);
     figures.lines = lineRates(part, plan.board, controls, &demand);
     for (NodeIndex node = 0; node < figures.lines.size(); ++node) {
         figures.lines[node].isOn = demand.nodes[node];
@@ -276,7 +277,8 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     judgeLimits(part, plan.board, controls, figures.lines, figures.findings);
     judgeBoard(part, plan, controls, figures.lines, figures.findings);
     figures.waits = waitStates(part, plan.board, controls, figures.lines, figures.findings);
-    figures.promises = judgePromises({part, plan, take, controls, demand, figures.lines, played});
+    orStop(goOn);
+    figures.promises = judgePromises({part, plan, take, controls, demand, figures.lines, played, Detail::result, goOn});
     try {
         // what only a job uses is on, and draws, while that goes on alone
         const bool hasUses = std::any_of(plan.jobs.begin(), plan.jobs.end(), [](const Job& job) { return !job.uses.empty(); }) ||
@@ -284,6 +286,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
                                          [](const Promise& promise) { return !promise.line.whileJob.empty(); });
         const Demand lasting = hasUses ? demandOf(part, plan, take, controls, {false, nullptr}) : demand;
         figures.modes = modeFigures(part, plan, controls, lasting, figures.lines, figures.grid);
+        orStop(goOn);
         dropWhatIsElsewhere(figures);
         judgeWakeUps(part, plan, controls, figures.lines, figures.modes, figures.promises);
     } catch (const RationalOverflow&) {
@@ -294,6 +297,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
                                     phrase("smaller figures in part and plan"),
                                     {}});
     }
+    orStop(goOn);
     figures.routes = routeFigures(part, plan);
     figures.pins = pinFigures(part, plan, figures, demand.peripherals);
     figures.options = optionFigures(part, plan.board, controls.tier ? &part.tiers[*controls.tier] : nullptr);

@@ -76,6 +76,7 @@ public:
         std::vector<PromiseFigure> figures;
         std::map<std::size_t, std::vector<std::size_t>> byPeripheral;
         for (std::size_t i = 0; i < context_.plan.promises.size(); ++i) {
+            orStop(context_.goOn);
             figures.push_back(judgeAlone(i));
             if (figures.back().state == State::elsewhere) {
                 continue;
@@ -93,6 +94,7 @@ public:
             if (figures[i].state == State::elsewhere) {
                 continue;
             }
+            orStop(context_.goOn);
             checkAlsoIn(context_.plan.promises[i].line, figures[i]);
             checkTrigger(i, figures);
             checkChain(i, figures);
@@ -241,6 +243,7 @@ private:
         }
         std::vector<PromiseFigure> lot;
         for (const std::size_t each : sharing) {
+            orStop(context_.goOn);
             lot.push_back(judgeWith(each, held));
         }
         return lot;

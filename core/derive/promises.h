@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/go_on.h"
 #include "base/text.h"
 #include "derive/demand.h"
 #include "derive/figures.h"
@@ -17,6 +18,7 @@ struct PromiseContext {
     const std::vector<LineFigure>& lines;
     const RhythmFigure* played = nullptr; ///< once it is played
     Detail detail = Detail::result;
+    GoOn goOn = {}; ///< asked before each promise; Stopped is thrown where it says no
 };
 
 /// Every promise on clocks, in the plan's order; wake-ups, averages and lives come out as pending. Promises on the

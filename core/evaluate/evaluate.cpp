@@ -83,7 +83,7 @@ Figures evaluateDerived(const Part& part, const Plan& plan, Figures figures, con
     Diagnostics findings;
     RhythmFigure rhythm = playNamed(part, plan, figures, findings, goOn);
     if (hasWatchdog(plan)) {
-        figures = derive(part, plan, figures.take, &rhythm);
+        figures = derive(part, plan, figures.take, &rhythm, goOn);
     }
     figures.rhythm = std::move(rhythm);
     figures.findings.insert(figures.findings.end(), findings.begin(), findings.end());
@@ -110,7 +110,7 @@ std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, 
 }
 
 Figures evaluate(const Part& part, const Plan& plan, const std::string& take, const GoOn& goOn) {
-    return evaluateDerived(part, plan, derive(part, plan, take), goOn);
+    return evaluateDerived(part, plan, derive(part, plan, take, nullptr, goOn), goOn);
 }
 Figures evaluatePromises(const Part& part, const Plan& plan, const std::string& take) {
     Figures figures = derive(part, plan, take);

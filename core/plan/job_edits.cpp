@@ -81,6 +81,13 @@ Text replaceJob(Plan& plan, const std::string& name, Job job) {
             return why;
         }
     }
+    const bool isReferredTo =
+        std::any_of(plan.jobs.begin(), plan.jobs.end(), [&](const Job& each) { return each.after == name; }) ||
+        std::any_of(plan.promises.begin(), plan.promises.end(),
+                    [&](const Promise& promise) { return promise.line.whileJob == name || isFedBy(promise, name); });
+    if (renamed != name && isReferredTo && !isOneWord(renamed)) {
+        return phrase("lines refer to job '{}': it must be called by one word", name);
+    }
     if (job.after == name) {
         job.after = renamed; // which is then told as a ring
     }

@@ -110,4 +110,8 @@ const std::vector<std::string>& handoverForms() {
     return forms;
 }
 
+bool isOneWord(const std::string& name) {
+    return !name.empty() && name.find_first_of(" \t,:\"\n") == std::string::npos;
+}
+
 } // namespace wisetick

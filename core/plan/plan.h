@@ -108,6 +108,9 @@ struct Promise {
     bool operator==(const Promise&) const = default;
 };
 
+/// Whether the lines of promises and jobs can refer to something that is called so: "fed by NAME", "in take NAME".
+bool isOneWord(const std::string& name);
+
 /// Something the firmware does now and then.
 struct Job {
     std::string name;

@@ -271,11 +271,14 @@ private:
         const std::vector<TimelineTake> longestTakes = timelineTakes(Corner::longest);
         const auto isByChance = [](const TimelineJob& job) { return job.isRandom || !job.jitter.isZero(); };
         figure_.isByChance = std::any_of(typical->begin(), typical->end(), isByChance);
+        orStop(goOn_);
         const Rational span = rare_.splitRare(*typical, figure_.isByChance);
+        orStop(goOn_);
         const Timeline typicalLine(rare_.withoutRare(*typical), typicalTakes, restsIn_.has_value(), goOn_);
         const Timeline longestLine(rare_.withoutRare(*longest), longestTakes, restsIn_.has_value(), goOn_);
         const TimelineTotals typ = typicalLine.play(span);
         const TimelineTotals max = longestLine.play(span);
+        orStop(goOn_);
         figure_.span = typ.span;
         figure_.wakeUps = typ.wakeUps;
         figure_.events = typ.runs;
@@ -295,6 +298,7 @@ private:
             rare_.evenOut(*typical, figure_.span, &Slot::timeTyp);
             rare_.evenOut(*longest, figure_.span, &Slot::timeMax);
         }
+        orStop(goOn_);
         rare_.addRare(*typical, typicalTakes, {figure_.span, figure_.wakeUps}, &Slot::timeTyp);
         rare_.addRare(*longest, longestTakes, {figure_.span, figure_.wakeUps}, &Slot::timeMax);
         rare_.boundCut(*longest, longestTakes, figure_.span, !isOneTiming());
@@ -311,7 +315,9 @@ private:
         const auto wholly = figure_.isWhole && rare_.runs().empty() ? gaps : std::nullopt;
         const PlayedJobs all{part_,    plan_,    base_,        lanes_,       timings_, restsIn_,
                              *typical, *longest, typicalTakes, longestTakes, wholly};
+        orStop(goOn_);
         addLatencies(all);
+        orStop(goOn_);
         figure_.runs = jobRuns(all, typ.intervals, max.intervals, figure_.latencies);
         tellWhatWasCut(typ.isSettled && max.isSettled);
         checkKnown();

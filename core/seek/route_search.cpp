@@ -293,8 +293,20 @@ std::vector<std::size_t> RouteSearch::inOrder(std::vector<std::size_t> nodes) co
 /// The shape of all that hangs on a node that nothing is above of yet.
 Shape* RouteSearch::shapeBelow(const Route& route, std::size_t top, std::size_t from) {
     std::vector<std::size_t> nodes;
+    std::vector<signed char> isBelow(space_.nodes.size(), -1); // whether it hangs on the top; -1: not known yet
+    isBelow[top] = 1;
+    std::vector<std::size_t> way;
     for (const std::size_t node : route.nodes) {
-        if (topOf(route, node) == top) {
+        std::size_t at = node;
+        for (way.clear(); isBelow[at] < 0 && route.from[at]; at = inputOf(route, at)) { // each is gone up from once
+            way.push_back(at);
+        }
+        const signed char is = isBelow[at] < 0 ? 0 : isBelow[at];
+        isBelow[at] = is;
+        for (const std::size_t each : way) {
+            isBelow[each] = is;
+        }
+        if (is == 1) {
             nodes.push_back(node);
         }
     }
