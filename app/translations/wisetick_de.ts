@@ -5861,11 +5861,11 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>lines refer to job '{}': it must be called by one word</source>
-            <translation type="unfinished" />
+            <translation>Zeilen beziehen sich auf den Auftrag '{}': sein Name muss ein Wort sein</translation>
         </message>
         <message>
             <source>lines refer to take '{}': it must be called by one word</source>
-            <translation type="unfinished" />
+            <translation>Zeilen beziehen sich auf den Take '{}': sein Name muss ein Wort sein</translation>
         </message>
         <message>
             <source>lines such as #define UART1_RATE_ADDR 0x40001000 and #define UART1_RATE_DIV_Pos 4</source>
