@@ -835,7 +835,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>'{}' can't be a performance level</source>
-            <translation>'{}' kann keine Leistungsstufe sein</translation>
+            <translation>„{}“ kann keine Leistungsstufe sein</translation>
         </message>
         <message>
             <source>'{}' can't be fed from '{}'</source>
@@ -907,15 +907,15 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>'{}' is no current</source>
-            <translation>'{}' ist kein Strom</translation>
+            <translation>„{}“ ist kein Strom</translation>
         </message>
         <message>
             <source>'{}' is no draw</source>
-            <translation>'{}' ist kein Verbrauch</translation>
+            <translation>„{}“ ist kein Verbrauch</translation>
         </message>
         <message>
             <source>'{}' is no factor</source>
-            <translation>'{}' ist kein Faktor</translation>
+            <translation>„{}“ ist kein Faktor</translation>
         </message>
         <message>
             <source>'{}' is no figure of what '{}' gets</source>
@@ -923,7 +923,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>'{}' is no id</source>
-            <translation>'{}' ist keine Kennung</translation>
+            <translation>„{}“ ist keine Kennung</translation>
         </message>
         <message>
             <source>'{}' is no id: a small letter, then small letters, digits, '_' and '-'</source>
@@ -931,7 +931,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>'{}' is no rate</source>
-            <translation>'{}' ist keine Rate</translation>
+            <translation>„{}“ ist keine Rate</translation>
         </message>
         <message>
             <source>'{}' is no rate, such as 8 MHz</source>
@@ -939,7 +939,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>'{}' is no signal of a peripheral</source>
-            <translation>'{}' ist kein Signal einer Peripherie</translation>
+            <translation>„{}“ ist kein Signal einer Peripherie</translation>
         </message>
         <message>
             <source>'{}' is no sleep mode of this part</source>
@@ -955,7 +955,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>'{}' is not in the text</source>
-            <translation>'{}' steht nicht im Text</translation>
+            <translation>„{}“ steht nicht im Text</translation>
         </message>
         <message>
             <source>'{}' is off by</source>
@@ -971,7 +971,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>'{}' stands there twice</source>
-            <translation>'{}' steht zweimal da</translation>
+            <translation>„{}“ steht zweimal da</translation>
         </message>
         <message>
             <source>'{}' trimmed by itself</source>
@@ -1015,7 +1015,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>'{}': only a source has a rate of its own</source>
-            <translation>'{}': nur eine Quelle hat eine eigene Rate</translation>
+            <translation>„{}“: nur eine Quelle hat eine eigene Rate</translation>
         </message>
         <message>
             <source>(1 + seg1) × data prescaler ÷ f, not before the node delay is over</source>
@@ -5861,11 +5861,11 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>lines refer to job '{}': it must be called by one word</source>
-            <translation>Zeilen beziehen sich auf den Auftrag '{}': sein Name muss ein Wort sein</translation>
+            <translation>Zeilen beziehen sich auf die Aufgabe „{}“: ihr Name muss ein Wort sein</translation>
         </message>
         <message>
             <source>lines refer to take '{}': it must be called by one word</source>
-            <translation>Zeilen beziehen sich auf den Take '{}': sein Name muss ein Wort sein</translation>
+            <translation>Zeilen beziehen sich auf die Fassung „{}“: ihr Name muss ein Wort sein</translation>
         </message>
         <message>
             <source>lines such as #define UART1_RATE_ADDR 0x40001000 and #define UART1_RATE_DIV_Pos 4</source>
@@ -8081,7 +8081,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>the most that is drawn in '{}'</source>
-            <translation>das meiste, was in '{}' fließt</translation>
+            <translation>das meiste, was in „{}“ fließt</translation>
         </message>
         <message>
             <source>the most that {} draws</source>
@@ -8421,7 +8421,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>there is no tier '{}'</source>
-            <translation>es gibt keine Stufe '{}'</translation>
+            <translation>es gibt keine Stufe „{}“</translation>
         </message>
         <message>
             <source>there is no track in it</source>
