@@ -229,9 +229,9 @@ private slots:
         renamed.name = "uart1 talks";
         QVERIFY(replaceJob(edited.plan, "kick", renamed).find("called by one word") != std::string::npos);
         QCOMPARE(edited.plan.promises.back().text, std::string("wdog bites after 3 s, fed by kick"));
-        edited.plan.jobs.front().take = edited.plan.active;
+        edited.plan.promises.back().line.inTakes = {edited.plan.active};
         QVERIFY(renameTake(edited.plan, edited.plan.active, "the fast one").find("called by one word") != std::string::npos);
-        edited.plan.jobs.front().take.clear();
+        edited.plan.promises.back().line.inTakes.clear();
         QCOMPARE(renameTake(edited.plan, edited.plan.active, "the fast one"), std::string());
         const PartFile part = readPart(smallPart(kDeep, kSmallTimers), "part");
         const PlanFile plan = readPlan(smallPlan(said("wdog bites after 3 s, fed by nobody"), {}), "plan", &*part.part);

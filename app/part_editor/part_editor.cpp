@@ -29,6 +29,7 @@
 #include <QCloseEvent>
 #include <QDir>
 #include <QFileInfo>
+#include <QHeaderView>
 #include <QInputDialog>
 #include <QKeyEvent>
 #include <QLabel>
@@ -229,6 +230,9 @@ void PartEditor::connectAll() {
     connect(fields_, &FieldsPage::thingWanted, this, &PartEditor::select);
     connect(paste_, &PastePanel::taken, this, &PartEditor::edit);
     connect(paste_, &PastePanel::closed, paste_, &QWidget::hide);
+    connect(unknown_->header(), &QHeaderView::sectionResized, unknown_, [this] { // its rows wrap anew
+        QTimer::singleShot(0, unknown_, [this] { unknown_->doItemsLayout(); });
+    });
     for (QTreeWidget* list : {modes_, unknown_}) {
         connect(list, &QTreeWidget::currentItemChanged, this, [this](const QTreeWidgetItem* item) {
             if (item != nullptr) {
@@ -399,48 +403,6 @@ void PartEditor::readRegisters() {
     text_->setRegisters(content ? readRegisterFile(*content, name.toStdString()).names : std::nullopt);
     side_->setRegisters(text_->registers());
     fields_->show(text_->registers(), owned_);
-}
-
-void PartEditor::setTheme(const Theme& theme) {
-    theme_ = theme;
-    QPalette palette = this->palette();
-    palette.setColor(QPalette::Window, theme.panel);
-    palette.setColor(QPalette::WindowText, theme.ink);
-    palette.setColor(QPalette::Base, theme.panel);
-    palette.setColor(QPalette::AlternateBase, theme.paper);
-    palette.setColor(QPalette::Text, theme.ink);
-    palette.setColor(QPalette::Button, theme.panel);
-    palette.setColor(QPalette::ButtonText, theme.ink);
-    palette.setColor(QPalette::Highlight, theme.selected);
-    palette.setColor(QPalette::HighlightedText, theme.ink);
-    setPalette(palette);
-    for (QWidget* each : std::initializer_list<QWidget*>{left_, faults_, tabs_, tree_, modes_, unknown_, hint_}) {
-        each->setPalette(palette);
-    }
-    for (QAbstractButton* button : tabGroup_->buttons()) {
-        button->setPalette(palette);
-        static_cast<TabButton*>(button)->setTheme(theme);
-    }
-    QPalette dark = palette;
-    dark.setColor(QPalette::Window, theme.head);
-    dark.setColor(QPalette::WindowText, theme.headInk);
-    head_->setPalette(dark);
-    title_->setPalette(dark);
-    dark.setColor(QPalette::WindowText, theme.headMuted);
-    status_->setPalette(dark);
-    title_->setFont(faceFont(Face::bold));
-    status_->setFont(faceFont(Face::small));
-    hint_->setFont(faceFont(Face::small));
-    for (QTreeWidget* list : {modes_, unknown_}) {
-        static_cast<SlimScrollBar*>(list->verticalScrollBar())->setTheme(theme);
-    }
-    static_cast<SlimScrollBar*>(faults_->verticalScrollBar())->setTheme(theme);
-    text_->setTheme(theme);
-    clocks_->setTheme(theme);
-    tree_->setTheme(theme);
-    side_->setTheme(theme);
-    paste_->setTheme(theme);
-    fields_->setTheme(theme);
 }
 
 QString PartEditor::openFile(const QString& path, Origin origin) {

@@ -75,11 +75,10 @@ Text renameTake(Plan& plan, const std::string& name, const std::string& by) {
     if (!why.empty() || take == plan.takes.end()) {
         return why.empty() ? noTake(name) : why;
     }
-    const bool isReferredTo = std::any_of(plan.jobs.begin(), plan.jobs.end(), [&](const Job& job) { return job.take == name; }) ||
-                              std::any_of(plan.promises.begin(), plan.promises.end(), [&](const Promise& promise) {
-                                  const auto& takes = promise.line.inTakes;
-                                  return std::find(takes.begin(), takes.end(), name) != takes.end();
-                              });
+    const bool isReferredTo = std::any_of(plan.promises.begin(), plan.promises.end(), [&](const Promise& promise) {
+        const auto& takes = promise.line.inTakes;
+        return std::find(takes.begin(), takes.end(), name) != takes.end();
+    });
     if (isReferredTo && !isOneWord(by)) {
         return phrase("lines refer to take '{}': it must be called by one word", name);
     }
