@@ -63,8 +63,8 @@ void PartEditor::listUnknown(const std::vector<RankedUnknown>& ranked) {
     const QString current = unknown_->currentItem() == nullptr ? QString() : unknown_->currentItem()->text(kSay);
     const QSignalBlocker silent(unknown_);
     unknown_->clear();
-    unknown_->setHeaderLabels({tr("certain with it"), tr("need it"), tr("in this plan"), tr("in all"),
-                               tr("not told, and what can't be told without it")});
+    unknown_->setHeaderLabels(
+        {tr("certain"), tr("need it"), tr("in plan"), tr("in all"), tr("not told, and what can't be told without it")});
     for (const RankedUnknown& each : ranked) {
         auto* item = new QTreeWidgetItem(unknown_);
         item->setText(0, each.certain == 0 ? QString() : QString::number(each.certain));
@@ -75,7 +75,7 @@ void PartEditor::listUnknown(const std::vector<RankedUnknown>& ranked) {
         for (const std::string& one : each.fact.hangs) {
             hangs << app::text(one);
         }
-        item->setText(kSay, app::text(each.fact.say) + "\n    " + app::text(each.fact.costs) + " " +
+        item->setText(kSay, app::text(each.fact.say) + "\n    " + app::text(each.fact.costs) + "\n    " +
                                 hangs.mid(0, kMostNamed).join(", ") +
                                 (hangs.size() > kMostNamed ? tr(" and %1 more").arg(hangs.size() - kMostNamed) : QString()));
         const QString path = app::text(each.fact.path);

@@ -4516,8 +4516,8 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>innerhalb von zehn Bits aufholen</translation>
         </message>
         <message>
-            <source>certain with it</source>
-            <translation>damit gewiss</translation>
+            <source>certain</source>
+            <translation>gewiss</translation>
         </message>
         <message>
             <source>chained counts</source>
@@ -5388,16 +5388,16 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>in seinem {}</translation>
         </message>
         <message>
+            <source>in plan</source>
+            <translation>im Plan</translation>
+        </message>
+        <message>
             <source>in run</source>
             <translation>im Lauf</translation>
         </message>
         <message>
             <source>in the documents</source>
             <translation>in der Dokumentation</translation>
-        </message>
-        <message>
-            <source>in this plan</source>
-            <translation>in diesem Plan</translation>
         </message>
         <message>
             <source>in tier {}</source>
