@@ -2,6 +2,7 @@
 
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "part_editor/panel_palette.h"
 
 #include <QHeaderView>
 #include <QLabel>
@@ -112,16 +113,7 @@ FieldsPage::FieldsPage(QWidget* parent) : QWidget(parent) {
 }
 
 void FieldsPage::setTheme(const Theme& theme) {
-    QPalette palette = this->palette();
-    palette.setColor(QPalette::Window, theme.panel);
-    palette.setColor(QPalette::WindowText, theme.ink);
-    palette.setColor(QPalette::Base, theme.panel);
-    palette.setColor(QPalette::Text, theme.ink);
-    palette.setColor(QPalette::Button, theme.panel);
-    palette.setColor(QPalette::ButtonText, theme.ink);
-    palette.setColor(QPalette::Highlight, theme.selected);
-    palette.setColor(QPalette::HighlightedText, theme.ink);
-    palette.setColor(QPalette::PlaceholderText, theme.muted);
+    const QPalette palette = panelPalette(this->palette(), theme, theme.panel);
     setPalette(palette);
     for (QWidget* each : findChildren<QWidget*>()) {
         each->setPalette(palette);
@@ -148,7 +140,8 @@ void FieldsPage::show(const std::optional<RegisterNames>& registers, const std::
         const QString name = text(each.facts.name);
         auto* reg = new QTreeWidgetItem(list_);
         reg->setText(0, name);
-        reg->setText(1, text(each.about) + (accessSaid(each.facts.access).isEmpty() ? QString() : ", " + accessSaid(each.facts.access)));
+        reg->setText(1, text(each.about) +
+                            (accessSaid(each.facts.access).isEmpty() ? QString() : ", " + accessSaid(each.facts.access)));
         reg->setData(0, kFieldRole, name);
         for (const DescribedField& field : each.fields) {
             auto* item = new QTreeWidgetItem(reg);

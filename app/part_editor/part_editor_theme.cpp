@@ -4,6 +4,7 @@
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part_editor/fields_page.h"
+#include "part_editor/panel_palette.h"
 #include "part_editor/part_editor.h"
 #include "part_editor/part_side.h"
 #include "part_editor/part_tree.h"
@@ -19,16 +20,8 @@ namespace wisetick::app {
 
 void PartEditor::setTheme(const Theme& theme) {
     theme_ = theme;
-    QPalette palette = this->palette();
-    palette.setColor(QPalette::Window, theme.panel);
-    palette.setColor(QPalette::WindowText, theme.ink);
-    palette.setColor(QPalette::Base, theme.panel);
+    QPalette palette = panelPalette(this->palette(), theme, theme.panel);
     palette.setColor(QPalette::AlternateBase, theme.paper);
-    palette.setColor(QPalette::Text, theme.ink);
-    palette.setColor(QPalette::Button, theme.panel);
-    palette.setColor(QPalette::ButtonText, theme.ink);
-    palette.setColor(QPalette::Highlight, theme.selected);
-    palette.setColor(QPalette::HighlightedText, theme.ink);
     setPalette(palette);
     for (QWidget* each : std::initializer_list<QWidget*>{left_, faults_, tabs_, tree_, modes_, unknown_, hint_}) {
         each->setPalette(palette);

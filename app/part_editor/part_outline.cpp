@@ -1,6 +1,7 @@
 #include "part_editor/part_outline.h"
 
 #include "paint/text.h"
+#include "part_editor/panel_palette.h"
 #include "workshop/text_words.h"
 
 #include <QKeyEvent>
@@ -52,14 +53,7 @@ PartOutline::PartOutline(const QString& content, const Theme& theme, QWidget* pa
     auto* layout = new QVBoxLayout(this);
     layout->addWidget(search_);
     layout->addWidget(list_, 1);
-    QPalette palette = this->palette();
-    palette.setColor(QPalette::Window, theme.paper);
-    palette.setColor(QPalette::WindowText, theme.ink);
-    palette.setColor(QPalette::Base, theme.paper);
-    palette.setColor(QPalette::Text, theme.ink);
-    palette.setColor(QPalette::PlaceholderText, theme.muted);
-    palette.setColor(QPalette::Highlight, theme.selected);
-    palette.setColor(QPalette::HighlightedText, theme.ink);
+    const QPalette palette = panelPalette(this->palette(), theme, theme.paper);
     setPalette(palette);
     search_->setPalette(palette);
     list_->setPalette(palette);

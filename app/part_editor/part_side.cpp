@@ -3,6 +3,7 @@
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part/unknown_facts.h"
+#include "part_editor/panel_palette.h"
 #include "workshop/part_edits.h"
 
 #include <QHeaderView>
@@ -101,14 +102,7 @@ PartSide::PartSide(QWidget* parent) : QWidget(parent) {
 
 void PartSide::setTheme(const Theme& theme) {
     theme_ = theme;
-    QPalette palette = this->palette();
-    palette.setColor(QPalette::Window, theme.paper);
-    palette.setColor(QPalette::WindowText, theme.ink);
-    palette.setColor(QPalette::Base, theme.paper);
-    palette.setColor(QPalette::Text, theme.ink);
-    palette.setColor(QPalette::Highlight, theme.selected);
-    palette.setColor(QPalette::HighlightedText, theme.ink);
-    palette.setColor(QPalette::PlaceholderText, theme.muted);
+    const QPalette palette = panelPalette(this->palette(), theme, theme.paper);
     setPalette(palette);
     for (QWidget* each : findChildren<QWidget*>()) {
         each->setPalette(palette);

@@ -2,6 +2,7 @@
 
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "part_editor/panel_palette.h"
 
 #include <QComboBox>
 #include <QHeaderView>
@@ -21,8 +22,8 @@ namespace wisetick::app {
 namespace {
 
 using Means = PastedColumn::Means;
-constexpr std::array kMeanings{Means::nothing, Means::name,   Means::typ,    Means::max,   Means::min,   Means::both, Means::unit,
-                               Means::tier,    Means::pins,   Means::signal, Means::waits, Means::speed, Means::field};
+constexpr std::array kMeanings{Means::nothing, Means::name, Means::typ,    Means::max,   Means::min,   Means::both, Means::unit,
+                               Means::tier,    Means::pins, Means::signal, Means::waits, Means::speed, Means::field};
 
 QString meansSaid(Means means) {
     switch (means) {
@@ -89,15 +90,8 @@ PastePanel::PastePanel(QWidget* parent) : QWidget(parent) {
 
 void PastePanel::setTheme(const Theme& theme) {
     theme_ = theme;
-    QPalette palette = this->palette();
-    palette.setColor(QPalette::Window, theme.panel);
-    palette.setColor(QPalette::WindowText, theme.ink);
-    palette.setColor(QPalette::Base, theme.panel);
-    palette.setColor(QPalette::Text, theme.ink);
+    QPalette palette = panelPalette(this->palette(), theme, theme.panel);
     palette.setColor(QPalette::ButtonText, theme.thread);
-    palette.setColor(QPalette::Button, theme.panel);
-    palette.setColor(QPalette::Highlight, theme.selected);
-    palette.setColor(QPalette::HighlightedText, theme.ink);
     setPalette(palette);
     for (QWidget* each : findChildren<QWidget*>()) {
         each->setPalette(palette);
