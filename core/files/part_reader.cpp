@@ -401,7 +401,8 @@ public:
     std::vector<OwnedField> fields() const {
         std::vector<OwnedField> all;
         context_.book.eachOwned([&](const Field& field, const std::string& table, const std::string& control) {
-            all.push_back({field, table.substr(table.find('.') + 1), control});
+            const std::string below = table.substr(table.find('.') + 1); // "xs", or "xs.drive" of a table in it
+            all.push_back({field, below.substr(0, below.find('.')), control});
         });
         return all;
     }
