@@ -157,7 +157,8 @@ private slots:
         window_->editPart(document().partPath());
         QVERIFY(window_->partEditor() != nullptr);
         window_->partEditor()->select("core");
-        for (const auto tab : {PartEditor::Tab::text, PartEditor::Tab::tree, PartEditor::Tab::fields, PartEditor::Tab::modes, PartEditor::Tab::unknown}) {
+        for (const auto tab : {PartEditor::Tab::text, PartEditor::Tab::tree, PartEditor::Tab::fields, PartEditor::Tab::modes,
+                               PartEditor::Tab::unknown}) {
             window_->partEditor()->showTab(tab);
             texts << allTexts(window_->partEditor());
         }

@@ -16,10 +16,12 @@ class CoreRowLine : public QObject {
         return "format = \"wisetick-part/1\"\nid = \"p\"\nname = \"P\"\nsupply = { min = \"1.8 V\", max = \"3.6 V\" }\ncore = "
                "\"core\"\n\n[[source]]\nid = \"rc\" # inside\nkind = \"rc\"\nrate = \"8 MHz\"\n\n[[source]]\nid = \"xt\"\nkind = "
                "\"crystal\"\nrange = [\"4 MHz\", \"32 MHz\"]\ndraws = { typ = \"390 uA\", max = \"720 uA\" }\n\n[[line]]\nid = "
-               "\"core\"\nfrom = [\"rc\", \"xt\"]\ndivide = { powers_of = 2, from = 0, to = 6 }\nlimit = { max = \"60 MHz\", ref = "
+               "\"core\"\nfrom = [\"rc\", \"xt\"]\ndivide = { powers_of = 2, from = 0, to = 6 }\nlimit = { max = \"60 MHz\", ref "
+               "= "
                "\"4\" }\n\n[[line]]\neach = [\n  { id = \"bus\", from = \"core\", divide = [1, 2, 4] }, # of the buses\n  { id = "
                "\"fast\", from = \"core\", limit = [{ max = \"10 MHz\" }, { supply_below = \"2 V\", max = \"2 MHz\" }] },\n]\n\n"
-               "[[peripheral]]\nid = \"uart1\"\nkind = \"uart\"\nclock = \"bus\"\nmodes = [{ oversample = 16, divisor = { from = 1, "
+               "[[peripheral]]\nid = \"uart1\"\nkind = \"uart\"\nclock = \"bus\"\nmodes = [{ oversample = 16, divisor = { from = "
+               "1, "
                "to = 65535 } }]\ndraws = { per_mhz = \"2.1 uA\", of = \"bus\" }\n\n[[mode]]\nid = \"run\"\nruns = true\n";
     }
 
@@ -48,13 +50,17 @@ private slots:
             "from = \"rc\"\ndivide = [1, 2]\nlimit = { max = \"132 MHz\", ref = \"4\", min = \"1 MHz\" }\n");
         row("core", "from rc, xt ÷2^0…2^3", "divide = { powers_of = 2, from = 0, to = 3 }\n\n[[line]]");
         row("core", "from rc, xt * 8 ... 256 / 1 .. 8 by 1/2 ≤ 60 MHz",
-            "divide = { from = 1, to = 8, step = \"1/2\" }\nlimit = { max = \"60 MHz\", ref = \"4\" }\nmultiply = { from = 8, to = "
+            "divide = { from = 1, to = 8, step = \"1/2\" }\nlimit = { max = \"60 MHz\", ref = \"4\" }\nmultiply = { from = 8, to "
+            "= "
             "256 }\n");
-        row("bus", "from core ÷ 1, 2 ≤ 66 MHz", "{ id = \"bus\", from = \"core\", divide = [1, 2], limit = { max = \"66 MHz\" } }, # of");
-        row("fast", "from core ÷ 3", "{ id = \"fast\", from = \"core\", limit = [{ max = \"10 MHz\" }, { supply_below = \"2 V\", "
-                                     "max = \"2 MHz\" }], divide = 3 }");
+        row("bus", "from core ÷ 1, 2 ≤ 66 MHz",
+            "{ id = \"bus\", from = \"core\", divide = [1, 2], limit = { max = \"66 MHz\" } }, # of");
+        row("fast", "from core ÷ 3",
+            "{ id = \"fast\", from = \"core\", limit = [{ max = \"10 MHz\" }, { supply_below = \"2 V\", "
+            "max = \"2 MHz\" }], divide = 3 }");
         row("uart1", "from bus, rc draws 1 uA + 3 uA/MHz",
-            "clock = [\"bus\", \"rc\"]\nmodes = [{ oversample = 16, divisor = { from = 1, to = 65535 } }]\ndraws = { base = \"1 uA\", "
+            "clock = [\"bus\", \"rc\"]\nmodes = [{ oversample = 16, divisor = { from = 1, to = 65535 } }]\ndraws = { base = \"1 "
+            "uA\", "
             "per_mhz = \"3 uA\", of = \"bus\" }\n");
         row("uart1", "from bus", "to = 65535 } }]\n\n[[mode]]");
     }

@@ -15,8 +15,8 @@ class QTreeWidget;
 
 namespace wisetick::app {
 
-/// All registers and fields of the description that a part names: what each is for, how it is accessed, its codes, and what of the
-/// part it belongs to. A field is put into the text with Enter or by dragging it there.
+/// All registers and fields of the description that a part names: what each is for, how it is accessed, its codes, and what of
+/// the part it belongs to. A field is put into the text with Enter or by dragging it there.
 class FieldsPage : public QWidget {
     Q_OBJECT
 

@@ -25,9 +25,9 @@ struct OwnedField {
 struct PartFile {
     std::optional<Part> part;
     Diagnostics diagnostics;
-    std::vector<Accepted> accepted = {};      ///< suspicions that are meant so
-    std::vector<Suspicion> suspicions = {};   ///< where it and the description of its registers differ
-    std::vector<Expect> expects = {};         ///< worked examples of its datasheet
+    std::vector<Accepted> accepted = {};    ///< suspicions that are meant so
+    std::vector<Suspicion> suspicions = {}; ///< where it and the description of its registers differ
+    std::vector<Expect> expects = {};       ///< worked examples of its datasheet
     std::vector<OwnedField> fields = {};
     std::map<std::string, Place> places = {}; ///< where each table stands, by its path "line.ref"
 };

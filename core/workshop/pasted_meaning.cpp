@@ -34,7 +34,7 @@ std::string tierIn(const std::string& head, const Part& part) {
 
 /// The supply of "from 2.7 V on" and "below 2.7 V".
 void readSupply(const std::string& head, PastedColumn& column) {
-    static const std::vector<std::pair<std::string, bool>> words{{"below ", true}, {"<", true},         {"from ", false},
+    static const std::vector<std::pair<std::string, bool>> words{{"below ", true},  {"<", true},   {"from ", false},
                                                                  {"\u2265", false}, {">=", false}, {"at least ", false}};
     for (const auto& [word, isBelow] : words) {
         const std::size_t at = head.find(word);

@@ -15,9 +15,9 @@ enum class PastedFact { draws, startup, limit, wakes, rate };
 /// "draws", "start-up", "limit", "waking", "rate".
 std::string factName(PastedFact fact);
 
-/// What a column of the table is. `both` has typical and largest figures on both sides of a stroke; `signal` is what a peripheral's
-/// pins are called; `waits` a number of wait states, beside which the columns of largest rates are; `speed` what those leave;
-/// `field` a register field, of the key.
+/// What a column of the table is. `both` has typical and largest figures on both sides of a stroke; `signal` is what a
+/// peripheral's pins are called; `waits` a number of wait states, beside which the columns of largest rates are; `speed` what
+/// those leave; `field` a register field, of the key.
 struct PastedColumn {
     enum class Means { nothing, name, typ, max, min, both, unit, tier, pins, signal, waits, speed, field };
     Means means = Means::nothing;
@@ -55,10 +55,10 @@ struct PastedRow {
 };
 
 /// What each row of the table would change in the part's text, several things of a row one after the other. Things are found by
-/// their id or name, whatever blanks, signs and capitals; figures get the `ref` where it is not empty. Rows that hold in different
-/// tiers become a list; pins of one signal are put together; wait states become the cases of the core's `[[wait]]`. What is not
-/// clear stays out and says why. `fact`: what figures are whose columns and units leave that open (amperes are draws, seconds
-/// start-ups and of modes the waking, hertz limits).
+/// their id or name, whatever blanks, signs and capitals; figures get the `ref` where it is not empty. Rows that hold in
+/// different tiers become a list; pins of one signal are put together; wait states become the cases of the core's `[[wait]]`.
+/// What is not clear stays out and says why. `fact`: what figures are whose columns and units leave that open (amperes are draws,
+/// seconds start-ups and of modes the waking, hertz limits).
 std::vector<PastedRow> pastedRows(const PastedCells& cells, const PastedMeaning& meaning, const std::string& text,
                                   const Part& part, const std::string& ref, std::optional<PastedFact> fact = std::nullopt);
 

@@ -22,9 +22,8 @@ const std::string* valueOf(const Keys& keys, const std::string& key) {
 }
 
 bool hasOnly(const Keys& keys, std::initializer_list<const char*> allowed) {
-    return std::all_of(keys.begin(), keys.end(), [&](const auto& each) {
-        return std::find(allowed.begin(), allowed.end(), each.first) != allowed.end();
-    });
+    return std::all_of(keys.begin(), keys.end(),
+                       [&](const auto& each) { return std::find(allowed.begin(), allowed.end(), each.first) != allowed.end(); });
 }
 
 /// What stands between quotes; nothing where it is no text.
@@ -88,13 +87,15 @@ std::optional<std::string> factorsSaid(const std::string& value) {
     const Keys keys = keysOfTable(value);
     const std::string* from = valueOf(keys, "from");
     const std::string* to = valueOf(keys, "to");
-    if (from == nullptr || to == nullptr || !single(*from) || !single(*to) || !hasOnly(keys, {"from", "to", "step", "powers_of"})) {
+    if (from == nullptr || to == nullptr || !single(*from) || !single(*to) ||
+        !hasOnly(keys, {"from", "to", "step", "powers_of"})) {
         return std::nullopt;
     }
     const std::string* step = valueOf(keys, "step");
     const std::string* base = valueOf(keys, "powers_of");
     const std::string power = base == nullptr ? std::string() : *base + "^";
-    return power + *single(*from) + " … " + power + *single(*to) + (step == nullptr ? "" : " by " + single(*step).value_or(*step));
+    return power + *single(*from) + " … " + power + *single(*to) +
+           (step == nullptr ? "" : " by " + single(*step).value_or(*step));
 }
 
 /// `least` and `most` of a limit; nothing where it is said otherwise.
@@ -151,9 +152,8 @@ using SaidLine = std::map<Clause, SaidClause>;
 
 const std::vector<std::pair<std::string, Clause>>& clauseWords() {
     static const std::vector<std::pair<std::string, Clause>> words{
-        {"from", Clause::from},   {"÷", Clause::divide},  {"/", Clause::divide}, {"×", Clause::multiply}, {"*", Clause::multiply},
-        {"≤", Clause::most},    {"<=", Clause::most},  {"≥", Clause::least},    {">=", Clause::least},
-        {"draws", Clause::draws}};
+        {"from", Clause::from}, {"÷", Clause::divide}, {"/", Clause::divide}, {"×", Clause::multiply}, {"*", Clause::multiply},
+        {"≤", Clause::most},    {"<=", Clause::most},  {"≥", Clause::least},  {">=", Clause::least},   {"draws", Clause::draws}};
     return words;
 }
 
@@ -202,7 +202,8 @@ public:
                 take(key, Clause::rate, list ? std::optional(joined(*list)) : std::nullopt);
             } else if (key == "range") {
                 const auto list = listOf(value);
-                take(key, Clause::rate, list && list->size() == 2 ? std::optional((*list)[0] + " … " + (*list)[1]) : std::nullopt);
+                take(key, Clause::rate,
+                     list && list->size() == 2 ? std::optional((*list)[0] + " … " + (*list)[1]) : std::nullopt);
             } else if (key == "limit") {
                 const auto limit = limitSaid(value);
                 if (!limit) {
@@ -405,7 +406,8 @@ tl::expected<std::string, TextError> drawsValue(const SaidClause& clause, const 
     }
     const Keys old = keysOfTable(before);
     if (!amount.empty()) {
-        const bool isBase = most.empty() && (valueOf(old, "base") != nullptr || (!slope.empty() && valueOf(old, "typ") == nullptr));
+        const bool isBase =
+            most.empty() && (valueOf(old, "base") != nullptr || (!slope.empty() && valueOf(old, "typ") == nullptr));
         keys.emplace_back(isBase ? "base" : "typ", quoted(amount));
     }
     if (!most.empty()) {
@@ -446,7 +448,8 @@ public:
         }
         std::string rateKey = !row_.value("range").empty() ? "range" : (row_.value("rates").empty() ? "rate" : "rates");
         const std::string rateBefore = rateKey;
-        put(Clause::rate, rateKey, [&](const SaidClause& said) { return rateValue(said, rateKey); }, &rateKey);
+        put(
+            Clause::rate, rateKey, [&](const SaidClause& said) { return rateValue(said, rateKey); }, &rateKey);
         if (rateKey != rateBefore && !fault_) {
             row_.set(rateBefore, "");
         }
@@ -488,8 +491,8 @@ private:
                 continue;
             }
             if (said != line_.end() && !readQuantity(said->second.text, Unit::hertz)) {
-                fault_ = fault_ ? fault_
-                                : wrong(said->second, phrase("'{}' is no rate", said->second.text), phrase("such as 50 MHz"));
+                fault_ =
+                    fault_ ? fault_ : wrong(said->second, phrase("'{}' is no rate", said->second.text), phrase("such as 50 MHz"));
                 return;
             }
             if (said != line_.end()) {
@@ -527,9 +530,10 @@ std::string rowLine(const std::string& text, const std::string& id) {
     }
     std::string line;
     const std::map<Clause, std::string> said = row.said().said;
-    for (const auto& [clause, word] : {std::pair(Clause::rate, ""), std::pair(Clause::from, "from "), std::pair(Clause::multiply, "× "),
-                                       std::pair(Clause::divide, "÷ "), std::pair(Clause::least, "≥ "), std::pair(Clause::most, "≤ "),
-                                       std::pair(Clause::draws, "draws ")}) {
+    for (const auto& [clause, word] :
+         {std::pair(Clause::rate, ""), std::pair(Clause::from, "from "), std::pair(Clause::multiply, "× "),
+          std::pair(Clause::divide, "÷ "), std::pair(Clause::least, "≥ "), std::pair(Clause::most, "≤ "),
+          std::pair(Clause::draws, "draws ")}) {
         if (const auto found = said.find(clause); found != said.end()) {
             line += (line.empty() ? "" : " ") + std::string(word) + found->second;
         }

@@ -14,7 +14,8 @@ using cli::LspServer;
 using nlohmann::json;
 using test::Random;
 
-const std::vector<std::string> kWords{"divide", "uart1", "bus_a", "40 MHz", "[[line]]", "\n", "\"", "= ", "say", "÷", "\U0001F600", "#", "]", "x"};
+const std::vector<std::string> kWords{"divide", "uart1", "bus_a", "40 MHz",     "[[line]]", "\n", "\"",
+                                      "= ",     "say",   "÷",     "\U0001F600", "#",        "]",  "x"};
 
 [[noreturn]] void breakOff(const std::string& what, const json& message) {
     std::fprintf(stderr, "%s\n%s\n", what.c_str(), message.dump().c_str());
@@ -145,7 +146,8 @@ json spoiled(json message, Random& random) {
 bool feedLsp(std::string_view choices) {
     Random random(choices);
     static const std::string top = test::sourceDir();
-    static const std::string files[] = {"examples/door-sensor.plan.toml", "examples/orchard-sprayer.plan.toml", "parts/gorse-12.part.toml"};
+    static const std::string files[] = {"examples/door-sensor.plan.toml", "examples/orchard-sprayer.plan.toml",
+                                        "parts/gorse-12.part.toml"};
     static const std::string texts[] = {test::fileText(top + "/" + files[0]), test::fileText(top + "/" + files[1]),
                                         test::fileText(top + "/" + files[2])};
     const auto which = static_cast<std::size_t>(random.whole(0, 2));
@@ -175,7 +177,7 @@ bool feedLsp(std::string_view choices) {
         checkRanges(session.diagnostics(uri), text, session.diagnostics(uri));
 
         static const std::vector<std::string> asked{"completion", "hover",      "definition", "references", "prepareRename",
-                                            "rename",     "codeAction", "inlayHint",  "codeLens",   "documentSymbol"};
+                                                    "rename",     "codeAction", "inlayHint",  "codeLens",   "documentSymbol"};
         const std::string method = "textDocument/" + random.pick(asked);
         const auto place = text.place(random);
         json parameters{{"textDocument", document},
@@ -189,7 +191,8 @@ bool feedLsp(std::string_view choices) {
             checkRanges(answer, text, answer);
         }
         if (random.whole(0, 3) == 0) {
-            session.handle(spoiled({{"jsonrpc", "2.0"}, {"id", 1000 + step}, {"method", method}, {"params", parameters}}, random));
+            session.handle(
+                spoiled({{"jsonrpc", "2.0"}, {"id", 1000 + step}, {"method", method}, {"params", parameters}}, random));
         }
     }
     Session fresh(top);
