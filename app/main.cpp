@@ -184,6 +184,8 @@ int main(int argc, char** argv) {
         window.partEditor()->fieldsPage()->search()->setText(parser.value("select").section('/', 1));
     } else if (isOfThePart && parser.value("select").startsWith("unknown/")) {
         window.partEditor()->showTab(wisetick::app::PartEditor::Tab::unknown);
+    } else if (isOfThePart && parser.value("select").startsWith("modes/")) {
+        window.partEditor()->showTab(wisetick::app::PartEditor::Tab::modes);
     } else if (isOfThePart) { // a thing of the part, in its tree
         window.partEditor()->showTab(wisetick::app::PartEditor::Tab::tree);
         window.partEditor()->select(parser.value("select").section('/', -1));

@@ -9,13 +9,16 @@
 #include "part_editor/paste_panel.h"
 
 #include <QClipboard>
+#include <QHeaderView>
 #include <QLabel>
 #include <QListWidget>
 #include <QMenu>
 #include <QMimeData>
 #include <QPushButton>
 #include <QTableWidget>
+#include <QTextDocument>
 #include <QTimer>
+#include <QTreeWidgetItemIterator>
 
 using namespace wisetick;
 using namespace wisetick::app;
@@ -294,6 +297,54 @@ private slots:
         QVERIFY(editor()->side()->unknown()->item(0)->text().contains("rcs"));
         editor()->showTab(PartEditor::Tab::modes);
         QCOMPARE(editor()->modes()->topLevelItemCount(), static_cast<int>(readPart(marramText(), "part").part->modes.size()));
+    }
+
+    /// Measured a second way, by laying each text out as a document: no row is lower, and no column narrower, than what stands
+    /// there.
+    void nothingIsCutByLargeLetters() {
+        const QFont before = QApplication::font();
+        const auto back = qScopeGuard([&] { QApplication::setFont(before); });
+        QFont large = before;
+        large.setPointSizeF(13);
+        QApplication::setFont(large);
+        for (const char* name : {"gorse-12.part.toml", "gorse-12.svd"}) {
+            const QString path = folder_->filePath(name);
+            QVERIFY(QFile::copy(QString::fromStdString(sourceDir()) + "/parts/" + name, path));
+            QFile(path).setPermissions(QFile::ReadOwner | QFile::WriteOwner);
+        }
+        window_->editPart(folder_->filePath("gorse-12.part.toml"));
+        editor()->resize(1280, 800);
+        editor()->edit(QString::fromStdString(replaced(content(), "supply = {", "registers = \"gorse-12.svd\"\nsupply = {") +
+                                              "\n[[register]]\nname = \"T8HIGH\"\naddress = 0x5001_0000\n\n[[register]]\nname = "
+                                              "\"T8LOW\"\naddress = 0x5001_0004\n"));
+        const std::pair<PartEditor::Tab, QTreeWidget*> lists[] = {{PartEditor::Tab::tree, editor()->tree()},
+                                                                  {PartEditor::Tab::fields, editor()->fieldsPage()->list()},
+                                                                  {PartEditor::Tab::modes, editor()->modes()},
+                                                                  {PartEditor::Tab::unknown, editor()->unknown()}};
+        for (const auto& [tab, list] : lists) {
+            editor()->showTab(tab);
+            QTRY_VERIFY(!editor()->isRanking());
+            QTRY_VERIFY(!list->itemDelegate()->findChild<QTimer*>()->isActive()); // rows are laid out once the columns stand
+            QVERIFY(list->header()->length() <= list->viewport()->width());
+            int wrapped = 0;
+            for (QTreeWidgetItemIterator each(list, QTreeWidgetItemIterator::NotHidden); *each != nullptr; ++each) {
+                for (int column = 0; column < list->columnCount(); ++column) {
+                    const QModelIndex index = list->indexFromItem(*each, column);
+                    QTextDocument text;
+                    text.setDocumentMargin(0);
+                    text.setDefaultFont((*each)->data(column, Qt::FontRole).isValid() ? (*each)->font(column) : list->font());
+                    text.setPlainText((*each)->text(column));
+                    const QRect place = list->visualRect(index);
+                    text.setTextWidth(place.width() - 6);
+                    const QString said =
+                        QString("%1 wide, %2 high: %3").arg(place.width()).arg(place.height()).arg((*each)->text(column));
+                    QVERIFY2(text.size().height() <= place.height() + 1, qPrintable(said));
+                    QVERIFY2(text.idealWidth() <= place.width(), qPrintable(said));
+                    wrapped += text.size().height() > 2 * QFontMetricsF(text.defaultFont()).height() - 2 ? 1 : 0;
+                }
+            }
+            QVERIFY2(wrapped > 0 || tab == PartEditor::Tab::modes, qPrintable(list->accessibleName()));
+        }
     }
 
     void fieldsOfADescriptionAreFound() {

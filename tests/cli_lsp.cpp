@@ -1,17 +1,31 @@
 #include "cli_support.h"
+#include "json_schema.h"
 
 #include <QUrl>
 
 using namespace wisetick::test;
 
-/// A client of the Language Server Protocol: what an editor does, and whether what comes back is as the protocol says.
+/// A client of the Language Server Protocol: what an editor does. Every message, there and back, is held against the protocol's
+/// own types of messages (lsp/messages.schema.json).
 class CliLsp : public CliFixture {
     Q_OBJECT
 
     std::unique_ptr<QProcess> server_;
     QByteArray read_;
     int id_ = 0;
+    std::string asked_; ///< the method of the last request
     QList<QJsonObject> notes_;
+    JsonSchema schema_{nlohmann::json::parse(fileText(sourceDir() + "/tests/lsp/messages.schema.json"))};
+    std::map<std::string, int> held_; ///< how many messages of each kind were held against them
+
+    void hold(const QByteArray& content, const std::string& asked) {
+        const auto message = nlohmann::json::parse(content.toStdString());
+        const std::string fault = lspFault(schema_, asked, message);
+        if (!fault.empty()) {
+            qFatal("not of the protocol: %s\n%s", fault.c_str(), content.constData());
+        }
+        ++held_[message.value("method", asked)];
+    }
 
     void send(const QJsonObject& message) {
         const QByteArray content = QJsonDocument(message).toJson(QJsonDocument::Compact);
@@ -34,6 +48,7 @@ class CliLsp : public CliFixture {
                     if (message["jsonrpc"] != "2.0") {
                         qFatal("not JSON-RPC 2.0: %s", content.constData());
                     }
+                    hold(content, asked_);
                     return message;
                 }
             }
@@ -46,6 +61,7 @@ class CliLsp : public CliFixture {
 
     /// The whole response; notifications that come before it are kept.
     QJsonValue request(const QString& method, const QJsonValue& parameters) {
+        asked_ = method.toStdString();
         send({{"jsonrpc", "2.0"}, {"id", ++id_}, {"method", method}, {"params", parameters}});
         for (;;) {
             const QJsonObject message = receive();
@@ -361,6 +377,41 @@ private slots:
         QVERIFY(wrong.waitForFinished(10000));
         QCOMPARE(wrong.exitCode(), 2);
         QVERIFY(wrong.readAllStandardError().contains("a header without a colon"));
+    }
+
+    void whatTheProtocolDoesNotSayIsFound() {
+        using nlohmann::json;
+        const json begin{{"line", 1}, {"character", 2}};
+        const json range{{"start", begin}, {"end", begin}};
+        const auto fault = [&](const std::string& asked, const json& result) {
+            return lspFault(schema_, asked, {{"jsonrpc", "2.0"}, {"id", 1}, {"result", result}});
+        };
+        const json hover{{"contents", {{"kind", "markdown"}, {"value", "x"}}}, {"range", range}};
+        QCOMPARE(fault("textDocument/hover", hover), std::string());
+        QCOMPARE(fault("textDocument/hover", nullptr), std::string());
+        for (const char* pointer : {"/contents/kind", "/contents/value", "/range/start/line", "/range/end", "/contents"}) {
+            json spoiled = hover;
+            spoiled[json::json_pointer(pointer)] = true;
+            QVERIFY2(!fault("textDocument/hover", spoiled).empty(), pointer);
+        }
+        json more = hover;
+        more["colour"] = "red";
+        QVERIFY(!fault("textDocument/hover", more).empty());
+        QVERIFY(!fault("textDocument/definition", json::array({{{"uri", "file:///x"}}})).empty()); // without its range
+        QVERIFY(!fault("textDocument/inlayHint", json::array({{{"position", begin}}})).empty());   // without its label
+        QVERIFY(!fault("textDocument/nonsense", nullptr).empty());
+        QVERIFY(!lspFault(schema_, "", {{"method", "textDocument/publishDiagnostics"}, {"params", {{"uri", "x"}}}}).empty());
+        QVERIFY(!lspFault(schema_, "", {{"id", 1}, {"error", {{"code", "bad"}, {"message", "x"}}}}).empty());
+    }
+
+    /// After all others: nothing that the server says was left out.
+    void everyKindOfMessageWasHeld() {
+        for (const char* method : {"initialize", "shutdown", "completion", "hover", "definition", "references", "prepareRename",
+                                   "rename", "codeAction", "inlayHint", "codeLens", "documentSymbol", "publishDiagnostics"}) {
+            const std::string name = method;
+            const bool isOfText = name != "initialize" && name != "shutdown";
+            QVERIFY2(held_[isOfText ? "textDocument/" + name : name] > 0, method);
+        }
     }
 };
 

@@ -1,10 +1,9 @@
 #include "files/part_reader.h"
 #include "files/plan_reader.h"
+#include "json_schema.h"
 #include "support.h"
 
 #include <toml++/toml.h>
-
-#include <nlohmann/json.hpp>
 
 #include <filesystem>
 #include <regex>
@@ -16,79 +15,6 @@ using namespace wisetick::test;
 using Json = nlohmann::json;
 
 namespace {
-
-/// As much of JSON Schema as the project's schemas use. Gives what does not fit, or an empty text.
-class Validator {
-public:
-    explicit Validator(const Json& schema) : root_(schema) {}
-    std::string check(const Json& value) const { return check(value, root_, ""); }
-
-private:
-    std::string check(const Json& value, const Json& schema, const std::string& path) const {
-        if (schema.contains("$ref")) {
-            const auto name = schema["$ref"].get<std::string>();
-            return check(value, root_.at("$defs").at(name.substr(name.rfind('/') + 1)), path);
-        }
-        if (schema.contains("anyOf")) {
-            for (const Json& each : schema["anyOf"]) {
-                if (check(value, each, path).empty()) {
-                    return {};
-                }
-            }
-            return path + " fits none of its forms";
-        }
-        if (schema.contains("const") && value != schema["const"]) {
-            return path + " is not " + schema["const"].dump();
-        }
-        if (schema.contains("enum") && std::find(schema["enum"].begin(), schema["enum"].end(), value) == schema["enum"].end()) {
-            return path + " is none of " + schema["enum"].dump();
-        }
-        const std::string type = schema.value("type", "");
-        if ((type == "string" && !value.is_string()) || (type == "integer" && !value.is_number_integer()) ||
-            (type == "boolean" && !value.is_boolean()) || (type == "array" && !value.is_array()) ||
-            (type == "object" && !value.is_object())) {
-            return path + " is no " + type;
-        }
-        if (schema.contains("pattern") &&
-            !std::regex_search(value.get<std::string>(), std::regex(schema["pattern"].get<std::string>()))) {
-            return path + " does not match " + schema["pattern"].dump();
-        }
-        if (schema.contains("minimum") && value < schema["minimum"]) {
-            return path + " is too small";
-        }
-        for (std::size_t i = 0; schema.contains("items") && i < value.size(); ++i) {
-            const std::string fault = check(value[i], schema["items"], path + "[" + std::to_string(i) + "]");
-            if (!fault.empty()) {
-                return fault;
-            }
-        }
-        return type == "object" ? checkMembers(value, schema, path) : std::string();
-    }
-
-    std::string checkMembers(const Json& value, const Json& schema, const std::string& path) const {
-        for (const Json& key : schema.value("required", Json::array())) {
-            if (!value.contains(key.get<std::string>())) {
-                return path + " lacks " + key.dump();
-            }
-        }
-        const Json properties = schema.value("properties", Json::object());
-        const Json others = schema.value("additionalProperties", Json(true));
-        for (const auto& [key, member] : value.items()) {
-            const bool isNamed = properties.contains(key);
-            if (!isNamed && others == false) {
-                return path + "." + key + " is not known";
-            }
-            const Json each = isNamed ? properties[key] : (others.is_object() ? others : Json::object());
-            const std::string fault = check(member, each, path + "." + key);
-            if (!fault.empty()) {
-                return fault;
-            }
-        }
-        return {};
-    }
-
-    const Json& root_;
-};
 
 Json schemaOf(const std::string& kind) {
     return Json::parse(fileText(sourceDir() + "/docs/schema/" + kind + ".schema.json"));
@@ -129,7 +55,7 @@ private slots:
                     continue; // what an example hands over, or a window's lock
                 }
                 const Json schema = schemaOf(kind);
-                QCOMPARE(Validator(schema).check(asJson(fileText(entry.path().string()))), std::string());
+                QCOMPARE(JsonSchema(schema).check(asJson(fileText(entry.path().string()))), std::string());
             }
         }
     }
@@ -194,12 +120,12 @@ private slots:
 
     void faultsAreSeen() {
         const Json part = schemaOf("part");
-        QCOMPARE(Validator(part).check(asJson(replaced(marramText(), "kind = \"crystal\"", "kind = \"cristal\""))),
+        QCOMPARE(JsonSchema(part).check(asJson(replaced(marramText(), "kind = \"crystal\"", "kind = \"cristal\""))),
                  std::string(".source[0].kind is none of [\"crystal\",\"rc\",\"clock-in\"]"));
-        QCOMPARE(Validator(part).check(asJson(replaced(marramText(), "pins =", "pims ="))),
+        QCOMPARE(JsonSchema(part).check(asJson(replaced(marramText(), "pins =", "pims ="))),
                  std::string(".source[0].pims is not known"));
         const Json plan = schemaOf("plan");
-        QCOMPARE(Validator(plan).check(asJson(replaced(orchardText(), "capacity =", "capacitance ="))),
+        QCOMPARE(JsonSchema(plan).check(asJson(replaced(orchardText(), "capacity =", "capacitance ="))),
                  std::string(".board.battery lacks \"capacity\""));
     }
 };

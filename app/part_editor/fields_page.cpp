@@ -3,6 +3,7 @@
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part_editor/panel_palette.h"
+#include "part_editor/wrapped_rows.h"
 
 #include <QHeaderView>
 #include <QLabel>
@@ -84,7 +85,7 @@ FieldsPage::FieldsPage(QWidget* parent) : QWidget(parent) {
     list_->header()->setSectionResizeMode(2, QHeaderView::ResizeToContents);
     list_->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    list_->setWordWrap(true);
+    new WrappedRows(list_);
     list_->setDragEnabled(true);
     list_->setDragDropMode(QAbstractItemView::DragOnly);
     list_->setExpandsOnDoubleClick(false);

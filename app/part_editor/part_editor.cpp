@@ -17,6 +17,7 @@
 #include "part_editor/part_tree.h"
 #include "part_editor/paste_panel.h"
 #include "part_editor/tab_button.h"
+#include "part_editor/wrapped_rows.h"
 
 #include "quantity/quantity_print.h"
 #include "workshop/part_edits.h"
@@ -69,10 +70,9 @@ PartEditor::PartEditor(QString ownParts, Plan plan, const Theme& theme, QWidget*
     for (QTreeWidget* list : {modes_, unknown_}) {
         list->setFrameShape(QFrame::NoFrame);
         list->setRootIsDecorated(false);
-        list->setWordWrap(true);
         list->setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
         list->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-        list->setTextElideMode(Qt::ElideNone);
+        new WrappedRows(list);
     }
     modes_->setAccessibleName(tr("Modes of the part"));
     unknown_->setAccessibleName(tr("What the part does not tell"));
@@ -230,9 +230,6 @@ void PartEditor::connectAll() {
     connect(fields_, &FieldsPage::thingWanted, this, &PartEditor::select);
     connect(paste_, &PastePanel::taken, this, &PartEditor::edit);
     connect(paste_, &PastePanel::closed, paste_, &QWidget::hide);
-    connect(unknown_->header(), &QHeaderView::sectionResized, unknown_, [this] { // its rows wrap anew
-        QTimer::singleShot(0, unknown_, [this] { unknown_->doItemsLayout(); });
-    });
     for (QTreeWidget* list : {modes_, unknown_}) {
         connect(list, &QTreeWidget::currentItemChanged, this, [this](const QTreeWidgetItem* item) {
             if (item != nullptr) {

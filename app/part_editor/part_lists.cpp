@@ -19,7 +19,7 @@ constexpr int kSay = 4;             ///< the column of what is not told
 
 void PartEditor::showModes() {
     modes_->clear();
-    modes_->setHeaderLabels({tr("mode"), tr("draws"), tr("at most"), tr("first instruction"), tr("at most")});
+    modes_->setHeaderLabels({tr("mode"), tr("draws"), tr("at most"), tr("wakes in"), tr("at most")});
     if (!document_.isOpen()) {
         return;
     }
@@ -38,8 +38,8 @@ void PartEditor::showModes() {
         item->setData(0, Qt::UserRole, app::text(mode.id));
         item->setForeground(2, isKnown ? theme_.ink : theme_.strained);
     }
-    for (int column = 0; column < modes_->columnCount(); ++column) {
-        modes_->header()->setSectionResizeMode(column, QHeaderView::ResizeToContents);
+    for (int column = 0; column < modes_->columnCount(); ++column) { // the figures share what the names leave
+        modes_->header()->setSectionResizeMode(column, column == 0 ? QHeaderView::ResizeToContents : QHeaderView::Stretch);
     }
 }
 
@@ -63,8 +63,7 @@ void PartEditor::listUnknown(const std::vector<RankedUnknown>& ranked) {
     const QString current = unknown_->currentItem() == nullptr ? QString() : unknown_->currentItem()->text(kSay);
     const QSignalBlocker silent(unknown_);
     unknown_->clear();
-    unknown_->setHeaderLabels(
-        {tr("certain"), tr("need it"), tr("in plan"), tr("in all"), tr("not told, and what can't be told without it")});
+    unknown_->setHeaderLabels({tr("certain"), tr("need it"), tr("in plan"), tr("in all"), tr("not told")});
     for (const RankedUnknown& each : ranked) {
         auto* item = new QTreeWidgetItem(unknown_);
         item->setText(0, each.certain == 0 ? QString() : QString::number(each.certain));

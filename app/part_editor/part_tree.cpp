@@ -2,6 +2,7 @@
 
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "part_editor/wrapped_rows.h"
 #include "quantity/quantity_print.h"
 
 #include <QHeaderView>
@@ -9,7 +10,6 @@
 #include <QLineEdit>
 #include <QPointer>
 #include <QScrollBar>
-#include <QStyledItemDelegate>
 
 #include <algorithm>
 
@@ -19,6 +19,7 @@ namespace {
 
 constexpr int kId = Qt::UserRole;
 constexpr std::int64_t kFewValues = 6;
+constexpr int kNamesHave = 55; ///< of a hundred parts of the width, at most
 
 /// "1, 2, 4, 8, 16", or the ends of what there is much of: "1 … 512".
 QString valuesSaid(const FactorSet& set) {
@@ -34,11 +35,11 @@ QString valuesSaid(const FactorSet& set) {
 }
 
 /// The line of a row while it is typed. What is wrong stays open, and is said.
-class RowDelegate : public QStyledItemDelegate {
+class RowDelegate : public WrappedRows {
 public:
     RowDelegate(PartTree* tree, std::function<QString(const QString&)> lineOf,
                 std::function<QString(const QString&, const QString&)> faultOf)
-        : QStyledItemDelegate(tree), tree_(tree), lineOf_(std::move(lineOf)), faultOf_(std::move(faultOf)) {}
+        : WrappedRows(tree, Qt::AlignVCenter), tree_(tree), lineOf_(std::move(lineOf)), faultOf_(std::move(faultOf)) {}
 
     QWidget* createEditor(QWidget* parent, const QStyleOptionViewItem&, const QModelIndex& index) const override {
         auto* line = new QLineEdit(parent);
@@ -69,7 +70,7 @@ protected:
         if (key == Qt::Key_Escape) {
             emit tree_->lineRefused({});
         }
-        return QStyledItemDelegate::eventFilter(watched, event);
+        return WrappedRows::eventFilter(watched, event);
     }
 
 private:
@@ -129,11 +130,9 @@ PartTree::PartTree(QWidget* parent) : QTreeWidget(parent) {
     setColumnCount(2);
     setHeaderHidden(true);
     setIndentation(18);
-    setUniformRowHeights(true);
     setVerticalScrollBar(new SlimScrollBar(Qt::Vertical));
     setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     header()->setStretchLastSection(true);
-    header()->setSectionResizeMode(0, QHeaderView::ResizeToContents);
     setEditTriggers(QAbstractItemView::EditKeyPressed | QAbstractItemView::DoubleClicked);
     setExpandsOnDoubleClick(false);
     connect(this, &QTreeWidget::currentItemChanged, this, [this] { emit selectionMoved(selected()); });
@@ -209,8 +208,19 @@ void PartTree::show(const Part& part) {
         }
     }
     expandAll();
+    shareColumns();
     select(before);
     verticalScrollBar()->setValue(scrolled);
+}
+
+/// Names have the width that they need, but leave what can be set there the rest; then they wrap.
+void PartTree::shareColumns() {
+    header()->resizeSection(0, std::min(sizeHintForColumn(0), viewport()->width() * kNamesHave / 100));
+}
+
+void PartTree::resizeEvent(QResizeEvent* event) {
+    QTreeWidget::resizeEvent(event);
+    shareColumns();
 }
 
 QString PartTree::selected() const {
@@ -229,7 +239,7 @@ void PartTree::select(const QString& id) {
 
 void PartTree::setLines(std::function<QString(const QString&)> lineOf,
                         std::function<QString(const QString&, const QString&)> faultOf) {
-    setItemDelegateForColumn(1, new RowDelegate(this, std::move(lineOf), std::move(faultOf)));
+    new RowDelegate(this, std::move(lineOf), std::move(faultOf));
 }
 
 bool PartTree::edit(const QModelIndex& index, EditTrigger trigger, QEvent* event) {

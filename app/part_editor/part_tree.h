@@ -42,8 +42,10 @@ protected:
     /// Of a row its line is edited, whatever column it is asked of.
     bool edit(const QModelIndex& index, EditTrigger trigger, QEvent* event) override;
     void keyPressEvent(QKeyEvent* event) override;
+    void resizeEvent(QResizeEvent* event) override;
 
 private:
+    void shareColumns();
     QTreeWidgetItem* add(QTreeWidgetItem* above, const QString& id, const QString& name, const QString& say);
     void addNode(const Part& part, NodeIndex node, QTreeWidgetItem* above);
 

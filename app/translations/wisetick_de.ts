@@ -6540,10 +6540,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>nicht angegeben</translation>
         </message>
         <message>
-            <source>not told, and what can't be told without it</source>
-            <translation>nicht gesagt, und was sich ohne es nicht sagen lässt</translation>
-        </message>
-        <message>
             <source>not told: it must be ready before</source>
             <translation>nicht angegeben: es muss vorher bereit sein</translation>
         </message>

@@ -1,5 +1,6 @@
 #include "made_lsp.h"
 
+#include "../json_schema.h"
 #include "../support.h"
 #include "lsp_server.h"
 
@@ -84,7 +85,8 @@ void checkRanges(const json& said, const Mirror& text, const json& whole) {
 class Session {
 public:
     explicit Session(const std::string& top)
-        : server_(Shelf({top + "/parts"}), top + "/docs", [this](const json& message) { take(message); }) {
+        : schema_(schemaOf(top)),
+          server_(Shelf({top + "/parts"}), top + "/docs", [this](const json& message) { take(message); }) {
         request("initialize", {{"capabilities", json::object()}});
         handle({{"jsonrpc", "2.0"}, {"method", "initialized"}, {"params", json::object()}});
     }
@@ -94,6 +96,7 @@ public:
     json request(const std::string& method, const json& parameters) {
         const int id = ++id_;
         answers_.clear();
+        asked_ = method;
         handle({{"jsonrpc", "2.0"}, {"id", id}, {"method", method}, {"params", parameters}});
         if (answers_.size() != 1 || answers_.front().at("id") != id ||
             answers_.front().contains("result") == answers_.front().contains("error")) {
@@ -105,9 +108,18 @@ public:
     const json& diagnostics(const std::string& uri) { return diagnostics_[uri]; }
 
 private:
+    static const test::JsonSchema& schemaOf(const std::string& top) {
+        static const test::JsonSchema schema(json::parse(test::fileText(top + "/tests/lsp/messages.schema.json")));
+        return schema;
+    }
+
     void take(const json& message) {
         if (message.dump(-1, ' ', false, json::error_handler_t::strict).empty() || message.value("jsonrpc", "") != "2.0") {
             breakOff("not of the protocol", message);
+        }
+        const std::string fault = test::lspFault(schema_, asked_, message);
+        if (!fault.empty()) {
+            breakOff("not of the protocol: " + fault, message);
         }
         if (message.value("method", "") == "textDocument/publishDiagnostics") {
             diagnostics_[message["params"]["uri"]] = message["params"]["diagnostics"];
@@ -116,6 +128,8 @@ private:
         }
     }
 
+    const test::JsonSchema& schema_;
+    std::string asked_; ///< the method of the last request
     json answers_ = json::array();
     std::map<std::string, json> diagnostics_;
     int id_ = 0;
