@@ -78,6 +78,21 @@ private slots:
         QVERIFY(window_->find<ClocksView>()->hasFocus());
     }
 
+    /// A bare number is in the unit that stands in the row.
+    void aBareNumberTakesTheUnitOfItsRow() {
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        typeBoard("main crystal", "rate", "16");
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(128000000));
+        typeBoard("Supply and temperature", "supply, highest", "3.5");
+        QCOMPARE(document().plan().board.supply->max, Rational(7, 2));
+        typeBoard("Supply and temperature", "temperature, lowest", "-20");
+        QCOMPARE(document().plan().board.temperature->min, Rational(-20));
+        QVERIFY(!window_->find<BoardView>()->editor()->isVisible());
+        typeBoard("main crystal", "C1", "7"); // none stands there
+        QVERIFY(window_->find<BoardView>()->editor()->isVisible());
+        QTest::keyClick(window_->find<BoardView>()->editor(), Qt::Key_Escape);
+    }
+
     void whatTheBoardCanNotHaveIsSaid_data() {
         QTest::addColumn<QString>("group");
         QTest::addColumn<QString>("name");

@@ -234,6 +234,10 @@ private slots:
         QVERIFY(!window_->find<DeskView>()->isVisible());
         window_->promises()->cards()->select("modem"); // goes on while another view is shown
         QCOMPARE(window_->find<DeskView>()->shown(), QString("modem"));
+        window_->find<ClocksView>()->select("bus_b");
+        QCOMPARE(window_->workings()->target(), at("line/bus_b"));
+        QTest::keyClick(window_.get(), Qt::Key_3, Qt::AltModifier); // desk and workings are of one promise
+        QCOMPARE(window_->workings()->target(), at("promise/modem"));
     }
 
     /// An edit of a clock makes pictures and ways anew.

@@ -1,3 +1,5 @@
+#include "bench/bench_view.h"
+#include "bench/bench_work.h"
 #include "plan/take_edits.h"
 #include "window_fixture.h"
 
@@ -18,7 +20,7 @@ int wanted(const char* name, int usual) {
 
 } // namespace
 
-/// A window that is open all day does not grow: WISETICK_EDITS=10000 and WISETICK_OPENS=1000 play longer.
+/// A window that is open all day does not grow: WISETICK_EDITS=10000, WISETICK_OPENS=1000 and WISETICK_CAPTURES=600 play longer.
 class AppMemory : public WindowFixture {
     Q_OBJECT
 
@@ -85,6 +87,50 @@ private slots:
         const double grown = inUse() - before;
         qInfo("%d opens: %.0f KB more, %.1f MB in all", opens, grown / 1024, inUse() / 1048576);
         QVERIFY2(grown < 512 * 1024.0 + opens * 256.0, "what an opening leaves");
+    }
+
+    /// A folder that a program exports captures into all night: the newest is read each time, and the others make room.
+    void aWatchedFolderTakesNothing() {
+#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
+        QSKIP("the memory is the sanitizer's");
+#endif
+        openExample("orchard-sprayer");
+        settle();
+        QTest::keyClick(window_.get(), Qt::Key_6, Qt::AltModifier);
+        auto& work = window_->find<BenchView>()->work();
+        const QString exported = folder_->filePath("exported");
+        QVERIFY(QDir().mkpath(exported));
+        QDateTime at = QDateTime::currentDateTime();
+        const auto exportOne = [&](int number) {
+            QString dump = "$timescale 1 us $end\n$var wire 1 ! tick $end\n$enddefinitions $end\n#0\n0!\n";
+            for (int edge = 1; edge < 20000; ++edge) {
+                dump += QString("#%1\n%2!\n").arg(edge * 500 + number % 7).arg(edge % 2);
+            }
+            QFile file(exported + QString("/%1.vcd").arg(number, 5, 10, QChar('0')));
+            QVERIFY(file.open(QFile::WriteOnly));
+            file.write(dump.toLatin1());
+            file.close();
+            at = at.addSecs(60); // one a minute: which is the newest is told by the file's time
+            QVERIFY(file.open(QFile::ReadWrite));
+            QVERIFY(file.setFileTime(at, QFileDevice::FileModificationTime));
+            file.close();
+            QTRY_VERIFY(!work.isBusy() && work.capture() != nullptr && !work.laid().empty() &&
+                        work.laid()[work.looked()].path == file.fileName());
+        };
+        work.watchFolder(exported);
+        const int captures = wanted("WISETICK_CAPTURES", 8);
+        const int warm = 14; // more than lie beside one another
+        for (int i = 1; i <= warm; ++i) {
+            exportOne(i);
+        }
+        const double before = inUse();
+        for (int i = 1; i <= captures; ++i) {
+            exportOne(warm + i);
+            QVERIFY(work.laid().size() <= 12);
+        }
+        const double grown = inUse() - before;
+        qInfo("%d captures: %.0f KB more, %.1f MB in all", captures, grown / 1024, inUse() / 1048576);
+        QVERIFY2(grown < 768 * 1024.0 + captures * 256.0, "what a capture leaves");
     }
 };
 

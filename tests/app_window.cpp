@@ -3,11 +3,13 @@
 #include "board/board_view.h"
 #include "clocks/clocks_view.h"
 #include "clocks/control_text.h"
+#include "desk/desk_view.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
 #include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
+#include "shell/trail_button.h"
 #include "takes/takes_view.h"
 #include "workings/workings_panel.h"
 
@@ -245,6 +247,64 @@ private slots:
             QVERIFY2(reached.contains(each), each->metaObject()->className());
         }
         QVERIFY(std::any_of(reached.begin(), reached.end(), [](QWidget* each) { return each->accessibleName() == "Vitals"; }));
+    }
+
+    /// As one reads, whichever views were made before: promises, the trail as one stop, the view with what belongs to it,
+    /// workings, vitals, and round again.
+    void tabGoesAsOneReads() {
+        for (const char* view : {"handover", "bench", "takes", "sleep", "clocks"}) {
+            window_->showView(view);
+        }
+        const auto walked = [&](QWidget* from, int stops) {
+            from->setFocus();
+            QStringList names;
+            for (int i = 0; i < stops; ++i) {
+                const QWidget* focus = window_->focusWidget();
+                const auto* step = qobject_cast<const TrailButton*>(focus);
+                names << (step != nullptr ? "step " + step->text() : focus->accessibleName());
+                QTest::keyClick(window_->focusWidget(), Qt::Key_Tab);
+            }
+            return names;
+        };
+        QWidget* first = window_->promises()->entry();
+        QStringList names = walked(first, 6);
+        QCOMPARE(names.mid(2), QStringList({"step Clocks", "Find a clock", window_->find<ClocksView>()->accessibleName(),
+                                            window_->ripplePanel()->accessibleName()}));
+        names = walked(window_->workings(), 40);
+        QVERIFY(names.indexOf("Vitals") > 0);
+        QCOMPARE(names.indexOf(first->accessibleName()), names.indexOf("Vitals") + 1);
+        window_->showView("handover");
+        names = walked(first, 5);
+        QCOMPARE(names[2], QString("step Handover"));
+        QVERIFY2(names[4] == "A file more", qPrintable(names.join(", "))); // the line beside its list
+    }
+
+    /// From the step that is shown ← and → go along the trail, and the focus stays on it.
+    void arrowsGoAlongTheTrail() {
+        const auto stepOf = [&](const QString& name) {
+            const auto steps = window_->findChildren<TrailButton*>();
+            return *std::find_if(steps.begin(), steps.end(), [&](const TrailButton* each) { return each->text() == name; });
+        };
+        stepOf("Clocks")->setFocus(Qt::TabFocusReason);
+        QTest::keyClick(stepOf("Clocks"), Qt::Key_Right);
+        QVERIFY(stepOf("Promises")->hasFocus() && window_->find<DeskView>()->isVisible());
+        QTest::keyClick(stepOf("Promises"), Qt::Key_Left);
+        QTest::keyClick(stepOf("Clocks"), Qt::Key_Left);
+        QVERIFY(stepOf("Board")->hasFocus());
+        QTest::keyClick(stepOf("Board"), Qt::Key_Left); // there is none before it
+        QVERIFY(stepOf("Board")->hasFocus());
+    }
+
+    /// What stands right of a view's title stands there still after the others were seen.
+    void theToolStaysWhereItIs() {
+        auto* find = window_->findChild<QLineEdit*>("findClock");
+        QVERIFY(find->isVisible());
+        const QPoint before = find->mapTo(window_.get(), QPoint(find->width(), 0));
+        for (const char* view : {"board", "promises", "sleep", "rhythm", "bench", "handover", "takes", "clocks"}) {
+            window_->showView(view);
+            QTRY_VERIFY(!window_->isBusy());
+        }
+        QTRY_COMPARE(find->mapTo(window_.get(), QPoint(find->width(), 0)), before);
     }
 
     /// From a broken promise to a kept one by keys alone: the workings, Tab to "try", Enter, Keep.

@@ -126,7 +126,24 @@ std::size_t BenchWork::placeOf(const QString& path) {
     return lay(QFileInfo(path).fileName(), path);
 }
 
+/// The oldest that nobody keeps or looks at makes room, and its file is not watched any more: a folder that is watched all night
+/// fills neither the memory nor the bench.
+void BenchWork::makeRoom() {
+    for (std::size_t i = 0; i < laid_.size() && laid_.size() >= kMostLaid; ++i) {
+        if (laid_[i].isKept || laid_[i].isComing || i == looked_) {
+            continue;
+        }
+        if (!laid_[i].path.isEmpty()) {
+            watcher_->removePath(laid_[i].path);
+        }
+        laid_.erase(laid_.begin() + static_cast<std::ptrdiff_t>(i));
+        looked_ -= i < looked_ ? 1 : 0;
+        return;
+    }
+}
+
 std::size_t BenchWork::lay(const QString& name, const QString& path) {
+    makeRoom();
     Laid laid{name, path, nullptr};
     laid.id = nextId_++;
     laid_.push_back(std::move(laid));
@@ -282,12 +299,6 @@ void BenchWork::play(std::uint64_t seed, bool isSlipped) {
         return;
     }
     seed_ = seed;
-    if (laid_.size() >= kMostLaid) { // the oldest board that was played makes room
-        const auto oldest = std::find_if(laid_.begin(), laid_.end(), [](const Laid& each) { return each.path.isEmpty(); });
-        if (oldest != laid_.end()) {
-            laid_.erase(oldest);
-        }
-    }
     const std::size_t which = lay(tr("board %1%2").arg(seed).arg(isSlipped ? tr(", a slip") : QString()), {});
     laid_[which].isComing = true;
     work(which, [part = document_.part(), plan = document_.plan(), seed,

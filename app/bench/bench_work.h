@@ -122,6 +122,7 @@ private:
     void follow();
     void readNewest();
     std::size_t placeOf(const QString& path);
+    void makeRoom();
     std::size_t lay(const QString& name, const QString& path);
     QString relative(const QString& path) const;
     void tellMeasured();

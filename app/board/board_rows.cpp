@@ -9,6 +9,7 @@
 
 #include <QCollator>
 #include <QCoreApplication>
+#include <QRegularExpression>
 
 #include <algorithm>
 
@@ -85,7 +86,10 @@ private:
                 }
                 return set(std::nullopt);
             }
-            const auto read = readQuantity(typed.trimmed().toStdString(), unit);
+            static const QRegularExpression kBare("^[-+]?[0-9]*\\.?[0-9]+$");
+            const bool takesUnit = value && kBare.match(typed.trimmed()).hasMatch(); // the one that stands there
+            const QString whole = takesUnit ? typed.trimmed() + " " + printed(value, unit).section(' ', -1) : typed.trimmed();
+            const auto read = readQuantity(whole.toStdString(), unit);
             if (!read) {
                 return tl::unexpected(text(sayText(read.error())));
             }

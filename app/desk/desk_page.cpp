@@ -20,6 +20,10 @@ public:
     void setTheme(const Theme& theme) override { view_->setTheme(theme); }
     QString hint() const override { return tr("the desk of the selected promise: what its setting does, and every other way"); }
     void followPromise(const QString& name) override { view_->show(name); }
+    Target subject() override {
+        const QString promise = host_.selectedPromise();
+        return promise.isEmpty() ? Target() : Target::promise(promise.toStdString());
+    }
     QString helpPage(const QWidget*) const override { return "calculations.md"; }
     void pinOrFree() { view_->pinOrFree(); }
     ReportPictures reportPictures(const Theme& theme) override {

@@ -124,8 +124,9 @@ QWidget* MainWindow::makeViewHead() {
     viewTitle_ = new QLabel;
     viewTitle_->setObjectName("viewTitle");
     viewHint_ = new ElidedLabel;
-    tools_ = new QStackedWidget;
-    tools_->setSizePolicy(QSizePolicy::Maximum, QSizePolicy::Preferred);
+    tools_ = new QWidget;
+    new QHBoxLayout(tools_);
+    tools_->layout()->setContentsMargins(0, 0, 0, 0);
     auto* viewHead = new QWidget;
     auto* layout = new QHBoxLayout(viewHead);
     layout->setContentsMargins(16, 10, 16, 4);

@@ -169,6 +169,7 @@ private:
     void makeTrail();
     Place& placeOf(const QString& name);
     View& viewAt(Place& place);
+    void orderTabs();
     void addViewCommands();
     void buildLayout(QWidget* viewHead);
     QWidget* makeViewHead();
@@ -211,7 +212,7 @@ private:
     QLabel* trailKeys_;
     QLabel* viewTitle_;
     QLabel* viewHint_;
-    QStackedWidget* tools_; ///< what stands beside the title, by view
+    QWidget* tools_; ///< what stands beside the title, by view
     QWidget* middle_;
     QSplitter* columns_; ///< promises, and the rest
     QSplitter* upper_;   ///< the view, and workings

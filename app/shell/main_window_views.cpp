@@ -2,10 +2,10 @@
 
 #include "shell/main_window.h"
 
-#include "shell/trail_button.h"
-
 #include "promises/promises_column.h"
+#include "shell/head.h"
 #include "shell/ripple_panel.h"
+#include "shell/trail_button.h"
 #include "shell/views.h"
 #include "workings/workings_panel.h"
 
@@ -35,11 +35,43 @@ View& MainWindow::viewAt(Place& place) {
         place.view->setTheme(theme_);
         stack_->addWidget(place.view->widget());
         if (QWidget* tool = place.view->tool()) {
-            tools_->addWidget(tool);
+            tool->hide(); // of all that stand there, that of the view that is shown is seen
+            tools_->layout()->addWidget(tool);
         }
+        orderTabs();
         connect(place.view, &View::hintChanged, this, &MainWindow::sayView);
     }
     return *place.view;
+}
+
+/// Tab goes as one reads: promises, trail, the view with its tool, what stands below it, workings, vitals. A view that is made
+/// later stands last in Qt's own order.
+void MainWindow::orderTabs() {
+    const auto steps = trail_->findChildren<TrailButton*>();
+    for (TrailButton* step : steps) { // each may be the one that is shown some day; what takes no focus is given no place
+        step->setFocusPolicy(Qt::TabFocus);
+    }
+    const QWidgetList panels{promises_, trail_, tools_, stack_, ripple_, below_, right_, head_};
+    std::vector<QWidgetList> found(static_cast<std::size_t>(panels.size()));
+    for (QWidget* each = nextInFocusChain(); each != nullptr && each != this; each = each->nextInFocusChain()) {
+        for (qsizetype i = 0; i < panels.size() && (each->focusPolicy() & Qt::TabFocus) != 0; ++i) {
+            if (panels[i] != nullptr && (panels[i] == each || panels[i]->isAncestorOf(each))) {
+                found[static_cast<std::size_t>(i)] << each;
+            }
+        }
+    }
+    QWidget* before = nullptr;
+    for (const QWidgetList& panel : found) {
+        for (QWidget* each : panel) {
+            if (before != nullptr) {
+                setTabOrder(before, each);
+            }
+            before = each;
+        }
+    }
+    for (TrailButton* step : steps) {
+        step->setCurrent(step->isCurrent());
+    }
 }
 
 ReportPictures MainWindow::reportPictures() {
@@ -84,10 +116,12 @@ void MainWindow::sayView() {
     viewTitle_->setText(shown_->kind.title);
     viewHint_->setText(shown_->view->hint());
     QWidget* tool = shown_->view->tool();
-    tools_->setVisible(tool != nullptr);
-    if (tool != nullptr) {
-        tools_->setCurrentWidget(tool);
+    for (const Place& place : places_) {
+        if (QWidget* each = place.view != nullptr ? place.view->tool() : nullptr) {
+            each->setVisible(each == tool);
+        }
     }
+    tools_->setVisible(tool != nullptr);
 }
 
 bool MainWindow::isBusy() const {
@@ -141,6 +175,7 @@ void MainWindow::showBelow(QWidget* panel) {
         work_->addWidget(panel);
         work_->setStretchFactor(0, 1);
         work_->setStretchFactor(1, 0);
+        orderTabs();
     }
     ripple_->hide(); // what moved is told when something was taken
     panel->show();

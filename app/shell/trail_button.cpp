@@ -2,6 +2,8 @@
 
 #include "paint/text.h"
 
+#include <QKeyEvent>
+
 namespace wisetick::app {
 
 namespace {
@@ -13,7 +15,7 @@ constexpr int kTrailGap = 8;
 
 TrailButton::TrailButton(const QString& text, QWidget* parent) : QPushButton(text, parent) {
     setFlat(true);
-    setFocusPolicy(Qt::TabFocus);
+    setCurrent(false);
 }
 
 void TrailButton::setTheme(const Theme& theme) {
@@ -29,7 +31,20 @@ void TrailButton::setState(std::optional<State> state) {
 
 void TrailButton::setCurrent(bool isCurrent) {
     isCurrent_ = isCurrent;
+    setFocusPolicy(isCurrent ? Qt::TabFocus : Qt::NoFocus);
     update();
+}
+
+void TrailButton::keyPressEvent(QKeyEvent* event) {
+    const int step = event->key() == Qt::Key_Right ? 1 : event->key() == Qt::Key_Left ? -1 : 0;
+    const auto steps = parentWidget() != nullptr ? parentWidget()->findChildren<TrailButton*>() : QList<TrailButton*>();
+    const qsizetype next = steps.indexOf(this) + step;
+    if (step == 0) {
+        QPushButton::keyPressEvent(event);
+    } else if (next >= 0 && next < steps.size()) {
+        steps[next]->click();
+        steps[next]->setFocus(Qt::TabFocusReason); // the view takes the focus; whoever goes along the trail stays on it
+    }
 }
 
 QSize TrailButton::sizeHint() const {

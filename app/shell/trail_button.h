@@ -8,7 +8,8 @@
 
 namespace wisetick::app {
 
-/// One step of the trail: a view's name with the mark of its worst finding; the one that is shown stands out.
+/// One step of the trail: a view's name with the mark of its worst finding; the one that is shown stands out. Tab reaches that
+/// one alone, and ← and → go from it to the next.
 class TrailButton : public QPushButton {
     Q_OBJECT
 
@@ -18,10 +19,12 @@ public:
     /// The mark; none while there is nothing to judge.
     void setState(std::optional<State> state);
     void setCurrent(bool isCurrent);
+    bool isCurrent() const { return isCurrent_; }
     QSize sizeHint() const override;
 
 protected:
     void paintEvent(QPaintEvent* event) override;
+    void keyPressEvent(QKeyEvent* event) override;
 
 private:
     Theme theme_ = lightTheme();

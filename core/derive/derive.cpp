@@ -273,6 +273,7 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
             figures.lines[node].fields.push_back(*start);
         }
     }
+    orStop(goOn);
     figures.tierField = tierField(part, controls);
     judgeLimits(part, plan.board, controls, figures.lines, figures.findings);
     judgeBoard(part, plan, controls, figures.lines, figures.findings);
@@ -302,9 +303,11 @@ Figures derive(const Part& part, const Plan& plan, const std::string& takeName, 
     figures.pins = pinFigures(part, plan, figures, demand.peripherals);
     figures.options = optionFigures(part, plan.board, controls.tier ? &part.tiers[*controls.tier] : nullptr);
     figures.crystals = crystalFigures(part, plan.board, controls);
+    orStop(goOn);
     addBoardFindings(figures);
     addTypicalFinding(part, figures);
     addCurrentFindings(figures);
+    orStop(goOn);
     addFieldFindings(figures);
     figures.vitals = vitalsOf(part, figures);
     return figures;

@@ -30,6 +30,16 @@ RhythmFigure playQuietly(const Part& part, const Plan& plan, const std::string& 
     }
 }
 
+/// All takes' figures, from those of one; nothing where `goOn` says no meanwhile.
+std::optional<Derived> derivedQuietly(const Part& part, const Plan& plan, const std::string& take, const Figures* figures,
+                                      const GoOn& goOn) {
+    try {
+        return derivedTakes(part, plan, figures != nullptr ? *figures : derive(part, plan, take, nullptr, goOn), goOn);
+    } catch (const Stopped&) {
+        return std::nullopt;
+    }
+}
+
 /// Something that can be made a tenth better or worse.
 struct Knob {
     std::string say;
@@ -129,9 +139,9 @@ SweepPoint pointOf(const Rational& at, const RhythmFigure& rhythm) {
 std::vector<BatteryMove> batteryMoves(const Part& part, const Plan& plan, const Figures& figures,
                                       const std::function<bool()>& goOn) {
     std::vector<BatteryMove> moves;
-    const Derived derived = derivedTakes(part, plan, figures);
+    const std::optional<Derived> derived = derivedQuietly(part, plan, figures.take, &figures, goOn);
     const RhythmFigure& now = *figures.rhythm;
-    if (!now.average) {
+    if (!derived || !now.average) {
         return moves;
     }
     for (const Knob& knob : knobsOf(part, plan, figures)) {
@@ -141,7 +151,7 @@ std::vector<BatteryMove> batteryMoves(const Part& part, const Plan& plan, const 
                 return {};
             }
             Plan edited = plan;
-            Derived scaled = derived;
+            Derived scaled = *derived;
             const bool isMore = (i == 0) == knob.isMoreBetter;
             knob.scale(edited, scaled, isMore ? Rational(11, 10) : Rational(9, 10));
             ends[i] = playQuietly(part, edited, figures.take, scaled, goOn);
@@ -168,9 +178,9 @@ std::vector<SweepPoint> sweepInterval(const Part& part, const Plan& plan, const 
         return points;
     }
     const auto index = static_cast<std::size_t>(found - plan.jobs.begin());
-    const Derived derived = derivedTakes(part, plan, figures);
+    const std::optional<Derived> derived = derivedQuietly(part, plan, figures.take, &figures, goOn);
     for (int step = -12; step <= 12; ++step) {
-        if (!goOn()) {
+        if (!derived || !goOn()) {
             return {};
         }
         Plan edited = plan;
@@ -179,7 +189,7 @@ std::vector<SweepPoint> sweepInterval(const Part& part, const Plan& plan, const 
         const Rational factor = (octave >= 0 ? Rational(std::int64_t{1} << octave) : Rational(1, std::int64_t{1} << -octave)) *
                                 Rational(4 + (step - 4 * octave), 4);
         edited.jobs[index].every *= factor;
-        points.push_back(pointOf(edited.jobs[index].every, playQuietly(part, edited, figures.take, derived, goOn)));
+        points.push_back(pointOf(edited.jobs[index].every, playQuietly(part, edited, figures.take, *derived, goOn)));
     }
     return points;
 }
@@ -199,8 +209,11 @@ std::vector<SweepPoint> sweepTemperature(const Part& part, const Plan& plan, con
         const Rational celsius = range.min + (range.max - range.min) * Rational(step, kSteps);
         Plan edited = plan;
         edited.board.temperature = Bounds::exactly(celsius);
-        const Figures there = derive(part, edited, figures.take);
-        points.push_back(pointOf(celsius, playQuietly(part, edited, figures.take, derivedTakes(part, edited, there), goOn)));
+        const std::optional<Derived> there = derivedQuietly(part, edited, figures.take, nullptr, goOn);
+        if (!there) {
+            return {};
+        }
+        points.push_back(pointOf(celsius, playQuietly(part, edited, figures.take, *there, goOn)));
     }
     return points;
 }

@@ -14,7 +14,10 @@ namespace {
 
 RhythmFigure playNamed(const Part& part, const Plan& plan, const Figures& figures, Diagnostics& findings, const GoOn& goOn) {
     try {
-        return play(part, plan, figures.take, derivedTakes(part, plan, figures), findings, goOn);
+        orStop(goOn);
+        const std::map<std::string, Figures> derived = derivedTakes(part, plan, figures, goOn);
+        orStop(goOn);
+        return play(part, plan, figures.take, derived, findings, goOn);
     } catch (const RationalOverflow&) {
         RhythmFigure rhythm;
         rhythm.unknown = phrase("unknown: the average current needs more than 256 bits");
@@ -49,14 +52,22 @@ void judgePlayed(const Plan& plan, Figures& figures) {
 }
 
 /// What a job uses that is held off in the take that it runs in.
-void addJobFindings(const Part& part, const Plan& plan, Diagnostics& findings) {
+void addJobFindings(const Part& part, const Plan& plan, Diagnostics& findings, const GoOn& goOn) {
+    std::map<const Take*, Controls> resolved;
     for (const Job& job : plan.jobs) {
+        if (job.uses.empty()) {
+            continue;
+        }
+        orStop(goOn);
         const Take* take = findTake(plan, job.take.empty() ? plan.active : job.take);
         if (take == nullptr) {
             continue;
         }
-        Diagnostics ignored;
-        const Controls controls = resolveControls(part, *take, ignored);
+        if (!resolved.contains(take)) {
+            Diagnostics ignored;
+            resolved.emplace(take, resolveControls(part, *take, ignored));
+        }
+        const Controls& controls = resolved.at(take);
         for (const std::string& id : job.uses) {
             const auto peripheral = part.findPeripheral(id);
             const auto node = peripheral ? clockOf(part, controls, *peripheral) : part.findNode(id);
@@ -87,23 +98,27 @@ Figures evaluateDerived(const Part& part, const Plan& plan, Figures figures, con
     }
     figures.rhythm = std::move(rhythm);
     figures.findings.insert(figures.findings.end(), findings.begin(), findings.end());
-    addJobFindings(part, plan, figures.findings);
+    orStop(goOn);
+    addJobFindings(part, plan, figures.findings, goOn);
+    orStop(goOn);
     judgePlayed(plan, figures);
+    orStop(goOn);
     const Diagnostics overlooked = sleepFindings(part, plan, figures);
     figures.findings.insert(figures.findings.end(), overlooked.begin(), overlooked.end());
+    orStop(goOn);
     figures.vitals = vitalsOf(part, figures);
     return figures;
 }
 
 } // namespace
 
-std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, const Figures& figures) {
+std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, const Figures& figures, const GoOn& goOn) {
     std::map<std::string, Figures> derived;
     derived.emplace(figures.take, figures);
     for (const Job& job : plan.jobs) {
         const std::string& name = job.take.empty() ? plan.active : job.take;
         if (!derived.contains(name) && findTake(plan, name) != nullptr) {
-            derived.emplace(name, derive(part, plan, name));
+            derived.emplace(name, derive(part, plan, name, nullptr, goOn));
         }
     }
     return derived;

@@ -15,7 +15,8 @@ Figures evaluate(const Part& part, const Plan& plan, const std::string& take, co
 /// The same for what asks for promises and clocks alone: without the play where no promise hangs on it.
 Figures evaluatePromises(const Part& part, const Plan& plan, const std::string& take);
 
-/// The figures of the take, and of every other take that a job runs in, by name: what play needs.
-std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, const Figures& figures);
+/// The figures of the take, and of every other take that a job runs in, by name: what play needs. Throws Stopped
+/// where `goOn` says no.
+std::map<std::string, Figures> derivedTakes(const Part& part, const Plan& plan, const Figures& figures, const GoOn& goOn = {});
 
 } // namespace wisetick

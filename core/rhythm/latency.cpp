@@ -227,7 +227,7 @@ void addWorkings(const CoreTask& task, const Before& before, LatencyFigure& figu
 
 } // namespace
 
-std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks) {
+std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks, const GoOn& goOn) {
     // the core takes jobs as they come, so that all that come again and again wait alike: the sums are over all of them
     struct Waiting {
         Before before;
@@ -236,6 +236,7 @@ std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks) {
     std::shared_ptr<const Waiting> alike;
     std::vector<LatencyFigure> figures;
     for (std::size_t i = 0; i < tasks.size(); ++i) {
+        orStop(goOn);
         const CoreTask& task = tasks[i];
         LatencyFigure figure;
         figure.name = task.name;

@@ -1,5 +1,6 @@
 #pragma once
 
+#include "base/go_on.h"
 #include "derive/figures.h"
 
 #include <optional>
@@ -32,6 +33,6 @@ struct CoreTask {
 /// one waits for all that were due no later in a busy time that begins with all at once, and for all handlers in it; the worst is
 /// looked for among the times at which one becomes due (Spuri 1996). B: the longest waking, once. No bound where something comes
 /// by chance, or the load is not below 1.
-std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks);
+std::vector<LatencyFigure> latenciesOf(const std::vector<CoreTask>& tasks, const GoOn& goOn = {});
 
 } // namespace wisetick

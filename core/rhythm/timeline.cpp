@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cmath>
 #include <functional>
+#include <memory>
 #include <queue>
 #include <random>
 
@@ -50,10 +51,8 @@ class Player {
 public:
     Player(const std::vector<TickJob<Time>>& jobs, const std::vector<TickTake<Time>>& takes, bool mayRest, std::uint64_t seed,
            Sink& sink)
-        : jobs_(jobs), takes_(takes), mayRest_(mayRest), sink_(sink) {
+        : jobs_(jobs), takes_(takes), mayRest_(mayRest), seed_(seed), chance_(jobs.size()), sink_(sink) {
         for (std::size_t i = 0; i < jobs.size(); ++i) {
-            // each job has its own chance, so that what one does leaves the others as they were
-            chance_.emplace_back(seed * 0x9E3779B97F4A7C15ull + i);
             if (!jobs[i].isFollower) {
                 nominal_.push_back(jobs[i].isRandom ? interval(i) : jobs[i].phase);
                 due_.push({late(i), i});
@@ -120,7 +119,12 @@ public:
 private:
     using Due = std::pair<Time, std::size_t>;
 
-    double share(std::size_t job) { return (static_cast<double>(chance_[job]() >> 11) + 0.5) * 0x1p-53; }
+    double share(std::size_t job) {
+        if (!chance_[job]) { // each job has its own, so that what one does leaves the others as they were
+            chance_[job] = std::make_unique<std::mt19937_64>(seed_ * 0x9E3779B97F4A7C15ull + job);
+        }
+        return (static_cast<double>((*chance_[job])() >> 11) + 0.5) * 0x1p-53;
+    }
 
     Time interval(std::size_t index) {
         const TickJob<Time>& job = jobs_[index];
@@ -182,7 +186,8 @@ private:
     const std::vector<TickJob<Time>>& jobs_;
     const std::vector<TickTake<Time>>& takes_;
     bool mayRest_;
-    std::vector<std::mt19937_64> chance_; ///< by job
+    std::uint64_t seed_;
+    std::vector<std::unique_ptr<std::mt19937_64>> chance_; ///< by job; those that leave nothing to chance have none
     Sink& sink_;
     std::vector<Time> nominal_;
     std::priority_queue<Due, std::vector<Due>, std::greater<>> due_;
@@ -412,14 +417,19 @@ TimelineTotals Timeline::play(const Rational& span, std::uint64_t seed) const {
     Rational load;
     const std::vector<std::size_t> roots = rootsOf(jobs_);
     for (std::size_t i = 0; i < jobs_.size(); ++i) {
+        orStop(goOn_);
         load = shortened(load + jobs_[i].lasts / jobs_[roots[i]].every, Rounding::up);
     }
+    orStop(goOn_);
     const bool canSettle = !hasChance() && load <= 1;
     TimelineTotals totals;
     withTicks(jobs_, takes_, span, hasChance(), [&]<class Time>(const Ticked<Time>& ticked) {
         PeriodSink<Time> sink{ticked.ticks(span), jobs_.size(), takes_.size()};
+        orStop(goOn_);
         Player<Time, PeriodSink<Time>> player(ticked.jobs, ticked.takes, mayRest_, seed, sink);
+        orStop(goOn_);
         const Cycle cycle = playCycle(player, sink, canSettle, goOn_);
+        orStop(goOn_);
         PeriodSums<Time> sums(jobs_.size(), takes_.size());
         for (std::size_t period = cycle.from; period < cycle.to; ++period) {
             sums.add(sink.at(period));
@@ -431,6 +441,7 @@ TimelineTotals Timeline::play(const Rational& span, std::uint64_t seed) const {
             }
             return list;
         };
+        orStop(goOn_);
         totals = {span * static_cast<std::int64_t>(cycle.from),
                   span * static_cast<std::int64_t>(cycle.to - cycle.from),
                   cycle.isSettled || load > 1,

@@ -79,6 +79,7 @@ void rankByVerdicts(const Part& part, const Plan& plan, std::vector<RankedUnknow
         each.certain = now.size() - std::min(now.size(), uncertain(withSupposed(part, each.fact), plan, goOn).size());
         Part rest = part;
         for (const RankedUnknown& other : ranked) {
+            orStop(goOn);
             rest = &other == &each ? std::move(rest) : withSupposed(std::move(rest), other.fact);
         }
         each.needs = uncertain(rest, plan, goOn).size();
