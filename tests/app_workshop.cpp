@@ -113,6 +113,32 @@ private slots:
     QLineEdit* rowEditor() { return editor()->tree()->viewport()->findChild<QLineEdit*>(); }
 
     /// A row of the tree is typed over where it stands.
+    /// In the text Tab indents; the keys of the tabs lead out of it, and back.
+    void theKeysOfTheTabsTakeTheFocus() {
+        openPart();
+        editor()->text()->setFocus();
+        const auto press = [&](int number) { // as its key does, which goes to the active window alone
+            for (QAbstractButton* each : editor()->findChildren<QAbstractButton*>()) {
+                if (each->shortcut() == QKeySequence(QString("Alt+%1").arg(number))) {
+                    each->click();
+                    return;
+                }
+            }
+            QFAIL("no tab has that key");
+        };
+        press(2);
+        QCOMPARE(editor()->focusWidget(), editor()->tree());
+        QTest::keyClick(editor()->tree(), Qt::Key_Down);
+        QVERIFY(!editor()->tree()->selected().isEmpty());
+        press(4);
+        QCOMPARE(editor()->focusWidget(), editor()->modes());
+        press(5);
+        QCOMPARE(editor()->focusWidget(), editor()->unknown());
+        press(1);
+        QCOMPARE(editor()->focusWidget(), editor()->text());
+        QVERIFY(!editor()->isModified());
+    }
+
     void aRowIsEditedInItsPlace() {
         openPart();
         const std::string before = content();

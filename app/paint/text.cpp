@@ -12,7 +12,7 @@ namespace wisetick::app {
 namespace {
 
 constexpr std::size_t kFaces = 5;
-constexpr qsizetype kMostKept = 4000;
+constexpr qsizetype kMostKept = 1000; ///< texts of a face; each takes a kilobyte
 
 struct KeptFace {
     QFont font;

@@ -176,7 +176,12 @@ QWidget* PartEditor::makeTreePage() {
 }
 
 void PartEditor::connectAll() {
-    connect(tabGroup_, &QButtonGroup::idClicked, this, [this](int id) { showTab(static_cast<Tab>(id)); });
+    connect(tabGroup_, &QButtonGroup::idClicked, this,
+            [this](int id) { // in the text Tab indents: the keys of the tabs lead out of it
+                showTab(static_cast<Tab>(id));
+                QWidget* const takers[] = {text_, tree_, fields_->search(), modes_, unknown_};
+                takers[id]->setFocus();
+            });
     connect(soon_, &QTimer::timeout, this, &PartEditor::check);
     connect(text_, &QsciScintilla::textChanged, this, [this] { soon_->start(); });
     connect(text_, &QsciScintilla::modificationChanged, this, &PartEditor::setTitle);
