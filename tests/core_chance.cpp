@@ -107,6 +107,43 @@ private slots:
         }
     }
 
+    /// What no whole number of ticks holds is played in ticks that are near where it is long: the same play as of times that
+    /// differ from it by a 10^-17th, and fit.
+    void whatNoTicksHoldIsPlayedNear() {
+        Random random;
+        const Rational odd =
+            Rational(1000000000000000003, 1000000000000000009) * Rational(1000000000000000031, 1000000000000000021);
+        for (int i = 0; i < 30; ++i) {
+            const TimelineTake take{Rational(random.whole(0, 30), 1013), Rational(random.whole(0, 100), 1019), {Rational(0)}, 0};
+            std::vector<TimelineJob> jobs;
+            for (std::int64_t j = random.whole(1, 4); j > 0; --j) {
+                const Rational every(random.whole(1, 12), random.whole(1, 2));
+                jobs.push_back({every, Rational(random.whole(0, 500), 1021), every * Rational(random.whole(1, 200), 1009)});
+            }
+            std::vector<TimelineJob> near = jobs;
+            for (TimelineJob& job : near) {
+                job.lasts *= odd;
+            }
+            const Rational once = *hyperperiod(jobs);
+            const Rational span = once * ((jobs[0].every * 600) / once).ceil();
+            const TimelineTotals exact = Timeline(jobs, {take}, true).play(span);
+            const TimelineTotals other = Timeline(near, {take}, true).play(span);
+            QCOMPARE(other.runs, exact.runs);
+            QCOMPARE(other.wakeUps, exact.wakeUps);
+            const auto isNear = [&](const Rational& a, const Rational& b) {
+                return qAbs((a - b).toDouble()) <= 1e-15 * span.toDouble();
+            };
+            QVERIFY(isNear(other.resting, exact.resting) && isNear(other.waiting[0], exact.waiting[0]));
+            QVERIFY(isNear(other.stages[0], exact.stages[0]) && isNear(other.longestRest, exact.longestRest));
+            for (std::size_t j = 0; j < jobs.size(); ++j) {
+                QVERIFY(isNear(other.jobs[j], exact.jobs[j]));
+                // the runs of the job, each as long as it is
+                const Rational runs = span / jobs[j].every;
+                QVERIFY(isNear(other.jobs[j], near[j].lasts * runs) || !other.isSettled);
+            }
+        }
+    }
+
     void aThousandJobsArePlayed() {
         std::vector<TimelineJob> jobs(1000, TimelineJob{10, 0, 0, 0});
         for (std::size_t i = 0; i < jobs.size(); ++i) {

@@ -1,7 +1,9 @@
 #include "derive/workings_of.h"
 #include "evaluate/evaluate.h"
 #include "files/plan_reader.h"
+#include "files/shelf.h"
 #include "long_lists.h"
+#include "quantity/quantity_read.h"
 #include "support.h"
 
 #include <atomic>
@@ -98,6 +100,29 @@ private slots:
         QVERIFY2(qAbs(figures.rhythm->average->nominal.toDouble() / average - 1) < 1e-3,
                  qPrintable(QString("%1 A, by hand %2 A").arg(figures.rhythm->average->nominal.toDouble()).arg(average)));
         QVERIFY(figures.rhythm->average->max >= figures.rhythm->average->nominal);
+    }
+
+    /// Times of many digits that no ticks hold together cost no more than the ones they are near to, and come to the same.
+    void timesOfManyDigitsArePlayedAsSoon() {
+        LoadedPlan hive = loadPlan(sourceDir() + "/examples/hive-scale.plan.toml", {sourceDir() + "/parts"});
+        QVERIFY(hive.plan && hive.plan->jobs.size() >= 2);
+        const auto played = [&](const Rational& every, const Rational& lasts, std::int64_t& asked) {
+            Plan plan = *hive.plan;
+            plan.jobs[0].cycles.reset();
+            plan.jobs[0].lasts = lasts;
+            plan.jobs[1].every = every;
+            const std::int64_t before = taken;
+            const Figures figures = evaluate(*hive.part, plan, plan.active);
+            asked = taken - before;
+            return figures.rhythm && figures.rhythm->average ? figures.rhythm->average->nominal.toDouble() : 0;
+        };
+        std::int64_t plainly = 0;
+        std::int64_t oddly = 0;
+        const double plain = played(200, Rational(1, 40), plainly);
+        const double odd = played(*readQuantity("3.3333333333333333 min", Unit::second),
+                                  Rational(1, 40) * Rational(1000000000000000003, 1000000000000000009), oddly);
+        QVERIFY2(plain > 0 && qAbs(odd / plain - 1) < 1e-3, qPrintable(QString("%1 A and %2 A").arg(plain).arg(odd)));
+        QVERIFY2(oddly < 40 * plainly, qPrintable(QString("%1 against %2").arg(oddly).arg(plainly)));
     }
 
     void longFractionsAreShortenedToTheirSide() {

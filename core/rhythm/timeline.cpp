@@ -332,7 +332,43 @@ Rational horizonOf(const std::vector<TimelineJob>& jobs, const std::vector<Timel
     return longest;
 }
 
+/// How many runs there are in a span.
+Rational playedRuns(const std::vector<TimelineJob>& jobs, const Rational& span) {
+    const std::vector<std::size_t> roots = rootsOf(jobs);
+    Rational runs;
+    for (const std::size_t root : roots) {
+        runs += (span / jobs[root].every).ceil();
+    }
+    return runs;
+}
+
+/// Ticks a second for times that no number of ticks holds, such as an interval of 3.3333333333333333 min beside others: span,
+/// intervals and phases are whole wherever that fits, so that what comes together comes together, and the others are as near as a
+/// 2^-90th of the horizon. None where even the span is not.
+std::optional<Rational> nearTicks(const std::vector<TimelineJob>& jobs, const Rational& span, const Rational& horizon) {
+    const Rational most = Rational::wide(Rational::Wide{1} << 110) / horizon.ceil();
+    Rational common = span.denominator();
+    const auto add = [&](const Rational& time) {
+        try {
+            const Rational next = commonMultiple(common, time.denominator());
+            common = next <= most ? next : common;
+        } catch (const std::exception&) {
+            return; // it is not whole
+        }
+    };
+    for (const TimelineJob& job : jobs) {
+        add(job.every);
+        add(job.phase);
+    }
+    if (common > most) {
+        return std::nullopt;
+    }
+    const Rational fine = Rational::wide(Rational::Wide{1} << 90) / horizon.ceil();
+    return common * std::max(Rational(1), (fine / common).floor());
+}
+
 /// Plays exactly in the narrowest numbers that hold every time, or by chance in nanoseconds, and hands the ticked play to `use`.
+/// What no whole numbers hold is played in fractions where it is short, and else in ticks that are near.
 template <class Use>
 void withTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineTake>& takes, const Rational& span, bool hasChance,
                Use use) {
@@ -353,7 +389,13 @@ void withTicks(const std::vector<TimelineJob>& jobs, const std::vector<TimelineT
     } else if (common && ticks < Rational::wide(Rational::Wide{1} << 124)) {
         use(Ticked<Wide>(jobs, takes, *common));
     } else {
-        use(Ticked<Rational>(jobs, takes, 1));
+        constexpr std::int64_t kMostExact = 500; // runs; in fractions a run takes a tenth of a millisecond and more
+        const auto near = playedRuns(jobs, span) > kMostExact ? nearTicks(jobs, span, horizon) : std::nullopt;
+        if (near) {
+            use(Ticked<Wide>(jobs, takes, *near));
+        } else {
+            use(Ticked<Rational>(jobs, takes, 1));
+        }
     }
 }
 
