@@ -17,12 +17,19 @@ struct Run {
     QJsonObject json() const { return QJsonDocument::fromJson(out.toUtf8()).object(); }
 };
 
+/// ms that a program may take; many times what it needs, as other tests run beside it.
+#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
+inline constexpr int kProgramPatience = 240'000;
+#else
+inline constexpr int kProgramPatience = 60'000;
+#endif
+
 /// Runs the real program.
 inline Run run(const QStringList& arguments, const QString& folder = QString::fromStdString(sourceDir())) {
     QProcess process;
     process.setWorkingDirectory(folder);
     process.start(qEnvironmentVariable("WISETICK_CLI"), arguments);
-    if (!process.waitForFinished(30000)) {
+    if (!process.waitForFinished(kProgramPatience)) {
         qFatal("the program did not finish: %s", qPrintable(process.errorString()));
     }
     return {process.exitStatus() == QProcess::NormalExit ? process.exitCode() : -1,

@@ -263,9 +263,7 @@ private:
 
     bool playJobs() {
         const auto typical = timelineJobs(Corner::typical);
-        orStop(goOn_);
         const auto longest = timelineJobs(Corner::longest);
-        orStop(goOn_);
         if (!typical || !longest) {
             return false;
         }
@@ -277,7 +275,6 @@ private:
         const Rational span = rare_.splitRare(*typical, figure_.isByChance);
         orStop(goOn_);
         const Timeline typicalLine(rare_.withoutRare(*typical), typicalTakes, restsIn_.has_value(), goOn_);
-        orStop(goOn_);
         const Timeline longestLine(rare_.withoutRare(*longest), longestTakes, restsIn_.has_value(), goOn_);
         const TimelineTotals typ = typicalLine.play(span);
         const TimelineTotals max = longestLine.play(span);
@@ -303,10 +300,8 @@ private:
         }
         orStop(goOn_);
         rare_.addRare(*typical, typicalTakes, {figure_.span, figure_.wakeUps}, &Slot::timeTyp);
-        orStop(goOn_);
         rare_.addRare(*longest, longestTakes, {figure_.span, figure_.wakeUps}, &Slot::timeMax);
         rare_.boundCut(*longest, longestTakes, figure_.span, !isOneTiming());
-        orStop(goOn_);
         std::optional<GapBounds> gaps;
         if (restsIn_ && isOneTiming() && !figure_.isByChance && !rare_.isCut()) {
             const auto typicalJobs = rare_.withoutRare(*typical);
@@ -316,7 +311,6 @@ private:
         }
         orStop(goOn_);
         stretchTimes();
-        orStop(goOn_);
         findLongestRest(std::max(typ.longestRest, max.longestRest), *typical, gaps);
         checkLoad(*longest, max);
         const auto wholly = figure_.isWhole && rare_.runs().empty() ? gaps : std::nullopt;
@@ -332,7 +326,6 @@ private:
         const std::vector<Stretch> stretches = typicalLine.stretches(typ.from, typ.span);
         orStop(goOn_);
         figure_.trace = traceOf(stretches);
-        orStop(goOn_);
         return true;
     }
 
@@ -423,10 +416,7 @@ private:
     }
 
     void addLatencies(const PlayedJobs& jobs) {
-        const std::vector<CoreTask> tasks = coreTasks(jobs);
-        orStop(goOn_);
-        figure_.latencies = latenciesOf(tasks, goOn_);
-        orStop(goOn_);
+        figure_.latencies = latenciesOf(coreTasks(jobs), goOn_);
         for (const LatencyFigure& latency : figure_.latencies) {
             if (latency.state != State::kept) {
                 find(latency.state == State::broken ? Severity::error : Severity::warning,
