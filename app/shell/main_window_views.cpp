@@ -12,6 +12,7 @@
 #include <QAction>
 #include <QCoreApplication>
 #include <QLabel>
+#include <QLayout>
 #include <QSplitter>
 #include <QStackedWidget>
 
