@@ -293,6 +293,13 @@ private slots:
         QVERIFY(stepOf("Board")->hasFocus());
         QTest::keyClick(stepOf("Board"), Qt::Key_Left); // there is none before it
         QVERIFY(stepOf("Board")->hasFocus());
+        window_->showView("welcome"); // no step is shown: the first is the stop
+        int stops = 0;
+        for (const TrailButton* each : window_->findChildren<TrailButton*>()) {
+            stops += (each->focusPolicy() & Qt::TabFocus) != 0 ? 1 : 0;
+        }
+        QCOMPARE(stops, 1);
+        QCOMPARE(stepOf("Board")->focusPolicy(), Qt::TabFocus);
     }
 
     /// What stands right of a view's title stands there still after the others were seen.

@@ -1,11 +1,11 @@
 #include "part_editor/wrapped_rows.h"
 
-#include <QApplication>
 #include <QHeaderView>
+#include <QStyle>
 #include <QTimer>
 #include <QTreeView>
 
-#include <cmath>
+#include <algorithm>
 
 namespace wisetick::app {
 

@@ -427,11 +427,15 @@ void MainWindow::styleTitles() {
     for (QLabel* title : {viewTitle_, workingsTitle_}) {
         title->setFont(faceFont(Face::title));
     }
+    TrailButton* stop = nullptr;
     for (Place& place : places_) {
         if (place.step != nullptr) {
-            place.step->setCurrent(shown_ == &place || shown_->kind.step == place.kind.name);
+            const bool isCurrent = shown_ == &place || shown_->kind.step == place.kind.name;
+            place.step->setCurrent(isCurrent);
+            stop = isCurrent || stop == nullptr ? place.step : stop;
         }
     }
+    stop->setFocusPolicy(Qt::TabFocus); // the first where none is shown, as beside the welcome
     for (QLabel* hint : {viewHint_, trailKeys_}) {
         hint->setFont(faceFont(Face::small));
         QPalette muted = hint->palette();

@@ -49,7 +49,9 @@ View& MainWindow::viewAt(Place& place) {
 /// later stands last in Qt's own order.
 void MainWindow::orderTabs() {
     const auto steps = trail_->findChildren<TrailButton*>();
+    std::vector<Qt::FocusPolicy> policies;
     for (TrailButton* step : steps) { // each may be the one that is shown some day; what takes no focus is given no place
+        policies.push_back(step->focusPolicy());
         step->setFocusPolicy(Qt::TabFocus);
     }
     const QWidgetList panels{promises_, trail_, tools_, stack_, ripple_, below_, right_, head_};
@@ -70,8 +72,8 @@ void MainWindow::orderTabs() {
             before = each;
         }
     }
-    for (TrailButton* step : steps) {
-        step->setCurrent(step->isCurrent());
+    for (qsizetype i = 0; i < steps.size(); ++i) {
+        steps[i]->setFocusPolicy(policies[static_cast<std::size_t>(i)]);
     }
 }
 

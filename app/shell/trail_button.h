@@ -19,7 +19,6 @@ public:
     /// The mark; none while there is nothing to judge.
     void setState(std::optional<State> state);
     void setCurrent(bool isCurrent);
-    bool isCurrent() const { return isCurrent_; }
     QSize sizeHint() const override;
 
 protected:

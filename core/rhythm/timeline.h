@@ -72,7 +72,8 @@ public:
     /// `span` is the time after which all releases repeat. It is played span after span until all stands as it stood at the end
     /// of an earlier one (who is due when, what is awake, what goes on): what lies between comes again and again, and that is
     /// measured. Jobs that don't fit never settle: then it is one span, the second. So it is with chance, where the times are
-    /// whole nanoseconds, or whatever else lets the span fit 62 bits.
+    /// whole nanoseconds, or whatever else lets the span fit 62 bits. What is long and held by no whole ticks is played in ticks
+    /// that are near (a 2^-90th of the span).
     TimelineTotals play(const Rational& span, std::uint64_t seed = 1) const;
     /// The same play as stretches from 0 to span, counted from `from` on.
     std::vector<Stretch> stretches(const Rational& from, const Rational& span, std::uint64_t seed = 1) const;
