@@ -20,6 +20,7 @@
 #include <QStandardPaths>
 
 #include <algorithm>
+#include <cstdlib>
 #include <iostream>
 #include <memory>
 #include <string_view>
@@ -223,7 +224,8 @@ int main(int argc, char** argv) {
         while (!painted.isThere()) {
             QApplication::processEvents();
         }
-        return 0;
+        std::cout.flush();
+        std::_Exit(0); // what comes after the first painting is not asked for
     }
     if (parser.isSet("report")) {
         const QString why = window.writeReport(parser.value("report"));

@@ -346,9 +346,9 @@ class AppGorse : public WindowFixture {
 
 private slots:
     void gorseIsMadeAnew() {
-#ifdef __SANITIZE_ADDRESS__
-        QSKIP("fifteen thousand keys; the parts of it are tested one by one");
-#endif
+        if (test::kIsSanitized) {
+            QSKIP("fifteen thousand keys; the parts of it are tested one by one");
+        }
         const std::string top = sourceDir();
         window_->setOwnParts(folder_->path());
         QVERIFY(QFile::copy(QString::fromStdString(top) + "/parts/gorse-12.svd", folder_->filePath("gorse-12.svd")));

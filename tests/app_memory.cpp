@@ -31,9 +31,9 @@ class AppMemory : public WindowFixture {
 
 private slots:
     void editsTakeNothing() {
-#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
-        QSKIP("the memory is the sanitizer's");
-#endif
+        if (test::kIsSanitized) {
+            QSKIP("the memory is the sanitizer's");
+        }
         openExample("orchard-sprayer");
         settle();
         const int edits = wanted("WISETICK_EDITS", 600);
@@ -67,9 +67,9 @@ private slots:
     }
 
     void opensTakeNothing() {
-#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
-        QSKIP("the memory is the sanitizer's");
-#endif
+        if (test::kIsSanitized) {
+            QSKIP("the memory is the sanitizer's");
+        }
         const int opens = wanted("WISETICK_OPENS", 60);
         const auto openOne = [&](int number) {
             openExample(number % 2 == 0 ? "orchard-sprayer" : "river-gauge");
@@ -91,9 +91,9 @@ private slots:
 
     /// A folder that a program exports captures into all night: the newest is read each time, and the others make room.
     void aWatchedFolderTakesNothing() {
-#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
-        QSKIP("the memory is the sanitizer's");
-#endif
+        if (test::kIsSanitized) {
+            QSKIP("the memory is the sanitizer's");
+        }
         openExample("orchard-sprayer");
         settle();
         QTest::keyClick(window_.get(), Qt::Key_6, Qt::AltModifier);

@@ -12,9 +12,9 @@ class CliFuzzLsp : public QObject {
 private slots:
     void sessions() {
         int rounds = 12;
-#ifdef __SANITIZE_ADDRESS__
-        rounds = 2;
-#endif
+        if (test::kIsSanitized) {
+            rounds = 2;
+        }
         if (qEnvironmentVariableIsSet("WISETICK_ROUNDS")) {
             rounds = qEnvironmentVariableIntValue("WISETICK_ROUNDS");
         }

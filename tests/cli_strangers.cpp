@@ -208,18 +208,14 @@ private slots:
 
     /// Killed at any moment of writing: the file is the old or the new one.
     void killedAtAnyMoment() {
-#ifdef __SANITIZE_ADDRESS__
-        constexpr int kMoments = 10; // each is slow
-#else
-        constexpr int kMoments = 60;
-#endif
+        const int moments = kIsSanitized ? 10 : 60; // each is slow there
         QVERIFY(QDir(folder_.path()).mkpath("killed"));
         const QString to = folder_.filePath("killed/kept.plan.toml");
         write(to, orchardText());
         write(folder_.filePath("killed/marram-20.part.toml"), marramText());
         const QString program = qEnvironmentVariable("WISETICK_CLI");
         QSet<QByteArray> seen;
-        for (int i = 0; i < kMoments; ++i) {
+        for (int i = 0; i < moments; ++i) {
             write(to, orchardText());
             QProcess process;
             process.setWorkingDirectory(QString::fromStdString(sourceDir()));

@@ -18,11 +18,7 @@ struct Run {
 };
 
 /// ms that a program may take; many times what it needs, as other tests run beside it.
-#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
-inline constexpr int kProgramPatience = 240'000;
-#else
-inline constexpr int kProgramPatience = 60'000;
-#endif
+inline const int kProgramPatience = kIsSanitized ? 240'000 : 60'000;
 
 /// Runs the real program.
 inline Run run(const QStringList& arguments, const QString& folder = QString::fromStdString(sourceDir())) {

@@ -51,12 +51,8 @@ private slots:
     /// Whatever is answered: no faults, nothing suspicious, and what was not said is unknown.
     void allAnswersReadClean() {
         Random random;
-#ifdef __SANITIZE_ADDRESS__
-        constexpr int kCases = 40; // each takes ten times as long
-#else
-        constexpr int kCases = 300;
-#endif
-        for (int i = 0; i < kCases; ++i) {
+        const int cases = test::kIsSanitized ? 40 : 300; // each takes ten times as long there
+        for (int i = 0; i < cases; ++i) {
             PartAnswers answers;
             answers.rcs.resize(static_cast<std::size_t>(random.whole(0, 3)), "4 MHz");
             answers.hasCrystal = answers.rcs.empty() || random.coin();

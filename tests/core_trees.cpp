@@ -24,11 +24,7 @@ std::string text(const Fraction& value) {
     return value.str();
 }
 
-#ifdef __SANITIZE_ADDRESS__
-constexpr int kTrees = 1000;
-#else
-constexpr int kTrees = 10000;
-#endif
+const int kTrees = test::kIsSanitized ? 1000 : 10000;
 
 /// A limit as the tree was made with it.
 struct TreeLimit {

@@ -61,7 +61,9 @@ inline Rational quantity(const std::string& text, Unit unit) {
     return readQuantity(text, unit).value();
 }
 
-extern const char* const kSourceDir; ///< of the checkout; in source_dir.cpp
+// in this_build.cpp
+extern const char* const kSourceDir; ///< of the checkout
+extern const bool kIsSanitized;      ///< the address or the thread sanitizer slows it down
 
 inline std::string sourceDir() {
     return kSourceDir;

@@ -16,11 +16,7 @@
 namespace wisetick::test {
 
 /// ms that a test waits at most for what is worked out beside the interface.
-#if defined(__SANITIZE_ADDRESS__) || defined(__SANITIZE_THREAD__)
-inline constexpr int kPatience = 90'000;
-#else
-inline constexpr int kPatience = 15'000;
-#endif
+inline const int kPatience = kIsSanitized ? 90'000 : 15'000;
 #undef QTRY_VERIFY
 #define QTRY_VERIFY(expr) QTRY_VERIFY_WITH_TIMEOUT((expr), kPatience)
 #undef QTRY_COMPARE

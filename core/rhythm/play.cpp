@@ -489,6 +489,7 @@ private:
     }
 
     void sumUp() {
+        orStop(goOn_);
         Rational taken; // of the span
         for (const Slot& slot : slots_) {
             taken = shortened(taken + slot.timeTyp, Rounding::down);
@@ -500,6 +501,7 @@ private:
         Charge charge(points);
         for (const Slot& slot : slots_) {
             charge.add(slot.timeTyp, slot.typ, slot.timeMax, slot.max);
+            orStop(goOn_);
         }
         std::vector<Rational>& typ = charge.typ;
         std::vector<Rational>& max = charge.max;
@@ -514,8 +516,11 @@ private:
             figure_.average->min = std::max(std::min(figure_.average->min, typ[i] - rare_.spared()[i]), Rational(0));
         }
         figure_.peak = peakOf(slots_, nominal, rest().current, stagesByTake());
+        orStop(goOn_);
         addShares(slots_, nominal, typ[nominal], figure_);
-        addAverageWorkings(base_.grid, max, jobOrigins(), figure_);
+        orStop(goOn_);
+        addAverageWorkings(base_.grid, max, spanOrigins(plan_.jobs, rest()), figure_);
+        orStop(goOn_);
         addHarvest();
         if (plan_.board.battery) {
             addLife(plan_.board, base_.grid,
@@ -554,18 +559,6 @@ private:
         if (brings.sign() > 0) {
             figure_.brings = brings;
         }
-    }
-
-    /// The span is that of the jobs' periods.
-    std::vector<Origin> jobOrigins() const {
-        std::vector<Origin> origins;
-        for (const Job& job : plan_.jobs) {
-            origins.push_back({job.name, printQuantity(job.every, Unit::second), Target::job(job.name), {}});
-        }
-        if (origins.empty()) {
-            origins.push_back({rest().id, {}, Target::mode(rest().id), {}});
-        }
-        return origins;
     }
 
     const Part& part_;

@@ -99,6 +99,17 @@ void addShares(const std::vector<Slot>& slots, std::size_t nominal, const Ration
                      [](const auto& a, const auto& b) { return a.ampere > b.ampere; });
 }
 
+std::vector<Origin> spanOrigins(const std::vector<Job>& jobs, const ModeFigure& rest) {
+    std::vector<Origin> origins;
+    for (const Job& job : jobs) {
+        origins.push_back({job.name, printQuantity(job.every, Unit::second), Target::job(job.name), {}});
+    }
+    if (origins.empty()) {
+        origins.push_back({rest.id, {}, Target::mode(rest.id), {}});
+    }
+    return origins;
+}
+
 void addAverageWorkings(const TemperatureGrid& grid, const std::vector<Rational>& max, const std::vector<Origin>& origins,
                         RhythmFigure& figure) {
     const auto ampere = [](const Rational& value) { return printQuantity(value, Unit::ampere); };

@@ -3,6 +3,7 @@
 #include "base/text.h"
 
 #include "derive/figures.h"
+#include "plan/plan.h"
 #include "rhythm/timeline.h"
 
 namespace wisetick {
@@ -54,6 +55,9 @@ Bounds peakOf(const std::vector<Slot>& slots, std::size_t nominal, const Current
 
 /// What each slot has of the average current of so many A over the span of the figure, and what draws in it.
 void addShares(const std::vector<Slot>& slots, std::size_t nominal, const Rational& average, RhythmFigure& figure);
+
+/// What the span comes from: the periods of the jobs, or what goes on without any.
+std::vector<Origin> spanOrigins(const std::vector<Job>& jobs, const ModeFigure& rest);
 
 /// The arithmetic of the average from its shares; `max` are the largest averages over the grid, `origins` what the span comes
 /// from.

@@ -1,6 +1,0 @@
-namespace wisetick::test {
-
-extern const char* const kSourceDir;
-const char* const kSourceDir = WISETICK_SOURCE_DIR;
-
-} // namespace wisetick::test
