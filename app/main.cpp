@@ -19,6 +19,8 @@
 #include <QLocale>
 #include <QStandardPaths>
 
+#include <fontconfig/fontconfig.h>
+
 #include <algorithm>
 #include <cstdlib>
 #include <iostream>
@@ -85,6 +87,7 @@ bool speaks(const QString& asked, const QString& chosen, bool isQuiet) {
 
 int main(int argc, char** argv) {
     useNoDisplayForFiles(argc, argv);
+    std::thread fontFiles([] { FcInit(); }); // they are found while the desktop is asked for a place
     wisetick::app::Application application(argc, argv);
     QApplication::setApplicationName("Wise Tick");
     QApplication::setOrganizationName("Wise Tick");
@@ -110,7 +113,10 @@ int main(int argc, char** argv) {
     parser.addOption({"seek", "Open Seek with this asked, such as \"usb = 48 MHz\"; may be given more than once.", "LINE"});
     parser.process(application);
     // the fonts are found while the plan is read; whoever needs one meanwhile waits for that
-    std::thread fonts([] { QFontDatabase::families(); });
+    std::thread fonts([&fontFiles] {
+        fontFiles.join();
+        QFontDatabase::families();
+    });
     // what writes a file, or is measured, leaves what the user chose alone
     const bool isQuiet = parser.isSet("picture") || parser.isSet("report") || parser.isSet("once");
     const wisetick::app::Settings chosen = isQuiet ? wisetick::app::Settings() : wisetick::app::Settings::read();

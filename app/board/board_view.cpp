@@ -215,6 +215,24 @@ bool BoardView::takes(std::size_t row) const {
     return dragged_ && !rows_[row].pin.isEmpty() && rows_[*dragged_].choices.contains(rows_[row].pin);
 }
 
+QList<RowCommand> BoardView::rowCommands() {
+    if (rows_.empty()) {
+        return {};
+    }
+    QList<RowCommand> commands{{tr("Change it"), QKeySequence("F2")}};
+    if (!rows_[selected_].signal.isEmpty() && rows_[selected_].choices.size() > 1) {
+        commands.push_back({tr("To the next pin"), QKeySequence("Right")});
+        commands.push_back({tr("To the pin before"), QKeySequence("Left")});
+    }
+    return commands;
+}
+
+void BoardView::selectAt(const QPointF& at) {
+    if (const auto row = rowAt(at)) {
+        select(*row);
+    }
+}
+
 void BoardView::mousePressEvent(QMouseEvent* event) {
     const auto row = rowAt(event->position());
     if (!row) {

@@ -33,6 +33,8 @@ protected:
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
+    QList<RowCommand> rowCommands() override;
+    void selectAt(const QPointF& at) override;
     bool eventFilter(QObject* watched, QEvent* event) override;
 
 private:

@@ -110,15 +110,29 @@ void ShelfList::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void ShelfList::mousePressEvent(QMouseEvent* event) {
+QList<RowCommand> ShelfList::rowCommands() {
+    if (selected_ >= rows_.size() || rows_[selected_].target.isEmpty()) {
+        return {};
+    }
+    const bool isPlan = rows_[selected_].kind == ShelfRow::Kind::plan;
+    return {{isPlan ? tr("Open the plan") : tr("Begin a plan"), QKeySequence("Return")}};
+}
+
+void ShelfList::selectAt(const QPointF& at) {
     for (std::size_t i = 0; i < rows_.size(); ++i) {
-        if (!rows_[i].target.isEmpty() && rowRect(i).contains(event->position())) {
+        if (!rows_[i].target.isEmpty() && rowRect(i).contains(at)) {
             select(i);
-            const qreal width = textWidth(Face::word, verb(rows_[i]));
-            if (event->position().x() >= rowRect(i).right() - kShelfLeft - width) {
-                start();
-            }
             return;
+        }
+    }
+}
+
+void ShelfList::mousePressEvent(QMouseEvent* event) {
+    selectAt(event->position());
+    if (selected_ < rows_.size() && rowRect(selected_).contains(event->position())) {
+        const qreal width = textWidth(Face::word, verb(rows_[selected_]));
+        if (!rows_[selected_].target.isEmpty() && event->position().x() >= rowRect(selected_).right() - kShelfLeft - width) {
+            start();
         }
     }
 }

@@ -87,6 +87,26 @@ bool ClocksView::eventFilter(QObject* watched, QEvent* event) {
     return QAbstractScrollArea::eventFilter(watched, event);
 }
 
+QList<RowCommand> ClocksView::rowCommands() {
+    if (layout_.rows().empty()) {
+        return {};
+    }
+    QList<RowCommand> commands{
+        {tr("Change it"), QKeySequence("F2")}, {tr("A step up"), QKeySequence("+")}, {tr("A step down"), QKeySequence("-")}};
+    if (!layout_.rows()[selectedRow_].feeds.empty()) {
+        commands.push_back({tr("Fold or unfold"), QKeySequence("Space")});
+    }
+    commands.push_back({tr("Lock or free the clock"), QKeySequence("Ctrl+B"), [this] { toggleLock(); }});
+    return commands;
+}
+
+void ClocksView::selectAt(const QPointF& at) {
+    const auto row = layout_.rowAt(at.y() + verticalScrollBar()->value());
+    if (row && at.y() >= layout_.measures().headHeight) {
+        selectRow(*row);
+    }
+}
+
 void ClocksView::mousePressEvent(QMouseEvent* event) {
     const qreal y = event->position().y() + verticalScrollBar()->value();
     const auto row = layout_.rowAt(y);
@@ -185,7 +205,7 @@ bool ClocksView::viewportEvent(QEvent* event) {
         }
         return true;
     }
-    return QAbstractScrollArea::viewportEvent(event);
+    return PaintedView::viewportEvent(event);
 }
 
 void ClocksView::wheelEvent(QWheelEvent* event) {

@@ -219,8 +219,19 @@ void DeskView::mousePressEvent(QMouseEvent* event) {
         pinOrFree();
         return;
     }
+    selectAt(event->position());
+}
+
+QList<RowCommand> DeskView::rowCommands() {
+    if (!promise_ || selected_ >= table_.rows.size()) {
+        return {};
+    }
+    return {{isPinnedHere() ? tr("Free it: the best way is taken") : tr("Pin this way"), QKeySequence("Return")}};
+}
+
+void DeskView::selectAt(const QPointF& at) {
     for (std::size_t i = 0; i < table_.rows.size(); ++i) {
-        if (rowRect(i).contains(event->position())) {
+        if (rowRect(i).contains(at)) {
             selectRow(i);
             return;
         }

@@ -367,12 +367,23 @@ void HandoverList::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void HandoverList::mousePressEvent(QMouseEvent* event) {
+QList<RowCommand> HandoverList::rowCommands() {
+    if (selected_ >= work_.states().size()) {
+        return {};
+    }
+    return {{tr("Write the file"), QKeySequence("Return")}, {tr("Take it off the list"), QKeySequence("Del")}};
+}
+
+void HandoverList::selectAt(const QPointF& at) {
     for (std::size_t i = 0; i < work_.states().size(); ++i) {
-        if (fileRect(i).contains(event->position())) {
+        if (fileRect(i).contains(at)) {
             selectIndex(i);
         }
     }
+}
+
+void HandoverList::mousePressEvent(QMouseEvent* event) {
+    selectAt(event->position());
 }
 
 void HandoverList::mouseDoubleClickEvent(QMouseEvent* event) {

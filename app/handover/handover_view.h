@@ -45,6 +45,8 @@ protected:
     void keyPressEvent(QKeyEvent* event) override;
     void mousePressEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
+    QList<RowCommand> rowCommands() override;
+    void selectAt(const QPointF& at) override;
 
 private:
     void layOut() override;

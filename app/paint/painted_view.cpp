@@ -2,7 +2,11 @@
 
 #include "paint/controls.h"
 
-#include <QEvent>
+#include <QContextMenuEvent>
+#include <QCoreApplication>
+#include <QKeyEvent>
+#include <QMenu>
+#include <QMouseEvent>
 
 #include <algorithm>
 
@@ -70,6 +74,54 @@ void PaintedView::focusInEvent(QFocusEvent*) {
 
 void PaintedView::focusOutEvent(QFocusEvent*) {
     viewport()->update();
+}
+
+/// The right button selects and acts on nothing; its menu does.
+bool PaintedView::viewportEvent(QEvent* event) {
+    const auto type = event->type();
+    if (type == QEvent::MouseButtonPress || type == QEvent::MouseButtonRelease || type == QEvent::MouseButtonDblClick) {
+        const auto* mouse = static_cast<QMouseEvent*>(event);
+        if (mouse->button() == Qt::RightButton) {
+            if (type == QEvent::MouseButtonPress) {
+                make();
+                selectAt(mouse->position());
+            }
+            return true;
+        }
+    }
+    return QAbstractScrollArea::viewportEvent(event);
+}
+
+void PaintedView::contextMenuEvent(QContextMenuEvent* event) {
+    make();
+    const QList<RowCommand> commands = rowCommands();
+    if (commands.isEmpty()) {
+        event->ignore();
+        return;
+    }
+    auto* menu = new QMenu(this);
+    menu->setAttribute(Qt::WA_DeleteOnClose);
+    for (const RowCommand& each : commands) {
+        QAction* action = menu->addAction(each.name);
+        action->setShortcut(each.keys); // it is only told: the view itself takes the key
+        connect(action, &QAction::triggered, this, [this, each] {
+            setFocus(Qt::PopupFocusReason);
+            if (each.run) {
+                each.run();
+            } else {
+                const QKeyCombination keys = each.keys[0];
+                QKeyEvent press(QEvent::KeyPress, keys.key(), keys.keyboardModifiers());
+                QCoreApplication::sendEvent(this, &press);
+            }
+        });
+    }
+    QPoint place = event->globalPos();
+    if (event->reason() == QContextMenuEvent::Keyboard) { // below what is selected
+        const std::vector<SpokenRow> rows = spokenRows();
+        const auto row = std::find_if(rows.begin(), rows.end(), [](const SpokenRow& each) { return each.isSelected; });
+        place = viewport()->mapToGlobal(row == rows.end() ? QPoint() : QPoint(row->place.left() + 24, row->place.bottom()));
+    }
+    menu->popup(place);
 }
 
 } // namespace wisetick::app

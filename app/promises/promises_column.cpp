@@ -12,6 +12,7 @@
 #include "quantity/quantity_print.h"
 
 #include <QApplication>
+#include <QClipboard>
 #include <QHBoxLayout>
 #include <QKeyEvent>
 #include <QLabel>
@@ -122,6 +123,11 @@ void PromiseCards::keyPressEvent(QKeyEvent* event) {
             emit removeWanted(selected());
         }
         break;
+    case Qt::Key_C:
+        if (selected_ && event->modifiers() == Qt::ControlModifier) {
+            QApplication::clipboard()->setText(text(selectedPromise_.text));
+        }
+        break;
     case Qt::Key_Return:
     case Qt::Key_Enter:
     case Qt::Key_F2:
@@ -133,13 +139,26 @@ void PromiseCards::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void PromiseCards::mousePressEvent(QMouseEvent* event) {
-    pressedAt_ = event->position().toPoint();
-    const auto index = static_cast<std::size_t>(
-        std::max(0, static_cast<int>(event->position().y()) + verticalScrollBar()->value()) / cardHeight());
+QList<RowCommand> PromiseCards::rowCommands() {
+    if (!selected_) {
+        return {};
+    }
+    return {{tr("Change the line"), QKeySequence("F2")},
+            {tr("Copy the line"), QKeySequence("Ctrl+C")},
+            {tr("Remove the promise"), QKeySequence("Del")}};
+}
+
+void PromiseCards::selectAt(const QPointF& at) {
+    const auto index =
+        static_cast<std::size_t>(std::max(0, static_cast<int>(at.y()) + verticalScrollBar()->value()) / cardHeight());
     if (document_.isOpen() && index < document_.figures().promises.size()) {
         selectIndex(index);
     }
+}
+
+void PromiseCards::mousePressEvent(QMouseEvent* event) {
+    pressedAt_ = event->position().toPoint();
+    selectAt(event->position());
 }
 
 /// A card is dragged to where a promise is asked for.

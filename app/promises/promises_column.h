@@ -34,6 +34,8 @@ protected:
     void mousePressEvent(QMouseEvent* event) override;
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
+    QList<RowCommand> rowCommands() override;
+    void selectAt(const QPointF& at) override;
 
 private:
     int cardHeight() const;

@@ -98,6 +98,25 @@ void RhythmView::wheelEvent(QWheelEvent* event) {
     QAbstractScrollArea::wheelEvent(event);
 }
 
+QList<RowCommand> RhythmView::rowCommands() {
+    if (!document_.isOpen()) {
+        return {};
+    }
+    QList<RowCommand> commands;
+    if (lane_ < document_.plan().jobs.size()) {
+        commands = {{tr("Change the job"), QKeySequence("Return")}, {tr("Remove the job"), QKeySequence("Del")}};
+    }
+    commands.push_back({tr("New job"), QKeySequence("Ins")});
+    commands.push_back({tr("Show the whole time"), QKeySequence("0")});
+    return commands;
+}
+
+void RhythmView::selectAt(const QPointF& at) {
+    if (const auto lane = laneAt(at)) {
+        selectLane(*lane);
+    }
+}
+
 void RhythmView::mousePressEvent(QMouseEvent* event) {
     make();
     const QPointF at = event->position();

@@ -66,6 +66,8 @@ protected:
     void mouseMoveEvent(QMouseEvent* event) override;
     void mouseReleaseEvent(QMouseEvent* event) override;
     void mouseDoubleClickEvent(QMouseEvent* event) override;
+    QList<RowCommand> rowCommands() override;
+    void selectAt(const QPointF& at) override;
 
 private:
     enum class Grip { none, time, phase, length, period };

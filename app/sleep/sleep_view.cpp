@@ -299,6 +299,28 @@ void SleepView::keyPressEvent(QKeyEvent* event) {
     }
 }
 
+QList<RowCommand> SleepView::rowCommands() {
+    if (mode_ >= matrix_.modes.size()) {
+        return {};
+    }
+    const bool isOption = row_ < matrix_.rows.size() && !matrix_.rows[row_].option.isEmpty();
+    const QString rest = document_.part().modes[mode_].runs ? tr("Do not rest") : tr("Rest in %1").arg(matrix_.modes[mode_]);
+    return {{isOption ? tr("Change the option of %1").arg(matrix_.modes[mode_]) : rest, QKeySequence("Return")}};
+}
+
+void SleepView::selectAt(const QPointF& at) {
+    for (std::size_t mode = 0; mode < matrix_.modes.size(); ++mode) {
+        if (headRect(mode).contains(at) && at.x() > nameWidth_) {
+            selectCell(row_, mode);
+        }
+        for (std::size_t row = 0; row < matrix_.rows.size() && at.y() > headHeight(); ++row) {
+            if (!matrix_.rows[row].isTitle && cellRect(row, mode).contains(at)) {
+                selectCell(row, mode);
+            }
+        }
+    }
+}
+
 void SleepView::mousePressEvent(QMouseEvent* event) {
     make();
     const QPointF at = event->position();

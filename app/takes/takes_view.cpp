@@ -299,21 +299,40 @@ void TakesView::keyPressEvent(QKeyEvent* event) {
     }
 }
 
-void TakesView::mousePressEvent(QMouseEvent* event) {
-    setFocus();
+QList<RowCommand> TakesView::rowCommands() {
+    if (!document_.isOpen()) {
+        return {};
+    }
+    return {{tr("Make take %1 active").arg(text(selected_)), QKeySequence("Return")},
+            {tr("Rename it"), QKeySequence("F2")},
+            {tr("Copy it"), QKeySequence("C")},
+            {tr("Move it left"), QKeySequence("Alt+Left")},
+            {tr("Move it right"), QKeySequence("Alt+Right")},
+            {tr("Delete it"), QKeySequence("Del")},
+            {tr("New take"), QKeySequence("N")},
+            {tr("Only differences, or all"), QKeySequence("D")}};
+}
+
+void TakesView::selectAt(const QPointF& at) {
     for (std::size_t i = 0; i < takes_.size(); ++i) {
         const QRectF head = headRect(i);
-        if (event->position().x() >= head.left() && event->position().x() < head.right() + 12) {
+        if (at.x() >= head.left() && at.x() < head.right() + 12) {
             select(text(takes_[i]));
         }
     }
     for (std::size_t i = 0; i < rows_.size(); ++i) {
-        if (event->position().y() > rowHeight() && rowRect(i).contains(event->position())) {
+        if (at.y() > rowHeight() && rowRect(i).contains(at)) {
             selectRow(i);
-            if (event->position().x() < nameWidth_ + kTakesSide) {
-                emit targetWanted(target());
-            }
         }
+    }
+}
+
+void TakesView::mousePressEvent(QMouseEvent* event) {
+    setFocus();
+    selectAt(event->position());
+    const bool isOnRow = event->position().y() > rowHeight() && row_ < rows_.size() && rowRect(row_).contains(event->position());
+    if (isOnRow && event->position().x() < nameWidth_ + kTakesSide) {
+        emit targetWanted(target());
     }
 }
 

@@ -1453,6 +1453,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Eine Quelle</translation>
         </message>
         <message>
+            <source>A step down</source>
+            <translation>Einen Schritt abwärts</translation>
+        </message>
+        <message>
+            <source>A step up</source>
+            <translation>Einen Schritt aufwärts</translation>
+        </message>
+        <message>
             <source>A table is matched to what the part has: mend its errors first.</source>
             <translation>Eine Tabelle wird dem zugeordnet, was der Baustein hat: Beheben Sie zuerst seine Fehler.</translation>
         </message>
@@ -1531,6 +1539,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Before it rests</source>
             <translation>Bevor er ruht</translation>
+        </message>
+        <message>
+            <source>Begin a plan</source>
+            <translation>Einen Plan beginnen</translation>
         </message>
         <message>
             <source>Begin a plan on a part</source>
@@ -1633,6 +1645,22 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Aufzeichnungen (*.vcd *.csv *.tsv *.txt)</translation>
         </message>
         <message>
+            <source>Change it</source>
+            <translation>Ändern</translation>
+        </message>
+        <message>
+            <source>Change the job</source>
+            <translation>Die Aufgabe ändern</translation>
+        </message>
+        <message>
+            <source>Change the line</source>
+            <translation>Die Zeile ändern</translation>
+        </message>
+        <message>
+            <source>Change the option of %1</source>
+            <translation>Die Option von %1 ändern</translation>
+        </message>
+        <message>
             <source>Chapter of the datasheet</source>
             <translation>Kapitel des Datenblatts</translation>
         </message>
@@ -1697,12 +1725,20 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Als Bild, als SVG und als Tabelle kopiert</translation>
         </message>
         <message>
+            <source>Copy it</source>
+            <translation>Kopieren</translation>
+        </message>
+        <message>
             <source>Copy the clocks as SVG</source>
             <translation>Takte als SVG kopieren</translation>
         </message>
         <message>
             <source>Copy the clocks as a picture</source>
             <translation>Takte als Bild kopieren</translation>
+        </message>
+        <message>
+            <source>Copy the line</source>
+            <translation>Die Zeile kopieren</translation>
         </message>
         <message>
             <source>Costs</source>
@@ -1717,12 +1753,20 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Abgebrochen {}; unter {} Fassungen mag es bessere geben.</translation>
         </message>
         <message>
+            <source>Delete it</source>
+            <translation>Löschen</translation>
+        </message>
+        <message>
             <source>Desk of the promise</source>
             <translation>Pult der Zusage</translation>
         </message>
         <message>
             <source>Digits of the vitals</source>
             <translation>Stellen der Kennwerte</translation>
+        </message>
+        <message>
+            <source>Do not rest</source>
+            <translation>Nicht ruhen</translation>
         </message>
         <message>
             <source>Done at the latest</source>
@@ -1813,6 +1857,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Achse einpassen</translation>
         </message>
         <message>
+            <source>Fold or unfold</source>
+            <translation>Zu- oder aufklappen</translation>
+        </message>
+        <message>
             <source>Fold or unfold the branch</source>
             <translation>Zweig zu- oder aufklappen</translation>
         </message>
@@ -1831,6 +1879,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Four periods</source>
             <translation>Vier Perioden</translation>
+        </message>
+        <message>
+            <source>Free it: the best way is taken</source>
+            <translation>Freigeben: der beste Weg wird genommen</translation>
         </message>
         <message>
             <source>From %1 to take %2</source>
@@ -2049,6 +2101,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>M: ihre Zusage   R: lesen</translation>
         </message>
         <message>
+            <source>Make take %1 active</source>
+            <translation>Fassung %1 aktiv machen</translation>
+        </message>
+        <message>
             <source>May wake it</source>
             <translation>Kann ihn wecken</translation>
         </message>
@@ -2063,6 +2119,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Modes of the part</source>
             <translation>Modi des Bausteins</translation>
+        </message>
+        <message>
+            <source>Move it left</source>
+            <translation>Nach links schieben</translation>
+        </message>
+        <message>
+            <source>Move it right</source>
+            <translation>Nach rechts schieben</translation>
         </message>
         <message>
             <source>NAME = value, or an address and values</source>
@@ -2099,6 +2163,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>New plan: the parts shelf</source>
             <translation>Neuer Plan: das Bausteinregal</translation>
+        </message>
+        <message>
+            <source>New take</source>
+            <translation>Neue Fassung</translation>
         </message>
         <message>
             <source>Next take</source>
@@ -2185,6 +2253,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Ein Wert von jedem Kanal</translation>
         </message>
         <message>
+            <source>Only differences, or all</source>
+            <translation>Nur Unterschiede, oder alles</translation>
+        </message>
+        <message>
             <source>Only what feeds the promise, or all</source>
             <translation>Nur was die Zusage speist, oder alles</translation>
         </message>
@@ -2241,6 +2313,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Das Beispiel öffnen</translation>
         </message>
         <message>
+            <source>Open the plan</source>
+            <translation>Den Plan öffnen</translation>
+        </message>
+        <message>
             <source>Option words</source>
             <translation>Optionswörter</translation>
         </message>
@@ -2267,6 +2343,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Pin the selected way, or free it</source>
             <translation>Den gewählten Weg festlegen, oder freigeben</translation>
+        </message>
+        <message>
+            <source>Pin this way</source>
+            <translation>Diesen Weg festlegen</translation>
         </message>
         <message>
             <source>Pins</source>
@@ -2341,8 +2421,24 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Entfernen</translation>
         </message>
         <message>
+            <source>Remove the job</source>
+            <translation>Die Aufgabe entfernen</translation>
+        </message>
+        <message>
+            <source>Remove the promise</source>
+            <translation>Die Zusage entfernen</translation>
+        </message>
+        <message>
+            <source>Rename it</source>
+            <translation>Umbenennen</translation>
+        </message>
+        <message>
             <source>Report for people: .html, .pdf or .md</source>
             <translation>Bericht für Menschen: .html, .pdf oder .md</translation>
+        </message>
+        <message>
+            <source>Rest in %1</source>
+            <translation>In %1 ruhen</translation>
         </message>
         <message>
             <source>Rhythm</source>
@@ -2445,6 +2541,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Menüleiste zeigen (sonst zeigt F10 sie kurz)</translation>
         </message>
         <message>
+            <source>Show the whole time</source>
+            <translation>Die ganze Zeit zeigen</translation>
+        </message>
+        <message>
             <source>Signals with a choice of pins</source>
             <translation>Signale mit Pins zur Wahl</translation>
         </message>
@@ -2495,6 +2595,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Take it</source>
             <translation>Übernehmen</translation>
+        </message>
+        <message>
+            <source>Take it off the list</source>
+            <translation>Von der Liste nehmen</translation>
         </message>
         <message>
             <source>Take that file</source>
@@ -2639,6 +2743,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>To bring it up</source>
             <translation>Zum Inbetriebnehmen</translation>
+        </message>
+        <message>
+            <source>To the next pin</source>
+            <translation>Auf den nächsten Pin</translation>
+        </message>
+        <message>
+            <source>To the pin before</source>
+            <translation>Auf den vorigen Pin</translation>
         </message>
         <message>
             <source>Tour, %1 of %2. %3</source>
@@ -2907,6 +3019,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Write a report for people: HTML, PDF or Markdown</source>
             <translation>Einen Bericht für Menschen schreiben: HTML, PDF oder Markdown</translation>
+        </message>
+        <message>
+            <source>Write the file</source>
+            <translation>Die Datei schreiben</translation>
         </message>
         <message>
             <source>Written: %1</source>

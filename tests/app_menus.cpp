@@ -1,0 +1,174 @@
+#include "window_fixture.h"
+
+#include "board/board_view.h"
+#include "board/shelf_view.h"
+#include "clocks/control_text.h"
+#include "desk/desk_view.h"
+#include "files/plan_writer.h"
+#include "handover/handover_view.h"
+#include "promises/promises_column.h"
+#include "rhythm/rhythm_view.h"
+#include "sleep/sleep_view.h"
+#include "takes/takes_view.h"
+
+#include <QClipboard>
+#include <QContextMenuEvent>
+#include <QMenu>
+
+using namespace wisetick;
+using namespace wisetick::app;
+using namespace wisetick::test;
+
+/// The menu on the right button: what can be done with what stands there.
+class AppMenus : public WindowFixture {
+    Q_OBJECT
+
+private:
+    /// Where that row stands, in the viewport.
+    static QPoint middleOf(PaintedView& view, std::size_t row) { return view.spokenRows().at(row).place.center(); }
+
+    /// Presses the right button there, and lets go of it, as a window system tells it: the menu comes with the press.
+    static QMenu* menuAt(PaintedView& view, const QPoint& at) {
+        QTest::mousePress(view.viewport(), Qt::RightButton, Qt::NoModifier, at);
+        QContextMenuEvent asked(QContextMenuEvent::Mouse, at, view.viewport()->mapToGlobal(at));
+        QCoreApplication::sendEvent(view.viewport(), &asked);
+        QTest::mouseRelease(view.viewport(), Qt::RightButton, Qt::NoModifier, at);
+        return qobject_cast<QMenu*>(QApplication::activePopupWidget());
+    }
+
+    /// Asks for the menu of each row that is seen; how many came. Each thing in them has a key.
+    static int menusOf(PaintedView& view) {
+        int menus = 0;
+        for (const SpokenRow& row : view.spokenRows()) {
+            const QPoint at = row.place.center();
+            QMenu* menu = view.viewport()->rect().contains(at) ? menuAt(view, at) : nullptr;
+            if (menu == nullptr) {
+                continue;
+            }
+            for (const QAction* action : menu->actions()) {
+                if (action->shortcut().isEmpty()) {
+                    qFatal("'%s' has no key", qPrintable(action->text()));
+                }
+            }
+            menu->close();
+            ++menus;
+        }
+        return menus;
+    }
+
+    static QStringList namesOf(const QMenu& menu) {
+        QStringList names;
+        for (const QAction* action : menu.actions()) {
+            names << action->text();
+        }
+        return names;
+    }
+
+    static void choose(QMenu& menu, const QString& name) {
+        for (QAction* action : menu.actions()) {
+            if (action->text() == name) {
+                menu.setActiveAction(action);
+                QTest::keyClick(&menu, Qt::Key_Return);
+                return;
+            }
+        }
+        qFatal("no '%s' in the menu", qPrintable(name));
+    }
+
+private slots:
+    /// A right press changes no plan, selects the row, and its menu tells a key for each thing.
+    void theRightButtonOnlySelects() {
+        window_->promises()->cards()->select("modem");
+        const std::string before = writePlan(document().plan());
+        for (const char* name : {"board", "shelf", "clocks", "promises", "sleep", "rhythm", "takes"}) {
+            window_->showView(name);
+            settle();
+            int menus = 0;
+            for (PaintedView* view : window_->findChildren<PaintedView*>()) {
+                if (!view->isVisible()) {
+                    continue;
+                }
+                QTRY_VERIFY2(!view->spokenRows().empty(), name);
+                menus += view != window_->promises()->cards() ? menusOf(*view) : 0;
+                QCOMPARE(writePlan(document().plan()), before);
+            }
+            QVERIFY2(menus > 0, name);
+        }
+        QVERIFY(menusOf(*window_->promises()->cards()) > 5);
+        QCOMPARE(writePlan(document().plan()), before);
+        openExample("lagoon-buoy"); // which writes files
+        const std::string ofTheBuoy = writePlan(document().plan());
+        window_->showView("handover");
+        QTRY_VERIFY(menusOf(*window_->find<HandoverList>()) > 0);
+        QCOMPARE(writePlan(document().plan()), ofTheBuoy);
+    }
+
+    void aPromiseIsCopiedAndRemoved() {
+        PromiseCards& cards = *window_->promises()->cards();
+        QMenu* menu = menuAt(cards, middleOf(cards, 5));
+        QVERIFY(menu != nullptr);
+        QCOMPARE(cards.selected(), QString("spray"));
+        QCOMPARE(namesOf(*menu), QStringList({"Change the line", "Copy the line", "Remove the promise"}));
+        choose(*menu, "Copy the line");
+        QCOMPARE(QApplication::clipboard()->text(), QString("spray: timer5 fires every 30 s exactly"));
+        const std::size_t count = document().plan().promises.size();
+        choose(*menuAt(cards, middleOf(cards, 5)), "Remove the promise");
+        QCOMPARE(document().plan().promises.size(), count - 1);
+        QVERIFY(document().figures().findPromise("spray") == nullptr);
+    }
+
+    /// The menu key opens it below what is selected; the same key as it tells does the same.
+    void theMenuKeyOpensItToo() {
+        PromiseCards& cards = *window_->promises()->cards();
+        cards.setFocus();
+        cards.select("link");
+        QContextMenuEvent asked(QContextMenuEvent::Keyboard, QPoint(), QPoint());
+        QCoreApplication::sendEvent(&cards, &asked);
+        auto* menu = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+        QVERIFY(menu != nullptr);
+        QCOMPARE(menu->pos().y(), cards.viewport()->mapToGlobal(QPoint(0, cards.cardRect(4).bottom())).y());
+        QTest::keyClick(menu, Qt::Key_Escape);
+        QTest::keyClick(&cards, Qt::Key_C, Qt::ControlModifier);
+        QCOMPARE(QApplication::clipboard()->text(), QString("link: usb runs at 48 MHz within 0.25 %"));
+    }
+
+    void aClockIsLocked() {
+        auto& clocks = *window_->find<ClocksView>();
+        clocks.select("bus_b");
+        const std::vector<SpokenRow> rows = clocks.spokenRows();
+        const auto row = static_cast<std::size_t>(
+            std::find_if(rows.begin(), rows.end(), [](const SpokenRow& each) { return each.isSelected; }) - rows.begin());
+        clocks.select("core");
+        QMenu* menu = menuAt(clocks, middleOf(clocks, row));
+        QVERIFY(menu != nullptr);
+        QCOMPARE(clocks.selected(), QString("bus_b"));
+        choose(*menu, "Lock or free the clock");
+        QVERIFY(isLocked(document().take(), "bus_b"));
+    }
+
+    void aTakeIsCopied() {
+        window_->showView("takes");
+        auto& takes = *window_->find<TakesView>();
+        const std::size_t count = document().plan().takes.size();
+        QTRY_VERIFY(takes.spokenRows().size() > 1);
+        QMenu* menu = menuAt(takes, middleOf(takes, 1));
+        QVERIFY(menu != nullptr);
+        choose(*menu, "Copy it");
+        QCOMPARE(document().plan().takes.size(), count + 1);
+    }
+
+    void aJobIsRemoved() {
+        window_->showView("rhythm");
+        settle();
+        auto& rhythm = *window_->find<RhythmView>();
+        const std::size_t count = document().plan().jobs.size();
+        rhythm.selectLane(0);
+        QMenu* menu = menuAt(rhythm, middleOf(rhythm, 0));
+        QVERIFY(menu != nullptr);
+        choose(*menu, "Remove the job");
+        QCOMPARE(document().plan().jobs.size(), count - 1);
+    }
+};
+
+QTEST_MAIN(AppMenus)
+#include "app_menus.moc"
