@@ -14,6 +14,7 @@
 #include <QClipboard>
 #include <QContextMenuEvent>
 #include <QMenu>
+#include <QMenuBar>
 
 using namespace wisetick;
 using namespace wisetick::app;
@@ -130,6 +131,30 @@ private slots:
         QTest::keyClick(menu, Qt::Key_Escape);
         QTest::keyClick(&cards, Qt::Key_C, Qt::ControlModifier);
         QCOMPARE(QApplication::clipboard()->text(), QString("link: usb runs at 48 MHz within 0.25 %"));
+    }
+
+    /// Also those of the menu bar, and of a field: all are windows of their own.
+    void menusAreOfTheTheme() {
+        for (const Theme& theme : {darkTheme(), lightTheme()}) {
+            window_->setTheme(theme);
+            PromiseCards& cards = *window_->promises()->cards();
+            QMenu* menu = menuAt(cards, middleOf(cards, 2));
+            QVERIFY(menu != nullptr);
+            QList<QMenu*> menus{menu};
+            for (const QAction* each : window_->menuBar()->actions()) {
+                menus << each->menu();
+            }
+            for (QMenu* each : menus) {
+                const QColor ground = each->palette().color(QPalette::Window); // of the column that it stands in
+                QVERIFY(ground == theme.paper || ground == theme.panel);
+                QCOMPARE(each->palette().color(QPalette::Disabled, QPalette::Light), theme.paper);
+                QCOMPARE(each->palette().color(QPalette::ButtonText), theme.ink);
+                QCOMPARE(each->palette().color(QPalette::Disabled, QPalette::ButtonText), theme.muted);
+                const QImage seen = each->grab().toImage();
+                QCOMPARE(seen.pixelColor(seen.width() / 2, 4).lightness() < 128, theme.isDark);
+            }
+            menu->close();
+        }
     }
 
     void aClockIsLocked() {

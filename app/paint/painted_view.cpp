@@ -101,6 +101,7 @@ void PaintedView::contextMenuEvent(QContextMenuEvent* event) {
     }
     auto* menu = new QMenu(this);
     menu->setAttribute(Qt::WA_DeleteOnClose);
+    menu->setAttribute(Qt::WA_WindowPropagation); // of the theme of the window
     for (const RowCommand& each : commands) {
         QAction* action = menu->addAction(each.name);
         action->setShortcut(each.keys); // it is only told: the view itself takes the key

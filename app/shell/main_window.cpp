@@ -394,7 +394,12 @@ void MainWindow::setTheme(const Theme& theme) {
     palette.setColor(QPalette::Highlight, theme.kept);
     palette.setColor(QPalette::HighlightedText, theme.isDark ? theme.head : QColor("#FFFFFF"));
     palette.setColor(QPalette::Link, theme.thread);
+    for (const auto role : {QPalette::WindowText, QPalette::Text, QPalette::ButtonText}) {
+        palette.setColor(QPalette::Disabled, role, theme.muted);
+    }
+    palette.setColor(QPalette::Disabled, QPalette::Light, theme.paper); // else it is etched
     setPalette(palette);
+    QApplication::setPalette(palette); // for what is a window of its own: questions, and menus of fields and texts
     for (SlimScrollBar* each : findChildren<SlimScrollBar*>()) {
         each->setTheme(theme);
     }

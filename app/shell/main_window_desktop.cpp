@@ -59,6 +59,7 @@ void MainWindow::makeMenus() {
     const QStringList titles{tr("&File"), tr("&Edit"), tr("&View"), tr("&Plan"), tr("&Help")};
     for (std::size_t i = 0; i < menus_.size(); ++i) {
         menus_[i] = menuBar()->addMenu(titles[static_cast<int>(i)]);
+        menus_[i]->setAttribute(Qt::WA_WindowPropagation); // of the theme of the window
         connect(menus_[i], &QMenu::aboutToHide, this, &MainWindow::hideMenus);
     }
     menuBar()->installEventFilter(this);
