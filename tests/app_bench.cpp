@@ -71,7 +71,10 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(work().capture() != nullptr && !work().isBusy(), 20000);
         QCOMPARE(work().explained().front().say, std::string("as planned"));
         const std::string first = work().capture()->name;
+        window_->promises()->cards()->setFocus();
         QTest::keyClick(window_.get(), Qt::Key_B, Qt::ControlModifier | Qt::AltModifier);
+        QVERIFY(window_->find<BenchView>()
+                    ->hasFocus()); // what is played there can be looked at by keys, though the Bench was shown already
         QTRY_VERIFY_WITH_TIMEOUT(!work().isBusy() && work().capture()->name != first, 20000);
         QVERIFY(work().measured().size() >= 3);
     }

@@ -142,6 +142,8 @@ void MainWindow::addViewCommands() {
             addCommand(Menu::plan, command.name, command.keys, [this, &place, run = command.run, enters = command.enters] {
                 if (enters && shown_ != &place) {
                     showView(place.kind.name);
+                } else if (enters && !place.view->widget()->isAncestorOf(focusWidget())) {
+                    place.view->widget()->setFocus();
                 }
                 run(viewAt(place));
             });
