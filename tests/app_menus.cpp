@@ -178,8 +178,14 @@ private slots:
         QTRY_VERIFY(takes.spokenRows().size() > 1);
         QMenu* menu = menuAt(takes, middleOf(takes, 1));
         QVERIFY(menu != nullptr);
+        QVERIFY(!namesOf(*menu).contains("Make take A active")); // it is
         choose(*menu, "Copy it");
         QCOMPARE(document().plan().takes.size(), count + 1);
+        takes.select("B");
+        QContextMenuEvent asked(QContextMenuEvent::Keyboard, QPoint(), QPoint());
+        QCoreApplication::sendEvent(&takes, &asked);
+        choose(*qobject_cast<QMenu*>(QApplication::activePopupWidget()), "Make take B active");
+        QCOMPARE(document().plan().active, std::string("B"));
     }
 
     void aJobIsRemoved() {

@@ -303,14 +303,17 @@ QList<RowCommand> TakesView::rowCommands() {
     if (!document_.isOpen()) {
         return {};
     }
-    return {{tr("Make take %1 active").arg(text(selected_)), QKeySequence("Return")},
-            {tr("Rename it"), QKeySequence("F2")},
-            {tr("Copy it"), QKeySequence("C")},
-            {tr("Move it left"), QKeySequence("Alt+Left")},
-            {tr("Move it right"), QKeySequence("Alt+Right")},
-            {tr("Delete it"), QKeySequence("Del")},
-            {tr("New take"), QKeySequence("N")},
-            {tr("Only differences, or all"), QKeySequence("D")}};
+    QList<RowCommand> commands{{tr("Rename it"), QKeySequence("F2")},
+                               {tr("Copy it"), QKeySequence("C")},
+                               {tr("Move it left"), QKeySequence("Alt+Left")},
+                               {tr("Move it right"), QKeySequence("Alt+Right")},
+                               {tr("Delete it"), QKeySequence("Del")},
+                               {tr("New take"), QKeySequence("N")},
+                               {tr("Only differences, or all"), QKeySequence("D")}};
+    if (selected_ != document_.plan().active) {
+        commands.push_front({tr("Make take %1 active").arg(text(selected_)), QKeySequence("Return")});
+    }
+    return commands;
 }
 
 void TakesView::selectAt(const QPointF& at) {
