@@ -186,6 +186,13 @@ private slots:
         QCoreApplication::sendEvent(&takes, &asked);
         choose(*qobject_cast<QMenu*>(QApplication::activePopupWidget()), "Make take B active");
         QCOMPARE(document().plan().active, std::string("B"));
+        document().edit("named", changing([](Plan& plan) { plan.takes.front().name = "A & C"; }));
+        takes.select("A & C");
+        QCoreApplication::sendEvent(&takes, &asked);
+        auto* named = qobject_cast<QMenu*>(QApplication::activePopupWidget());
+        QVERIFY(named != nullptr);
+        QCOMPARE(namesOf(*named).front(), QString("Make take A && C active")); // the sign, and no letter under a line
+        named->close();
     }
 
     void aJobIsRemoved() {

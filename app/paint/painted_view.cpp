@@ -103,7 +103,7 @@ void PaintedView::contextMenuEvent(QContextMenuEvent* event) {
     menu->setAttribute(Qt::WA_DeleteOnClose);
     menu->setAttribute(Qt::WA_WindowPropagation); // of the theme of the window
     for (const RowCommand& each : commands) {
-        QAction* action = menu->addAction(each.name);
+        QAction* action = menu->addAction(QString(each.name).replace('&', "&&")); // names may have one
         action->setShortcut(each.keys); // it is only told: the view itself takes the key
         connect(action, &QAction::triggered, this, [this, each] {
             setFocus(Qt::PopupFocusReason);
