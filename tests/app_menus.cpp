@@ -195,6 +195,22 @@ private slots:
         named->close();
     }
 
+    /// A row's name is of no mode: the selected one stays. Where it rests already nothing is offered.
+    void aModeIsRestedIn() {
+        window_->showView("sleep");
+        auto& sleep = *window_->find<SleepView>();
+        QTRY_VERIFY(!sleep.spokenRows().empty());
+        sleep.select("deep"); // there it rests
+        const int row = static_cast<int>(sleep.cellRect(1, 0).center().y());
+        QVERIFY(menuAt(sleep, QPoint(12, row)) == nullptr);
+        const QPoint idle(static_cast<int>(sleep.cellRect(1, 1).center().x()), row);
+        QMenu* menu = menuAt(sleep, idle);
+        QVERIFY(menu != nullptr);
+        QCOMPARE(namesOf(*menu), QStringList{"Rest in idle"});
+        choose(*menu, "Rest in idle");
+        QCOMPARE(document().take().restsIn, std::string("idle"));
+    }
+
     void aJobIsRemoved() {
         window_->showView("rhythm");
         settle();

@@ -304,7 +304,11 @@ QList<RowCommand> SleepView::rowCommands() {
         return {};
     }
     const bool isOption = row_ < matrix_.rows.size() && !matrix_.rows[row_].option.isEmpty();
-    const QString rest = document_.part().modes[mode_].runs ? tr("Do not rest") : tr("Rest in %1").arg(matrix_.modes[mode_]);
+    const Mode& mode = document_.part().modes[mode_];
+    if (!isOption && document_.take().restsIn == (mode.runs ? std::string() : mode.id)) {
+        return {}; // it does
+    }
+    const QString rest = mode.runs ? tr("Do not rest") : tr("Rest in %1").arg(matrix_.modes[mode_]);
     return {{isOption ? tr("Change the option of %1").arg(matrix_.modes[mode_]) : rest, QKeySequence("Return")}};
 }
 
@@ -313,11 +317,17 @@ void SleepView::selectAt(const QPointF& at) {
         if (headRect(mode).contains(at) && at.x() > nameWidth_) {
             selectCell(row_, mode);
         }
-        for (std::size_t row = 0; row < matrix_.rows.size() && at.y() > headHeight(); ++row) {
-            if (!matrix_.rows[row].isTitle && cellRect(row, mode).contains(at)) {
-                selectCell(row, mode);
-            }
+    }
+    for (std::size_t row = 0; row < matrix_.rows.size() && at.y() > headHeight(); ++row) {
+        const QRectF first = cellRect(row, 0);
+        if (matrix_.rows[row].isTitle || at.y() < first.top() || at.y() >= first.bottom()) {
+            continue;
         }
+        std::size_t mode = mode_; // its name is of no mode
+        for (std::size_t i = 0; i < matrix_.modes.size() && at.x() > nameWidth_; ++i) {
+            mode = cellRect(row, i).contains(at) ? i : mode;
+        }
+        selectCell(row, mode);
     }
 }
 
