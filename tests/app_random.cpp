@@ -6,6 +6,8 @@
 
 #include <QAbstractButton>
 #include <QRandomGenerator>
+#include <QRegularExpression>
+#include <QSaveFile>
 
 namespace wisetick::test {
 
@@ -32,12 +34,20 @@ class AppRandom : public WindowFixture {
 
     /// Keys that move, edit or open something in a view; none that asks for a file, prints, or ends the window.
     void pressAnyKey() {
-        static const QList<QKeySequence> keys{
-            {"Up"},     {"Down"},     {"Left"},        {"Right"},      {"Home"},        {"End"},    {"PgUp"},   {"PgDown"},
-            {"Return"}, {"Esc"},      {"Tab"},         {"Shift+Tab"},  {"Space"},       {"Del"},    {"Ins"},    {"+"},
-            {"-"},      {"F2"},       {"Ctrl+Z"},      {"Ctrl+Y"},     {"Ctrl+Return"}, {"Ctrl+L"}, {"Ctrl+B"}, {"Ctrl+P"},
-            {"Alt+1"},  {"Alt+2"},    {"Alt+3"},       {"Alt+4"},      {"Alt+5"},       {"Alt+7"},  {"Alt+8"},  {"Ctrl+Shift+T"},
-            {"Alt+Up"}, {"Alt+Down"}, {"Shift+Right"}, {"Ctrl+Right"}, {"Ctrl+F"},      {"m"},      {"r"},      {"w"}};
+        static const QList<QKeySequence> keys{{"Up"},         {"Down"},     {"Left"},
+                                              {"Right"},      {"Home"},     {"End"},
+                                              {"PgUp"},       {"PgDown"},   {"Return"},
+                                              {"Esc"},        {"Tab"},      {"Shift+Tab"},
+                                              {"Space"},      {"Del"},      {"Ins"},
+                                              {"+"},          {"-"},        {"F2"},
+                                              {"Ctrl+Z"},     {"Ctrl+Y"},   {"Ctrl+Return"},
+                                              {"Ctrl+L"},     {"Ctrl+B"},   {"Ctrl+P"},
+                                              {"Alt+1"},      {"Alt+2"},    {"Alt+3"},
+                                              {"Alt+4"},      {"Alt+5"},    {"Alt+6"},
+                                              {"Alt+7"},      {"Alt+8"},    {"Ctrl+Shift+T"},
+                                              {"Alt+Up"},     {"Alt+Down"}, {"Shift+Right"},
+                                              {"Ctrl+Right"}, {"Ctrl+F"},   {"m"},
+                                              {"r"},          {"w"}};
         const QKeyCombination key = keys[below(static_cast<int>(keys.size()))][0];
         QWidget* target = QApplication::focusWidget();
         if (target == nullptr || target->window() != window_.get()) {
@@ -122,7 +132,66 @@ private slots:
         }
     }
 
-    void nothingBreaks() {
+    void nothingBreaks() { play(false); }
+
+    /// Another program writes the file meanwhile, breaks it, takes it away; the plan is saved and read anew in between. What
+    /// another one wrote is never written over unseen, and undo still leads back to where it began.
+    void filesChangeMeanwhile_data() { nothingBreaks_data(); }
+    void filesChangeMeanwhile() { play(true); }
+
+private:
+    /// What another program may do to a file.
+    void changeFile(const QString& path, const QByteArray& bytes) {
+        static const QRegularExpression supply("name = \"[^\"]*\"");
+        QFile file(path);
+        if (below(5) == 0) {
+            file.remove();
+            return;
+        }
+        QByteArray written = bytes;
+        switch (below(4)) {
+        case 0: written += "# written elsewhere " + QByteArray::number(below(1000)) + "\n"; break;
+        case 1: written = QString::fromUtf8(bytes).replace(supply, QString("name = \"other %1\"").arg(below(9))).toUtf8(); break;
+        case 2: written = bytes.left(below(static_cast<int>(bytes.size()))); break;
+        default: break;
+        }
+        if (below(2) == 0) { // as programs do that put a new file in its place
+            QSaveFile whole(path);
+            QVERIFY(whole.open(QFile::WriteOnly));
+            whole.write(written);
+            QVERIFY(whole.commit());
+        } else {
+            QVERIFY(file.open(QFile::WriteOnly | QFile::Truncate));
+            file.write(written);
+        }
+    }
+
+    static QByteArray onDisk(const QString& path) {
+        QFile file(path);
+        return file.open(QFile::ReadOnly) ? file.readAll() : QByteArray();
+    }
+
+    /// Saves or reads anew; what stands in the file afterwards.
+    QByteArray saveOrReload(const QString& path) {
+        const QByteArray before = onDisk(path);
+        if (below(2) == 0) {
+            const bool isRead = !hasErrors(document().reload());
+            const PlanFile there = readPlan(before.toStdString(), "plan", &document().part());
+            [&] { QVERIFY(!isRead || *there.plan == document().plan()); }();
+            return before;
+        }
+        const bool isSaved = document().save(path, false).isDone();
+        const QByteArray after = onDisk(path);
+        if (isSaved) {
+            const PlanFile there = readPlan(after.toStdString(), "plan", &document().part());
+            [&] { QVERIFY(there.plan && *there.plan == document().plan() && !document().isModified()); }();
+        } else {
+            [&] { QCOMPARE(after, before); }();
+        }
+        return after;
+    }
+
+    void play(bool filesChange) {
         QFETCH(QString, example);
         const int seconds = qEnvironmentVariableIntValue("WISETICK_RANDOM");
         const quint32 seed =
@@ -133,6 +202,8 @@ private slots:
         QFile file(folder_->filePath(example + ".plan.toml"));
         QVERIFY(file.open(QFile::ReadOnly));
         const QByteArray bytes = file.readAll();
+        file.close();
+        QByteArray last = bytes; // that somebody wrote
         QElapsedTimer clock;
         clock.start();
         int steps = 0;
@@ -145,6 +216,14 @@ private slots:
             }
             if (steps % 16 == 0) {
                 QCoreApplication::processEvents();
+            }
+            if (filesChange && below(40) == 0) {
+                QCOMPARE(onDisk(file.fileName()), last); // nobody else writes it
+                changeFile(file.fileName(), bytes);
+                last = onDisk(file.fileName());
+            } else if (filesChange && below(40) == 0) {
+                QCOMPARE(onDisk(file.fileName()), last);
+                last = saveOrReload(file.fileName());
             }
             QVERIFY2(window_->isVisible() && document().isOpen(), qPrintable(QString("seed %1, step %2").arg(seed).arg(steps)));
             if (steps % 50 == 49) {
@@ -160,8 +239,7 @@ private slots:
         }
         QVERIFY(document().plan() == begun);
         QCOMPARE(savePlan(document().plan(), bytes.toStdString()), bytes.toStdString()); // to the byte
-        QVERIFY(file.seek(0));
-        QCOMPARE(file.readAll(), bytes); // nothing was written that nobody asked for
+        QCOMPARE(onDisk(file.fileName()), last); // nothing was written that nobody asked for
         QVERIFY(QApplication::focusWidget() == nullptr || QApplication::focusWidget()->isVisible());
     }
 };
