@@ -45,6 +45,14 @@ std::string promisesText(const Figures& figures, const Style& style) {
     return table.text(style.columns);
 }
 
+std::string faultsText(const Figures& figures) {
+    std::string text;
+    for (const Text& fault : faultsLeft(figures)) {
+        text += "  " + std::string(fault) + "\n";
+    }
+    return text;
+}
+
 } // namespace
 
 std::string foundReport(const Part& part, const Plan& plan, const Question& question, const SeekResult& result,
@@ -81,6 +89,7 @@ std::string foundReport(const Part& part, const Plan& plan, const Question& ques
         const std::string rank = "take " + std::to_string(chosen);
         text += style.section(rank + ": wishes", wishesText(part, question, shown->figures, style));
         text += style.section(rank + ": promises", promisesText(shown->figures, style));
+        text += style.section(rank + ": faults that it leaves", faultsText(shown->figures));
         if (found.crystal) {
             text +=
                 style.section(rank + ": to be fitted", "  " + found.crystal->source + " of " + hertz(found.crystal->rate) + "\n");
@@ -173,6 +182,7 @@ nlohmann::ordered_json foundJson(const Part& part, const Plan& plan, const Quest
         for (const PromiseFigure& promise : each.figures.promises) {
             entry["promises"][promise.name] = promiseJson(promise);
         }
+        entry["faults"] = faultsLeft(each.figures);
         entry["current"] = each.ampere ? nlohmann::ordered_json(each.ampere->toString()) : nlohmann::ordered_json();
         entry["wake_up"] = each.wakeUp ? nlohmann::ordered_json(each.wakeUp->toString()) : nlohmann::ordered_json();
         if (found.crystal) {

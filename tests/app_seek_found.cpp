@@ -36,6 +36,22 @@ private slots:
         QVERIFY(result.isComplete());
     }
 
+    /// A crystal that the part can't have is no setting: what is found with it says so.
+    void whatNoTakeMendsIsTold() {
+        document().edit("a fast crystal", [](Plan& plan) {
+            Fitted fast = fittedOf(plan, "xtm");
+            fast.rate = 40000000;
+            return fit(plan, fast);
+        });
+        ask({"core = 96 MHz"});
+        QVERIFY(!list().entries().empty());
+        QVERIFY2(panel().foot().startsWith("It leaves a fault: 40 MHz fitted for xtm; expected 6 MHz \u2026 30 MHz\nComplete: "),
+                 panel().foot().toUtf8());
+        document().undo();
+        QTRY_VERIFY(!panel().isBusy());
+        QTRY_VERIFY2(!panel().foot().contains("fault"), panel().foot().toUtf8());
+    }
+
     void hoverAndSelectionAreShared() {
         ask({"core at most 160 MHz"});
         const auto& entries = list().entries();

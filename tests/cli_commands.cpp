@@ -273,6 +273,25 @@ private slots:
         QVERIFY(wrong.out.isEmpty());
     }
 
+    /// A crystal that the part can't have is no setting: takes are found with it, and each says what it leaves.
+    void seekSaysWhatNoTakeMends() {
+        const QTemporaryDir folder;
+        QFile read(QString::fromStdString(sourceDir()) + "/examples/orchard-sprayer.plan.toml");
+        QVERIFY(read.open(QFile::ReadOnly));
+        QFile plan(folder.filePath("fast.plan.toml"));
+        QVERIFY(plan.open(QFile::WriteOnly));
+        plan.write(read.readAll().replace("rate = \"20 MHz\"", "rate = \"40 MHz\""));
+        plan.close();
+        const QStringList asked{"seek", plan.fileName(), "core = 96 MHz"};
+        const Run found = run(asked);
+        QCOMPARE(found.exitCode, 0);
+        QVERIFY2(found.out.contains("faults that it leaves\n  40 MHz fitted for xtm; expected 6 MHz \u2026 30 MHz\n"),
+                 qPrintable(found.out));
+        const QJsonObject first = run(asked + QStringList{"--json"}).json()["found"].toArray()[0].toObject();
+        QCOMPARE(first["faults"].toArray(), QJsonArray{"40 MHz fitted for xtm; expected 6 MHz \u2026 30 MHz"});
+        QVERIFY(!run({"seek", kOrchard, "core = 96 MHz"}).out.contains("faults that it leaves"));
+    }
+
     void seekWritesTheTake() {
         QTemporaryDir folder;
         const QString path = folder.filePath("found.plan.toml");

@@ -1,17 +1,19 @@
 #include "fuzz/made.h"
 #include "support.h"
 
+#include <QElapsedTimer>
+
 #include <filesystem>
 
 namespace fs = std::filesystem;
 using namespace wisetick;
 
-/// The structured fuzzers in their short form: what they once found, and choices at random. WISETICK_ROUNDS says how many, for a
-/// longer play without a fuzzer.
+/// The structured fuzzers in their short form: what they once found, and choices at random. WISETICK_ROUNDS says how
+/// many, or WISETICK_SECONDS how long, for a longer play without a fuzzer.
 class CoreFuzzMade : public QObject {
     Q_OBJECT
 
-    using Feed = bool (*)(std::string_view);
+    using Feed = fuzz::Played (*)(std::string_view, int);
 
 private slots:
     void made_data() {
@@ -38,24 +40,33 @@ private slots:
         const fs::path corpus = fs::path(test::sourceDir()) / "tests/fuzz/corpus" / QTest::currentDataTag();
         if (fs::exists(corpus)) {
             for (const auto& entry : fs::directory_iterator(corpus)) {
-                give(test::fileText(entry.path().string()));
+                give(test::fileText(entry.path().string()), 1);
             }
         }
         rounds /= test::kIsSanitized ? 10 : 1; // each takes ten times as long there
-        if (qEnvironmentVariableIsSet("WISETICK_ROUNDS")) {
-            rounds = qEnvironmentVariableIntValue("WISETICK_ROUNDS");
-        }
+        const int wanted = qEnvironmentVariableIntValue("WISETICK_ROUNDS");
+        const int seconds = qEnvironmentVariableIntValue("WISETICK_SECONDS");
+        const int plays = wanted > 0 || seconds > 0 ? 32 : 4; // of each part
+        rounds = wanted > 0 ? wanted : rounds;
         test::Random random;
-        int came = 0;
-        for (int round = 0; round < rounds; ++round) {
+        std::int64_t played = 0;
+        std::int64_t came = 0;
+        std::int64_t parts = 0;
+        QElapsedTimer clock;
+        clock.start();
+        while (seconds > 0 ? clock.elapsed() < seconds * 1000LL : played < rounds) {
             std::string choices(static_cast<std::size_t>(random.whole(0, 200)), '\0');
             for (char& choice : choices) {
                 choice = static_cast<char>(random.whole(0, 255));
             }
-            came += give(choices) ? 1 : 0;
+            const fuzz::Played now = give(choices, plays);
+            played += now.plays;
+            came += now.came;
+            ++parts;
         }
-        qInfo("%d of %d came to the comparison", came, rounds);
-        QVERIFY(came * 10 > rounds);
+        qInfo("%lld played, of %lld parts; %lld came to the comparison", static_cast<long long>(played),
+              static_cast<long long>(parts), static_cast<long long>(came));
+        QVERIFY(came * 10 > played);
     }
 };
 

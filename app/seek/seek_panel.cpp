@@ -103,6 +103,7 @@ void SeekPanel::connectParts() {
     connect(list_, &FoundList::selectionChanged, this, [this](std::size_t entry) {
         plot_->select(list_->entries().empty() ? std::nullopt : std::optional(entry));
         showGhost();
+        sayState();
     });
     connect(list_, &FoundList::hoverChanged, this, [this](int entry) {
         hovered_ = entry < 0 ? std::nullopt : std::optional(static_cast<std::size_t>(entry));
@@ -328,7 +329,10 @@ void SeekPanel::sayState() {
     } else if (isCancelled_) {
         foot_->setText(list_->entries().empty() ? QString() : tr("Cancelled: there may be better ones."));
     } else if (answer_ && !answer_->entries.empty()) {
-        foot_->setText(text(sayEnd(answer_->result)));
+        const FoundEntries& entries = list_->entries();
+        const Text left =
+            entries.empty() ? Text() : sayFaultsLeft(entries[std::min(list_->selected(), entries.size() - 1)]->figures.figures);
+        foot_->setText(left.empty() ? text(sayEnd(answer_->result)) : text(left) + "\n" + text(sayEnd(answer_->result)));
     } else if (answer_ && answer_->refusal && answer_->result.isComplete()) {
         foot_->setText(tr("Complete: no take keeps all of this."));
     } else {

@@ -64,6 +64,25 @@ Text sayStates(const Score& score) {
     return text.empty() ? "kept" : text;
 }
 
+std::vector<Text> faultsLeft(const Figures& figures) {
+    std::vector<Text> faults;
+    for (const Diagnostic& finding : figures.findings) {
+        if (finding.severity == Severity::error) {
+            faults.push_back(sayText(finding));
+        }
+    }
+    return faults;
+}
+
+Text sayFaultsLeft(const Figures& figures) {
+    const std::vector<Text> faults = faultsLeft(figures);
+    if (faults.empty()) {
+        return {};
+    }
+    return faults.size() == 1 ? phrase("It leaves a fault: {}", faults.front())
+                              : phrase("It leaves {} faults, first: {}", std::to_string(faults.size()), faults.front());
+}
+
 Text sayEnd(const SeekResult& result) {
     const std::string all = countText(result.settings);
     if (!result.isComplete()) {

@@ -25,6 +25,13 @@ Text sayWorst(const Score& score);
 /// "kept", "1 broken, 2 strained".
 Text sayStates(const Score& score);
 
+/// Faults that a found take leaves, mostly of the board itself, as a crystal that the part can't have: no setting mends them.
+std::vector<Text> faultsLeft(const Figures& figures);
+
+/// The first of them, and how many there are: "It leaves a fault: 40 MHz fitted for xtm; expected 6 MHz … 30 MHz"; empty where
+/// there is none.
+Text sayFaultsLeft(const Figures& figures);
+
 /// Whether these are the best of all: "Complete: all of about 3.2·10^41 takes were looked at or excluded by bound; none is
 /// better."
 Text sayEnd(const SeekResult& result);
