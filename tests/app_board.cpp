@@ -2,6 +2,7 @@
 
 #include <QScrollBar>
 
+#include "board/board_page.h"
 #include "board/board_view.h"
 #include "board/shelf_view.h"
 #include "clocks/control_text.h"
@@ -126,6 +127,50 @@ private slots:
         QVERIFY(window_->find<BoardView>()->editor()->isVisible()); // the text stays to be mended
         QTest::keyClick(window_->find<BoardView>()->editor(), Qt::Key_Escape);
         QVERIFY(!document().canUndo());
+    }
+
+    /// What is found at fault on the board stands at its row, and in the mark of the view.
+    void whatIsAtFaultIsMarked_data() {
+        QTest::addColumn<QString>("group");
+        QTest::addColumn<QString>("name");
+        QTest::addColumn<QString>("typed");
+        QTest::addColumn<QString>("why");
+        QTest::addColumn<int>("state");
+        const auto row = [](const char* what, const char* group, const char* name, const char* typed, const char* why,
+                            State state) { QTest::newRow(what) << group << name << typed << why << static_cast<int>(state); };
+        row("too fast", "main crystal", "rate", "40 MHz", "40 MHz fitted for xtm; expected 6 MHz \u2026 30 MHz", State::broken);
+        row("too much", "Supply and temperature", "supply, highest", "3.9 V",
+            "a supply of 3.2 V \u2026 3.9 V; expected 1.8 V \u2026 3.6 V, which the part takes", State::broken);
+        row("starts badly", "main crystal", "resistance", "500 ohm", "wished 5 or more", State::strained);
+    }
+    void whatIsAtFaultIsMarked() {
+        QFETCH(QString, group);
+        QFETCH(QString, name);
+        QFETCH(QString, typed);
+        QFETCH(QString, why);
+        QFETCH(int, state);
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        QCOMPARE(boardKind().state(document()), State::kept);
+        typeBoard(group, name, typed);
+        const BoardRow& row = window_->find<BoardView>()->rows()[boardRow(group, name)];
+        QVERIFY2(row.result.contains(why), qPrintable(row.result));
+        QCOMPARE(static_cast<int>(row.state.value_or(State::elsewhere)), state);
+        QCOMPARE(static_cast<int>(boardKind().state(document())), state);
+        document().undo();
+        QCOMPARE(boardKind().state(document()), State::kept);
+    }
+
+    void aBoardThatIsTooHotIsMarked() {
+        document().begin("gorse-12"); // \u221240 \u00b0C to 105 \u00b0C
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        QCOMPARE(boardKind().state(document()), State::pending);
+        document().edit("hot", [](Plan& plan) { return setTemperatureSpan(plan, {-40, 25, 120}); });
+        const auto& rows = window_->find<BoardView>()->rows();
+        const BoardRow& row = rows[boardRow("Supply and temperature", "temperature, highest")];
+        QCOMPARE(row.state, std::optional(State::broken));
+        QVERIFY2(row.result.contains("in which the part may be used"), qPrintable(row.result));
+        QVERIFY(!rows[boardRow("Supply and temperature", "temperature, lowest")].state.has_value());
+        QCOMPARE(boardKind().state(document()), State::broken);
     }
 
     void pinsAndOptionsOfTheBoard() {

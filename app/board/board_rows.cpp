@@ -64,6 +64,7 @@ public:
         addOptions();
         addRoutes();
         addPins();
+        markFaults();
         return std::move(rows_);
     }
 
@@ -101,13 +102,33 @@ private:
         return row;
     }
 
-    /// Lowest, nominal and highest of a span; the ends follow where they would pass one another.
-    void addSpan(const QString& name, Unit unit, const std::optional<Bounds>& now, Text (*set)(Plan&, SpanEnd, const Rational&)) {
+    /// What was found at fault with a row stands there instead of what follows from it.
+    void markFaults() {
+        for (const Diagnostic& finding : figures_.findings) {
+            for (BoardRow& row : rows_) {
+                const State state = finding.severity == Severity::error ? State::broken : State::strained;
+                if (finding.severity != Severity::note && !row.path.empty() && row.path == finding.place.path &&
+                    row.state != State::pending && worseState(row.state.value_or(State::kept), state) != row.state) {
+                    row.state = state;
+                    row.result = text(sayText(finding));
+                }
+            }
+        }
+    }
+
+    /// Lowest, nominal and highest of a span; the ends follow where they would pass one another. At fault is the end that is
+    /// outside what the part takes.
+    void addSpan(const QString& name, Unit unit, const std::optional<Bounds>& now, const std::string& path,
+                 const std::optional<Rational>& least, const std::optional<Rational>& most,
+                 Text (*set)(Plan&, SpanEnd, const Rational&)) {
         const auto end = [&](const char* which, SpanEnd at, Rational Bounds::*member) {
-            addQuantity(name + " " + tr(which), now ? std::optional((*now).*member) : std::nullopt, unit, true,
-                        [=](const std::optional<Rational>& value) -> PlanEdit {
-                            return [=](Plan& plan) { return set(plan, at, *value); };
-                        });
+            BoardRow& row = addQuantity(name + " " + tr(which), now ? std::optional((*now).*member) : std::nullopt, unit, true,
+                                        [=](const std::optional<Rational>& value) -> PlanEdit {
+                                            return [=](Plan& plan) { return set(plan, at, *value); };
+                                        });
+            const bool isOutside = now && ((at == SpanEnd::lowest && least && now->min < *least) ||
+                                           (at == SpanEnd::highest && most && now->max > *most));
+            row.path = isOutside ? path : "";
         };
         end("lowest", SpanEnd::lowest, &Bounds::min);
         end("nominal", SpanEnd::nominal, &Bounds::nominal);
@@ -173,12 +194,13 @@ private:
     void addSupply() {
         group_ = tr("Supply and temperature");
         const std::size_t first = rows_.size();
-        addSpan(tr("supply,"), Unit::volt, plan_.board.supply, setSupply);
+        addSpan(tr("supply,"), Unit::volt, plan_.board.supply, "board.supply", part_.supplyMin, part_.supplyMax, setSupply);
         rows_[first].result = tiersText();
         if (!isTierAllowed(part_, plan_)) {
             rows_[first].state = plan_.board.supply ? State::broken : State::pending;
         }
-        addSpan(tr("temperature,"), Unit::celsius, plan_.board.temperature, setTemperature);
+        addSpan(tr("temperature,"), Unit::celsius, plan_.board.temperature, "board.temperature", part_.coldest, part_.hottest,
+                setTemperature);
         addQuantity(tr("always drawn"), plan_.board.alwaysDraws, Unit::ampere, false,
                     [](const std::optional<Rational>& value) -> PlanEdit {
                         return [=](Plan& plan) { return setAlwaysDrawn(plan, value); };
@@ -225,6 +247,7 @@ private:
         BoardRow& rate = addRate(source, fitted, tr("rate"));
         rate.result = line != nullptr && line->hertz ? text(printRange(line->hertz->min, line->hertz->max, Unit::hertz))
                                                      : tr("nothing is fitted");
+        rate.path = "board.fitted." + source.id + ".rate";
         if (fitted == nullptr) {
             return;
         }
@@ -385,8 +408,9 @@ private:
         if (battery) {
             field(tr("voltage"), battery->voltage, Unit::volt,
                   [](Changed& changed, const Typed& typed) { changed->voltage = typed; });
-            field(tr("inner resistance"), battery->resistance, Unit::ohm,
-                  [](Changed& changed, const Typed& typed) { changed->resistance = typed; });
+            field(tr("inner resistance"), battery->resistance, Unit::ohm, [](Changed& changed, const Typed& typed) {
+                changed->resistance = typed;
+            }).path = "board.battery.resistance";
             field(tr("fades"), battery->fades, Unit::perYear,
                   [](Changed& changed, const Typed& typed) { changed->fades = typed.value_or(Rational(0)); });
         }
@@ -501,8 +525,10 @@ State worstOfBoard(const Part& part, const Plan& plan, const Figures& figures) {
     if (plan.board.supply && !isTierAllowed(part, plan)) {
         worst = State::broken;
     }
-    for (const PinFigure& pin : figures.pins) {
-        worst = pin.why.empty() ? worst : State::broken;
+    for (const Diagnostic& finding : figures.findings) {
+        if (finding.place.path.rfind("board.", 0) == 0 && finding.severity != Severity::note) {
+            worst = worseState(worst, finding.severity == Severity::error ? State::broken : (isTold ? State::strained : worst));
+        }
     }
     return worst;
 }

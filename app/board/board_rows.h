@@ -30,9 +30,11 @@ struct BoardRow {
     QString place = {};     ///< of a signal the pin where it stands, chosen or not
     QString pin = {};       ///< of a pin
     bool isAssumed = false; ///< the part's own range: the same value typed confirms it
+    std::string path = {};  ///< in the plan, under which what is at fault with it is found; empty: nothing is
 };
 
-/// The worst of what the board says: a pin that can't be, no tier that the supply allows; pending while something is assumed.
+/// The worst of what is found at fault on the board: a pin or a crystal that can't be, a supply out of the part's range or of
+/// every tier's; pending while something is assumed.
 State worstOfBoard(const Part& part, const Plan& plan, const Figures& figures);
 
 /// All facts of the board: supply and temperature, crystals and clock inputs, this board's RC, battery, option words,

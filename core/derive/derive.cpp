@@ -172,11 +172,12 @@ void addBoardFindings(Figures& figures) {
     constexpr double kLeastMargin = 5;
     for (const CrystalFigure& crystal : figures.crystals) {
         if (crystal.margin && *crystal.margin < kLeastMargin) {
-            figures.findings.push_back({crystal.margin < 1.0 ? Severity::error : Severity::warning,
-                                        {{}, 0, 0, "board.fitted." + crystal.source},
-                                        fmt::format("the start-up margin of {} is {:.2f}", crystal.source, *crystal.margin),
-                                        phrase("5 or more: a crystal of less load or less resistance"),
-                                        {}});
+            figures.findings.push_back(
+                {crystal.margin < 1.0 ? Severity::error : Severity::warning,
+                 {{}, 0, 0, "board.fitted." + crystal.source},
+                 phrase("the start-up margin of {} is {}", crystal.source, fmt::format("{:.2f}", *crystal.margin)),
+                 phrase("5 or more: a crystal of less load or less resistance"),
+                 {}});
         }
     }
 }
