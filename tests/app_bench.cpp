@@ -5,6 +5,7 @@
 #include "plan/take_edits.h"
 #include "promises/promises_column.h"
 #include "window_fixture.h"
+#include "workings/workings_panel.h"
 
 #include <QApplication>
 #include <QClipboard>
@@ -77,6 +78,24 @@ private slots:
                     ->hasFocus()); // what is played there can be looked at by keys, though the Bench was shown already
         QTRY_VERIFY_WITH_TIMEOUT(!work().isBusy() && work().capture()->name != first, 20000);
         QVERIFY(work().measured().size() >= 3);
+    }
+
+    /// A track that is selected shows the arithmetic of what foretells it.
+    void aTrackShowsItsArithmetic() {
+        show();
+        QTest::keyClick(window_.get(), Qt::Key_B, Qt::ControlModifier | Qt::AltModifier);
+        QTRY_VERIFY_WITH_TIMEOUT(work().capture() != nullptr && !work().isBusy(), 20000);
+        QStringList shown;
+        for (std::size_t row = 0; row < work().measured().size(); ++row) {
+            view().selectRow(row);
+            QCOMPARE(window_->workings()->target(), Target::promise(work().predicted()[work().measured()[row].signal].name));
+            shown << QString::fromStdString(window_->workings()->target().name);
+        }
+        QVERIFY2(shown.contains("tick") && shown.contains("modem"), qPrintable(shown.join(", ")));
+        window_->workings()->show(Target::line("core"));
+        QTest::keyClick(window_.get(), Qt::Key_2, Qt::AltModifier);
+        QTest::keyClick(window_.get(), Qt::Key_6, Qt::AltModifier);
+        QCOMPARE(window_->workings()->target(), Target::promise(shown.last().toStdString()));
     }
 
     /// A late firmware is named from a file, noted with Enter as one edit with its ripple, and fits then; undo takes it back.

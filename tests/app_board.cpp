@@ -160,6 +160,23 @@ private slots:
         QCOMPARE(boardKind().state(document()), State::kept);
     }
 
+    /// A row that is selected shows what follows from it in the workings.
+    void aRowShowsItsArithmetic() {
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        auto* board = window_->find<BoardView>();
+        board->select(boardRow("main crystal", "tolerance, initial"));
+        QCOMPARE(window_->workings()->target(), Target::line("xtm"));
+        board->select(boardRow("Battery", "capacity"));
+        QCOMPARE(window_->workings()->target(), Target::rhythm("life"));
+        board->select(boardRow("Supply and temperature", "supply, lowest")); // on which everything hangs
+        QCOMPARE(window_->workings()->target(), Target::rhythm("life"));
+        board->select(boardRow("watch crystal", "rate"));
+        window_->workings()->show(Target::promise("modem"));
+        QTest::keyClick(window_.get(), Qt::Key_2, Qt::AltModifier);
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier); // entered anew
+        QCOMPARE(window_->workings()->target(), Target::line("xtw"));
+    }
+
     void aBoardThatIsTooHotIsMarked() {
         document().begin("gorse-12"); // \u221240 \u00b0C to 105 \u00b0C
         QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);

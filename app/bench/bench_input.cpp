@@ -133,8 +133,7 @@ void BenchView::setCursorAt(std::size_t which, const QPointF& at) {
             }
         }
         cursors_[which] = time;
-        row_ = i;
-        viewport()->update();
+        takeRow(i);
     }
 }
 

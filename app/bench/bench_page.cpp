@@ -19,6 +19,7 @@ class BenchPage : public View {
 public:
     BenchPage(Document& document, ViewHost& host, std::shared_ptr<State> worst)
         : View(document, host), work_(document), view_(new BenchView(document, work_)), worst_(std::move(worst)) {
+        connect(view_, &BenchView::targetWanted, this, [this](const Target& target) { host_.explain(target); });
         connect(&work_, &BenchWork::changed, this, [this] {
             *worst_ = work_.worst();
             emit hintChanged();
@@ -40,6 +41,7 @@ public:
                  text(printQuantity(capture->tick, Unit::second, kPageDigits)));
     }
     bool isBusy() const override { return work_.isBusy(); }
+    Target subject() override { return view_->foretellsSelected(); }
     QString helpPage(const QWidget*) const override { return "bench.md"; }
 
     void takeFile(const QString& path) override { work_.readFile(path); }

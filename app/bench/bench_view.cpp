@@ -224,11 +224,30 @@ std::vector<LineReading> BenchView::readingsOffered() const {
 void BenchView::selectRow(std::size_t row) {
     make();
     if (row < rows_.size()) {
-        row_ = row;
         scrollToShow(rectOf(rows_[row]));
-        sayRowSelected(this, row);
-        viewport()->update();
+        takeRow(row);
     }
+}
+
+void BenchView::takeRow(std::size_t row) {
+    row_ = row;
+    sayRowSelected(this, row);
+    viewport()->update();
+    if (const Target about = foretellsSelected(); !about.isNothing()) {
+        emit targetWanted(about);
+    }
+}
+
+Target BenchView::foretellsSelected() const {
+    if (row_ >= rows_.size() || rows_[row_].kind == Row::Kind::unmatched) {
+        return {};
+    }
+    if (rows_[row_].kind == Row::Kind::current) {
+        return Target::rhythm("average");
+    }
+    const std::size_t measured = rows_[row_].index; // of what was laid out last: another capture may have fewer
+    return measured < work_.measured().size() ? Target::promise(work_.predicted()[work_.measured()[measured].signal].name)
+                                              : Target();
 }
 
 void BenchView::toggleWorkings() {

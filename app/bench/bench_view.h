@@ -47,6 +47,8 @@ public:
     /// The row that keys are for, of all tracks from above.
     std::size_t row() const { return row_; }
     void selectRow(std::size_t row);
+    /// The figure of the plan that foretells the selected track; nothing where none does.
+    Target foretellsSelected() const;
     /// Shows or hides how the selected row was measured.
     void toggleWorkings();
     /// What may be said of the selected track: promises that it may belong to, and that it belongs to none.
@@ -66,6 +68,10 @@ public:
     const QString& trouble() const { return trouble_; }
 
     std::vector<SpokenRow> spokenRows() override;
+
+signals:
+    /// A track was selected that this figure of the plan foretells.
+    void targetWanted(const Target& target);
 
 protected:
     void paintEvent(QPaintEvent* event) override;
@@ -94,6 +100,8 @@ private:
     qreal unmatchedHeight(const Track& track) const;
     QRectF rectOf(const Row& row) const;
     const Row* rowOf(Row::Kind kind, std::size_t index);
+    /// Selects it where it stands.
+    void takeRow(std::size_t row);
     std::size_t explanationCount() const { return work_.explained().size() + work_.reasons().size(); }
     std::vector<QString> workingsOf(const Row& row) const;
     const Track* trackOfRow(std::size_t row) const;

@@ -14,7 +14,9 @@ namespace {
 
 class BoardPage : public View {
 public:
-    BoardPage(Document& document, ViewHost& host) : View(document, host), view_(new BoardView(document)) {}
+    BoardPage(Document& document, ViewHost& host) : View(document, host), view_(new BoardView(document)) {
+        connect(view_, &BoardView::targetWanted, this, [this](const Target& target) { host_.explain(target); });
+    }
 
     QWidget* widget() override { return view_; }
     void setTheme(const Theme& theme) override { view_->setTheme(theme); }
@@ -48,6 +50,10 @@ public:
     ReportPictures reportPictures(const Theme& theme) override {
         const auto pins = document_.isOpen() ? pinsPicture(document_.figures(), kReportWidth - 2 * kReportSide) : std::nullopt;
         return pins ? ReportPictures{{"pins", stacked({*pins}, theme)}} : ReportPictures();
+    }
+
+    Target subject() override {
+        return view_->selected() < view_->rows().size() ? view_->rows()[view_->selected()].about : Target();
     }
 
     void entered() override {

@@ -74,6 +74,7 @@ private:
 
     BoardRow& add(const QString& name, const QString& value, const QString& result = {}) {
         rows_.push_back({group_, name, value, result, {}, {}, {}});
+        rows_.back().about = about_;
         return rows_.back();
     }
 
@@ -146,6 +147,7 @@ private:
             if (source.kind != SourceKind::crystal) {
                 continue;
             }
+            about_ = Target::line(source.id);
             const Fitted* fitted = findFitted(board, source.id);
             BoardRow& row = addRate(source, fitted, text(source.name));
             const QString range = source.rangeMin && source.rangeMax
@@ -155,6 +157,7 @@ private:
                                            : tr("fitted");
             row.state = fitted == nullptr ? State::pending : State::kept;
         }
+        about_ = {};
         addWhole(tr("supply"), Unit::volt, board.supply, "supply", setSupplySpan);
         addWhole(tr("temperature"), Unit::celsius, board.temperature, "temperature", setTemperatureSpan);
     }
@@ -234,6 +237,7 @@ private:
 
     void addFitted(const Source& source) {
         group_ = text(source.name);
+        about_ = Target::line(source.id);
         const Fitted* fitted = findFitted(plan_.board, source.id);
         const auto field = [&](const QString& name, Unit unit, std::optional<Rational> Fitted::*member) -> BoardRow& {
             return addQuantity(name, (*fitted).*member, unit, false,
@@ -342,6 +346,7 @@ private:
 
     void addMeasured(const Source& source) {
         group_ = text(source.name);
+        about_ = Target::line(source.id);
         const Measured* measured = findMeasured(plan_.board, source.id);
         const LineFigure* line = figures_.findLine(source.id);
         addQuantity(tr("measured on this board"), measured == nullptr ? std::nullopt : std::optional(measured->rate), Unit::hertz,
@@ -382,6 +387,7 @@ private:
 
     void addBattery() {
         group_ = tr("Battery");
+        about_ = plan_.board.battery ? Target::rhythm("life") : Target();
         const auto& battery = plan_.board.battery;
         /// A row that changes one figure of the battery that is there.
         const auto field = [&](const QString& name, const std::optional<Rational>& value, Unit unit, auto set) -> BoardRow& {
@@ -418,6 +424,7 @@ private:
 
     void addOptions() {
         group_ = tr("Option words");
+        about_ = {};
         for (std::size_t i = 0; i < figures_.options.size(); ++i) {
             const OptionFigure& option = figures_.options[i];
             BoardRow& row = add(text(option.id), option.isGiven ? text(option.value) : QString());
@@ -514,6 +521,7 @@ private:
     const Plan& plan_;
     const Figures& figures_;
     QString group_;
+    Target about_; ///< of the rows that are added
     std::vector<BoardRow> rows_;
 };
 

@@ -30,6 +30,7 @@ struct BoardRow {
     QString place = {};     ///< of a signal the pin where it stands, chosen or not
     QString pin = {};       ///< of a pin
     bool isAssumed = false; ///< the part's own range: the same value typed confirms it
+    Target about = {};      ///< the figure that follows from it
     std::string path = {};  ///< in the plan, under which what is at fault with it is found; empty: nothing is
 };
 

@@ -85,6 +85,9 @@ void BoardView::select(std::size_t row) {
     setAccessibleDescription(tr("%1, %2: %3; %4").arg(rows_[row].group, rows_[row].name, rows_[row].value, rows_[row].result));
     sayRowSelected(this, row);
     viewport()->update();
+    if (!rows_[row].about.isNothing()) {
+        emit targetWanted(rows_[row].about);
+    }
 }
 
 std::vector<SpokenRow> BoardView::spokenRows() {

@@ -26,6 +26,10 @@ public:
 
     std::vector<SpokenRow> spokenRows() override;
 
+signals:
+    /// A row was selected from which this figure follows.
+    void targetWanted(const Target& target);
+
 protected:
     void paintEvent(QPaintEvent* event) override;
     void resizeEvent(QResizeEvent* event) override;

@@ -13,14 +13,16 @@ namespace wisetick {
 
 namespace {
 
+/// "3.2·10^41".
+std::string powerText(double power) {
+    const double whole = std::floor(power);
+    return fmt::format("{:.1f}\u00b710^{:.0f}", std::pow(10.0, power - whole), whole);
+}
+
 /// "1155", "about 3.2·10^41".
 Text countText(double power) {
     constexpr double kExact = 6;
-    if (power < kExact) {
-        return fmt::format("{:.0f}", std::round(std::pow(10.0, power)));
-    }
-    const double whole = std::floor(power);
-    return fmt::format("about {:.1f}\u00b710^{:.0f}", std::pow(10.0, power - whole), whole);
+    return power < kExact ? Text(fmt::format("{:.0f}", std::round(std::pow(10.0, power)))) : Text("about " + powerText(power));
 }
 
 } // namespace
@@ -52,10 +54,10 @@ Text sayWorst(const Score& score) {
         return "exact";
     }
     const double percent = score.ratios.front().toDouble() * 100;
-    if (percent >= kLarge && percent < kLarge * kLarge) {
-        return fmt::format("{:.0f} %", percent);
+    if (percent < kSmallShare || percent >= kLarge * kLarge) {
+        return powerText(std::log10(percent)) + " %";
     }
-    return percent >= kSmallShare ? fmt::format("{:.3g} %", percent) : fmt::format("{:.1e} %", percent);
+    return percent >= kLarge ? fmt::format("{:.0f} %", percent) : fmt::format("{:.3g} %", percent);
 }
 
 Text sayStates(const Score& score) {
