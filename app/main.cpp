@@ -1,6 +1,7 @@
 #include "bench/bench_view.h"
 #include "clocks/clocks_view.h"
 #include "language/language.h"
+#include "paint/menu_style.h"
 #include "paint/text.h"
 #include "part_editor/fields_page.h"
 #include "part_editor/part_editor.h"
@@ -89,6 +90,7 @@ int main(int argc, char** argv) {
     useNoDisplayForFiles(argc, argv);
     std::thread fontFiles([] { FcInit(); }); // they are found while the desktop is asked for a place
     wisetick::app::Application application(argc, argv);
+    QApplication::setStyle(new wisetick::app::MenuStyle);
     QApplication::setApplicationName("Wise Tick");
     QApplication::setOrganizationName("Wise Tick");
     QApplication::setApplicationVersion(WISETICK_VERSION);

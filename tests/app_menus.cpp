@@ -6,6 +6,7 @@
 #include "desk/desk_view.h"
 #include "files/plan_writer.h"
 #include "handover/handover_view.h"
+#include "paint/menu_style.h"
 #include "promises/promises_column.h"
 #include "rhythm/rhythm_view.h"
 #include "sleep/sleep_view.h"
@@ -135,6 +136,7 @@ private slots:
 
     /// Also those of the menu bar, and of a field: all are windows of their own.
     void menusAreOfTheTheme() {
+        QApplication::setStyle(new MenuStyle);
         for (const Theme& theme : {darkTheme(), lightTheme()}) {
             window_->setTheme(theme);
             PromiseCards& cards = *window_->promises()->cards();
@@ -152,6 +154,10 @@ private slots:
                 QCOMPARE(each->palette().color(QPalette::Disabled, QPalette::ButtonText), theme.muted);
                 const QImage seen = each->grab().toImage();
                 QCOMPARE(seen.pixelColor(seen.width() / 2, 4).lightness() < 128, theme.isDark);
+                for (const QPoint at : {QPoint(0, seen.height() / 2), QPoint(seen.width() - 1, seen.height() / 2),
+                                        QPoint(seen.width() / 2, 0), QPoint(seen.width() / 2, seen.height() - 1)}) {
+                    QCOMPARE(seen.pixelColor(at).name(), theme.railEdge.name()); // an edge, also where all is dark
+                }
             }
             menu->close();
         }

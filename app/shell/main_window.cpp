@@ -398,6 +398,7 @@ void MainWindow::setTheme(const Theme& theme) {
         palette.setColor(QPalette::Disabled, role, theme.muted);
     }
     palette.setColor(QPalette::Disabled, QPalette::Light, theme.paper); // else it is etched
+    palette.setColor(QPalette::Mid, theme.railEdge);                    // of menus
     setPalette(palette);
     QApplication::setPalette(palette); // for what is a window of its own: questions, and menus of fields and texts
     for (SlimScrollBar* each : findChildren<SlimScrollBar*>()) {
