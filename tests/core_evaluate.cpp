@@ -143,6 +143,21 @@ private slots:
         QCOMPARE(back[0].after, State::broken);
     }
 
+    /// An average that keeps its nominal figure tells its range; below the digits that are shown nothing moves.
+    void rippleTellsTheRange() {
+        const Figures before = evaluated();
+        Figures after = before;
+        Bounds& average = *after.rhythm->average;
+        average.max = average.max * Rational(100000001, 100000000);
+        QVERIFY(ripple(before, after).empty());
+        average = {Rational(1, 1000), before.rhythm->average->nominal, Rational(2, 1000)};
+        const std::vector<Moved> moved = ripple(before, after);
+        QCOMPARE(moved.size(), std::size_t{1});
+        QCOMPARE(moved[0].name, std::string("average"));
+        QCOMPARE(moved[0].is, std::string("1 mA \u2026 2 mA"));
+        QVERIFY(moved[0].was != moved[0].is && moved[0].was.find("\u2026") != std::string::npos);
+    }
+
     void rippleSeesLimitsAndPromisesComeAndGo() {
         const Figures before = evaluated();
         const Figures over = evaluated("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3");

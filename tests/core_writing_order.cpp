@@ -1,5 +1,7 @@
 #include "derive/derive.h"
 #include "derive/writing_order.h"
+#include "evaluate/evaluate.h"
+#include "evaluate/sleep_order.h"
 #include "files/shelf.h"
 #include "handover/figures_json.h"
 #include "support.h"
@@ -274,6 +276,28 @@ private slots:
         QVERIFY(place(way, "mesh \u00d7 244") < place(way, "start mesh and wait until it is locked"));
         QVERIFY(place(way, "start mesh and wait until it is locked") < place(way, "core from mesh"));
         QVERIFY(place(way, "core from mesh") < place(way, "side from mesh"));
+    }
+
+    /// Woken, the core runs from the RC and the peripherals still hang on the meshed oscillator that stands still: they are put
+    /// aside before it starts, or they would outrun the core. Played on the bits alone.
+    void whatWouldOutrunTheCoreStandsAside() {
+        const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/river-gauge.plan.toml", {sourceDir() + "/parts"});
+        const SleepOrder order = sleepOrder(*loaded.part, *loaded.plan, evaluate(*loaded.part, *loaded.plan, "A"), "doze");
+        bool isMeshOn = false;     // CKA.RUN[3]
+        bool isSideOnMesh = true;  // CKB.SIDE[0] = 0
+        bool isCoreOnMesh = false; // CKB.CORE[1:0] = 1, the RC
+        for (const SleepStep& step : order.after) {
+            QVERIFY2(step.say.find("can't be brought back") == std::string::npos, step.say.c_str());
+            for (const FieldValue& value : step.fields) {
+                const std::string field = fieldText(value.field);
+                isMeshOn = field == "CKA.RUN[3]" ? value.held == 1 : isMeshOn;
+                isSideOnMesh = field == "CKB.SIDE[0]" ? value.held == 0 : isSideOnMesh;
+                isCoreOnMesh = field == "CKB.CORE[1:0]" ? value.held == 0 : isCoreOnMesh;
+            }
+            QVERIFY2(!isCoreOnMesh || isMeshOn, step.say.c_str());
+            QVERIFY2(!isMeshOn || !isSideOnMesh || isCoreOnMesh, step.say.c_str()); // 8 MHz beside a core of 2 MHz
+        }
+        QVERIFY(isMeshOn && isSideOnMesh && isCoreOnMesh);
     }
 
     void nothingToDoIsNoStep() {

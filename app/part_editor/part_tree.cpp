@@ -170,9 +170,7 @@ void PartTree::addNode(const Part& part, NodeIndex node, QTreeWidgetItem* above)
         const Source& source = part.sources[node];
         QString say;
         if (source.kind != SourceKind::rc && source.rangeMin && source.rangeMax) {
-            say =
-                QString("%1 \u2026 %2")
-                    .arg(text(printQuantity(*source.rangeMin, Unit::hertz)), text(printQuantity(*source.rangeMax, Unit::hertz)));
+            say = text(printRange(*source.rangeMin, *source.rangeMax, Unit::hertz));
         }
         for (const Rational& rate : source.rates) {
             say += (say.isEmpty() ? "" : ", ") + text(printQuantity(rate, Unit::hertz));

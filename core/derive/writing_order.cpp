@@ -5,6 +5,7 @@
 #include "derive/clock_moments.h"
 #include "derive/controls.h"
 #include "derive/demand.h"
+#include "derive/due_changes.h"
 #include "derive/field_values.h"
 #include "derive/line_rates.h"
 #include "quantity/quantity_print.h"
@@ -20,14 +21,6 @@ namespace wisetick {
 namespace {
 
 constexpr int kMostWrites = 1000;
-
-/// One control of one node that still stands otherwise than it shall.
-struct Change {
-    NodeIndex node = 0;
-    std::string control; ///< "from", "divide", "multiply" or "rate"
-    std::string say;
-    std::function<void(Choice&)> apply;
-};
 
 const Take& wantedTake(const Plan& plan, const std::string& name) {
     const Take* take = findTake(plan, name);
@@ -131,43 +124,8 @@ private:
         return moment;
     }
 
-    /// The controls that differ from the goal, of what is on there; parents first, factors before the mux.
     std::vector<Change> pending(const Moment& moment) const {
-        const Controls& controls = controlsOf(moment.take);
-        std::vector<Change> changes;
-        for (std::size_t i = 0; i < part_.sources.size(); ++i) {
-            if (goalDemand_.nodes[i] && controls.sourceRates[i] != goalControls_.sourceRates[i]) {
-                const Rational rate = part_.sources[i].rates[goalControls_.sourceRates[i]];
-                changes.push_back({i, "rate", phrase("{} at {}", part_.sources[i].id, printQuantity(rate, Unit::hertz)),
-                                   [rate](Choice& choice) { choice.rate = rate; }});
-            }
-        }
-        for (const std::size_t index : part_.order) {
-            const NodeIndex node = part_.nodeOfLine(index);
-            if (goalDemand_.nodes[node]) {
-                addChanges(changes, index, controls.lines[index], goalControls_.lines[index]);
-            }
-        }
-        return changes;
-    }
-
-    void addChanges(std::vector<Change>& changes, std::size_t index, const LineControls& now, const LineControls& goal) const {
-        const Line& line = part_.lines[index];
-        const NodeIndex node = part_.nodeOfLine(index);
-        const auto isDue = [&](const char* control, bool differs) { return differs || unknown_.contains({node, control}); };
-        if (!line.multiply.empty() && isDue("multiply", now.multiply != goal.multiply)) {
-            changes.push_back({node, "multiply", line.id + " \u00d7 " + printFactor(goal.multiply),
-                               [value = goal.multiply](Choice& choice) { choice.multiply = value; }});
-        }
-        if (!line.divide.empty() && isDue("divide", now.divide != goal.divide)) {
-            changes.push_back({node, "divide", line.id + " \u00f7 " + printFactor(goal.divide),
-                               [value = goal.divide](Choice& choice) { choice.divide = value; }});
-        }
-        if (line.from.size() > 1 && isDue("from", now.from != goal.from)) {
-            const std::string from = part_.nodeId(line.from[goal.from]);
-            changes.push_back(
-                {node, "from", phrase("{} from {}", line.id, from), [from](Choice& choice) { choice.from = from; }});
-        }
+        return dueChanges(part_, controlsOf(moment.take), goalControls_, goalDemand_, unknown_);
     }
 
     Controls controlsNow() const { return controlsOf(now_.take); }
@@ -185,7 +143,7 @@ private:
         const std::vector<Change> changes = pending(now_);
         return setTier() || stopMultiplier(controls, changes) || setControl(controls, changes, Inputs::alive) ||
                startMultiplier(controls, changes) || awaitSource() || stepAside(controls, changes) ||
-               setControl(controls, changes, Inputs::any);
+               clearTheWay(controls, changes) || setControl(controls, changes, Inputs::any);
     }
 
     bool setTier() {
@@ -383,15 +341,44 @@ private:
                 inputs.push_back(i);
             }
             for (const std::size_t input : inputs) {
-                const std::string from = part_.nodeId(line.from[input]);
-                const Change change{*node, "from", phrase("{} from {} in the meantime", line.id, from),
-                                    [from](Choice& choice) { choice.from = from; }};
+                const Change change = inputChange(part_, *node, line.from[input]);
                 Moment next = after(change);
                 if (!isAbove(controls, *touched, line.from[input]) && isReady(controls, line.from[input]) &&
                     faultOf(next).empty()) {
                     const std::vector<FieldValue> fields = fieldsOf(change, next);
-                    showInput(change, write(std::move(next), change.say, fields, {}));
+                    showInput(change, write(std::move(next), phrase("{} in the meantime", change.say), fields, {}));
                     return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    /// Puts a line that hangs on a multiplier which is to start on another input, where only that keeps all within its limits:
+    /// what would be faster than the core meanwhile.
+    bool clearTheWay(const Controls& controls, const std::vector<Change>& changes) {
+        for (NodeIndex multiplier = part_.sources.size(); multiplier < part_.nodeCount(); ++multiplier) {
+            if (!isMultiplier(multiplier) || now_.runs[multiplier] || !goalDemand_.nodes[multiplier] ||
+                isTouched(controls, multiplier, changes) || !isReady(controls, multiplier)) {
+                continue;
+            }
+            for (const std::size_t index : part_.order) {
+                const NodeIndex node = part_.nodeOfLine(index);
+                const Line& line = part_.lines[index];
+                if (line.from.size() < 2 || !goalDemand_.nodes[node] || !isAbove(controls, multiplier, node)) {
+                    continue;
+                }
+                for (const NodeIndex input : line.from) {
+                    const Change change = inputChange(part_, node, input);
+                    Moment next = after(change);
+                    Moment started = next;
+                    started.runs[multiplier] = true;
+                    if (!isAbove(controls, multiplier, input) && runsIn(next, node) && faultOf(next).empty() &&
+                        isAlive(started, controlsOf(started.take), multiplier) && faultOf(started).empty()) {
+                        const std::vector<FieldValue> fields = fieldsOf(change, next);
+                        showInput(change, write(std::move(next), phrase("{} in the meantime", change.say), fields, {}));
+                        return true;
+                    }
                 }
             }
         }
@@ -575,7 +562,7 @@ private:
     std::vector<LineFigure> goalFields_;  ///< by source: what it is set up by in the end
     std::vector<LineFigure> firstFields_; ///< and at the start
     Moments moments_;
-    std::set<std::pair<NodeIndex, std::string>> unknown_;              ///< controls that may hold anything
+    UnknownControls unknown_;
     std::map<std::pair<std::string, std::string>, std::int64_t> held_; ///< by line and what follows from it: what stands there
     std::map<NodeIndex, Duration> ready_; ///< sources that still start: when they are there, s from the beginning
     Moment now_;

@@ -19,13 +19,19 @@ int badness(State state) {
     return state == State::broken ? 2 : (state == State::strained ? 1 : 0);
 }
 
+/// Where the nominal figure stays the range is told; what moves below the digits that are shown does not count.
 void addBounds(std::vector<Moved>& moved, const std::string& name, Unit unit, const std::optional<Bounds>& before,
                const std::optional<Bounds>& after) {
-    const auto text = [&](const std::optional<Bounds>& bounds) {
+    const auto nominal = [&](const std::optional<Bounds>& bounds) {
         return bounds ? printQuantity(bounds->nominal, unit) : std::string();
     };
-    if (before != after) {
-        moved.push_back({name, Target::rhythm(name), State::kept, State::kept, text(before), text(after)});
+    const auto range = [&](const std::optional<Bounds>& bounds) {
+        return bounds ? printRange(bounds->min, bounds->max, unit) : std::string();
+    };
+    if (nominal(before) != nominal(after)) {
+        moved.push_back({name, Target::rhythm(name), State::kept, State::kept, nominal(before), nominal(after)});
+    } else if (range(before) != range(after)) {
+        moved.push_back({name, Target::rhythm(name), State::kept, State::kept, range(before), range(after)});
     }
 }
 
