@@ -135,6 +135,21 @@ private slots:
         QVERIFY2(there.find("the first byte that wakes it over uart1 is received") != std::string::npos, there.c_str());
     }
 
+    /// Where all goes on only the core's mux has turned, to what the mode wakes on; it turns back, and nothing is started anew.
+    void whatGoesOnIsNotStartedAnew() {
+        using Case = std::pair<std::string, std::string>;
+        for (const auto& [name, turns] : {Case("orchard-sprayer", "core from pll_a"), Case("spindle-balancer", "sys from p1a"),
+                                          Case("field-tractor", "core from pll_a")}) {
+            const LoadedPlan loaded = loadPlan(sourceDir() + "/examples/" + name + ".plan.toml", {sourceDir() + "/parts"});
+            const Figures figures = evaluate(*loaded.part, *loaded.plan, loaded.plan->active);
+            const std::string after = stepsText(sleepOrder(*loaded.part, *loaded.plan, figures, "idle").after);
+            QVERIFY2(after.find("brought back") == std::string::npos, (name + "\n" + after).c_str());
+            QVERIFY2(after.find(turns) != std::string::npos, (name + "\n" + after).c_str());
+            QVERIFY2(after.find("start ") == std::string::npos, (name + "\n" + after).c_str());
+            QVERIFY2(after.find("wait for ") == std::string::npos, (name + "\n" + after).c_str());
+        }
+    }
+
     /// A frame of CAN is over before its clock runs; the bus with clock and data is held until it does.
     void framesAreLostAndBusesHeld() {
         const std::string text =
@@ -171,7 +186,7 @@ private slots:
     void whatIsWokenUp() {
         const Edited edited = editedOrchard();
         const std::size_t deep = *edited.part.findMode("deep");
-        const auto woken = wokenTake(edited.part, edited.plan.takes[0], deep);
+        const auto woken = wokenTake(edited.part, edited.plan, edited.plan.takes[0], deep);
         QVERIFY(woken.has_value());
         QCOMPARE(*findChoice(*woken, "core")->from, std::string("rcf"));
         QCOMPARE(*findChoice(*woken, "vco")->on, false);
@@ -181,7 +196,7 @@ private slots:
         QCOMPARE(figures.lines[edited.part.core].hertz->nominal, Rational(10000000));
         Part odd = edited.part;
         odd.modes[deep].wakesOn.reset();
-        QVERIFY(!wokenTake(odd, edited.plan.takes[0], deep).has_value());
+        QVERIFY(!wokenTake(odd, edited.plan, edited.plan.takes[0], deep).has_value());
     }
 
     /// On the RC that it wakes on, the multiplier needs no crystal: it locks 100 µs after the first instruction at the latest.

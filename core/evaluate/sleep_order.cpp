@@ -299,7 +299,7 @@ private:
     }
 
     void addWayBack() {
-        const auto woken = wokenTake(part_, take_, *part_.findMode(mode_.id));
+        const auto woken = wokenTake(part_, plan_, take_, *part_.findMode(mode_.id));
         if (!woken) {
             addGiven(mode_.after, order_.after);
             return;
@@ -353,7 +353,7 @@ private:
 
 } // namespace
 
-std::optional<Take> wokenTake(const Part& part, const Take& take, std::size_t modeIndex) {
+std::optional<Take> wokenTake(const Part& part, const Plan& plan, const Take& take, std::size_t modeIndex) {
     const Mode& mode = part.modes[modeIndex];
     Diagnostics ignored;
     const Controls controls = resolveControls(part, take, ignored);
@@ -361,42 +361,47 @@ std::optional<Take> wokenTake(const Part& part, const Take& take, std::size_t mo
     if (!wakesOn) {
         return std::nullopt;
     }
-    // for every node the input through which it is fed from there without anything that must be started; its own one first
-    std::vector<std::optional<std::size_t>> from(part.nodeCount());
-    std::vector<bool> isFed(part.nodeCount());
-    isFed[*wakesOn] = true;
+    /// How a node is fed from there: through which input, and how many muxes turn for it.
+    struct Feed {
+        std::size_t input = 0;
+        int turned = 0;
+    };
+    std::vector<std::optional<Feed>> feeds(part.nodeCount());
+    feeds[*wakesOn] = Feed{};
     for (const std::size_t line : part.order) {
         const NodeIndex node = part.nodeOfLine(line);
-        if (takesTimeToStart(part, node) && !livesIn(part, controls, mode, node)) {
+        const bool mustStand = takesTimeToStart(part, node); // what must be started runs on only as it was fed before
+        if (mustStand && !livesIn(part, controls, mode, node)) {
             continue;
         }
         const std::vector<NodeIndex>& inputs = part.lines[line].from;
-        const auto feed = [&](std::size_t input) {
-            if (!from[node] && isFed[inputs[input]]) {
-                from[node] = input;
-                isFed[node] = true;
-            }
-        };
-        feed(controls.lines[line].from);
         for (std::size_t input = 0; input < inputs.size(); ++input) {
-            feed(input);
+            const auto& above = feeds[inputs[input]];
+            const int turned = above ? above->turned + (input == controls.lines[line].from ? 0 : 1) : 0;
+            if (above && (!mustStand || turned == 0) && (!feeds[node] || turned < feeds[node]->turned)) {
+                feeds[node] = Feed{input, turned};
+            }
         }
     }
-    if (!isFed[part.core]) {
+    if (!feeds[part.core]) {
         return std::nullopt;
     }
     Take woken = take;
     woken.name += phrase(" woken from {}", mode.id);
     for (NodeIndex node = part.core; !part.isSource(node);) {
-        const std::size_t input = from[node].value_or(0);
         const Line& line = part.lineAt(node);
+        const NodeIndex input = line.from[feeds[node]->input];
         if (line.from.size() > 1) {
-            choiceOf(woken, line.id).from = part.nodeId(line.from[input]);
+            choiceOf(woken, line.id).from = part.nodeId(input);
         }
-        node = line.from[input];
+        node = input;
     }
+    const Demand demand = demandOf(part, plan, take, controls);
     for (NodeIndex node = 0; node < part.nodeCount(); ++node) {
-        if (takesTimeToStart(part, node) && !livesIn(part, controls, mode, node) && node != *wakesOn) {
+        const bool lives = livesIn(part, controls, mode, node);
+        if (lives && demand.nodes[node]) {
+            choiceOf(woken, part.nodeId(node)).on = true;
+        } else if (takesTimeToStart(part, node) && !lives && node != *wakesOn) {
             choiceOf(woken, part.nodeId(node)).on = false;
         }
     }

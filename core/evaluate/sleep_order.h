@@ -36,8 +36,8 @@ SleepOrder sleepOrder(const Part& part, const Plan& plan, const Figures& figures
 /// bites in the longest rest, a rest that nothing can end.
 Diagnostics sleepFindings(const Part& part, const Plan& plan, const Figures& figures);
 
-/// The clocks as they stand after waking from a mode: the take with the core on what the mode wakes on, and all that it stopped
-/// still off. Nothing where the core can't be fed from there.
-std::optional<Take> wokenTake(const Part& part, const Take& take, std::size_t modeIndex);
+/// The clocks as they stand after waking from a mode: the take with the core on what the mode wakes on through as few muxes as
+/// turn for that, all that it stopped still off, and all that it kept still on. Nothing where the core can't be fed from there.
+std::optional<Take> wokenTake(const Part& part, const Plan& plan, const Take& take, std::size_t modeIndex);
 
 } // namespace wisetick

@@ -170,7 +170,8 @@ bool playSeek(Random& random, Made& made) {
         require(result.isComplete(), "a small search goes through everything", made);
         const std::vector<test::TwinTake> there = twin.find();
         const std::string found = test::textOf(made.part, made.plan, result.found);
-        require(found == test::textOf(there), "what is found is what is there:\n" + found + "\nnot\n" + test::textOf(there), made);
+        require(found == test::textOf(there), "what is found is what is there:\n" + found + "\nnot\n" + test::textOf(there),
+                made);
     }
     require(result.isComplete() || !result.cut.empty(), "what was cut says so", made);
     return true;
@@ -299,7 +300,7 @@ bool playSleep(Random& random, Made& made) {
         }
     }
     const std::size_t mode = 1;
-    if (const auto woken = wokenTake(made.part, *findTake(made.plan, "A"), mode)) {
+    if (const auto woken = wokenTake(made.part, made.plan, *findTake(made.plan, "A"), mode)) {
         Made now = made;
         now.plan.takes.push_back(*woken);
         now.plan.takes.back().name = "woken";
