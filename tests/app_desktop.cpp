@@ -1,6 +1,7 @@
 #include "board/board_view.h"
 #include "desk/desk_view.h"
 #include "document/plan_lock.h"
+#include "plan/board_edits.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
 #include "shell/head.h"
@@ -459,7 +460,14 @@ private slots:
         confirm("temperature", "-20 C to 60 C");
         QCOMPARE(fresh.plan().board.temperature->max, Rational(60));
         QVERIFY(!board->rows().front().group.startsWith("First"));
+        // all is told; what is left is a range of the supply in which nothing resets the part
+        QCOMPARE(step(), QString("strained"));
+        fresh.edit("a supply", [](Plan& plan) {
+            setOption(plan, "brown_out", "v2_7");
+            return setSupplySpan(plan, {Rational(14, 5), Rational(3), Rational(33, 10)});
+        });
         QCOMPARE(step(), QString("kept"));
+        fresh.undo();
         fresh.undo(); // it can be taken back, and is asked again
         QCOMPARE(step(), QString("pending"));
     }

@@ -2009,6 +2009,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Messgerät</translation>
         </message>
         <message>
+            <source>It leaves a fault: {}</source>
+            <translation>Ein Fehler bleibt: {}</translation>
+        </message>
+        <message>
+            <source>It leaves {} faults, first: {}</source>
+            <translation>Es bleiben {} Fehler, zuerst: {}</translation>
+        </message>
+        <message>
             <source>Jobs</source>
             <translation>Aufgaben</translation>
         </message>
@@ -8396,6 +8404,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>die Anlaufreserve von</translation>
         </message>
         <message>
+            <source>the start-up margin of {} is {}</source>
+            <translation>die Anlaufreserve von {} ist {}</translation>
+        </message>
+        <message>
             <source>the take '{}' again</source>
             <translation>noch einmal die Fassung „{}“</translation>
         </message>
@@ -9516,10 +9528,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>{} aus {}</translation>
         </message>
         <message>
-            <source>{} from {} in the meantime</source>
-            <translation>{} inzwischen aus {}</translation>
-        </message>
-        <message>
             <source>{} from {} instead of {}</source>
             <translation>{} aus {} statt {}</translation>
         </message>
@@ -9558,6 +9566,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{} in quotes such as "{}"</source>
             <translation>{} in Anführungszeichen, wie "{}"</translation>
+        </message>
+        <message>
+            <source>{} in the meantime</source>
+            <translation>{} in der Zwischenzeit</translation>
         </message>
         <message>
             <source>{} in the worst case, asked at least {}</source>
