@@ -4,6 +4,7 @@
 #include "derive/workings_of.h"
 #include "evaluate/evaluate.h"
 #include "files/part_reader.h"
+#include "paint/controls.h"
 #include "paint/text.h"
 #include "paint/theme.h"
 #include "promise/uart.h"
@@ -86,6 +87,22 @@ private slots:
         QVERIFY(strained.lower / strained.all > 0.6);                  // a half disc, full below
         QVERIFY(broken.all < strained.all && strained.all < kept.all); // an open ring
         QVERIFY(inkOf(State::pending).all < broken.all);
+    }
+
+    /// Where a line has no room for all of it, whole parts of it are shown; never half a word of a later one.
+    void aLineShowsWholeParts() {
+        ElidedLabel label(QString::fromUtf8("2 broken \u00b7 14 strained \u00b7 30 kept"));
+        const auto shownIn = [&](const QString& room) {
+            label.resize(label.fontMetrics().horizontalAdvance(room) + 1, 20);
+            return label.shown();
+        };
+        QCOMPARE(shownIn(label.text()), label.text());
+        QCOMPARE(shownIn(QString::fromUtf8("2 broken \u00b7 14 strained \u00b7 30")),
+                 QString::fromUtf8("2 broken \u00b7 14 strained"));
+        QCOMPARE(shownIn("2 broken, more"), QString("2 broken"));
+        QVERIFY(shownIn("2 bro").endsWith(QChar(0x2026)));
+        label.setText("what stands there, and what follows; Enter edits a row");
+        QCOMPARE(shownIn("what stands there, and what follows; Enter"), QString("what stands there, and what follows"));
     }
 
     void textCanBeRead_data() {

@@ -3,6 +3,7 @@
 #include "paint/text.h"
 
 #include <QMouseEvent>
+#include <QRegularExpression>
 
 #include <algorithm>
 
@@ -59,10 +60,23 @@ bool ElidedLabel::event(QEvent* event) {
     return QLabel::event(event);
 }
 
+QString ElidedLabel::shown() const {
+    static const QRegularExpression kBetween("( \u00b7 |; |, )(?!.*( \u00b7 |; |, ))"); // the last
+    QString said = text();
+    while (fontMetrics().horizontalAdvance(said) > width()) {
+        const auto last = kBetween.match(said);
+        if (!last.hasMatch()) {
+            return fontMetrics().elidedText(said, Qt::ElideRight, width());
+        }
+        said.truncate(last.capturedStart());
+    }
+    return said;
+}
+
 void ElidedLabel::paintEvent(QPaintEvent*) {
     QPainter painter(this);
     painter.setPen(palette().color(QPalette::WindowText));
-    painter.drawText(contentsRect(), static_cast<int>(alignment()), fontMetrics().elidedText(text(), Qt::ElideRight, width()));
+    painter.drawText(contentsRect(), static_cast<int>(alignment()), shown());
 }
 
 SlimScrollBar::SlimScrollBar(Qt::Orientation orientation, QWidget* parent) : QScrollBar(orientation, parent) {}

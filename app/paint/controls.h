@@ -25,12 +25,15 @@ private:
     bool isFilled_ = false;
 };
 
-/// A line of text that needs no room: what does not fit ends in an ellipsis, and stands in the tip.
+/// A line of text that needs no room: of what does not fit as many parts are shown as do, told apart by ·, ; or a comma; a first
+/// one that does not fit ends in an ellipsis. All of it stands in the tip.
 class ElidedLabel : public QLabel {
     Q_OBJECT
 
 public:
     explicit ElidedLabel(const QString& text = {}, QWidget* parent = nullptr);
+    /// What of it is shown.
+    QString shown() const;
     QSize minimumSizeHint() const override;
 
 protected:
