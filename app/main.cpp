@@ -114,7 +114,7 @@ int main(int argc, char** argv) {
          "VIEW"});
     parser.addOption({"seek", "Open Seek with this asked, such as \"usb = 48 MHz\"; may be given more than once.", "LINE"});
     parser.process(application);
-    // the fonts are found while the plan is read; whoever needs one meanwhile waits for that
+    // the fonts are found while the plan is read
     std::thread fonts([&fontFiles] {
         fontFiles.join();
         QFontDatabase::families();
@@ -152,8 +152,7 @@ int main(int argc, char** argv) {
         letters.setPointSizeF(std::clamp(parser.value("letters").toDouble(), 4.0, 40.0));
         QApplication::setFont(letters);
     }
-    wisetick::app::MainWindow window(shelf, plan);
-    fonts.join();
+    wisetick::app::MainWindow window(shelf, plan, nullptr, [&fonts] { fonts.join(); });
     window.setDocuments(shipped("docs"));
     window.setExamples(shipped("examples"));
     window.setOwnParts(ownParts);

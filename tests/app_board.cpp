@@ -7,6 +7,7 @@
 #include "board/shelf_view.h"
 #include "clocks/control_text.h"
 #include "files/plan_reader.h"
+#include "paint/text.h"
 #include "plan/board_edits.h"
 #include "promises/promises_column.h"
 #include "shell/ripple_panel.h"
@@ -51,6 +52,104 @@ private slots:
         QVERIFY(window_->find<BoardView>()->editor()->isVisible());
         window_->find<BoardView>()->editor()->clear();
         type(window_->find<BoardView>()->editor(), typed);
+    }
+
+    /// Large letters, a narrow window: what does not fit beside its value goes on in a line below, and rows don't overlap.
+    void resultsAreNeverCut() {
+        const QFont letters = QApplication::font();
+        QFont larger = letters;
+        larger.setPointSizeF(letters.pointSizeF() * 1.5);
+        QApplication::setFont(larger);
+        window_->showView("board");
+        window_->resize(1100, 800);
+        settle();
+        const BoardView& board = *window_->find<BoardView>();
+        int wrapped = 0;
+        for (std::size_t i = 0; i < board.rows().size(); ++i) {
+            const QRectF row = board.rowRect(i);
+            const QRectF result = board.resultRect(i);
+            const QString& text = board.rows()[i].result;
+            QVERIFY(board.rows()[i].curve.empty() ? row.contains(result) : text.isEmpty());
+            const QRectF needed = QFontMetricsF(faceFont(Face::small)).boundingRect(result, Qt::TextWordWrap, text);
+            QVERIFY2(needed.height() <= result.height() && needed.width() <= result.width(), qPrintable(text));
+            QVERIFY(i == 0 || board.rowRect(i - 1).bottom() <= row.top());
+            wrapped += needed.height() > 1.5 * lineHeight(Face::small) ? 1 : 0;
+        }
+        QVERIFY(wrapped > 0);
+        QApplication::setFont(letters);
+    }
+
+    /// Neither another size of the window nor a press elsewhere loses what was typed; what can't be is left by the press.
+    void whatIsTypedIsNotLost() {
+        window_->showView("board");
+        BoardView& board = *window_->find<BoardView>();
+        const std::size_t rate = boardRow("main crystal", "rate");
+        board.setFocus();
+        QTest::keyClick(&board, Qt::Key_1);
+        QTest::keyClicks(board.editor(), "6 M");
+        window_->resize(1200, 700);
+        settle();
+        QVERIFY(board.editor()->isVisible());
+        QCOMPARE(board.editor()->text(), QString("16 M"));
+        QVERIFY(board.rowRect(rate).toRect().adjusted(0, -2, 0, 2).contains(board.editor()->geometry()));
+        const auto press = [&](std::size_t row) {
+            QTest::mouseClick(board.viewport(), Qt::LeftButton, Qt::NoModifier,
+                              board.rowRect(row).toRect().topLeft() + QPoint(30, 10));
+        };
+        press(rate + 1);
+        QVERIFY(!board.editor()->isVisible());
+        QCOMPARE(board.selected(), rate + 1);
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(128000000));
+        board.select(rate);
+        QTest::keyClick(&board, Qt::Key_S);
+        QTest::keyClicks(board.editor(), "ixteen");
+        press(rate + 1);
+        QVERIFY(!board.editor()->isVisible() && board.trouble().isEmpty());
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(128000000));
+        window_->showView("clocks");
+        auto& clocks = *window_->find<ClocksView>();
+        clocks.select("bus_b");
+        QTest::keyClick(&clocks, Qt::Key_Return);
+        auto* field = clocks.findChild<QLineEdit*>();
+        field->setText("\u00f7 4");
+        QTest::mouseClick(clocks.viewport(), Qt::LeftButton, Qt::NoModifier,
+                          clocks.spokenRows().at(0).place.topLeft() + QPoint(60, 5));
+        QVERIFY(!field->isVisible());
+        QCOMPARE(document().figures().findLine("bus_b")->hertz->nominal, Rational(32000000));
+    }
+
+    /// The plan's name and note, at the end of the board; undone as any edit.
+    void thePlanIsNamed() {
+        window_->showView("board");
+        typeBoard("Plan", "name", "Orchard two");
+        QVERIFY(window_->windowTitle().startsWith("Orchard two"));
+        typeBoard("Plan", "note", "for the second field");
+        QCOMPARE(document().plan().note, std::string("for the second field"));
+        typeBoard("Plan", "name", " ");
+        QCOMPARE(window_->find<BoardView>()->trouble(), QString("a plan needs a name"));
+        QTest::keyClick(window_->find<BoardView>()->editor(), Qt::Key_Escape);
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier);
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(window_->windowTitle().startsWith("Orchard sprayer"));
+    }
+
+    /// A range as people type it: the unit once, dots for the word; what is wrong is named with its sign.
+    void aRangeIsTypedAsPeopleDo() {
+        window_->showView("board");
+        const QString temperature = "temperature, highest";
+        for (const char* typed : {"-20 to 60 C", "-20 C to 60 C", "-20...60 C", "-20 to 60"}) {
+            typeBoard("Supply and temperature", temperature, QString::fromUtf8(typed));
+            const Bounds& now = *document().plan().board.temperature;
+            QCOMPARE(now.min, Rational(-20));
+            QCOMPARE(now.max, Rational(60));
+            typeBoard("Supply and temperature", temperature, "10 C to 20 C");
+        }
+        typeBoard("Supply and temperature", "supply, lowest", "3 to 3.4 V"); // both ends into one of them
+        QCOMPARE(document().plan().board.supply->min, Rational(3));
+        QCOMPARE(document().plan().board.supply->max, Rational(17, 5));
+        typeBoard("Supply and temperature", "temperature, lowest", "-20 to 70 s");
+        QCOMPARE(window_->find<BoardView>()->trouble().section(';', 0, 0), QString("'s' makes it a time"));
+        QTest::keyClick(window_->find<BoardView>()->editor(), Qt::Key_Escape);
     }
 
     /// Another crystal: its rate is typed on the board, and the clocks follow.

@@ -20,15 +20,18 @@
 
 #include <QAction>
 #include <QComboBox>
+#include <QDialogButtonBox>
 #include <QDoubleSpinBox>
 #include <QDragEnterEvent>
 #include <QDropEvent>
+#include <QFileDialog>
 #include <QLabel>
 #include <QListWidget>
 #include <QMenu>
 #include <QMenuBar>
 #include <QMimeData>
 #include <QProcess>
+#include <QPushButton>
 #include <QSplitter>
 #include <QSysInfo>
 #include <QTableWidget>
@@ -59,7 +62,47 @@ class AppDesktop : public WindowFixture {
         QApplication::sendEvent(window_.get(), &event);
     }
 
+    /// What a user types into the dialog that the next saving opens.
+    void answerSaving(const QString& typed) {
+        QTimer::singleShot(0, this, [this, typed] {
+            auto* dialog = qobject_cast<QFileDialog*>(QApplication::activeModalWidget());
+            if (dialog == nullptr) {
+                answerSaving(typed); // it is not there yet
+                return;
+            }
+            offered_ = QFileInfo(dialog->selectedFiles().value(0)).fileName();
+            dialog->findChild<QLineEdit*>("fileNameEdit")->setText(typed);
+            dialog->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Save)->click();
+        });
+    }
+    QString offered_;
+
 private slots:
+    void aNewPlanIsNamedAfterItsFile_data() {
+        QTest::addColumn<QString>("given");
+        QTest::addColumn<QString>("offered");
+        QTest::addColumn<QString>("name");
+        QTest::newRow("nobody named it") << QString() << QString("new-plan.plan.toml") << QString("Left drive 2");
+        QTest::newRow("named") << QString("Both drives") << QString("both-drives.plan.toml") << QString("Both drives");
+    }
+    /// The ending comes by itself, and a plan that nobody named is called as its file.
+    void aNewPlanIsNamedAfterItsFile() {
+        QFETCH(QString, given);
+        QFETCH(QString, name);
+        document().begin("marram-20");
+        if (!given.isEmpty()) {
+            document().edit("name", [&](Plan& plan) { return renamePlan(plan, given.toStdString()); });
+        }
+        answerSaving(folder_->filePath("left-drive_2"));
+        QTest::keyClick(window_.get(), Qt::Key_S, Qt::ControlModifier);
+        QTEST(offered_, "offered");
+        const QString file = folder_->filePath("left-drive_2.plan.toml");
+        QCOMPARE(document().path(), file);
+        const QString saved = QString::fromStdString(fileText(file.toStdString()));
+        QVERIFY2(saved.contains(QString("name = \"%1\"").arg(name)), qPrintable(saved));
+        QVERIFY(!document().isModified());
+    }
+
     /// Every command is in one menu, with its keys; they run from there.
     void menusHaveAllCommands() {
         QStringList titles;

@@ -57,6 +57,19 @@ private slots:
         QCOMPARE(HandoverList::fromWhatDiffers(early, text(*early.planned), 300), text(*early.planned));
     }
 
+    /// Of a plan that has no file yet it lists what will be written, and Enter says that it must be saved first.
+    void aPlanWithoutFileListsItsFiles() {
+        document().begin("marram-20");
+        show();
+        hand("clocks.h as header");
+        QCOMPARE(view().work().states().size(), std::size_t{1});
+        QVERIFY(howOf("clocks.h") == HandoverState::How::missing);
+        list().setFocus();
+        QTest::keyClick(&list(), Qt::Key_Return);
+        settleFiles();
+        QVERIFY2(view().trouble().contains("save the plan first"), qPrintable(view().trouble()));
+    }
+
     /// A file is typed, written with Enter, falls behind with an edit, is written again, and taken out.
     void filesAreKeptInStep() {
         show();

@@ -163,6 +163,25 @@ private slots:
         }
     }
 
+    /// What the bar has no room for is behind two arrows, in its ink.
+    void aBarWithoutRoomShowsArrows() {
+        QApplication::setStyle(new MenuStyle);
+        for (const Theme& theme : {darkTheme(), lightTheme()}) {
+            window_->setTheme(theme);
+            const QIcon arrows = QApplication::style()->standardIcon(QStyle::SP_ToolBarHorizontalExtensionButton);
+            const QImage seen = arrows.pixmap(QSize(24, 24)).toImage();
+            int inked = 0;
+            for (int y = 0; y < seen.height(); ++y) {
+                for (int x = 0; x < seen.width(); ++x) {
+                    const QColor colour = seen.pixelColor(x, y);
+                    inked += colour.alpha() == 255 ? 1 : 0;
+                    QVERIFY(colour.alpha() < 255 || colour.name() == theme.ink.name());
+                }
+            }
+            QVERIFY(inked > 10);
+        }
+    }
+
     void aClockIsLocked() {
         auto& clocks = *window_->find<ClocksView>();
         clocks.select("bus_b");

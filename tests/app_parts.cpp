@@ -111,7 +111,7 @@ private slots:
             }
         }
         QCOMPARE(groups, QStringList({"Supply and temperature", "main crystal", "watch crystal", "fast internal RC",
-                                      "slow internal RC", "Battery", "Option words", "Pins"}));
+                                      "slow internal RC", "Battery", "Option words", "Pins", "Plan"}));
     }
 
     /// A preview changes figures and ripple, never plan, history or what is saved.

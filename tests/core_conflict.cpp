@@ -73,6 +73,21 @@ private slots:
         }
     }
 
+    /// What a low supply keeps from running faster is told with the tier that could.
+    void aLowSupplyIsTheReason() {
+        Edited edited = editedOrchard();
+        edited.plan.board.supply = Bounds{Rational(5, 2), 3, Rational(18, 5)};
+        const Question question = asking(edited.part, {"core = 160 MHz"});
+        const Space space = spaceOf(edited.part, edited.plan, "A", question);
+        const auto refusal = whyNone(space, {false, false, false});
+        QVERIFY(refusal && !refusal->conflicts.empty());
+        QCOMPARE(membersOf(space, refusal->conflicts[0]),
+                 (std::vector<std::string>{"core = 160 MHz", "the limits of vco (at least 160 MHz, at most 250 MHz)"}));
+        QCOMPARE(std::string(explain(space, refusal->conflicts[0])),
+                 std::string("core = 160 MHz can't be kept within these limits. In tier fast vco may run at up to 500 MHz; that "
+                             "needs a supply of at least 2.7 V."));
+    }
+
     /// However many demands there are, none is left out of a conflict: here the hundredth collides with the first.
     void demandsWithoutEnd() {
         const LoadedPlan loaded = benchPlan("one-pll");

@@ -158,6 +158,17 @@ private slots:
         QVERIFY(moved[0].was != moved[0].is && moved[0].was.find("\u2026") != std::string::npos);
     }
 
+    /// A worse crystal moves no figure at the nominal rate, but what is promised of it holds by less.
+    void rippleTellsTheWorstCase() {
+        const Figures before = evaluated();
+        const Figures after = evaluated("initial = \"10 ppm\"", "initial = \"20 ppm\"");
+        const std::vector<Moved> moved = ripple(before, after);
+        const auto link = std::find_if(moved.begin(), moved.end(), [](const Moved& each) { return each.name == "link"; });
+        QVERIFY(link != moved.end());
+        QCOMPARE(std::string(link->was + " > " + link->is), std::string("\u221240 ppm \u2026 +40 ppm > \u221250 ppm \u2026 +50 ppm"));
+        QCOMPARE(link->before, link->after);
+    }
+
     void rippleSeesLimitsAndPromisesComeAndGo() {
         const Figures before = evaluated();
         const Figures over = evaluated("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3");

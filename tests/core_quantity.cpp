@@ -1,5 +1,6 @@
 #include "base/nearest_name.h"
 #include "quantity/quantity_print.h"
+#include "quantity/span_read.h"
 #include "support.h"
 
 using namespace wisetick;
@@ -11,6 +12,23 @@ class CoreQuantity : public QObject {
     Q_OBJECT
 
 private slots:
+    /// Two ends; a first one without unit has that of the second.
+    void spans() {
+        const auto ends = [](const char* text, Unit unit) {
+            const auto read = readSpan(text, unit);
+            return read ? read->first.toString() + " " + read->second.toString()
+                        : std::to_string(read.error().position) + ": " + sayText(read.error());
+        };
+        QCOMPARE(ends("3 V to 3.6 V", Unit::volt), std::string("3 18/5"));
+        QCOMPARE(ends("3 to 3.6 V", Unit::volt), std::string("3 18/5"));
+        QCOMPARE(ends("900 mV \u2026 3.6 V", Unit::volt), std::string("9/10 18/5"));
+        QCOMPARE(ends("-20 ... -5 C", Unit::celsius), std::string("-20 -5"));
+        QCOMPARE(ends("1e3 to 2e3 Hz", Unit::hertz), std::string("1000 2000"));
+        QCOMPARE(ends("3.3 V", Unit::volt), std::string("33/10 33/10"));
+        QCOMPARE(ends("-20 to 70", Unit::celsius), std::string("7: '70' has no unit; expected a temperature such as '25 C'"));
+        QCOMPARE(ends("-20", Unit::celsius), std::string("0: '-20' has no unit; expected a temperature such as '25 C'"));
+        QCOMPARE(ends("cold to 70 C", Unit::celsius), std::string("0: 'cold'; expected a temperature such as '25 C'"));
+    }
     void reads_data() {
         QTest::addColumn<std::string>("text");
         QTest::addColumn<Unit>("unit");

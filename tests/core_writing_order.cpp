@@ -313,6 +313,27 @@ private slots:
         QCOMPARE(way.steps.back().core, std::optional<Rational>(10000000)); // it stays where it is safe
     }
 
+    /// A bus that is too fast now and stays so does not keep the other one from being set; to go faster still is refused.
+    void aFaultThatStaysIsInNobodysWay() {
+        Edited edited = editedOrchard("[take.choices.bus_a]\ndivide = 4", "[take.choices.bus_a]\ndivide = 3");
+        Take other = edited.plan.takes[0];
+        other.name = "other timers";
+        choiceOf(other, "timers").from = "rcf";
+        Take faster = edited.plan.takes[0];
+        faster.name = "faster";
+        choiceOf(faster, "bus_a").divide = 2;
+        edited.plan.takes.push_back(other);
+        edited.plan.takes.push_back(faster);
+        const WritingOrder way = writingOrder(edited.part, edited.plan, "A", "other timers");
+        QCOMPARE(std::string(way.trouble), std::string());
+        const auto step = static_cast<std::size_t>(place(way, "timers from rcf"));
+        QVERIFY(step < way.steps.size());
+        QCOMPARE(fieldText(way.steps[step].fields[0].field), std::string("CLK.TIMERS[1:0]"));
+        QCOMPARE(way.steps[step].fields[0].held, std::int64_t{1});
+        QCOMPARE(std::string(writingOrder(edited.part, edited.plan, "A", "faster").trouble),
+                 std::string("bus_a \u00f7 2: bus_a runs at 80 MHz, over its 50 MHz in tier fast"));
+    }
+
     void anUnknownTakeThrows() {
         const Edited edited = editedOrchard();
         QVERIFY_THROWS_EXCEPTION(std::invalid_argument, writingOrder(edited.part, edited.plan, std::nullopt, "Z"));

@@ -386,8 +386,8 @@ void BenchView::paintEvent(QPaintEvent* event) {
     painter.fillRect(event->rect(), theme_.paper);
     if (work_.capture() == nullptr) {
         paintLaid(painter);
-        drawText(painter, viewport()->rect(), Qt::AlignHCenter, emptySaid(), Face::word,
-                 trouble_.isEmpty() ? theme_.muted : theme_.broken);
+        drawWrapped(painter, viewport()->rect().adjusted(16, 0, -16, 0), Qt::AlignHCenter, emptySaid(), Face::word,
+                    trouble_.isEmpty() ? theme_.muted : theme_.broken);
         return;
     }
     paintAll(painter);

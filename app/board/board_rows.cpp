@@ -6,6 +6,7 @@
 #include "plan/board_edits.h"
 #include "quantity/quantity_print.h"
 #include "quantity/quantity_read.h"
+#include "quantity/span_read.h"
 
 #include <QCollator>
 #include <QCoreApplication>
@@ -64,6 +65,7 @@ public:
         addOptions();
         addRoutes();
         addPins();
+        addPlan();
         markFaults();
         return std::move(rows_);
     }
@@ -71,6 +73,8 @@ public:
 private:
     /// The edit that a value makes; none takes the fact away.
     using Set = std::function<PlanEdit(const std::optional<Rational>&)>;
+    using Read = tl::expected<PlanEdit, QString>;
+    using SetSpan = Text (*)(Plan&, const Bounds&);
 
     BoardRow& add(const QString& name, const QString& value, const QString& result = {}) {
         rows_.push_back({group_, name, value, result, {}, {}, {}});
@@ -103,6 +107,23 @@ private:
         return row;
     }
 
+    /// What the plan is called, and what is said of it.
+    void addPlan() {
+        group_ = tr("Plan");
+        add(tr("name"), text(plan_.name), tr("over whatever is made from it")).read = [](const QString& typed) -> Read {
+            if (typed.trimmed().isEmpty()) {
+                return tl::unexpected(tr("a plan needs a name"));
+            }
+            return [name = typed.trimmed().toStdString()](Plan& plan) { return renamePlan(plan, name); };
+        };
+        BoardRow& note = add(tr("note"), text(plan_.note).simplified(), tr("what it is for"));
+        if (plan_.note.find('\n') == std::string::npos) { // several lines are for the file
+            note.read = [](const QString& typed) -> Read {
+                return [said = typed.trimmed().toStdString()](Plan& plan) { return notePlan(plan, said); };
+            };
+        }
+    }
+
     /// What was found at fault with a row stands there instead of what follows from it.
     void markFaults() {
         for (const Diagnostic& finding : figures_.findings) {
@@ -121,19 +142,25 @@ private:
     /// outside what the part takes.
     void addSpan(const QString& name, Unit unit, const std::optional<Bounds>& now, const std::string& path,
                  const std::optional<Rational>& least, const std::optional<Rational>& most,
-                 Text (*set)(Plan&, SpanEnd, const Rational&)) {
-        const auto end = [&](const char* which, SpanEnd at, Rational Bounds::*member) {
-            BoardRow& row = addQuantity(name + " " + tr(which), now ? std::optional((*now).*member) : std::nullopt, unit, true,
+                 Text (*set)(Plan&, SpanEnd, const Rational&), SetSpan setWhole) {
+        const auto end = [&](const QString& which, SpanEnd at, Rational Bounds::*member) {
+            BoardRow& row = addQuantity(name + " " + which, now ? std::optional((*now).*member) : std::nullopt, unit, true,
                                         [=](const std::optional<Rational>& value) -> PlanEdit {
                                             return [=](Plan& plan) { return set(plan, at, *value); };
                                         });
             const bool isOutside = now && ((at == SpanEnd::lowest && least && now->min < *least) ||
                                            (at == SpanEnd::highest && most && now->max > *most));
             row.path = isOutside ? path : "";
+            row.read = [one = row.read, whole = readerOfSpan(unit, now, setWhole)](const QString& typed) {
+                const std::string said = typedSpan(typed);
+                const bool isSpan = said.find(" to ") != std::string::npos || said.find("...") != std::string::npos ||
+                                    said.find("\u2026") != std::string::npos;
+                return isSpan ? whole(typed) : one(typed); // both ends may be typed into each
+            };
         };
-        end("lowest", SpanEnd::lowest, &Bounds::min);
-        end("nominal", SpanEnd::nominal, &Bounds::nominal);
-        end("highest", SpanEnd::highest, &Bounds::max);
+        end(tr("lowest"), SpanEnd::lowest, &Bounds::min);
+        end(tr("nominal"), SpanEnd::nominal, &Bounds::nominal);
+        end(tr("highest"), SpanEnd::highest, &Bounds::max);
     }
 
     /// What everything hangs on, while it is not all told: crystals, supply, how cold and how hot.
@@ -168,8 +195,7 @@ private:
     }
 
     /// A span as one text: "3 V to 3.6 V", or one value where it does not move.
-    void addWhole(const QString& name, Unit unit, const std::optional<Bounds>& now, const std::string& what,
-                  Text (*set)(Plan&, const Bounds&)) {
+    void addWhole(const QString& name, Unit unit, const std::optional<Bounds>& now, const std::string& what, SetSpan set) {
         const QString shown = !now                   ? QString()
                               : now->min == now->max ? printed(now->min, unit)
                                                      : tr("%1 to %2").arg(printed(now->min, unit), printed(now->max, unit));
@@ -179,14 +205,26 @@ private:
         row.result = row.isAssumed ? tr("assumed: all that the part allows; Enter twice says it is so, or type how it is")
                      : now         ? tr("told")
                            : tr("not told: type it, such as %1").arg(unit == Unit::volt ? "3 V to 3.6 V" : "-20 C to 60 C");
-        row.read = [=](const QString& typed) -> tl::expected<PlanEdit, QString> {
-            const QStringList ends = typed.split(tr(" to "));
-            const auto low = readQuantity(ends.front().trimmed().toStdString(), unit);
-            const auto high = readQuantity(ends.back().trimmed().toStdString(), unit);
-            if (!low || !high || ends.size() > 2) {
-                return tl::unexpected(!low ? text(sayText(low.error())) : !high ? text(sayText(high.error())) : tr("two ends"));
+        row.read = readerOfSpan(unit, now, set);
+    }
+
+    /// "to" as the language has it, too.
+    static std::string typedSpan(const QString& typed) { return QString(typed).replace(tr(" to "), " to ").toStdString(); }
+
+    static std::function<tl::expected<PlanEdit, QString>(const QString&)>
+    readerOfSpan(Unit unit, const std::optional<Bounds>& now, SetSpan set) {
+        return [=](const QString& typed) -> tl::expected<PlanEdit, QString> {
+            const std::string said = typedSpan(typed);
+            static const QRegularExpression kNoUnit("^[-+0-9. to\u2026]*$"); // it is in the one of the row
+            const QString bare = kNoUnit.match(QString::fromStdString(said)).hasMatch()
+                                     ? " " + text(unitExample(unit)).section(' ', -1)
+                                     : QString();
+            const auto ends = readSpan(said + bare.toStdString(), unit);
+            if (!ends) {
+                return tl::unexpected(text(sayText(ends.error())));
             }
-            Bounds span{*low, (*low + *high) / 2, *high};
+            const auto [low, high] = *ends;
+            Bounds span{low, (low + high) / 2, high};
             if (now && now->min == span.min && now->max == span.max) {
                 span.nominal = now->nominal;
             }
@@ -197,13 +235,14 @@ private:
     void addSupply() {
         group_ = tr("Supply and temperature");
         const std::size_t first = rows_.size();
-        addSpan(tr("supply,"), Unit::volt, plan_.board.supply, "board.supply", part_.supplyMin, part_.supplyMax, setSupply);
+        addSpan(tr("supply,"), Unit::volt, plan_.board.supply, "board.supply", part_.supplyMin, part_.supplyMax, setSupply,
+                setSupplySpan);
         rows_[first].result = tiersText();
         if (!isTierAllowed(part_, plan_)) {
             rows_[first].state = plan_.board.supply ? State::broken : State::pending;
         }
         addSpan(tr("temperature,"), Unit::celsius, plan_.board.temperature, "board.temperature", part_.coldest, part_.hottest,
-                setTemperature);
+                setTemperature, setTemperatureSpan);
         addQuantity(tr("always drawn"), plan_.board.alwaysDraws, Unit::ampere, false,
                     [](const std::optional<Rational>& value) -> PlanEdit {
                         return [=](Plan& plan) { return setAlwaysDrawn(plan, value); };

@@ -17,6 +17,9 @@ namespace {
 
 constexpr qreal kBoardLeft = 16;
 constexpr qreal kColumnGap = 16; ///< between columns
+constexpr qreal kRight = 12;
+constexpr qreal kNarrowResult = 240; ///< px: with less room a long result stands below its value
+constexpr qreal kBelowLeft = 32;
 
 } // namespace
 
@@ -38,14 +41,42 @@ qreal BoardView::rowHeight() const {
     return std::ceil((lineHeight(Face::word) + 8) / 4) * 4;
 }
 
+qreal BoardView::resultLeft() const {
+    return kBoardLeft + nameWidth_ + valueWidth_ + kColumnGap + lineHeight(Face::word) * 0.5 + 6;
+}
+
+/// Whether a result is too long for the little room beside its value.
+bool BoardView::standsBelow(const BoardRow& row) const {
+    const qreal room = viewport()->width() - resultLeft() - kRight;
+    return textWidth(Face::small, row.result) > room && room < kNarrowResult;
+}
+
 qreal BoardView::heightOf(const BoardRow& row) const {
     constexpr int kCurveRows = 4;
-    return row.curve.empty() ? rowHeight() : kCurveRows * rowHeight();
+    if (!row.curve.empty()) {
+        return kCurveRows * rowHeight();
+    }
+    const bool isBelow = standsBelow(row);
+    const qreal needed =
+        wrappedHeight(Face::small, row.result, viewport()->width() - kRight - (isBelow ? kBelowLeft : resultLeft()));
+    const qreal lines = std::ceil((needed + 8) / 4) * 4;
+    return isBelow ? rowHeight() + lines : std::max(rowHeight(), lines);
+}
+
+QRectF BoardView::resultRect(std::size_t row) const {
+    const QRectF rect = rowRect(row);
+    return standsBelow(rows_[row]) ? rect.adjusted(kBelowLeft, rowHeight(), -kRight, 0)
+                                   : rect.adjusted(resultLeft(), 0, -kRight, 0);
 }
 
 void BoardView::layOut() {
+    const auto nameOf = [](const BoardRow& row) { return std::pair(row.group, row.name); };
+    const auto before = selected_ < rows_.size() ? nameOf(rows_[selected_]) : std::pair<QString, QString>();
     rows_ = document_.isOpen() ? boardRows(document_.part(), document_.plan(), document_.figures()) : std::vector<BoardRow>();
+    const auto same = std::find_if(rows_.begin(), rows_.end(), [&](const BoardRow& row) { return nameOf(row) == before; });
+    selected_ = same != rows_.end() ? static_cast<std::size_t>(same - rows_.begin()) : selected_; // wherever an edit put it
     tops_.clear();
+    heights_.clear();
     nameWidth_ = 0;
     valueWidth_ = textWidth(Face::word, "32.768 kHz");
     for (const BoardRow& row : rows_) {
@@ -60,7 +91,8 @@ void BoardView::layOut() {
             top += rowHeight();
         }
         tops_.push_back(top);
-        top += heightOf(rows_[i]);
+        heights_.push_back(heightOf(rows_[i]));
+        top += heights_.back();
     }
     height_ = top + 8;
     selected_ = std::min(selected_, std::max<std::size_t>(rows_.size(), 1) - 1);
@@ -69,12 +101,12 @@ void BoardView::layOut() {
 }
 
 QRectF BoardView::rowRect(std::size_t row) const {
-    return {0, tops_[row] - verticalScrollBar()->value(), static_cast<qreal>(viewport()->width()), heightOf(rows_[row])};
+    return {0, tops_[row] - verticalScrollBar()->value(), static_cast<qreal>(viewport()->width()), heights_[row]};
 }
 
 QRectF BoardView::valueRect(std::size_t row) const {
     const QRectF rect = rowRect(row);
-    return {kBoardLeft + nameWidth_, rect.top(), valueWidth_, rect.height()};
+    return {kBoardLeft + nameWidth_, rect.top(), valueWidth_, rowHeight()};
 }
 
 void BoardView::select(std::size_t row) {
@@ -104,12 +136,21 @@ QString BoardView::trouble() const {
     return trouble_->isVisibleTo(viewport()) ? trouble_->text() : QString();
 }
 
+/// The editor over its value, and what is said about it below.
+void BoardView::placeEditor() {
+    const int left = static_cast<int>(kBoardLeft + nameWidth_);
+    editor_->setGeometry(valueRect(selected_).adjusted(-6, 1, 6, -1).toRect());
+    trouble_->setFixedWidth(std::max(viewport()->width() - left - 16, 100));
+    trouble_->adjustSize();
+    trouble_->move(left - 6, editor_->geometry().bottom() + 2);
+}
+
 void BoardView::beginEdit(const QString& typed) {
     if (rows_.empty() || !rows_[selected_].read) {
         return;
     }
     const BoardRow& row = rows_[selected_];
-    editor_->setGeometry(valueRect(selected_).adjusted(-6, 1, 6, -1).toRect());
+    placeEditor();
     editor_->setPlaceholderText(row.choices.join(", "));
     editor_->setText(row.value);
     editor_->selectAll();
@@ -138,16 +179,17 @@ void BoardView::endEdit(bool isApplied) {
             trouble_->setAutoFillBackground(true);
             trouble_->setMargin(6);
             trouble_->setText(why);
-            trouble_->setFixedWidth(viewport()->width() - static_cast<int>(kBoardLeft + nameWidth_) - 16);
-            trouble_->adjustSize();
-            trouble_->move(static_cast<int>(kBoardLeft + nameWidth_) - 6, editor_->geometry().bottom() + 2);
+            placeEditor();
             trouble_->show();
             trouble_->raise();
             return;
         }
     }
+    const bool hadFocus = editor_->hasFocus();
     editor_->hide();
-    setFocus();
+    if (hadFocus) { // else the keys are meant elsewhere
+        setFocus();
+    }
 }
 
 void BoardView::keyPressEvent(QKeyEvent* event) {
@@ -237,15 +279,21 @@ void BoardView::selectAt(const QPointF& at) {
 }
 
 void BoardView::mousePressEvent(QMouseEvent* event) {
-    const auto row = rowAt(event->position());
-    if (!row) {
+    const auto pressed = rowAt(event->position());
+    const bool isOnValue = pressed && valueRect(*pressed).contains(event->position());
+    const auto named = pressed ? std::pair(rows_[*pressed].group, rows_[*pressed].name) : std::pair<QString, QString>();
+    endEdit(true); // what was typed is meant, where it can be
+    endEdit(false);
+    const auto row = std::find_if(rows_.begin(), rows_.end(), // an edit may bring rows and take them away
+                                  [&](const BoardRow& each) { return std::pair(each.group, each.name) == named; });
+    if (!pressed || row == rows_.end()) {
         return;
     }
-    select(*row);
-    if (valueRect(*row).contains(event->position())) {
+    select(static_cast<std::size_t>(row - rows_.begin()));
+    if (isOnValue) {
         beginEdit();
-    } else if (!rows_[*row].signal.isEmpty()) {
-        dragged_ = row;
+    } else if (!row->signal.isEmpty()) {
+        dragged_ = selected_;
     }
 }
 
@@ -270,8 +318,11 @@ void BoardView::mouseReleaseEvent(QMouseEvent*) {
 }
 
 void BoardView::resizeEvent(QResizeEvent*) {
-    endEdit(false);
     layOut();
+    if (editor_->isVisible()) { // what is typed stays
+        scrollToShow(rowRect(selected_));
+        placeEditor();
+    }
 }
 
 void BoardView::paintEvent(QPaintEvent* event) {
@@ -281,7 +332,7 @@ void BoardView::paintEvent(QPaintEvent* event) {
         if (hasFocus()) {
             drawFocus(painter, viewport()->rect(), theme_);
         }
-        drawText(painter, viewport()->rect(), Qt::AlignHCenter, tr("Open a plan to see its board"), Face::word, theme_.muted);
+        drawWrapped(painter, viewport()->rect(), Qt::AlignHCenter, tr("Open a plan to see its board"), Face::word, theme_.muted);
         return;
     }
     for (std::size_t i = 0; i < rows_.size(); ++i) {
@@ -291,7 +342,8 @@ void BoardView::paintEvent(QPaintEvent* event) {
         }
         const BoardRow& row = rows_[i];
         if (i == 0 || row.group != rows_[i - 1].group) {
-            drawText(painter, rect.translated(kBoardLeft, -rowHeight()), Qt::AlignLeft, row.group, Face::bold, theme_.ink);
+            drawText(painter, {kBoardLeft, rect.top() - rowHeight(), rect.width(), rowHeight()}, Qt::AlignLeft, row.group,
+                     Face::bold, theme_.ink);
         }
         if (takes(i)) { // where the signal that is dragged may stand
             painter.setPen(over_ == i ? theme_.kept : theme_.line);
@@ -315,14 +367,13 @@ void BoardView::paintEvent(QPaintEvent* event) {
         }
         drawText(painter, valueRect(i), Qt::AlignLeft, row.value.isEmpty() ? QString::fromUtf8("\u2026") : row.value, Face::word,
                  row.value.isEmpty() ? theme_.muted : theme_.kept);
-        qreal left = valueRect(i).right() + kColumnGap;
         if (row.state) {
             const qreal size = lineHeight(Face::word) * 0.5;
-            drawMark(painter, QRectF(left, rect.center().y() - size / 2, size, size), *row.state, theme_);
+            drawMark(painter, QRectF(valueRect(i).right() + kColumnGap, rect.top() + (rowHeight() - size) / 2, size, size),
+                     *row.state, theme_);
         }
-        left += lineHeight(Face::word) * 0.5 + 6;
-        drawText(painter, QRectF(left, rect.top(), rect.right() - left - 12, rect.height()), Qt::AlignLeft, row.result,
-                 Face::small, row.state == State::broken ? theme_.broken : theme_.muted);
+        drawWrapped(painter, resultRect(i), Qt::AlignLeft, row.result, Face::small,
+                    row.state == State::broken ? theme_.broken : theme_.muted);
     }
 }
 

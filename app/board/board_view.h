@@ -23,6 +23,8 @@ public:
     QString trouble() const;
     /// Where a row stands, in the viewport.
     QRectF rowRect(std::size_t row) const;
+    /// Where its result stands, behind its mark; in as many lines as it takes.
+    QRectF resultRect(std::size_t row) const;
 
     std::vector<SpokenRow> spokenRows() override;
 
@@ -44,6 +46,7 @@ protected:
 private:
     void layOut() override;
     void beginEdit(const QString& typed = {});
+    void placeEditor();
     void endEdit(bool isApplied);
     /// Puts the selected signal on a pin; an empty one frees it. True if it is a signal.
     bool moveSignal(const QString& pin);
@@ -52,12 +55,16 @@ private:
     /// Whether the signal that is dragged may stand on the pin of that row.
     bool takes(std::size_t row) const;
     qreal rowHeight() const;
+    /// As high as its curve, or as its result where that takes several lines.
     qreal heightOf(const BoardRow& row) const;
     QRectF valueRect(std::size_t row) const;
+    qreal resultLeft() const;
+    bool standsBelow(const BoardRow& row) const;
 
     Document& document_;
     std::vector<BoardRow> rows_;
-    std::vector<qreal> tops_; ///< by row, in the whole content
+    std::vector<qreal> tops_;    ///< by row, in the whole content
+    std::vector<qreal> heights_; ///< by row
     qreal height_ = 0;
     qreal nameWidth_ = 0; ///< of the column of names, from the longest
     qreal valueWidth_ = 0;

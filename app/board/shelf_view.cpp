@@ -188,7 +188,7 @@ void ShelfList::paintEvent(QPaintEvent* event) {
         }
     }
     if (rows_.empty()) {
-        drawText(painter, viewport()->rect(), Qt::AlignHCenter, tr("There is no part on the shelf"), Face::word, theme_.muted);
+        drawWrapped(painter, viewport()->rect(), Qt::AlignHCenter, tr("There is no part on the shelf"), Face::word, theme_.muted);
     }
     if (hasFocus()) {
         drawFocus(painter, viewport()->rect(), theme_);

@@ -113,6 +113,7 @@ void ClocksView::mousePressEvent(QMouseEvent* event) {
     if (!row || event->position().y() < layout_.measures().headHeight) {
         return;
     }
+    endEdit(true); // what was typed is meant, where it can be
     selectRow(*row);
     const QPointF place(event->position().x(), y);
     mayDragRow_ = false;

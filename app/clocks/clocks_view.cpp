@@ -200,8 +200,11 @@ void ClocksView::endEdit(bool isApplied) {
             return; // the text stays to be mended, or the keys are meant elsewhere
         }
     }
+    const bool hadFocus = editor_->hasFocus();
     editor_->hide();
-    setFocus();
+    if (hadFocus) { // else the keys are meant elsewhere
+        setFocus();
+    }
 }
 
 void ClocksView::apply(const QString& typed) {

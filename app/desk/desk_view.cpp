@@ -333,9 +333,9 @@ void DeskView::paintEvent(QPaintEvent* event) {
     painter.fillRect(event->rect(), theme_.paper);
     painter.setRenderHint(QPainter::Antialiasing);
     if (!promise_) {
-        drawText(painter, viewport()->rect(), Qt::AlignHCenter,
-                 document_.isOpen() ? tr("Select a promise to see its desk") : tr("Open a plan to see its promises"), Face::word,
-                 theme_.muted);
+        drawWrapped(painter, viewport()->rect(), Qt::AlignHCenter,
+                    document_.isOpen() ? tr("Select a promise to see its desk") : tr("Open a plan to see its promises"),
+                    Face::word, theme_.muted);
     } else {
         qreal top = -verticalScrollBar()->value();
         paintHead(painter, top);

@@ -329,8 +329,9 @@ void HandoverList::paintEvent(QPaintEvent* event) {
     QPainter painter(viewport());
     painter.setRenderHint(QPainter::Antialiasing);
     painter.fillRect(event->rect(), theme_.paper);
-    drawText(painter, QRectF(kHandoverLeft, 8, viewport()->width() - 2 * kHandoverLeft, rowHeight()), Qt::AlignLeft, emptySaid(),
-             Face::word, theme_.muted);
+    const qreal room = viewport()->width() - 2 * kHandoverLeft;
+    drawWrapped(painter, {kHandoverLeft, 8, room, std::max(rowHeight(), wrappedHeight(Face::word, emptySaid(), room))},
+                Qt::AlignLeft, emptySaid(), Face::word, theme_.muted);
     paintFiles(painter);
     paintLines(painter);
     paintFound(painter);

@@ -60,8 +60,13 @@ void HandoverWork::look() {
     working_.start([this, part = document_.part(), plan = document_.plan(), folder = folder(), registers = registers_,
                     hasPath = !document_.path().isEmpty(),
                     generation = document_.generation()](const std::stop_token&) -> std::function<void()> {
-        auto states = std::make_shared<std::vector<HandoverState>>(hasPath ? handoverStates(part, plan, folder)
-                                                                           : std::vector<HandoverState>());
+        auto states = std::make_shared<std::vector<HandoverState>>(handoverStates(part, plan, folder));
+        for (HandoverState& state : *states) {
+            if (!hasPath && state.how != HandoverState::How::refused) { // a plan without a folder has written none
+                state.how = HandoverState::How::missing;
+                state.found.clear();
+            }
+        }
         auto fields = std::make_shared<std::vector<FoundField>>(registers ? foundFields(part, plan, plan.active, *registers)
                                                                           : std::vector<FoundField>());
         return [this, states, fields, generation] {

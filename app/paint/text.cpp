@@ -93,4 +93,22 @@ void drawText(QPainter& painter, const QRectF& area, Qt::Alignment side, const Q
     painter.drawStaticText(QPointF(area.left() + left, area.center().y() - lineHeight(face) / 2), laid);
 }
 
+void drawWrapped(QPainter& painter, const QRectF& area, Qt::Alignment side, const QString& text, Face face,
+                 const QColor& colour) {
+    if (textWidth(face, text) <= area.width()) { // laid out and kept
+        drawText(painter, area, side, text, face, colour);
+        return;
+    }
+    painter.setFont(faceFont(face));
+    painter.setPen(colour);
+    painter.drawText(area, static_cast<int>(side | Qt::AlignVCenter) | Qt::TextWordWrap, text);
+}
+
+qreal wrappedHeight(Face face, const QString& text, qreal width) {
+    constexpr qreal kEndless = 100000;
+    return textWidth(face, text) <= width
+               ? lineHeight(face)
+               : QFontMetricsF(faceFont(face)).boundingRect({0, 0, width, kEndless}, Qt::TextWordWrap, text).height();
+}
+
 } // namespace wisetick::app

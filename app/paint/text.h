@@ -22,4 +22,9 @@ qreal textWidth(Face face, const QString& text);
 /// ellipsis where it is too long. Texts are laid out once and kept.
 void drawText(QPainter& painter, const QRectF& area, Qt::Alignment side, const QString& text, Face face, const QColor& colour);
 
+/// The same in as many lines as the area's width makes of it, cut at its edges.
+void drawWrapped(QPainter& painter, const QRectF& area, Qt::Alignment side, const QString& text, Face face, const QColor& colour);
+/// How high it stands then, px.
+qreal wrappedHeight(Face face, const QString& text, qreal width);
+
 } // namespace wisetick::app

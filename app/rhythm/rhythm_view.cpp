@@ -427,7 +427,7 @@ void RhythmView::paintEvent(QPaintEvent* event) {
     painter.fillRect(event->rect(), theme_.paper);
     painter.setRenderHint(QPainter::Antialiasing);
     if (!document_.isOpen()) {
-        drawText(painter, viewport()->rect(), Qt::AlignHCenter, tr("Open a plan to see its jobs"), Face::word, theme_.muted);
+        drawWrapped(painter, viewport()->rect(), Qt::AlignHCenter, tr("Open a plan to see its jobs"), Face::word, theme_.muted);
         return;
     }
     const std::size_t lanes = document_.plan().jobs.size();

@@ -3,6 +3,7 @@
 #include "paint/controls.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
+#include "plan/board_edits.h"
 #include "promises/promises_column.h"
 #include "shell/doc_index.h"
 #include "shell/head.h"
@@ -59,15 +60,20 @@ QWidget* column(std::initializer_list<QWidget*> fixed, QWidget* growing, QWidget
 }
 
 const QString kRecent = "recent";
+const QString kPlanEnding = "plan.toml";
+const QString kPlanFile = "." + kPlanEnding;
 constexpr int kNarrowestView = 440; ///< px
 constexpr int kRememberAfter = 100; ///< ms: writing it can wait until the plan is on screen
 
 } // namespace
 
-MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent)
+MainWindow::MainWindow(Shelf shelf, const QString& path, QWidget* parent, const std::function<void()>& awaitFonts)
     : QMainWindow(parent), document_(shelf), shelf_(std::move(shelf)) {
     speakRows();
     const Diagnostics opened = path.isEmpty() ? Diagnostics() : document_.open(path);
+    if (awaitFonts) {
+        awaitFonts();
+    }
     setWindowTitle("Wise Tick");
     setAcceptDrops(true);
     resize(1280, 800);
@@ -466,8 +472,32 @@ bool MainWindow::save() {
 }
 
 bool MainWindow::saveAs() {
-    const QString path = QFileDialog::getSaveFileName(this, tr("Save as"), document_.path(), tr("Plans (*.plan.toml)"));
-    return !path.isEmpty() && saveTo(path, true); // the dialog asked already
+    const QFileInfo file(document_.path());
+    QFileDialog dialog(this, tr("Save as"), file.path(), tr("Plans (*.plan.toml)"));
+    dialog.setAcceptMode(QFileDialog::AcceptSave);
+    dialog.setDefaultSuffix(kPlanEnding); // before it asks whether to save over what is there
+    const QString name =
+        document_.path().isEmpty() ? text(document_.plan().name).toLower().simplified().replace(' ', '-') : file.fileName();
+    dialog.selectFile(name.endsWith(kPlanFile) ? name : name + kPlanFile);
+    if (dialog.exec() != QDialog::Accepted) {
+        return false;
+    }
+    const QString path = dialog.selectedFiles().value(0);
+    if (document_.plan().name == freshPlan(document_.part()).name) {
+        nameAfter(path);
+    }
+    return saveTo(path, true); // the dialog asked already
+}
+
+/// A plan that nobody named has the name of its file.
+void MainWindow::nameAfter(const QString& path) {
+    QString name = QFileInfo(path).fileName();
+    name.chop(name.endsWith(kPlanFile) ? kPlanFile.size() : 0);
+    name = name.replace('-', ' ').replace('_', ' ').simplified();
+    name = name.left(1).toUpper() + name.mid(1);
+    if (!name.isEmpty()) {
+        document_.edit(tr("named %1").arg(name), [name](Plan& plan) { return renamePlan(plan, name.toStdString()); });
+    }
 }
 
 bool MainWindow::saveTo(const QString& path, bool overwrites) {

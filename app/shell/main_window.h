@@ -10,6 +10,7 @@
 #include <QPointer>
 
 #include <array>
+#include <functional>
 #include <map>
 #include <memory>
 
@@ -41,8 +42,10 @@ class MainWindow : public QMainWindow, private ViewHost {
     Q_OBJECT
 
 public:
-    /// The plan at the path is read before anything is built, so it costs nothing while the fonts are being found.
-    explicit MainWindow(Shelf shelf, const QString& path = {}, QWidget* parent = nullptr);
+    /// The plan at the path is read before anything is built, so it costs nothing while the fonts are being found; `awaitFonts`
+    /// returns when they are. Who asks for a font before reads their whole configuration a second time.
+    explicit MainWindow(Shelf shelf, const QString& path = {}, QWidget* parent = nullptr,
+                        const std::function<void()>& awaitFonts = {});
     ~MainWindow() override;
 
     /// Opens a plan; its faults, if it has any, are listed and the window stays as it is. One that is open in another window, of
@@ -181,6 +184,7 @@ private:
     void offerRecovery();
     bool save();
     bool saveAs();
+    void nameAfter(const QString& path);
     bool saveTo(const QString& path, bool overwrites);
     void tellChangedOnDisk();
     void connectDocument();

@@ -493,9 +493,9 @@ void SleepView::paintEvent(QPaintEvent* event) {
     painter.fillRect(event->rect(), theme_.paper);
     painter.setRenderHint(QPainter::Antialiasing);
     if (matrix_.modes.empty()) {
-        drawText(painter, viewport()->rect(), Qt::AlignHCenter,
-                 document_.isOpen() ? tr("This part tells of no modes") : tr("Open a plan to see its sleep modes"), Face::word,
-                 theme_.muted);
+        drawWrapped(painter, viewport()->rect(), Qt::AlignHCenter,
+                    document_.isOpen() ? tr("This part tells of no modes") : tr("Open a plan to see its sleep modes"), Face::word,
+                    theme_.muted);
         return;
     }
     // the selected mode as a column behind its cells

@@ -455,7 +455,7 @@ void TakesView::paintEvent(QPaintEvent* event) {
                             : isBusy()          ? tr("being worked out \u2026")
                             : isShort_          ? tr("The takes do not differ")
                                                 : QString();
-        drawText(painter, viewport()->rect(), Qt::AlignHCenter, say, Face::word, theme_.muted);
+        drawWrapped(painter, viewport()->rect(), Qt::AlignHCenter, say, Face::word, theme_.muted);
     }
     for (std::size_t i = 0; i < rows_.size(); ++i) {
         const QRectF rect = rowRect(i);

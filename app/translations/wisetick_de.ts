@@ -37,6 +37,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation> FD schnell</translation>
         </message>
         <message>
+            <source> In tier {} {} may run at up to {}; that needs {}.</source>
+            <translation> In Stufe {} darf {} mit bis zu {} laufen; das braucht {}.</translation>
+        </message>
+        <message>
             <source> It was not saved over.</source>
             <translation> Sie wurde nicht überschrieben.</translation>
         </message>
@@ -191,14 +195,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source> late</source>
             <translation> zu spät</translation>
-        </message>
-        <message>
-            <source> line</source>
-            <translation> Leitung</translation>
-        </message>
-        <message>
-            <source> lines</source>
-            <translation> Leitungen</translation>
         </message>
         <message>
             <source> locked</source>
@@ -1255,6 +1251,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>1 clears it</source>
             <translation>1 löscht es</translation>
+        </message>
+        <message>
+            <source>1 line behind the plan</source>
+            <translation>1 Zeile hinter dem Plan</translation>
         </message>
         <message>
             <source>1 line outside its limits</source>
@@ -2363,6 +2363,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Pins in use</source>
             <translation>Belegte Pins</translation>
+        </message>
+        <message>
+            <source>Plan</source>
+            <translation>Plan</translation>
         </message>
         <message>
             <source>Plans (*.plan.toml)</source>
@@ -3729,6 +3733,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>eine Versorgung liegt über 0 V</translation>
         </message>
         <message>
+            <source>a supply of at least {}</source>
+            <translation>eine Versorgung von mindestens {}</translation>
+        </message>
+        <message>
+            <source>a supply of at most {}</source>
+            <translation>eine Versorgung von höchstens {}</translation>
+        </message>
+        <message>
             <source>a supply of {} … {}</source>
             <translation>eine Versorgung von {} … {}</translation>
         </message>
@@ -4652,8 +4664,12 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>verkettet mit {}</translation>
         </message>
         <message>
-            <source>changed by hand, {} from the plan</source>
-            <translation>von Hand geändert, {} vom Plan</translation>
+            <source>changed by hand, 1 line from the plan</source>
+            <translation>von Hand geändert, 1 Zeile neben dem Plan</translation>
+        </message>
+        <message>
+            <source>changed by hand, {} lines from the plan</source>
+            <translation>von Hand geändert, {} Zeilen neben dem Plan</translation>
         </message>
         <message>
             <source>changes</source>
@@ -5424,6 +5440,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>hoch, tief</translation>
         </message>
         <message>
+            <source>highest</source>
+            <translation>höchste</translation>
+        </message>
+        <message>
             <source>hold their levels</source>
             <translation>halten ihre Pegel</translation>
         </message>
@@ -6080,6 +6100,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>tief mindestens {}, hoch mindestens {}</translation>
         </message>
         <message>
+            <source>lowest</source>
+            <translation>niedrigste</translation>
+        </message>
+        <message>
             <source>lowest and highest rate</source>
             <translation>tiefste und höchste Rate</translation>
         </message>
@@ -6186,6 +6210,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>name and meaning</source>
             <translation>Name und Bedeutung</translation>
+        </message>
+        <message>
+            <source>named %1</source>
+            <translation>%1 genannt</translation>
         </message>
         <message>
             <source>narrow field</source>
@@ -6688,6 +6716,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>noch nicht geschrieben</translation>
         </message>
         <message>
+            <source>note</source>
+            <translation>Bemerkung</translation>
+        </message>
+        <message>
             <source>nothing</source>
             <translation>nichts</translation>
         </message>
@@ -7028,6 +7060,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>über das Gezeigte</translation>
         </message>
         <message>
+            <source>over whatever is made from it</source>
+            <translation>über allem, was daraus gemacht wird</translation>
+        </message>
+        <message>
             <source>over {}</source>
             <translation>über {}</translation>
         </message>
@@ -7178,6 +7214,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>rate, Hz</source>
             <translation>Rate, Hz</translation>
+        </message>
+        <message>
+            <source>rates above 0</source>
+            <translation>Raten über 0</translation>
         </message>
         <message>
             <source>rates that do not rise</source>
@@ -7450,6 +7490,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>simpler periods and figures</source>
             <translation>einfachere Perioden und Zahlen</translation>
+        </message>
+        <message>
+            <source>single changes are being looked for …</source>
+            <translation>einzelne Änderungen werden gesucht …</translation>
         </message>
         <message>
             <source>slow oscillators</source>
@@ -8784,10 +8828,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>zwei Verbräuche zugleich</translation>
         </message>
         <message>
-            <source>two ends</source>
-            <translation>zwei Enden</translation>
-        </message>
-        <message>
             <source>two levels or more</source>
             <translation>zwei Pegel oder mehr</translation>
         </message>
@@ -9124,6 +9164,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>was geschrieben wird, um hineinzukommen</translation>
         </message>
         <message>
+            <source>what it is for</source>
+            <translation>wofür er da ist</translation>
+        </message>
+        <message>
             <source>what it says when it is understood</source>
             <translation>was sie sagt, wenn sie verstanden wird</translation>
         </message>
@@ -9412,10 +9456,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>{} bei {} ist jenseits von {}</translation>
         </message>
         <message>
-            <source>{} behind the plan</source>
-            <translation>{} hinter dem Plan</translation>
-        </message>
-        <message>
             <source>{} bits</source>
             <translation>{} Bit</translation>
         </message>
@@ -9638,6 +9678,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>{} late {} cycles</source>
             <translation>{} zu spät {} Zyklen</translation>
+        </message>
+        <message>
+            <source>{} lines behind the plan</source>
+            <translation>{} Zeilen hinter dem Plan</translation>
         </message>
         <message>
             <source>{} lines outside their limits</source>

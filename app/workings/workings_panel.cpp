@@ -267,8 +267,11 @@ QString WorkingsPanel::waysOutHtml() {
                      theme_.broken.name(), breaks.toHtmlEscaped());
     }
     const PromiseFigure* promise = target_.is(Target::Room::promise) ? document_.figures().findPromise(target_.name) : nullptr;
-    if (areWaysSought_ && promise != nullptr && (promise->state == State::broken || promise->state == State::strained)) {
-        html += QString("<p style='margin:0 0 6px 0'><a href='seek/promise'>%1</a></p>").arg(tr("seek a take that keeps it"));
+    if (promise != nullptr && (promise->state == State::broken || promise->state == State::strained)) {
+        html +=
+            areWaysSought_
+                ? QString("<p style='margin:0 0 6px 0'><a href='seek/promise'>%1</a></p>").arg(tr("seek a take that keeps it"))
+                : QString("<p class='what'>%1</p>").arg(tr("single changes are being looked for \u2026"));
     }
     return html.isEmpty()
                ? html

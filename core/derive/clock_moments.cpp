@@ -91,15 +91,14 @@ JudgedMoment Moments::judge(const Moment& moment, const Controls& controls, Diag
     judgeBoard(part_, plan_, controls, lines, findings);
     judged.waits = waitStates(part_, plan_.board, controls, lines, findings);
     if (!lines[part_.core].isOn || !lines[part_.core].hertz) {
-        judged.fault = phrase("the core would have no clock");
+        judged.faults.push_back(phrase("the core would have no clock"));
         return judged;
     }
     judged.core = lines[part_.core].hertz->nominal;
     for (const Diagnostic& finding : findings) {
         const bool isAboutClocks = finding.place.about.is(Target::Room::line) || finding.place.path.rfind("take.", 0) == 0;
         if (finding.severity == Severity::error && isAboutClocks) {
-            judged.fault = finding.found + (finding.expected.empty() ? "" : "; " + finding.expected);
-            break;
+            judged.faults.push_back(finding.found + (finding.expected.empty() ? "" : "; " + finding.expected));
         }
     }
     return judged;

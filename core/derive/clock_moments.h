@@ -20,7 +20,7 @@ struct Moment {
 
 /// What is wrong at a moment, its wait states and the core's rate.
 struct JudgedMoment {
-    Text fault; ///< empty where nothing is wrong
+    std::vector<Text> faults; ///< none where nothing is wrong
     std::vector<WaitFigure> waits;
     std::optional<Rational> core; ///< Hz
 };

@@ -116,7 +116,16 @@ private:
             return moments_.judge(moment, resolved.controls, resolved.findings);
         });
     }
-    std::string faultOf(const Moment& moment) const { return judge(moment).fault; }
+
+    /// What is wrong at a moment and is not wrong in the same way now: a step that leaves a fault as it is, is free.
+    std::string faultOf(const Moment& moment) const {
+        const std::vector<Text> now = judge(now_).faults;
+        const std::vector<Text>& then = judge(moment).faults;
+        const auto added = std::find_if(then.begin(), then.end(), [&](const Text& fault) {
+            return std::none_of(now.begin(), now.end(), [&](const Text& each) { return each == fault; });
+        });
+        return added == then.end() ? std::string() : std::string(*added);
+    }
 
     Moment after(const Change& change) const {
         Moment moment = now_;

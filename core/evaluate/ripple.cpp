@@ -56,6 +56,8 @@ std::vector<Moved> ripple(const Figures& before, const Figures& after) {
         const State state = old == nullptr ? promise.state : old->state;
         if (old == nullptr || was != promiseText(promise) || state != promise.state) {
             moved.push_back({promise.name, Target::promise(promise.name), state, promise.state, was, promiseText(promise)});
+        } else if (cornersSaid(*old) != cornersSaid(promise)) { // only its worst cases
+            moved.push_back({promise.name, Target::promise(promise.name), state, state, cornersSaid(*old), cornersSaid(promise)});
         }
     }
     for (const PromiseFigure& promise : before.promises) {

@@ -103,12 +103,17 @@ std::vector<DiffLine> diffOf(const Text& found, const std::string& planned) {
 
 Text handoverSaid(const HandoverState& state) {
     using How = HandoverState::How;
-    const Text lines = std::to_string(state.behind) + (state.behind == 1 ? phrase(" line") : phrase(" lines"));
+    const std::string lines = std::to_string(state.behind);
     switch (state.how) {
     case How::asPlanned: return phrase("as planned");
-    case How::behind: return state.behind == 0 ? phrase("its stamp is behind the plan") : phrase("{} behind the plan", lines);
+    case How::behind:
+        return state.behind == 0   ? phrase("its stamp is behind the plan")
+               : state.behind == 1 ? phrase("1 line behind the plan")
+                                   : phrase("{} lines behind the plan", lines);
     case How::missing: return phrase("not written yet");
-    case How::edited: return phrase("changed by hand, {} from the plan", lines);
+    case How::edited:
+        return state.behind == 1 ? phrase("changed by hand, 1 line from the plan")
+                                 : phrase("changed by hand, {} lines from the plan", lines);
     case How::foreign: return phrase("a file that was not made here");
     case How::unreadable: return phrase("can't be read: {}", state.why);
     case How::refused: return phrase("can't be made: {}", state.why);

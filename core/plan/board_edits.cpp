@@ -66,6 +66,11 @@ Text renamePlan(Plan& plan, const std::string& name) {
     return {};
 }
 
+Text notePlan(Plan& plan, const std::string& note) {
+    plan.note = note;
+    return {};
+}
+
 Text setSupply(Plan& plan, SpanEnd end, const Rational& volt) {
     if (volt.sign() <= 0) {
         return phrase("a supply is above 0 V");

@@ -9,6 +9,8 @@ namespace wisetick {
 /// Where a value is optional, none takes the fact away.
 
 Text renamePlan(Plan& plan, const std::string& name);
+/// What is said of the plan, in one line or several.
+Text notePlan(Plan& plan, const std::string& note);
 
 enum class SpanEnd { lowest, nominal, highest };
 

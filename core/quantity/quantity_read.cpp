@@ -237,13 +237,13 @@ tl::expected<Rational, TextError> readQuantity(std::string_view whole, Unit unit
                                         phrase("an exact one"),
                                         phrase("leave the \u2248 out if the figure is meant as it stands")});
     }
+    const std::size_t start = scanner.position(); // with its sign
     const bool isNegative = scanner.take("-") || scanner.take(kMinusSign);
     if (!isNegative) {
         scanner.take("+");
     }
     try {
         Rational value;
-        const std::size_t start = scanner.position();
         if (!scanner.number(value)) {
             return tl::unexpected(notANumber(text, start, expected()));
         }

@@ -126,6 +126,31 @@ private:
     std::set<std::string> said_;                             ///< lines
 };
 
+/// Says in which tier a node may run the fastest, where that is faster than in any tier that the supply allows.
+Text elsewhere(const Space& space, std::size_t node) {
+    const auto isAllowed = [&](const SpaceLimit& limit) {
+        return !limit.tier || std::find(space.tiers.begin(), space.tiers.end(), *limit.tier) != space.tiers.end();
+    };
+    const SpaceLimit* best = nullptr;
+    for (const SpaceLimit& limit : space.limits[node]) {
+        if (limit.max && (best == nullptr || *limit.max > *best->max)) {
+            best = &limit;
+        }
+    }
+    if (best == nullptr || isAllowed(*best)) {
+        return {};
+    }
+    const auto& supply = space.plan.board.supply;
+    const Tier& tier = space.part->tiers[*best->tier];
+    const bool isTooLow = supply && tier.supplyMin && supply->min < *tier.supplyMin;
+    const Text needs = isTooLow         ? phrase("a supply of at least {}", printQuantity(*tier.supplyMin, Unit::volt))
+                       : tier.supplyMax ? phrase("a supply of at most {}", printQuantity(*tier.supplyMax, Unit::volt))
+                                        : Text();
+    return needs.empty() ? needs
+                         : phrase(" In tier {} {} may run at up to {}; that needs {}.", tier.id, space.nodes[node].id(),
+                                  printQuantity(*best->max, Unit::hertz), needs);
+}
+
 } // namespace
 
 Text sayDemanded(const Space& space, const Demanded& demanded) {
@@ -176,6 +201,9 @@ Text explain(const Space& space, const Conflict& conflict, const SeekControl& co
     text += asked.empty() ? "" : (asked.size() == 1 ? phrase(" can't be kept") : phrase(" can't be kept together"));
     text += asked.empty() && !held.empty() ? phrase(" with {}.", listWords(held, phrase(" and ")))
                                            : (held.empty() ? "." : phrase(" within these limits."));
+    for (const Demanded& each : conflict) {
+        text += each.kind == Demanded::Kind::limit ? elsewhere(space, each.index) : "";
+    }
     return asked.size() < 2 ? text : text + MakerWords(space, wishes, control).text(); // of one it is said by that
 }
 

@@ -3,6 +3,7 @@
 #include "base/text.h"
 #include "base/trimmed.h"
 #include "quantity/quantity_read.h"
+#include "quantity/span_read.h"
 
 #include <algorithm>
 
@@ -55,18 +56,18 @@ tl::expected<std::vector<Rational>, TextError> readCrystalRates(std::string_view
     if (trimmed(text) == "stock") {
         return stockRatesFor(source);
     }
-    if (const std::size_t to = text.find(phrase(" to ")); to != std::string_view::npos) {
-        const auto low = rateAt(text.substr(0, to), text);
-        if (!low) {
-            return tl::unexpected(low.error());
+    if (text.find(" to ") != std::string_view::npos) {
+        const auto span = readSpan(text, Unit::hertz);
+        if (!span) {
+            return tl::unexpected(span.error());
         }
-        const auto high = rateAt(text.substr(to + 4), text);
-        if (!high) {
-            return tl::unexpected(high.error());
+        const auto [low, high] = *span;
+        if (low.sign() <= 0 || high.sign() <= 0) {
+            return tl::unexpected(TextError{0, text.size(), "'" + std::string(text) + "'", phrase("rates above 0"), {}});
         }
-        std::vector<Rational> rates{*low, *high};
+        std::vector<Rational> rates{low, high};
         for (const Rational& rate : stockCrystals()) {
-            if (rate > *low && rate < *high) {
+            if (rate > low && rate < high) {
                 rates.push_back(rate);
             }
         }
