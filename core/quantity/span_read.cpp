@@ -14,8 +14,9 @@ std::string_view suffixOf(std::string_view text) {
     const auto isDigitAt = [&](std::size_t place) { return place < text.size() && text[place] >= '0' && text[place] <= '9'; };
     const auto isPartOfNumber = [&](std::size_t place) {
         const char sign = text[place];
-        const bool isExponent = (sign == 'e' || sign == 'E') &&
-                                (isDigitAt(place + 1) || (place + 1 < text.size() && text[place + 1] == '-' && isDigitAt(place + 2)));
+        const bool isExponent =
+            (sign == 'e' || sign == 'E') &&
+            (isDigitAt(place + 1) || (place + 1 < text.size() && text[place + 1] == '-' && isDigitAt(place + 2)));
         return isDigitAt(place) || isExponent || std::string_view("+-\u2212._/ \t").find(sign) != std::string_view::npos;
     };
     std::size_t place = 0;
