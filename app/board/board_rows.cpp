@@ -215,7 +215,7 @@ private:
     readerOfSpan(Unit unit, const std::optional<Bounds>& now, SetSpan set) {
         return [=](const QString& typed) -> tl::expected<PlanEdit, QString> {
             const std::string said = typedSpan(typed);
-            static const QRegularExpression kNoUnit("^[-+0-9. to\u2026]*$"); // it is in the one of the row
+            static const QRegularExpression kNoUnit("^[-+0-9. to\u2026]*[0-9]$"); // it is in the one of the row
             const QString bare = kNoUnit.match(QString::fromStdString(said)).hasMatch()
                                      ? " " + text(unitExample(unit)).section(' ', -1)
                                      : QString();

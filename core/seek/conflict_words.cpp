@@ -133,7 +133,8 @@ Text elsewhere(const Space& space, std::size_t node) {
     };
     const SpaceLimit* best = nullptr;
     for (const SpaceLimit& limit : space.limits[node]) {
-        if (limit.max && (best == nullptr || *limit.max > *best->max)) {
+        const bool isSometimes = limit.own != nullptr || limit.dependence || limit.whileRate != nullptr;
+        if (limit.max && !isSometimes && (best == nullptr || *limit.max > *best->max)) {
             best = &limit;
         }
     }
