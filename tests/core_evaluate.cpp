@@ -165,7 +165,8 @@ private slots:
         const std::vector<Moved> moved = ripple(before, after);
         const auto link = std::find_if(moved.begin(), moved.end(), [](const Moved& each) { return each.name == "link"; });
         QVERIFY(link != moved.end());
-        QCOMPARE(std::string(link->was + " > " + link->is), std::string("\u221240 ppm \u2026 +40 ppm > \u221250 ppm \u2026 +50 ppm"));
+        QCOMPARE(std::string(link->was + " > " + link->is),
+                 std::string("\u221240 ppm \u2026 +40 ppm > \u221250 ppm \u2026 +50 ppm"));
         QCOMPARE(link->before, link->after);
     }
 
