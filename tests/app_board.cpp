@@ -118,6 +118,18 @@ private slots:
         QCOMPARE(document().figures().findLine("bus_b")->hertz->nominal, Rational(32000000));
     }
 
+    /// What is selected stays so when rows above it come and go.
+    void theSelectedRowStays() {
+        window_->showView("board");
+        const BoardView& board = *window_->find<BoardView>();
+        const std::size_t before = boardRow("Battery", "capacity");
+        document().edit("no crystal", [](Plan& plan) { return unfit(plan, "xtm"); });
+        QVERIFY(board.selected() < before);
+        QCOMPARE(board.rows()[board.selected()].name, QString("capacity"));
+        QTest::keyClick(window_.get(), Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(board.selected(), before);
+    }
+
     /// The plan's name and note, at the end of the board; undone as any edit.
     void thePlanIsNamed() {
         window_->showView("board");
