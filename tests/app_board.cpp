@@ -11,7 +11,6 @@
 #include "plan/board_edits.h"
 #include "promises/promises_column.h"
 #include "shell/ripple_panel.h"
-#include "takes/takes_view.h"
 #include "workings/workings_panel.h"
 
 #include <QClipboard>
@@ -26,7 +25,7 @@ using namespace wisetick;
 using namespace wisetick::app;
 using namespace wisetick::test;
 
-/// The Board view and the takes by keyboard and mouse.
+/// The Board view and the shelf by keyboard and mouse.
 class AppBoard : public WindowFixture {
     Q_OBJECT
 
@@ -347,87 +346,6 @@ private slots:
         QVERIFY(document().save(fresh).isDone());
         QVERIFY(window_->openPlan(fresh));
         QCOMPARE(document().figures().findLine("rcf")->hertz->nominal, Rational(10100000));
-    }
-
-    /// The takes by keys: copy, rename, activate, delete, each an edit that can be undone.
-    void takesByKeys() {
-        settle();
-        QTest::keyClick(window_.get(), Qt::Key_T, Qt::ControlModifier);
-        TakesView& takes = *window_->find<TakesView>();
-        QVERIFY(takes.hasFocus());
-        QCOMPARE(takes.selected(), QString("A"));
-        QTest::keyClick(&takes, Qt::Key_C);
-        QCOMPARE(document().plan().takes.size(), std::size_t{3});
-        QCOMPARE(document().plan().takes[1].name, std::string("C"));
-        QCOMPARE(takes.selected(), QString("C")); // the copy is selected
-        QTest::keyClick(&takes, Qt::Key_F2);
-        QLineEdit* name = takes.nameEditor();
-        QVERIFY(name->isVisible());
-        name->setText("B");
-        QTest::keyClick(name, Qt::Key_Return);
-        QCOMPARE(takes.trouble(), QString("there is a take 'B' already"));
-        name->setText("night");
-        QTest::keyClick(name, Qt::Key_Return);
-        QCOMPARE(takes.trouble(), QString());
-        QCOMPARE(document().plan().takes[1].name, std::string("night"));
-        QTest::keyClick(&takes, Qt::Key_Right, Qt::AltModifier);
-        QCOMPARE(document().plan().takes[2].name, std::string("night"));
-        QTest::keyClick(&takes, Qt::Key_Return);
-        QCOMPARE(document().plan().active, std::string("night"));
-        QCOMPARE(document().figures().take, std::string("night"));
-        QTest::keyClick(&takes, Qt::Key_Delete);
-        QCOMPARE(document().plan().takes.size(), std::size_t{2});
-        QCOMPARE(document().plan().active, std::string("B"));
-        takes.select("B");
-        QTest::keyClick(&takes, Qt::Key_Delete); // a job runs in it
-        QVERIFY(takes.trouble().contains("runs in take 'B'"));
-        QTRY_VERIFY(!takes.isBusy() && !takes.rows().empty());
-        QVERIFY(takes.rows().front().differs);
-        while (document().canUndo()) {
-            document().undo();
-        }
-        QCOMPARE(document().plan().active, std::string("A"));
-        QTRY_COMPARE(takes.takes().size(), std::size_t{2});
-    }
-
-    /// Sections one below the other, what differs first in each; D leaves what differs alone; lines by their names.
-    void takesStandInSections() {
-        settle();
-        window_->showView("takes");
-        TakesView& takes = *window_->find<TakesView>();
-        QTRY_VERIFY(!takes.isBusy() && !takes.rows().empty());
-        std::size_t sections = 1;
-        for (std::size_t i = 1; i < takes.rows().size(); ++i) {
-            const bool isNext = takes.rows()[i].kind != takes.rows()[i - 1].kind;
-            sections += isNext ? 1 : 0;
-            QVERIFY(isNext || takes.rows()[i - 1].differs || !takes.rows()[i].differs);
-        }
-        QCOMPARE(sections, std::size_t{3});
-        const std::size_t all = takes.rows().size();
-        QTest::keyClick(&takes, Qt::Key_D);
-        QVERIFY(takes.rows().size() < all && takes.rows().size() > 2);
-        for (const ComparedRow& row : takes.rows()) {
-            QVERIFY(row.differs);
-        }
-        QTest::keyClick(&takes, Qt::Key_D);
-        QCOMPARE(takes.rows().size(), all);
-        QStringList names;
-        for (const SpokenRow& row : takes.spokenRows()) {
-            names << row.name;
-        }
-        const Part& part = document().part();
-        const QString core = QString::fromStdString(part.lineAt(part.core).name);
-        QVERIFY2(names.contains("Clocks, " + core), qPrintable(names.join("; ")));
-        QTest::keyClick(&takes, Qt::Key_End);
-        QVERIFY(takes.verticalScrollBar()->value() >= 0 && takes.spokenRows().back().isSelected);
-    }
-
-    void nextTakeGoesRound() {
-        QTest::keyClick(window_.get(), Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
-        QCOMPARE(document().plan().active, std::string("B"));
-        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(10000000));
-        QTest::keyClick(window_.get(), Qt::Key_T, Qt::ControlModifier | Qt::ShiftModifier);
-        QCOMPARE(document().plan().active, std::string("A"));
     }
 
     /// What is needed is typed, the part that has it comes first, Enter begins a plan on it.

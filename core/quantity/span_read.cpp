@@ -2,7 +2,6 @@
 
 #include "quantity/quantity_read.h"
 
-#include <algorithm>
 #include <string>
 
 namespace wisetick {
