@@ -1,4 +1,6 @@
+#include "plan/job_line.h"
 #include "promises/promises_column.h"
+#include "rhythm/lanes.h"
 #include "rhythm/rhythm_view.h"
 #include "sleep/sleep_view.h"
 #include "window_fixture.h"
@@ -290,6 +292,62 @@ private slots:
         document().undo();
         QCOMPARE(document().plan().jobs.size(), std::size_t{3});
         QVERIFY(!document().canUndo());
+    }
+
+    /// What a new job's line begins with is an example: whoever types without looking types over it.
+    void typingReplacesTheExample() {
+        settle();
+        RhythmView* view = rhythm();
+        QTest::keyClick(view, Qt::Key_Insert);
+        QTest::keyClicks(view->line(), "listen every 10 min for 2 s, draws 5 mA");
+        QTest::keyClick(view->line(), Qt::Key_Return);
+        QVERIFY2(!view->line()->isVisible(), qPrintable(view->fault()));
+        QCOMPARE(printJobLine(document().plan().jobs.back()), std::string("listen: every 10 min for 2 s, draws 5 mA"));
+    }
+
+    /// A press elsewhere takes what was typed; where that is wrong it stays, and what was not touched goes.
+    void whatIsTypedIsNotLost() {
+        settle();
+        RhythmView* view = rhythm();
+        const auto press = [&] { QTest::mouseClick(view->viewport(), Qt::LeftButton, {}, middle(view->laneRect(0))); };
+        QTest::keyClick(view, Qt::Key_Insert);
+        press();
+        QVERIFY(!view->line()->isVisible());
+        QCOMPARE(document().plan().jobs.size(), std::size_t{3});
+        QTest::keyClick(view, Qt::Key_Insert);
+        QTest::keyClicks(view->line(), "listen: every 10 min for 2 s");
+        press();
+        QVERIFY(!view->line()->isVisible());
+        QCOMPARE(document().plan().jobs.size(), std::size_t{4});
+        settle();
+        QTest::keyClick(view, Qt::Key_Insert);
+        QTest::keyClicks(view->line(), "look: every 10 min for ever");
+        press();
+        QVERIFY(view->line()->isVisible() && !view->fault().isEmpty());
+        QCOMPARE(view->line()->text(), QString("look: every 10 min for ever"));
+        QCOMPARE(document().plan().jobs.size(), std::size_t{4});
+    }
+
+    /// A job's share of the charge has the colour of its lane.
+    void sharesHaveTheColoursOfTheirLanes() {
+        settle();
+        RhythmView* view = rhythm();
+        const RhythmFigure& figure = *document().figures().rhythm;
+        const QImage image = view->viewport()->grab().toImage();
+        const auto& jobs = document().plan().jobs;
+        std::size_t compared = 0;
+        for (std::size_t i = 0; i < figure.shares.size(); ++i) {
+            const QRectF piece = shareRect(figure, view->pictureRect(0), i);
+            const auto job = std::find_if(jobs.begin(), jobs.end(),
+                                          [&](const Job& each) { return figure.shares[i].target == Target::job(each.name); });
+            if (job == jobs.end() || piece.width() < 4) {
+                continue;
+            }
+            const QColor stands = image.pixelColor(QPointF(piece.center().x(), piece.top() + 3).toPoint());
+            QCOMPARE(stands.name(), laneColour(static_cast<std::size_t>(job - jobs.begin()), lightTheme()).name());
+            ++compared;
+        }
+        QVERIFY(compared >= 2);
     }
 
     void aJobThatIsFollowedStays() {

@@ -60,6 +60,34 @@ private slots:
         QTRY_COMPARE(takes.takes().size(), std::size_t{2});
     }
 
+    /// A press elsewhere takes the name that was typed, for the take whose name it was; what is wrong with it stays.
+    void aNameIsNotLost() {
+        settle();
+        window_->showView("takes");
+        TakesView& takes = *window_->find<TakesView>();
+        QTRY_VERIFY(!takes.isBusy() && !takes.rows().empty());
+        takes.select("A");
+        QTest::keyClick(&takes, Qt::Key_F2);
+        const QRect ofA = takes.nameEditor()->geometry();
+        takes.select("B");
+        QTest::keyClick(&takes, Qt::Key_F2);
+        const QPoint onA = ofA.center();
+        QVERIFY(takes.nameEditor()->geometry() != ofA);
+        QTest::keyClicks(takes.nameEditor(), "A"); // which there is
+        QTest::mouseClick(takes.viewport(), Qt::LeftButton, {}, onA);
+        QVERIFY(takes.nameEditor()->isVisible() && takes.trouble().contains("already"));
+        QCOMPARE(takes.selected(), QString("B"));
+        QTest::keyClicks(takes.nameEditor(), " at night");
+        QTest::mouseClick(takes.viewport(), Qt::LeftButton, {}, onA);
+        QVERIFY(!takes.nameEditor()->isVisible());
+        QCOMPARE(document().plan().takes[0].name, std::string("A"));
+        QCOMPARE(document().plan().takes[1].name, std::string("A at night"));
+        takes.select("A at night");
+        QTest::keyClick(&takes, Qt::Key_F2);
+        document().undo(); // by the menu, while it is typed
+        QTRY_VERIFY(!takes.nameEditor()->isVisible());
+    }
+
     /// Sections one below the other, what differs first in each; D leaves what differs alone; lines by their names.
     void takesStandInSections() {
         settle();

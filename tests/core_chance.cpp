@@ -231,6 +231,21 @@ private slots:
         QVERIFY(Trace().runsOf(0, 0, 1, 10).empty());
     }
 
+    /// Where much goes on within a column it shows what goes on most of the time, not what does in its middle.
+    void aColumnShowsWhatTakesItsTime() {
+        const std::vector<TraceState> states{{"rest", {}, Doing::resting, 0, 1e-6}, {"job", {}, Doing::job, 0, 1e-3}};
+        std::vector<Stretch> stretches;
+        for (int i = 0; i < 41; ++i) { // the middle of all of them lies in a job
+            stretches.push_back({Doing::resting, 0, i - 0.49, i + 0.49});
+            stretches.push_back({Doing::job, 0, i + 0.49, i + 0.51});
+        }
+        stretches.front().from = 0;
+        const Trace trace(states, stretches, 40.51);
+        const TraceColumn column = trace.columns(0.5, 40.5, 1).front();
+        QCOMPARE(trace.states()[trace.stateAt(20.5)].name, std::string("job"));
+        QCOMPARE(trace.states()[column.state].name, std::string("rest"));
+    }
+
     /// A job in idle draws what idle does, and its outside; what is brought is no draw.
     void modesAndHarvests() {
         Edited edited = editedOrchard();

@@ -48,6 +48,25 @@ private slots:
         }
     }
 
+    /// Who forgets the colon, and jobs, takes and modes whose names are of several words.
+    void asPeopleTypeIt() {
+        const auto read = [](const char* line) {
+            const auto job = readJobLine(line);
+            return job ? printJobLine(*job) : "refused: " + std::string(job.error().found);
+        };
+        QCOMPARE(read("listen every 10 min for 2 s, draws 5 mA"), std::string("listen: every 10 min for 2 s, draws 5 mA"));
+        QCOMPARE(read("night watch about 40 s for 20 ms"), std::string("night watch: about 40 s for 20 ms"));
+        QCOMPARE(read("send after blink awake for 2 s"), std::string("send: after blink awake for 2 s"));
+        const auto after =
+            readJobLine("send: after blink  awake for 2 s, in take B of two, in mode light sleep uses uart1 and uart2");
+        QVERIFY(after.has_value());
+        QCOMPARE(after->after, std::string("blink awake"));
+        QCOMPARE(after->take, std::string("B of two"));
+        QCOMPARE(after->mode, std::string("light sleep"));
+        QCOMPARE(after->uses, (std::vector<std::string>{"uart1", "uart2"}));
+        QVERIFY(readJobLine(printJobLine(*after)) == *after);
+    }
+
     void theErrorIsAtTheWord_data() {
         QTest::addColumn<std::string>("line");
         QTest::addColumn<std::string>("word");

@@ -121,10 +121,15 @@ void RhythmView::mousePressEvent(QMouseEvent* event) {
     make();
     const QPointF at = event->position();
     setFocus();
-    if (line_->isVisible() && !line_->geometry().contains(at.toPoint())) {
-        line_->hide();
-        lineFault_->hide();
+    if (line_->isVisible() && line_->isModified()) { // what was typed is meant; what is wrong with it is said, and it stays
+        sendLine();
+        if (line_->isVisible()) {
+            line_->setFocus();
+            return;
+        }
     }
+    line_->hide();
+    lineFault_->hide();
     if (const auto lane = laneAt(at)) {
         selectLane(*lane);
         const Job& job = document_.plan().jobs[*lane];
@@ -248,7 +253,9 @@ void RhythmView::editLine(bool isNew) {
     line_->show();
     line_->setFocus();
     line_->setCursorPosition(0);
-    line_->setSelection(0, isNew ? static_cast<int>(name.size()) : 0);
+    if (isNew) {
+        line_->selectAll(); // an example to change, or to type over
+    }
 }
 
 void RhythmView::placeLine() {

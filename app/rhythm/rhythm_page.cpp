@@ -40,7 +40,7 @@ public:
         if (rhythm.trace && rhythm.trace->size() > 0) {
             pictures.push_back(jobsPicture(document_.part(), document_.plan(), document_.figures()));
         }
-        pictures.push_back(chargePicture(rhythm, 0));
+        pictures.push_back(chargePicture(document_.plan().jobs, rhythm, 0));
         return {{"rhythm", stacked(pictures, theme)}};
     }
     void beginJob() { view_->editLine(true); }

@@ -24,8 +24,12 @@ QString percentText(const Rational& share) {
     return QString::number(share.toDouble() * 100, 'g', 3) + QString::fromUtf8(" %");
 }
 
-QColor shareColour(const RhythmFigure::Share& share, std::size_t index, const Theme& theme) {
-    return share.isResting ? theme.railEdge : laneColour(index, theme);
+/// A job's share has the colour of its lane; what is no job has none of theirs.
+QColor shareColour(const RhythmFigure::Share& share, const std::vector<Job>& jobs, const Theme& theme) {
+    const auto job =
+        std::find_if(jobs.begin(), jobs.end(), [&](const Job& each) { return share.target == Target::job(each.name); });
+    return job != jobs.end() ? laneColour(static_cast<std::size_t>(job - jobs.begin()), theme)
+                             : (share.isResting ? theme.railEdge : theme.muted);
 }
 
 qreal rowHeight() {
@@ -46,7 +50,7 @@ QRectF shareRect(const RhythmFigure& rhythm, const QRectF& area, std::size_t sha
     return {};
 }
 
-Picture chargePicture(const RhythmFigure& rhythm, std::size_t open) {
+Picture chargePicture(const std::vector<Job>& jobs, const RhythmFigure& rhythm, std::size_t open) {
     Picture picture;
     picture.title = QObject::tr("Where the charge goes");
     picture.hint = rhythm.average
@@ -54,11 +58,11 @@ Picture chargePicture(const RhythmFigure& rhythm, std::size_t open) {
                        : text(rhythm.unknown);
     const std::size_t inside = rhythm.shares.empty() ? 0 : std::min(open, rhythm.shares.size() - 1);
     picture.height = kBar + 2 * lineHeight(Face::small) + 12;
-    picture.paint = [rhythm, inside](QPainter& painter, const QRectF& area, const Theme& theme) {
+    picture.paint = [jobs, rhythm, inside](QPainter& painter, const QRectF& area, const Theme& theme) {
         for (std::size_t i = 0; i < rhythm.shares.size(); ++i) {
             const RhythmFigure::Share& share = rhythm.shares[i];
             const QRectF piece = shareRect(rhythm, area, i);
-            painter.fillRect(piece.adjusted(0.5, 0, -0.5, 0), shareColour(share, i, theme));
+            painter.fillRect(piece.adjusted(0.5, 0, -0.5, 0), shareColour(share, jobs, theme));
             const QString name = text(share.name);
             const QString percent = percentText(share.chargeShare);
             const QString whole = name + " " + percent;

@@ -8,7 +8,7 @@
 namespace wisetick::app {
 
 /// Where the charge goes, as one bar; what is inside of the share `open` is listed below it.
-Picture chargePicture(const RhythmFigure& rhythm, std::size_t open);
+Picture chargePicture(const std::vector<Job>& jobs, const RhythmFigure& rhythm, std::size_t open);
 /// Where a share stands in that picture's area; empty where it is too narrow to be hit.
 QRectF shareRect(const RhythmFigure& rhythm, const QRectF& area, std::size_t share);
 

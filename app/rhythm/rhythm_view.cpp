@@ -92,7 +92,7 @@ void RhythmView::remake() {
     }
     pictures_.clear();
     share_ = rhythm_.shares.empty() ? 0 : std::min(share_, rhythm_.shares.size() - 1);
-    pictures_.push_back(chargePicture(rhythm_, share_));
+    pictures_.push_back(chargePicture(document_.plan().jobs, rhythm_, share_));
     if (rhythm_.isByChance) {
         pictures_.push_back(chancePicture(chance_, chanceDone_));
     }

@@ -150,6 +150,7 @@ void TakesView::layOut() {
         top += rowHeight();
     }
     setContentHeight(rows_.empty() ? 0 : top + 8 + wholeHeight(), rowHeight());
+    placeName();
     viewport()->update();
 }
 
@@ -233,12 +234,39 @@ void TakesView::copyTake() {
 }
 
 void TakesView::renameTake() {
-    const auto at = std::find(takes_.begin(), takes_.end(), selected_);
-    name_->setText(text(selected_));
-    name_->setGeometry(headRect(static_cast<std::size_t>(at - takes_.begin())).toRect().adjusted(0, 1, 0, 1));
+    renamed_ = selected_;
+    name_->setText(text(renamed_));
     name_->show();
+    placeName();
     name_->setFocus();
     name_->selectAll();
+}
+
+/// Over the head of the take that it names; a take that went meanwhile has none.
+void TakesView::placeName() {
+    const auto at = std::find(takes_.begin(), takes_.end(), renamed_);
+    if (!name_->isHidden() && at == takes_.end()) {
+        endName();
+    } else if (!name_->isHidden()) {
+        name_->setGeometry(headRect(static_cast<std::size_t>(at - takes_.begin())).toRect().adjusted(0, 1, 0, 1));
+    }
+}
+
+/// What is wrong with it is said, and it stays.
+void TakesView::takeName() {
+    const std::string from = renamed_;
+    const std::string to = name_->text().trimmed().toStdString();
+    edit(
+        tr("take %1 renamed").arg(text(from)), [=](Plan& plan) { return wisetick::renameTake(plan, from, to); }, to);
+    if (trouble().isEmpty()) {
+        endName();
+    }
+}
+
+void TakesView::endName() {
+    trouble_->hide();
+    name_->hide();
+    setFocus();
 }
 
 void TakesView::deleteTake() {
@@ -331,7 +359,13 @@ void TakesView::selectAt(const QPointF& at) {
 }
 
 void TakesView::mousePressEvent(QMouseEvent* event) {
-    setFocus();
+    if (!name_->isHidden() && name_->isModified()) { // what was typed is meant
+        takeName();
+    }
+    if (!name_->isHidden() && name_->isModified()) {
+        return;
+    }
+    endName();
     selectAt(event->position());
     const bool isOnRow = event->position().y() > rowHeight() && row_ < rows_.size() && rowRect(row_).contains(event->position());
     if (isOnRow && event->position().x() < nameWidth_ + kTakesSide) {
@@ -354,17 +388,7 @@ bool TakesView::eventFilter(QObject* watched, QEvent* event) {
     if (!isEnter && key != Qt::Key_Escape) {
         return PaintedView::eventFilter(watched, event);
     }
-    if (isEnter) {
-        const std::string from = selected_;
-        const std::string to = name_->text().trimmed().toStdString();
-        edit(
-            tr("take %1 renamed").arg(text(from)), [=](Plan& plan) { return wisetick::renameTake(plan, from, to); }, to);
-    }
-    if (!isEnter || trouble().isEmpty()) {
-        trouble_->hide();
-        name_->hide();
-        setFocus();
-    }
+    isEnter ? takeName() : endName();
     return true;
 }
 

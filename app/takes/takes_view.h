@@ -67,6 +67,9 @@ private:
     void sortRows();
     void selectRow(std::size_t row);
     void edit(const QString& what, const PlanEdit& change, const std::string& selectAfter);
+    void placeName();
+    void takeName();
+    void endName();
     QString nameOf(const ComparedRow& row) const;
     static QString sectionName(ComparedRow::Kind kind);
     bool beginsSection(std::size_t row) const;
@@ -91,6 +94,7 @@ private:
     std::size_t row_ = 0;
     qreal nameWidth_ = 0;
     QLineEdit* name_;
+    std::string renamed_; ///< whose name stands in it
     QLabel* trouble_;
 };
 

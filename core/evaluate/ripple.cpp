@@ -22,6 +22,14 @@ int badness(State state) {
 /// Where the nominal figure stays the range is told; what moves below the digits that are shown does not count.
 void addBounds(std::vector<Moved>& moved, const std::string& name, Unit unit, const std::optional<Bounds>& before,
                const std::optional<Bounds>& after) {
+    const auto add = [&](const Text& was, const Text& is) {
+        const bool isToldAlready = std::any_of(moved.begin(), moved.end(), [&](const Moved& each) { // by a promise on it
+            return each.target.is(Target::Room::promise) && each.was == was && each.is == is;
+        });
+        if (!isToldAlready) {
+            moved.push_back({name, Target::rhythm(name), State::kept, State::kept, was, is});
+        }
+    };
     const auto nominal = [&](const std::optional<Bounds>& bounds) {
         return bounds ? printQuantity(bounds->nominal, unit) : std::string();
     };
@@ -29,9 +37,9 @@ void addBounds(std::vector<Moved>& moved, const std::string& name, Unit unit, co
         return bounds ? printRange(bounds->min, bounds->max, unit) : std::string();
     };
     if (nominal(before) != nominal(after)) {
-        moved.push_back({name, Target::rhythm(name), State::kept, State::kept, nominal(before), nominal(after)});
+        add(nominal(before), nominal(after));
     } else if (range(before) != range(after)) {
-        moved.push_back({name, Target::rhythm(name), State::kept, State::kept, range(before), range(after)});
+        add(range(before), range(after));
     }
 }
 

@@ -6,10 +6,15 @@
 #include "quantity/quantity_read.h"
 
 #include <algorithm>
+#include <array>
+#include <string_view>
 
 namespace wisetick {
 
 namespace {
+
+constexpr std::array<std::string_view, 14> kClauses{"every",  "about",   "after",   "from", "late up to",  "for",  "draws",
+                                                    "brings", "in take", "in mode", "by",   "done within", "uses", "and"};
 
 /// Reads the clauses of one job from left to right.
 class JobReader {
@@ -17,13 +22,13 @@ public:
     explicit JobReader(std::string_view text) : text_(text) {}
 
     tl::expected<Job, TextError> read() {
-        const std::size_t colon = text_.find(':');
+        const std::size_t colon = nameEnd();
         if (colon == std::string_view::npos || trimmed(text_.substr(0, colon)).empty()) {
             return tl::unexpected(TextError{
                 0, std::min(text_.size(), text_.find(' ')), "no name", "a name and a colon, 'report: every 10 min for 4 s'", {}});
         }
         job_.name = std::string(trimmed(text_.substr(0, colon)));
-        at_ = colon + 1;
+        at_ = text_[colon] == ':' ? colon + 1 : colon;
         while (!error_ && skipTo()) {
             clause();
         }
@@ -44,6 +49,17 @@ public:
     }
 
 private:
+    /// Where the name ends: at the colon, and where that was forgotten before the first word that says how often.
+    std::size_t nameEnd() const {
+        std::size_t end = text_.find(':');
+        if (end == std::string_view::npos) {
+            for (const std::string_view pace : {" every ", " about ", " after "}) {
+                end = std::min(end, text_.find(pace));
+            }
+        }
+        return end;
+    }
+
     TextError here(Text found, Text expected) const {
         return {at_,
                 std::min<std::size_t>(wordLength(), text_.size() - std::min(at_, text_.size())),
@@ -109,12 +125,30 @@ private:
         return *value;
     }
 
+    /// A name may be of several words; it ends at a comma, or where a clause begins.
     std::string name(const char* example) {
         std::string found = word();
+        while (at_ < text_.size() && text_[at_] == ' ' && skipsToName()) {
+            found += ' ' + word();
+        }
         if (found.empty()) {
             error_ = here("the end of the line", example);
         }
         return found;
+    }
+
+    /// Whether a word follows that no clause begins with; the place is then before it.
+    bool skipsToName() {
+        const std::size_t before = at_;
+        while (at_ < text_.size() && text_[at_] == ' ') {
+            ++at_;
+        }
+        const std::size_t start = at_;
+        const bool isName =
+            start < text_.size() && text_[start] != ',' &&
+            std::none_of(kClauses.begin(), kClauses.end(), [&](std::string_view clause) { return opens(clause); });
+        at_ = isName ? start : before;
+        return isName;
     }
 
     void lasting() {

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 namespace wisetick {
 
@@ -60,7 +61,6 @@ TraceColumn Trace::column(double from, double to) const {
     std::size_t first = indexAt(from);
     std::size_t last = indexAt(std::nextafter(to, from));
     TraceColumn column;
-    column.state = state_[indexAt((from + to) / 2)];
     if (last - first < 16) { // what takes the most of its time
         double longest = -1;
         for (std::size_t i = first; i <= last; ++i) {
@@ -70,6 +70,14 @@ TraceColumn Trace::column(double from, double to) const {
                 column.state = state_[i];
             }
         }
+    } else { // of places all over it
+        constexpr int kPlaces = 15;
+        std::map<std::size_t, int> times;
+        for (int place = 0; place < kPlaces; ++place) {
+            ++times[state_[indexAt(from + (to - from) * (place + 0.5) / kPlaces)]];
+        }
+        column.state =
+            std::max_element(times.begin(), times.end(), [](const auto& a, const auto& b) { return a.second < b.second; })->first;
     }
     column.mean = to > from ? (chargeTo(to) - chargeTo(from)) / (to - from) : states_[column.state].ampere;
     float least = levels_[0][first].first;
