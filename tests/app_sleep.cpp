@@ -330,6 +330,11 @@ private slots:
 
     /// A job's share of the charge has the colour of its lane.
     void sharesHaveTheColoursOfTheirLanes() {
+        document().edit("all draw much", changing([](Plan& plan) {
+                            for (Job& job : plan.jobs) {
+                                job.draws = job.every / (job.lasts ? *job.lasts : exact("1e-3")) / 100000;
+                            }
+                        }));
         settle();
         RhythmView* view = rhythm();
         const RhythmFigure& figure = *document().figures().rhythm;
