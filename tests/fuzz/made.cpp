@@ -164,7 +164,7 @@ bool playSeek(Random& random, Made& made) {
     constexpr double kMostTakes = 300; // that the twin looks at
     const bool isSmall = twin.size() <= kMostTakes;
     SeekControl control;
-    control.mostSteps = isSmall ? policy::kMostSteps : 20000;
+    control.mostSteps = isSmall ? policy::kMostSteps : (made.isVaried ? 1000 : 20000);
     const SeekResult result = seek(made.part, made.plan, made.plan.active, question, control);
     if (isSmall) {
         require(result.isComplete(), "a small search goes through everything", made);
