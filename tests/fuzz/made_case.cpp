@@ -126,13 +126,13 @@ void addJobs(Random& random, Made& made) {
         if (random.coin()) {
             job.lasts = job.every * Rational(random.whole(1, 99), 1000);
         } else {
-            job.cycles = Rational(random.whole(1, 20000));
+            job.cycles = isSmall ? (job.every * Rational(random.whole(1000, 100000))).floor() : Rational(random.whole(1, 20000));
         }
         if (random.whole(0, 3) == 0) {
             job.phase = job.every * Rational(random.whole(0, 9), 10);
         }
         job.isRandom = random.whole(0, made.isVaried ? 900 : 5) == 0; // its many runs take as long as a hundred plays
-        if (!job.isRandom && random.whole(0, 5) == 0) {
+        if (!job.isRandom && random.whole(0, isSmall ? 400 : 5) == 0) {
             job.jitter = job.every / 20;
         }
         if (random.whole(0, 4) == 0 && !made.plan.jobs.empty()) {
