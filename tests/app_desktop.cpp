@@ -109,7 +109,9 @@ private slots:
         QList<QAction*> inMenus;
         for (const QAction* menu : window_->menuBar()->actions()) {
             titles << menu->text();
-            inMenus << menu->menu()->actions();
+            for (QAction* each : menu->menu()->actions()) { // or in that of its view, there
+                inMenus << (each->menu() == nullptr ? QList<QAction*>{each} : each->menu()->actions());
+            }
         }
         QCOMPARE(titles, QStringList({"&File", "&Edit", "&View", "&Plan", "&Help"}));
         for (QAction* action : window_->actions()) {

@@ -9,11 +9,13 @@
 #include "paint/menu_style.h"
 #include "promises/promises_column.h"
 #include "rhythm/rhythm_view.h"
+#include "shell/command_palette.h"
 #include "sleep/sleep_view.h"
 #include "takes/takes_view.h"
 
 #include <QClipboard>
 #include <QContextMenuEvent>
+#include <QLineEdit>
 #include <QMenu>
 #include <QMenuBar>
 
@@ -246,6 +248,40 @@ private slots:
         QVERIFY(menu != nullptr);
         choose(*menu, "Remove the job");
         QCOMPARE(document().plan().jobs.size(), count - 1);
+    }
+
+    /// The window's keys are the window's also while a line has the focus, but for undoing what is typed there.
+    void keysInALine() {
+        QLineEdit* line = window_->promises()->entry();
+        const std::size_t before = document().plan().promises.size();
+        type(line, "gps: uart3 talks 9600 within 1 %");
+        QCOMPARE(document().plan().promises.size(), before + 1);
+        QVERIFY(line->hasFocus());
+        QTest::keyClick(line, Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(document().plan().promises.size(), before);
+        QCOMPARE(line->text(), QString());
+        QTest::keyClicks(line, "uart3");
+        QTest::keyClick(line, Qt::Key_Z, Qt::ControlModifier);
+        QCOMPARE(line->text(), QString());
+        QTest::keyClicks(line, "uart3 talks");
+        QTest::keyClick(line, Qt::Key_Home);
+        QTest::keyClick(line, Qt::Key_K, Qt::ControlModifier); // a line would delete what is right of the cursor
+        QCOMPARE(line->text(), QString("uart3 talks"));
+        QVERIFY(!line->hasFocus());
+    }
+
+    /// A view's commands stand together in the menu, and say whose they are where they stand alone.
+    void commandsStandWithTheirView() {
+        QMenu* plan = window_->menuBar()->actions().at(3)->menu();
+        QVERIFY(plan->actions().size() <= 12);
+        QMenu* bench = nullptr;
+        for (const QAction* action : plan->actions()) {
+            bench = action->menu() != nullptr && action->text() == "Bench" ? action->menu() : bench;
+        }
+        QVERIFY(bench != nullptr && bench->actions().size() == 8);
+        QCOMPARE(bench->actions().at(2)->text(), QString("Open a capture (VCD or CSV)"));
+        QCOMPARE(wholeName(*bench->actions().at(2)), QString("Bench: Open a capture (VCD or CSV)"));
+        QVERIFY(window_->actions().contains(bench->actions().at(2))); // and its keys go on working
     }
 };
 

@@ -60,6 +60,24 @@ private slots:
         QTRY_COMPARE(takes.takes().size(), std::size_t{2});
     }
 
+    /// By the mouse: the link opens the name, and what is typed goes there.
+    void aTakeIsRenamedByItsLink() {
+        settle();
+        window_->showView("takes");
+        TakesView& takes = *window_->find<TakesView>();
+        QTRY_VERIFY(!takes.isBusy() && !takes.rows().empty());
+        takes.select("B");
+        for (QLabel* label : window_->findChildren<QLabel*>()) {
+            if (label->accessibleName() == "What can be done with the selected take") {
+                emit label->linkActivated("3");
+            }
+        }
+        QVERIFY(takes.nameEditor()->isVisible() && takes.nameEditor()->hasFocus());
+        QTest::keyClicks(takes.nameEditor(), "by day");
+        QTest::keyClick(takes.nameEditor(), Qt::Key_Return);
+        QCOMPARE(document().plan().takes[1].name, std::string("by day"));
+    }
+
     /// A press elsewhere takes the name that was typed, for the take whose name it was; what is wrong with it stays.
     void aNameIsNotLost() {
         settle();

@@ -124,7 +124,8 @@ std::vector<std::pair<QString, QString>> currentLines(const CurrentFigures& figu
         if (lines.size() >= (areAll ? kMostWakes : kFewWakes)) {
             break;
         }
-        const QString what = QObject::tr("%n times %1", nullptr, static_cast<int>(wake.count))
+        const auto count = static_cast<int>(wake.count);
+        const QString what = (count == 1 ? QObject::tr("once %1") : QObject::tr("%n times %1", nullptr, count))
                                  .arg(wake.name.empty() ? QObject::tr("something unplanned") : text(wake.name));
         QString said = QObject::tr("%1 in %2").arg(amount(wake.coulomb, Unit::coulomb), amount(wake.seconds, Unit::second));
         if (wake.predicted > 0) {

@@ -2,6 +2,7 @@
 
 #include "handover/handover_view.h"
 #include "paint/text.h"
+#include "paint/tool_links.h"
 #include "plan/take_edits.h"
 
 #include <QFileDialog>
@@ -22,7 +23,15 @@ public:
     }
 
     QWidget* widget() override { return view_; }
-    void setTheme(const Theme& theme) override { view_->setTheme(theme); }
+    QWidget* tool() override { return links_; }
+    void setTheme(const Theme& theme) override {
+        view_->setTheme(theme);
+        const auto link = [this](const QString& name, void (HandoverPage::*run)()) {
+            return ToolLinks::Link{name, [this, run] { (this->*run)(); }};
+        };
+        links_->setLinks(
+            {link(tr("write all"), &HandoverPage::writeAll), link(tr("read registers"), &HandoverPage::readRegisters)}, theme);
+    }
     QString hint() const override {
         return tr("what leaves the plan, and whether what left it still says the same; Enter writes a file");
     }
@@ -30,25 +39,25 @@ public:
     bool isBusy() const override { return view_->work().isBusy(); }
     QString helpPage(const QWidget*) const override { return "handover.md"; }
 
+    void writeAll() { view_->write({}); }
+    void readRegisters() {
+        const QString path = QFileDialog::getOpenFileName(view_, tr("Registers read from a board"));
+        if (!path.isEmpty()) {
+            const Diagnostics faults = view_->work().readFoundFile(path);
+            view_->tell(faults.empty() ? QString() : text(diagnosticText(faults.front())));
+        }
+    }
     HandoverView& view() { return *view_; }
     Document& document() { return document_; }
 
 private:
     HandoverView* view_;
+    ToolLinks* links_ = new ToolLinks(tr("What can be done with the files"));
     std::shared_ptr<State> worst_;
 };
 
 HandoverPage& handoverOf(View& view) {
     return static_cast<HandoverPage&>(view);
-}
-
-void readRegisters(View& view) {
-    HandoverPage& page = handoverOf(view);
-    const QString path = QFileDialog::getOpenFileName(page.widget(), QObject::tr("Registers read from a board"));
-    if (!path.isEmpty()) {
-        const Diagnostics faults = page.view().work().readFoundFile(path);
-        page.view().tell(faults.empty() ? QString() : text(diagnosticText(faults.front())));
-    }
 }
 
 void takeFound(View& view) {
@@ -75,12 +84,13 @@ ViewKind handoverKind() {
     kind.opens = [](const Document&, const Target&) { return false; };
     kind.make = [worst](Document& document, ViewHost& host) -> View* { return new HandoverPage(document, host, worst); };
     kind.commands = {
-        {QObject::tr("Handover: write all that is behind"), QKeySequence("Ctrl+Alt+W"),
-         [](View& view) { handoverOf(view).view().write({}); }, true},
-        {QObject::tr("Handover: write the selected file over what was changed by hand"), QKeySequence("Ctrl+Alt+Shift+W"),
+        {QObject::tr("Write all that is behind"), QKeySequence("Ctrl+Alt+W"), [](View& view) { handoverOf(view).writeAll(); },
+         true},
+        {QObject::tr("Write the selected file over what was changed by hand"), QKeySequence("Ctrl+Alt+Shift+W"),
          [](View& view) { handoverOf(view).view().write(handoverOf(view).view().list()->selected(), OverEdited::yes); }, true},
-        {QObject::tr("Handover: read registers from a file"), QKeySequence("Ctrl+Alt+G"), readRegisters, true},
-        {QObject::tr("Handover: take what was found as a new take"), QKeySequence("Ctrl+Alt+T"), takeFound, true},
+        {QObject::tr("Read registers from a file"), QKeySequence("Ctrl+Alt+G"),
+         [](View& view) { handoverOf(view).readRegisters(); }, true},
+        {QObject::tr("Take what was found as a new take"), QKeySequence("Ctrl+Alt+T"), takeFound, true},
     };
     return kind;
 }

@@ -125,9 +125,27 @@ QRectF HandoverList::fileRect(std::size_t index) const {
             static_cast<qreal>(viewport()->width()), rowHeight()};
 }
 
+/// What of the plan is not in the selected file, and why.
+QString HandoverList::leftSaid() const {
+    QStringList said;
+    for (const LeftOut& left : selected_ < work_.states().size() ? work_.states()[selected_].left : std::vector<LeftOut>()) {
+        said << text(leftOutText(left));
+    }
+    return said.join('\n');
+}
+
+qreal HandoverList::leftTop() const {
+    return 4 + static_cast<qreal>(work_.states().size()) * rowHeight();
+}
+
+qreal HandoverList::leftHeight() const {
+    const QString said = leftSaid();
+    return said.isEmpty() ? 0 : wrappedHeight(Face::small, said, viewport()->width() - 2 * kHandoverLeft) + 12;
+}
+
 /// Of the lines of both sides; what stands on one side only has a row of its own.
 qreal HandoverList::lineTop(std::size_t line) const {
-    qreal top = 4 + (static_cast<qreal>(work_.states().size()) + 1.5) * rowHeight();
+    qreal top = leftTop() + leftHeight() + 1.5 * rowHeight();
     const qreal each = lineHeight(Face::figure) + 2;
     for (std::size_t i = 0; i < line && i < lines_.size(); ++i) {
         top += each + (lines_[i].isBreak ? each / 2 : 0);
@@ -173,6 +191,10 @@ std::vector<SpokenRow> HandoverList::spokenRows() {
         const HandoverState& state = work_.states()[i];
         spoken.push_back(
             {text(state.file.path), formText(state.file) + ", " + saidOf(state), fileRect(i).toRect(), i == selected_});
+    }
+    if (const QString left = leftSaid(); !left.isEmpty()) {
+        const QRectF rect(0, leftTop() - verticalScrollBar()->value(), viewport()->width(), leftHeight());
+        spoken.push_back({left, QString(), rect.toRect(), false});
     }
     const std::vector<const FoundField*> fields = shownFields();
     for (std::size_t i = 0; i < fields.size(); ++i) {
@@ -223,6 +245,10 @@ void HandoverList::paintFiles(QPainter& painter) const {
                  QRectF(left + paths, rect.top(), rect.right() - kHandoverLeft - width - 12 - left - paths, rect.height()),
                  Qt::AlignLeft, formText(state.file), Face::small, theme_.muted);
     }
+    drawWrapped(painter,
+                QRectF(kHandoverLeft, leftTop() + 6 - verticalScrollBar()->value(), viewport()->width() - 2 * kHandoverLeft,
+                       leftHeight()),
+                Qt::AlignLeft | Qt::AlignTop, leftSaid(), Face::small, theme_.ink);
 }
 
 void HandoverList::paintLines(QPainter& painter) const {
@@ -460,7 +486,7 @@ void HandoverView::add() {
                                        [file = *file](Plan& plan) { return addHandover(plan, file); });
     tell(why);
     if (why.isEmpty()) {
-        entry_->clear();
+        entry_->setText({});
     }
 }
 

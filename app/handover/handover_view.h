@@ -54,6 +54,9 @@ private:
     void selectIndex(std::size_t index);
     void cutLines();
     qreal rowHeight() const;
+    QString leftSaid() const;
+    qreal leftTop() const;
+    qreal leftHeight() const;
     qreal lineTop(std::size_t line) const;
     qreal foundTop() const;
     void paintFiles(QPainter& painter) const;

@@ -404,7 +404,7 @@ void PromisesColumn::enter() {
     }
     editing_.reset();
     trouble_->hide();
-    entry_->clear();
+    entry_->setText({}); // and undoing is the plan's again
     const auto& after = document_.plan().promises;
     const auto place = static_cast<std::size_t>(std::find(after.begin(), after.end(), promise) - after.begin());
     if (place < after.size()) {

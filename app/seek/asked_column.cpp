@@ -197,7 +197,7 @@ void AskedColumn::enter() {
         return;
     }
     edited_.reset();
-    entry_->clear();
+    entry_->setText({});
     trouble_->hide();
     tellChange();
 }

@@ -48,6 +48,12 @@ private:
 
 } // namespace
 
+QString wholeName(const QAction& command) {
+    const QString group = command.property(kGroup).toString();
+    const QString name = command.text().remove('&');
+    return group.isEmpty() ? name : group + ": " + name;
+}
+
 CommandPalette::CommandPalette(const QList<QAction*>& actions, const Theme& theme, QWidget* window)
     : QFrame(window), actions_(actions), theme_(theme), nothing_(tr("no command has these letters")) {
     setAccessibleName(tr("Commands"));
@@ -115,7 +121,7 @@ void CommandPalette::filter() {
         item->setFlags(Qt::NoItemFlags);
     };
     for (int i = 0; i < actions_.size(); ++i) {
-        const QString name = actions_[i]->text().remove('&');
+        const QString name = wholeName(*actions_[i]);
         if (name.contains(typed, Qt::CaseInsensitive)) {
             const QString keys = actions_[i]->shortcut().toString(QKeySequence::NativeText);
             auto* item = new QListWidgetItem(name, list_);

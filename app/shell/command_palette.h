@@ -14,6 +14,12 @@ class QListWidget;
 
 namespace wisetick::app {
 
+/// The property of a command that names the view with which it stands together.
+constexpr const char* kGroup = "group";
+
+/// As a command is called where it stands alone: "Bench: Open a capture".
+QString wholeName(const QAction& command);
+
 /// A list over the window, found by typing: every action with its keys, and below them where the documents have the words. It
 /// goes when something was chosen, at Escape, and when something else gets the focus.
 class CommandPalette : public QFrame {

@@ -19,6 +19,8 @@
 #include <QDir>
 #include <QDropEvent>
 #include <QFileInfo>
+#include <QKeyEvent>
+#include <QLineEdit>
 #include <QMenuBar>
 #include <QMimeData>
 #include <QSettings>
@@ -53,6 +55,24 @@ QStringList openPlans(const MainWindow* without) {
     return paths;
 }
 
+/// Whether those keys are the window's although a line has the focus: a line knows keys of its own, such as Ctrl+K for
+/// deleting what is right of the cursor. What all lines have, and undoing what was typed, stays with the line.
+bool isCommandFor(const QKeyEvent& keys, const QLineEdit& line) {
+    for (const QKeySequence::StandardKey own :
+         {QKeySequence::Cut, QKeySequence::Copy, QKeySequence::Paste, QKeySequence::SelectAll}) {
+        if (keys.matches(own)) {
+            return false;
+        }
+    }
+    if ((keys.matches(QKeySequence::Undo) && line.isUndoAvailable()) ||
+        (keys.matches(QKeySequence::Redo) && line.isRedoAvailable())) {
+        return false;
+    }
+    const QKeySequence pressed(keys.keyCombination());
+    const QList<QAction*> commands = line.window()->actions();
+    return std::any_of(commands.begin(), commands.end(), [&](const QAction* each) { return each->shortcut() == pressed; });
+}
+
 } // namespace
 
 void MainWindow::makeMenus() {
@@ -63,6 +83,7 @@ void MainWindow::makeMenus() {
         connect(menus_[i], &QMenu::aboutToHide, this, &MainWindow::hideMenus);
     }
     menuBar()->installEventFilter(this);
+    qApp->installEventFilter(this);
 }
 
 void MainWindow::openMenus() {
@@ -74,6 +95,11 @@ void MainWindow::openMenus() {
 bool MainWindow::eventFilter(QObject* watched, QEvent* event) {
     if (watched == menuBar() && event->type() == QEvent::FocusOut) {
         hideMenus();
+    }
+    auto* line = event->type() == QEvent::ShortcutOverride ? qobject_cast<QLineEdit*>(watched) : nullptr;
+    if (line != nullptr && isAncestorOf(line) && isCommandFor(*static_cast<QKeyEvent*>(event), *line)) {
+        event->ignore(); // the line would take it for itself
+        return true;
     }
     return QMainWindow::eventFilter(watched, event);
 }

@@ -3,6 +3,7 @@
 #include "shell/main_window.h"
 
 #include "promises/promises_column.h"
+#include "shell/command_palette.h"
 #include "shell/head.h"
 #include "shell/ripple_panel.h"
 #include "shell/trail_button.h"
@@ -13,6 +14,7 @@
 #include <QCoreApplication>
 #include <QLabel>
 #include <QLayout>
+#include <QMenu>
 #include <QSplitter>
 #include <QStackedWidget>
 
@@ -138,15 +140,26 @@ void MainWindow::addViewCommands() {
             addCommand(Menu::view, tr("Go to %1").arg(place.kind.title), QKeySequence(QString("Alt+%1").arg(place.kind.key)),
                        [this, name = place.kind.name] { showView(name); });
         }
+        QMenu* menu = menus_[static_cast<std::size_t>(Menu::plan)];
+        QMenu* own = place.kind.commands.size() > 1 ? menu->addMenu(place.kind.title) : nullptr;
+        if (own != nullptr) {
+            own->setAttribute(Qt::WA_WindowPropagation); // of the theme of the window
+        }
         for (const ViewCommand& command : place.kind.commands) {
-            addCommand(Menu::plan, command.name, command.keys, [this, &place, run = command.run, enters = command.enters] {
+            const auto act = [this, &place, run = command.run, enters = command.enters] {
                 if (enters && shown_ != &place) {
                     showView(place.kind.name);
                 } else if (enters && !place.view->widget()->isAncestorOf(focusWidget())) {
                     place.view->widget()->setFocus();
                 }
                 run(viewAt(place));
-            });
+            };
+            QAction* action = addCommand(Menu::plan, command.name, command.keys, act);
+            if (own != nullptr) { // a view's commands stand together
+                menu->removeAction(action);
+                own->addAction(action);
+                action->setProperty(kGroup, place.kind.title);
+            }
         }
     }
 }

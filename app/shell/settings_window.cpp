@@ -1,6 +1,7 @@
 #include "shell/settings_window.h"
 
 #include "language/language.h"
+#include "shell/command_palette.h"
 
 #include <QAction>
 #include <QCheckBox>
@@ -120,7 +121,7 @@ QWidget* SettingsWindow::makeKeys() {
 void SettingsWindow::fillKeys() {
     isFilling_ = true;
     for (int row = 0; row < commands_.size(); ++row) {
-        auto* name = new QTableWidgetItem(commands_[row]->text());
+        auto* name = new QTableWidgetItem(wholeName(*commands_[row]));
         name->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable);
         keys_->setItem(row, 0, name);
         auto* keys = new QTableWidgetItem(commands_[row]->shortcut().toString(QKeySequence::NativeText));
@@ -139,7 +140,7 @@ QString SettingsWindow::setKeys(const QString& command, const QString& keys) {
     }
     for (const QAction* each : std::as_const(commands_)) {
         if (each->objectName() != command && each->shortcut() == wanted) {
-            return tr("%1 belongs to: %2").arg(wanted.toString(QKeySequence::NativeText), each->text());
+            return tr("%1 belongs to: %2").arg(wanted.toString(QKeySequence::NativeText), wholeName(*each));
         }
     }
     settings_.keys[command] = wanted.toString(QKeySequence::PortableText);

@@ -1,41 +1,18 @@
 #include "takes/takes_page.h"
 
 #include "evaluate/takes_that_count.h"
-#include "paint/text.h"
+#include "paint/tool_links.h"
 #include "takes/takes_view.h"
-
-#include <QLabel>
-#include <QTextDocument>
-
-#include <algorithm>
-#include <cmath>
-#include <map>
 
 namespace wisetick::app {
 
 namespace {
 
-constexpr int kWidestLinks = 420; ///< then they stand in two lines
-
 class TakesPage : public View {
 public:
-    TakesPage(Document& document, ViewHost& host) : View(document, host), view_(new TakesView(document)), links_(new QLabel) {
-        links_->setTextFormat(Qt::RichText);
-        links_->setWordWrap(true); // they need no more room than there is
-        links_->setAlignment(Qt::AlignRight | Qt::AlignVCenter);
-        links_->setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
-        links_->setAccessibleName(tr("What can be done with the selected take"));
-        connect(links_, &QLabel::linkActivated, this, [this](const QString& link) {
-            const std::map<QString, std::function<void()>> all{{"add", [this] { view_->addTake(); }},
-                                                               {"copy", [this] { view_->copyTake(); }},
-                                                               {"rename", [this] { view_->renameTake(); }},
-                                                               {"delete", [this] { view_->deleteTake(); }},
-                                                               {"activate", [this] { view_->activate(); }},
-                                                               {"short", [this] {
-                                                                    view_->showDifferencesOnly(!view_->showsDifferencesOnly()); }}};
-            all.at(link)();
-            view_->setFocus();
-        });
+    TakesPage(Document& document, ViewHost& host)
+        : View(document, host), view_(new TakesView(document)),
+          links_(new ToolLinks(tr("What can be done with the selected take"))) {
         connect(view_, &TakesView::targetWanted, this, [this](const Target& target) {
             if (!target.isNothing()) {
                 host_.explain(target);
@@ -65,27 +42,23 @@ public:
 
 private:
     void styleLinks() {
-        const auto link = [&](const char* what, const QString& name) {
-            return QString("<a href='%1' style='color:%2; text-decoration:none'>%3</a>").arg(what, theme_.thread.name(), name);
+        const auto link = [this](const QString& name, void (TakesView::*run)()) {
+            return ToolLinks::Link{name, [this, run] {
+                                       view_->setFocus(); // which what is run may give on
+                                       (view_->*run)();
+                                   }};
         };
-        links_->setFont(faceFont(Face::small));
-        const QStringList all{link("activate", tr("make active")),
-                              link("add", tr("add")),
-                              link("copy", tr("copy")),
-                              link("rename", tr("rename")),
-                              link("delete", tr("delete")),
-                              link("short", view_->showsDifferencesOnly() ? tr("show all") : tr("only what differs"))};
-        links_->setText(all.join(" &nbsp; "));
-        QTextDocument plain;
-        plain.setDefaultFont(links_->font());
-        plain.setHtml(links_->text());
-        links_->setAccessibleDescription(plain.toPlainText());
-        links_->setMinimumWidth(std::min(static_cast<int>(std::ceil(plain.idealWidth())), kWidestLinks));
+        links_->setLinks(
+            {link(tr("make active"), &TakesView::activate), link(tr("add"), &TakesView::addTake),
+             link(tr("copy"), &TakesView::copyTake), link(tr("rename"), &TakesView::renameTake),
+             link(tr("delete"), &TakesView::deleteTake),
+             link(view_->showsDifferencesOnly() ? tr("show all") : tr("only what differs"), &TakesView::switchDifferences)},
+            theme_);
     }
 
     Theme theme_ = lightTheme();
     TakesView* view_;
-    QLabel* links_;
+    ToolLinks* links_;
 };
 
 } // namespace

@@ -321,7 +321,7 @@ void TakesView::keyPressEvent(QKeyEvent* event) {
     } else if (isPlain && event->key() == Qt::Key_C) {
         copyTake();
     } else if (isPlain && event->key() == Qt::Key_D) {
-        showDifferencesOnly(!isShort_);
+        switchDifferences();
     } else {
         PaintedView::keyPressEvent(event);
     }

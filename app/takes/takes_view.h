@@ -38,6 +38,7 @@ public:
     QLineEdit* nameEditor() const { return name_; }
     bool showsDifferencesOnly() const { return isShort_; }
     void showDifferencesOnly(bool isShort);
+    void switchDifferences() { showDifferencesOnly(!isShort_); }
 
     void addTake();
     void copyTake();

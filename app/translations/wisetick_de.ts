@@ -1501,6 +1501,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Alles, was getan wurde: zu jedem Stand zurück</translation>
         </message>
         <message>
+            <source>An instrument or a serial line, live</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>Another window</source>
             <translation>Noch ein Fenster</translation>
         </message>
@@ -1563,38 +1567,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Bench, live</source>
             <translation>Messplatz, live</translation>
-        </message>
-        <message>
-            <source>Bench: an instrument or a serial line, live</source>
-            <translation>Messplatz: ein Messgerät oder eine serielle Leitung, live</translation>
-        </message>
-        <message>
-            <source>Bench: copy as picture, SVG and table</source>
-            <translation>Messplatz: als Bild, SVG und Tabelle kopieren</translation>
-        </message>
-        <message>
-            <source>Bench: keep the capture beside the plan, or no longer</source>
-            <translation>Messplatz: die Aufzeichnung beim Plan behalten, oder nicht mehr</translation>
-        </message>
-        <message>
-            <source>Bench: note what explains it in the plan</source>
-            <translation>Messplatz: was es erklärt, im Plan vermerken</translation>
-        </message>
-        <message>
-            <source>Bench: open a capture (VCD or CSV)</source>
-            <translation>Messplatz: eine Aufzeichnung öffnen (VCD oder CSV)</translation>
-        </message>
-        <message>
-            <source>Bench: play a board that makes a slip</source>
-            <translation>Messplatz: eine Platine mit einem Versehen abspielen</translation>
-        </message>
-        <message>
-            <source>Bench: play a simulated board</source>
-            <translation>Messplatz: eine nachgebildete Platine abspielen</translation>
-        </message>
-        <message>
-            <source>Bench: watch a folder for new captures, or no longer</source>
-            <translation>Messplatz: einen Ordner auf neue Aufzeichnungen beobachten, oder nicht mehr</translation>
         </message>
         <message>
             <source>Bench: what was measured</source>
@@ -1723,6 +1695,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Copied as a picture, as SVG and as a table</source>
             <translation>Als Bild, als SVG und als Tabelle kopiert</translation>
+        </message>
+        <message>
+            <source>Copy as picture, SVG and table</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>Copy it</source>
@@ -1929,22 +1905,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Übergabe</translation>
         </message>
         <message>
-            <source>Handover: read registers from a file</source>
-            <translation>Übergabe: Register aus einer Datei lesen</translation>
-        </message>
-        <message>
-            <source>Handover: take what was found as a new take</source>
-            <translation>Übergabe: das Vorgefundene als neue Fassung nehmen</translation>
-        </message>
-        <message>
-            <source>Handover: write all that is behind</source>
-            <translation>Übergabe: alles schreiben, was zurückliegt</translation>
-        </message>
-        <message>
-            <source>Handover: write the selected file over what was changed by hand</source>
-            <translation>Übergabe: die gewählte Datei über das von Hand Geänderte schreiben</translation>
-        </message>
-        <message>
             <source>Help</source>
             <translation>Hilfe</translation>
         </message>
@@ -2027,6 +1987,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Keep mine</source>
             <translation>Meines behalten</translation>
+        </message>
+        <message>
+            <source>Keep the capture beside the plan, or no longer</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>Keys</source>
@@ -2205,6 +2169,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Keines von {} kann</translation>
         </message>
         <message>
+            <source>Note what explains it in the plan</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>Nothing fits: these can't be kept together</source>
             <translation>Nichts passt: diese lassen sich nicht zusammen halten</translation>
         </message>
@@ -2271,6 +2239,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Open</source>
             <translation>Öffnen</translation>
+        </message>
+        <message>
+            <source>Open a capture (VCD or CSV)</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>Open a plan</source>
@@ -2373,6 +2345,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Pläne (*.plan.toml)</translation>
         </message>
         <message>
+            <source>Play a board that makes a slip</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <source>Play a simulated board</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>Print the report</source>
             <translation>Bericht drucken</translation>
         </message>
@@ -2407,6 +2387,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Reach</source>
             <translation>Reichweite</translation>
+        </message>
+        <message>
+            <source>Read registers from a file</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>Reading %1</source>
@@ -2619,6 +2603,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Take them</source>
             <translation>Übernehmen</translation>
+        </message>
+        <message>
+            <source>Take what was found as a new take</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>Takes</source>
@@ -2857,6 +2845,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Aufwachen bei einem Startbit</translation>
         </message>
         <message>
+            <source>Watch a folder for new captures, or no longer</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>Ways out</source>
             <translation>Auswege</translation>
         </message>
@@ -2883,6 +2875,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>What a megahertz costs %1</source>
             <translation>Was ein Megahertz kostet %1</translation>
+        </message>
+        <message>
+            <source>What can be done on the bench</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <source>What can be done with the files</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>What can be done with the selected take</source>
@@ -3033,8 +3033,16 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Einen Bericht für Menschen schreiben: HTML, PDF oder Markdown</translation>
         </message>
         <message>
+            <source>Write all that is behind</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>Write the file</source>
             <translation>Die Datei schreiben</translation>
+        </message>
+        <message>
+            <source>Write the selected file over what was changed by hand</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>Written: %1</source>
@@ -5848,6 +5856,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Aufgaben, die einander im Kreis folgen; eine kommt von selbst</translation>
         </message>
         <message>
+            <source>keep</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>keep %1</source>
             <translation>%1 behalten</translation>
         </message>
@@ -6022,6 +6034,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>little current</source>
             <translation>wenig Strom</translation>
+        </message>
+        <message>
+            <source>live</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>ln(0.7 ÷ 0.3) × R × C, from 30 % to 70 % of the supply</source>
@@ -6868,6 +6884,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>pünktlich</translation>
         </message>
         <message>
+            <source>once %1</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>one after the other</source>
             <translation>einer nach dem anderen</translation>
         </message>
@@ -7002,6 +7022,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>open</source>
             <translation>öffnen</translation>
+        </message>
+        <message>
+            <source>open a capture</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>open it with a newer Wise Tick</source>
@@ -7148,6 +7172,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>geplant %1, gefunden %2</translation>
         </message>
         <message>
+            <source>play a board</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>port's most</source>
             <translation>das Höchste des Ports</translation>
         </message>
@@ -7230,6 +7258,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>read only</source>
             <translation>nur lesbar</translation>
+        </message>
+        <message>
+            <source>read registers</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>reading clears</source>
@@ -9112,6 +9144,14 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>warnt {} vor dem Auslösen{}, verlangt {}</translation>
         </message>
         <message>
+            <source>watch a folder</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
+            <source>watch no longer</source>
+            <translation type="unfinished" />
+        </message>
+        <message>
             <source>way</source>
             <translation>Weg</translation>
         </message>
@@ -9358,6 +9398,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>wraps after {}{}, asked at least {}</source>
             <translation>läuft über nach {}{}, verlangt mindestens {}</translation>
+        </message>
+        <message>
+            <source>write all</source>
+            <translation type="unfinished" />
         </message>
         <message>
             <source>write only</source>

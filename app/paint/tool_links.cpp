@@ -1,0 +1,47 @@
+#include "paint/tool_links.h"
+
+#include "paint/text.h"
+
+#include <QTextDocument>
+
+#include <algorithm>
+#include <cmath>
+
+namespace wisetick::app {
+
+namespace {
+
+constexpr int kWidestLinks = 420; ///< then they stand in two lines
+
+} // namespace
+
+ToolLinks::ToolLinks(const QString& accessibleName) {
+    setTextFormat(Qt::RichText);
+    setWordWrap(true); // they need no more room than there is
+    setAlignment(Qt::AlignRight | Qt::AlignVCenter);
+    setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
+    setAccessibleName(accessibleName);
+    connect(this, &QLabel::linkActivated, this, [this](const QString& link) {
+        const auto run = links_.at(link.toUInt()).run; // which may set others
+        run();
+    });
+}
+
+void ToolLinks::setLinks(std::vector<Link> links, const Theme& theme) {
+    links_ = std::move(links);
+    QStringList all;
+    for (std::size_t i = 0; i < links_.size(); ++i) {
+        all << QString("<a href='%1' style='color:%2; text-decoration:none'>%3</a>")
+                   .arg(i)
+                   .arg(theme.thread.name(), links_[i].name.toHtmlEscaped().replace(' ', "&nbsp;"));
+    }
+    setFont(faceFont(Face::small));
+    setText(all.join(" &nbsp; "));
+    QTextDocument plain;
+    plain.setDefaultFont(font());
+    plain.setHtml(text());
+    setAccessibleDescription(plain.toPlainText());
+    setMinimumWidth(std::min(static_cast<int>(std::ceil(plain.idealWidth())), kWidestLinks));
+}
+
+} // namespace wisetick::app
