@@ -2,6 +2,7 @@
 
 #include "paint/text.h"
 
+#include <QFocusEvent>
 #include <QTextDocument>
 
 #include <algorithm>
@@ -25,6 +26,14 @@ ToolLinks::ToolLinks(const QString& accessibleName) {
         const auto run = links_.at(link.toUInt()).run; // which may set others
         run();
     });
+}
+
+/// By Tab to the first link, backwards to the last: a stop on none of them would be one too many.
+void ToolLinks::focusInEvent(QFocusEvent* event) {
+    QLabel::focusInEvent(event);
+    if (event->reason() == Qt::TabFocusReason || event->reason() == Qt::BacktabFocusReason) {
+        focusNextPrevChild(event->reason() == Qt::TabFocusReason);
+    }
 }
 
 void ToolLinks::setLinks(std::vector<Link> links, const Theme& theme) {

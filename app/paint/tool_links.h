@@ -22,6 +22,9 @@ public:
     explicit ToolLinks(const QString& accessibleName);
     void setLinks(std::vector<Link> links, const Theme& theme);
 
+protected:
+    void focusInEvent(QFocusEvent* event) override;
+
 private:
     std::vector<Link> links_;
 };

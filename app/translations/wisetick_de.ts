@@ -1502,7 +1502,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>An instrument or a serial line, live</source>
-            <translation type="unfinished" />
+            <translation>Ein Messgerät oder eine serielle Leitung, live</translation>
         </message>
         <message>
             <source>Another window</source>
@@ -1698,7 +1698,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Copy as picture, SVG and table</source>
-            <translation type="unfinished" />
+            <translation>Als Bild, SVG und Tabelle kopieren</translation>
         </message>
         <message>
             <source>Copy it</source>
@@ -1990,7 +1990,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Keep the capture beside the plan, or no longer</source>
-            <translation type="unfinished" />
+            <translation>Die Aufzeichnung beim Plan behalten, oder nicht mehr</translation>
         </message>
         <message>
             <source>Keys</source>
@@ -2170,7 +2170,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Note what explains it in the plan</source>
-            <translation type="unfinished" />
+            <translation>Was es erklärt, im Plan vermerken</translation>
         </message>
         <message>
             <source>Nothing fits: these can't be kept together</source>
@@ -2242,7 +2242,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Open a capture (VCD or CSV)</source>
-            <translation type="unfinished" />
+            <translation>Eine Aufzeichnung öffnen (VCD oder CSV)</translation>
         </message>
         <message>
             <source>Open a plan</source>
@@ -2346,11 +2346,11 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Play a board that makes a slip</source>
-            <translation type="unfinished" />
+            <translation>Eine Platine mit einem Versehen abspielen</translation>
         </message>
         <message>
             <source>Play a simulated board</source>
-            <translation type="unfinished" />
+            <translation>Eine nachgebildete Platine abspielen</translation>
         </message>
         <message>
             <source>Print the report</source>
@@ -2390,7 +2390,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Read registers from a file</source>
-            <translation type="unfinished" />
+            <translation>Register aus einer Datei lesen</translation>
         </message>
         <message>
             <source>Reading %1</source>
@@ -2606,7 +2606,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Take what was found as a new take</source>
-            <translation type="unfinished" />
+            <translation>Das Vorgefundene als neue Fassung nehmen</translation>
         </message>
         <message>
             <source>Takes</source>
@@ -2846,7 +2846,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Watch a folder for new captures, or no longer</source>
-            <translation type="unfinished" />
+            <translation>Einen Ordner auf neue Aufzeichnungen beobachten, oder nicht mehr</translation>
         </message>
         <message>
             <source>Ways out</source>
@@ -2878,11 +2878,11 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>What can be done on the bench</source>
-            <translation type="unfinished" />
+            <translation>Was am Messplatz getan werden kann</translation>
         </message>
         <message>
             <source>What can be done with the files</source>
-            <translation type="unfinished" />
+            <translation>Was mit den Dateien getan werden kann</translation>
         </message>
         <message>
             <source>What can be done with the selected take</source>
@@ -3034,7 +3034,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Write all that is behind</source>
-            <translation type="unfinished" />
+            <translation>Alles schreiben, was zurückliegt</translation>
         </message>
         <message>
             <source>Write the file</source>
@@ -3042,7 +3042,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>Write the selected file over what was changed by hand</source>
-            <translation type="unfinished" />
+            <translation>Die gewählte Datei über das von Hand Geänderte schreiben</translation>
         </message>
         <message>
             <source>Written: %1</source>
@@ -5857,7 +5857,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>keep</source>
-            <translation type="unfinished" />
+            <translation>behalten</translation>
         </message>
         <message>
             <source>keep %1</source>
@@ -6037,7 +6037,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>live</source>
-            <translation type="unfinished" />
+            <translation>live</translation>
         </message>
         <message>
             <source>ln(0.7 ÷ 0.3) × R × C, from 30 % to 70 % of the supply</source>
@@ -6885,7 +6885,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>once %1</source>
-            <translation type="unfinished" />
+            <translation>einmal %1</translation>
         </message>
         <message>
             <source>one after the other</source>
@@ -7025,7 +7025,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>open a capture</source>
-            <translation type="unfinished" />
+            <translation>Aufzeichnung öffnen</translation>
         </message>
         <message>
             <source>open it with a newer Wise Tick</source>
@@ -7173,7 +7173,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>play a board</source>
-            <translation type="unfinished" />
+            <translation>Platine abspielen</translation>
         </message>
         <message>
             <source>port's most</source>
@@ -7261,7 +7261,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>read registers</source>
-            <translation type="unfinished" />
+            <translation>Register lesen</translation>
         </message>
         <message>
             <source>reading clears</source>
@@ -9145,11 +9145,11 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>watch a folder</source>
-            <translation type="unfinished" />
+            <translation>Ordner beobachten</translation>
         </message>
         <message>
             <source>watch no longer</source>
-            <translation type="unfinished" />
+            <translation>nicht mehr beobachten</translation>
         </message>
         <message>
             <source>way</source>
@@ -9401,7 +9401,7 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         </message>
         <message>
             <source>write all</source>
-            <translation type="unfinished" />
+            <translation>alle schreiben</translation>
         </message>
         <message>
             <source>write only</source>
