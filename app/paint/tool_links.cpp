@@ -10,12 +10,6 @@
 
 namespace wisetick::app {
 
-namespace {
-
-constexpr int kWidestLinks = 420; ///< then they stand in two lines
-
-} // namespace
-
 ToolLinks::ToolLinks(const QString& accessibleName) {
     setTextFormat(Qt::RichText);
     setWordWrap(true); // they need no more room than there is
@@ -50,7 +44,21 @@ void ToolLinks::setLinks(std::vector<Link> links, const Theme& theme) {
     plain.setDefaultFont(font());
     plain.setHtml(text());
     setAccessibleDescription(plain.toPlainText());
-    setMinimumWidth(std::min(static_cast<int>(std::ceil(plain.idealWidth())), kWidestLinks));
+    plain.setDocumentMargin(0);
+    allInOne_ = static_cast<int>(std::ceil(plain.idealWidth())) + 2;
+    widest_ = 0;
+    for (const Link& link : links_) {
+        widest_ = std::max(widest_, static_cast<int>(std::ceil(textWidth(Face::small, link.name))) + 4);
+    }
+    updateGeometry();
+}
+
+QSize ToolLinks::sizeHint() const {
+    return {allInOne_, QLabel::heightForWidth(allInOne_)};
+}
+
+QSize ToolLinks::minimumSizeHint() const {
+    return {widest_, QLabel::heightForWidth(allInOne_)};
 }
 
 } // namespace wisetick::app

@@ -130,6 +130,7 @@ QWidget* MainWindow::makeViewHead() {
     viewTitle_ = new QLabel;
     viewTitle_->setObjectName("viewTitle");
     viewHint_ = new ElidedLabel;
+    viewHint_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred); // what a view's links leave
     tools_ = new QWidget;
     new QHBoxLayout(tools_);
     tools_->layout()->setContentsMargins(0, 0, 0, 0);
