@@ -5,8 +5,11 @@
 #include "clocks/control_text.h"
 #include "desk/desk_view.h"
 #include "handover/handover_view.h"
+#include "paint/painted_texts.h"
+#include "paint/tool_links.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
+#include "shell/head.h"
 #include "shell/help.h"
 #include "shell/notice.h"
 #include "shell/ripple_panel.h"
@@ -278,6 +281,28 @@ private slots:
         names = walked(first, 7);
         QCOMPARE(names.mid(2), QStringList({"step Handover", "What can be done with the files", "What can be done with the files",
                                             window_->find<HandoverView>()->list()->accessibleName(), "A file more"}));
+    }
+
+    /// Large letters in a narrow window: the head's figures stay whole, their names make room; links go on in another line.
+    void theHeadsFiguresAreWhole() {
+        const QFont letters = QApplication::font();
+        QFont larger = letters;
+        larger.setPointSizeF(14);
+        QApplication::setFont(larger);
+        openExample("hive-scale"); // at 1024 px all of its figures are wider than an equal share
+        window_->resize(1024, 768);
+        window_->showView("takes");
+        settle();
+        const QStringList painted = paintedTexts(*window_->findChild<Head*>());
+        for (const char* figure : {"8 MHz", "radio", "5.025 ms", "\u22487.8221 \u00b5A", "\u224817.908 years"}) {
+            QVERIFY2(painted.contains(figure), qPrintable(QString(figure) + " of " + painted.join(" | ")));
+        }
+        for (const ToolLinks* links : window_->findChildren<ToolLinks*>()) {
+            const bool isWhole = links->isHidden() || (links->width() >= links->minimumSizeHint().width() &&
+                                                       links->height() >= links->heightForWidth(links->width()));
+            QVERIFY2(isWhole, qPrintable(links->accessibleName()));
+        }
+        QApplication::setFont(letters);
     }
 
     /// From the step that is shown ← and → go along the trail, and the focus stays on it.

@@ -14,6 +14,8 @@ namespace wisetick::app {
 
 namespace {
 
+constexpr qreal kVitalGap = 14; ///< between two vitals, with what a text needs beside it
+
 /// A figure short enough for the head.
 QString shortText(int digits, const Rational& value, Unit unit) {
     return text(printQuantity(value, unit, digits));
@@ -83,11 +85,35 @@ std::vector<Head::Vital> Head::vitals() const {
     return list;
 }
 
-QRectF Head::vitalRect(std::size_t index, std::size_t count) const {
-    const qreal share = std::max(0.56, 1.0 - 520.0 / width());
-    const qreal each = width() * share / static_cast<qreal>(count);
-    const qreal left = width() - each * static_cast<qreal>(count - index);
-    return {left, 0, each, static_cast<qreal>(height())};
+/// All as wide as one another, where each figure finds room in that; else each as its figure needs, and what is left over goes
+/// to their names. A figure that gets a digit more moves its neighbours by whole steps only.
+std::vector<QRectF> Head::vitalRects(const std::vector<Vital>& vitals) const {
+    constexpr qreal kStep = 16;
+    const qreal all = width() * std::max(0.56, 1.0 - 520.0 / width());
+    const auto count = static_cast<qreal>(vitals.size());
+    const auto needed = [](const Vital& vital, Face face, const QString& said) {
+        const qreal mark = vital.state ? lineHeight(Face::title) * 0.55 + 6 : 0;
+        return std::ceil((textWidth(face, said) + mark + kVitalGap) / kStep) * kStep;
+    };
+    std::vector<qreal> widths;
+    qreal figures = 0;
+    qreal wanting = 0; // of the names
+    for (const Vital& vital : vitals) {
+        widths.push_back(needed(vital, Face::title, vital.value));
+        figures += widths.back();
+        wanting += std::max<qreal>(0, needed(vital, Face::small, vital.name) - widths.back());
+    }
+    const bool areEqual = std::all_of(widths.begin(), widths.end(), [&](qreal wide) { return wide <= all / count; });
+    std::vector<QRectF> rects;
+    qreal left = width() - all;
+    for (std::size_t i = 0; i < vitals.size(); ++i) {
+        const qreal wants = std::max<qreal>(0, needed(vitals[i], Face::small, vitals[i].name) - widths[i]);
+        const qreal more = wanting > 0 ? wants / wanting : 1 / count;
+        const qreal wide = areEqual ? all / count : widths[i] + std::max<qreal>(0, all - figures) * more;
+        rects.emplace_back(left, 0, wide, static_cast<qreal>(height()));
+        left += wide;
+    }
+    return rects;
 }
 
 void Head::paintEvent(QPaintEvent*) {
@@ -117,8 +143,9 @@ void Head::paintEvent(QPaintEvent*) {
         draw(take.area.adjusted(take.holds.doesCount ? size + 4 : 0, 0, 0, 0), text(take.holds.take), Face::small,
              isActive ? theme_.headInk : theme_.headMuted);
     }
+    const std::vector<QRectF> rects = vitalRects(list);
     for (std::size_t i = 0; i < list.size(); ++i) {
-        const QRectF area = vitalRect(i, list.size()).adjusted(4, 0, -8, 0);
+        const QRectF area = rects[i].adjusted(4, 0, -8, 0);
         const qreal mark = list[i].state ? upper * 0.55 : 0;
         if (list[i].state) {
             Theme onHead = darkTheme();
@@ -137,8 +164,8 @@ void Head::paintEvent(QPaintEvent*) {
 }
 
 qreal Head::nameWidth() const {
-    const std::size_t count = vitals().size();
-    return (count == 0 ? width() : vitalRect(0, count).left()) - 24;
+    const std::vector<QRectF> rects = vitalRects(vitals());
+    return (rects.empty() ? width() : rects.front().left()) - 24;
 }
 
 QString Head::factsText() const {
@@ -148,8 +175,9 @@ QString Head::factsText() const {
         facts += " \u00b7 " + text(printQuantity(plan.board.supply->nominal, Unit::volt));
     }
     if (plan.board.temperature) {
-        facts += " \u00b7 " + text(printQuantity(plan.board.temperature->min, Unit::celsius) + " to " +
-                                   printQuantity(plan.board.temperature->max, Unit::celsius));
+        facts += " \u00b7 " + tr("%1 to %2")
+                                  .arg(text(printQuantity(plan.board.temperature->min, Unit::celsius)),
+                                       text(printQuantity(plan.board.temperature->max, Unit::celsius)));
     }
     return facts + " \u00b7 " + tr("take %1 of %2").arg(text(plan.active)).arg(plan.takes.size());
 }
@@ -191,8 +219,9 @@ void Head::mousePressEvent(QMouseEvent* event) {
         }
     }
     const std::vector<Vital> list = vitals();
+    const std::vector<QRectF> rects = vitalRects(list);
     for (std::size_t i = 0; i < list.size(); ++i) {
-        if (vitalRect(i, list.size()).contains(event->position())) {
+        if (rects[i].contains(event->position())) {
             emit causeWanted(list[i].target);
         }
     }

@@ -44,7 +44,7 @@ private:
     };
 
     std::vector<Vital> vitals() const;
-    QRectF vitalRect(std::size_t index, std::size_t count) const;
+    std::vector<QRectF> vitalRects(const std::vector<Vital>& vitals) const;
 
     /// The takes as they stand behind the plan's facts; those that there is no room for are left out.
     struct TakeMark {
