@@ -94,6 +94,9 @@ private slots:
         QTRY_COMPARE(window.log()->rowCount(), 6);
         QVERIFY(window.log()->item(4, 2)->text().startsWith("-113")); // of the time before
         QCOMPARE(window.logText().count('\n'), 7);
+        window.ask();
+        window.ask(); // before it has answered: it is asked when it has
+        QTRY_COMPARE(window.log()->rowCount(), 12);
         window.record("tick");
         auto& work = window_->find<BenchView>()->work();
         QTRY_VERIFY_WITH_TIMEOUT(work.capture() != nullptr && !work.isBusy(), 10000);
@@ -128,6 +131,9 @@ private slots:
         QTRY_VERIFY(board->bytesAvailable() >= 0);
         const QString told = QString::fromUtf8(board->readAllStandardError());
         LiveWindow& window = live();
+        window.portName()->setText(" ");
+        window.openLine();
+        QVERIFY2(window.sweepSaid().contains("no terminal is named"), qPrintable(window.sweepSaid()));
         window.portName()->setText("/dev/there-is-none");
         window.openLine();
         QVERIFY(window.sweepSaid().contains("there-is-none"));

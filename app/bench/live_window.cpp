@@ -71,9 +71,20 @@ LiveWindow::LiveWindow(Document& document, BenchWork& work, const Theme& theme, 
     again_->setInterval(kRepeat);
     connect(again_, &QTimer::timeout, this, &LiveWindow::ask);
     connect(&instrument_, &Instrument::opened, this, [this] { say(tr("connected: %1").arg(instrument_.identity())); });
-    connect(&instrument_, &Instrument::closed, this, [this] { setRepeated(false); });
-    connect(&instrument_, &Instrument::troubled, this, [this](const QString& why) { say(why, true); });
-    connect(&instrument_, &Instrument::answered, this, &LiveWindow::note);
+    connect(&instrument_, &Instrument::closed, this, [this] {
+        asksNext_ = false;
+        setRepeated(false);
+    });
+    connect(&instrument_, &Instrument::troubled, this, [this](const QString& why) {
+        asksNext_ = false;
+        say(why, true);
+    });
+    connect(&instrument_, &Instrument::answered, this, [this](const QString& command, const QByteArray& answer) {
+        note(command, answer);
+        if (asksNext_ && instrument_.waiting() == 0) {
+            ask();
+        }
+    });
     connect(&line_, &SerialLine::received, this, [this](const QByteArray& bytes) {
         heard_->moveCursor(QTextCursor::End);
         heard_->insertPlainText(QString::fromLatin1(bytes).remove('\r'));
@@ -260,8 +271,10 @@ void LiveWindow::ask() {
         setRepeated(false);
         return;
     }
-    if (instrument_.waiting() > 0) {
-        return; // it has not answered yet
+    const bool hasToAnswer = instrument_.waiting() > 0;
+    asksNext_ = hasToAnswer && !again_->isActive(); // when it has; who asks again and again asks soon anyway
+    if (hasToAnswer) {
+        return;
     }
     for (int row = 0; row < commands_->rowCount(); ++row) {
         const QTableWidgetItem* command = commands_->item(row, 1);
@@ -340,6 +353,11 @@ void LiveWindow::record(const QString& track) {
 }
 
 void LiveWindow::openLine() {
+    if (port_->text().trimmed().isEmpty()) {
+        saySweep(tr("no terminal is named; expected one such as /dev/ttyUSB0"));
+        port_->setFocus();
+        return;
+    }
     const QString why = line_.open(port_->text().trimmed(), rate_->value(), {});
     saySweep(why.isEmpty() ? tr("%1 is open at %2 bit/s").arg(port_->text().trimmed()).arg(rate_->value()) : why);
 }

@@ -77,7 +77,8 @@ private:
     QLineEdit* typed_;
     QPlainTextEdit* heard_;
     QLabel* sweep_;
-    QString recording_; ///< the command whose answer is a dump
+    QString recording_;     ///< the command whose answer is a dump
+    bool asksNext_ = false; ///< it is asked again as soon as it has answered
 };
 
 } // namespace wisetick::app

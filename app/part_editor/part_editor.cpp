@@ -438,7 +438,7 @@ QString PartEditor::status() const {
 void PartEditor::setTitle() {
     const QString name = path_.isEmpty() ? tr("New part") : QFileInfo(path_).fileName();
     title_->setText(name);
-    setWindowTitle(name + "[*] \u2013 Wise Tick");
+    setWindowTitle(name + "[*] \u2014 Wise Tick");
     setWindowModified(text_->isModified());
 }
 

@@ -33,7 +33,7 @@ QLabel* sectionTitle(const QString& words) {
 /// A list begins where its title does.
 QHBoxLayout* indented(QWidget* list) {
     auto* row = new QHBoxLayout;
-    row->setContentsMargins(8, 0, 0, 0);
+    row->setContentsMargins(8, 0, 8, 0);
     row->addWidget(list);
     return row;
 }

@@ -6608,6 +6608,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>kein Template „{}“</translation>
         </message>
         <message>
+            <source>no terminal is named; expected one such as /dev/ttyUSB0</source>
+            <translation>es ist kein Terminal genannt; erwartet wird eines wie /dev/ttyUSB0</translation>
+        </message>
+        <message>
             <source>no tier '{}'</source>
             <translation>keine Stufe „{}“</translation>
         </message>
