@@ -171,7 +171,7 @@ private slots:
         divideBy(document, "bus_a", 8); // at once
         QTRY_VERIFY(document.figures().rhythm.has_value());
         QVERIFY(std::any_of(document.moved().begin(), document.moved().end(),
-                            [](const Moved& each) { return each.target == at("rhythm/average"); }));
+                            [](const Moved& each) { return each.target == at("promise/budget"); }));
         document.undo();
         QTRY_VERIFY(document.figures().rhythm.has_value());
         QVERIFY(document.moved().empty());

@@ -5,9 +5,11 @@
 #include "window_fixture.h"
 
 #include <QAbstractButton>
+#include <QDialog>
 #include <QRandomGenerator>
 #include <QRegularExpression>
 #include <QSaveFile>
+#include <QTimer>
 
 namespace wisetick::test {
 
@@ -18,6 +20,7 @@ class AppRandom : public WindowFixture {
     Q_OBJECT
 
     QRandomGenerator random_;
+    QTimer leave_; ///< whatever asks for a file
 
     int below(int count) { return static_cast<int>(random_.bounded(count)); }
 
@@ -122,6 +125,16 @@ class AppRandom : public WindowFixture {
             QCOMPARE(document().figures().promises[i].settings, figures.promises[i].settings);
             QCOMPARE(document().figures().promises[i].state, figures.promises[i].state);
         }
+    }
+
+public:
+    AppRandom() {
+        connect(&leave_, &QTimer::timeout, this, [] {
+            if (auto* asks = qobject_cast<QDialog*>(QApplication::activeModalWidget())) {
+                asks->reject();
+            }
+        });
+        leave_.start(50);
     }
 
 private slots:
