@@ -60,6 +60,10 @@ private slots:
                 choice = static_cast<char>(random.whole(0, 255));
             }
             const fuzz::Played now = give(choices, plays);
+            constexpr std::int64_t kTold = 250'000; // so that of a run that is ended early its length is known
+            if ((played + now.plays) / kTold != played / kTold) {
+                qInfo("%lld played so far", static_cast<long long>(played + now.plays));
+            }
             played += now.plays;
             came += now.came;
             ++parts;
