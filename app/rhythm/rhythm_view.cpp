@@ -19,7 +19,8 @@ namespace wisetick::app {
 namespace {
 
 constexpr qreal kRhythmLeft = 16;
-constexpr qreal kRhythmNames = 168;
+constexpr qreal kRhythmNames = 168;  ///< at least
+constexpr qreal kMostForNames = 0.4; ///< of the width
 constexpr qreal kRhythmGoesOn = 20;
 constexpr qreal kRhythmDraws = 104;
 constexpr std::size_t kMostRunsShown = 500;
@@ -182,7 +183,12 @@ qreal RhythmView::traceTop() const {
 }
 
 void RhythmView::layOut() {
-    axis_.left = kRhythmLeft + kRhythmNames;
+    qreal names = kRhythmNames;
+    for (const Job& job : document_.isOpen() ? document_.plan().jobs : std::vector<Job>()) {
+        names =
+            std::max({names, textWidth(Face::bold, text(job.name)) + 12, textWidth(Face::small, text(printJobPace(job))) + 12});
+    }
+    axis_.left = kRhythmLeft + std::max(kRhythmNames, std::min(names, viewport()->width() * kMostForNames));
     axis_.right = viewport()->width() - kRhythmLeft;
     qreal height = traceTop() + verticalScrollBar()->value() + kRhythmGoesOn + 12 + kRhythmDraws + 20;
     for (const Picture& picture : pictures_) {
@@ -297,7 +303,7 @@ QString RhythmView::timesSaid(std::size_t lane) {
 QString RhythmView::hintSaid() const {
     return !document_.isOpen() || document_.plan().jobs.empty()
                ? tr("no jobs yet: Insert adds one, such as 'sense: every 10 s for 20 ms'")
-               : tr("Insert adds a job, Enter edits the line of one; drag a run, its end, or with Shift its period");
+               : tr("Insert adds a job, Enter edits one; drag a run, its end, with Shift its period");
 }
 
 QRectF RhythmView::hintRect() const {
@@ -363,7 +369,7 @@ void RhythmView::paintLane(QPainter& painter, std::size_t lane) {
             painter.fillRect(QRectF(8, rect.top(), 3, rect.height()), theme_.kept);
         }
     }
-    const QRectF names(kRhythmLeft, rect.top(), kRhythmNames - 10, rect.height());
+    const QRectF names(kRhythmLeft, rect.top(), axis_.left - kRhythmLeft - 10, rect.height());
     drawText(painter, QRectF(names.left(), names.top() + 2, names.width(), lineHeight(Face::bold)), Qt::AlignLeft, text(job.name),
              Face::bold, theme_.ink);
     drawText(painter, QRectF(names.left(), names.top() + 2 + lineHeight(Face::bold), names.width(), lineHeight(Face::small)),
@@ -408,8 +414,8 @@ void RhythmView::paintLane(QPainter& painter, std::size_t lane) {
 void RhythmView::paintTrace(QPainter& painter) {
     const qreal top = traceTop();
     const qreal width = axis_.right - axis_.left;
-    drawText(painter, QRectF(kRhythmLeft, top, kRhythmNames - 10, kRhythmGoesOn), Qt::AlignLeft, tr("goes on"), Face::bold,
-             theme_.ink);
+    drawText(painter, QRectF(kRhythmLeft, top, axis_.left - kRhythmLeft - 10, kRhythmGoesOn), Qt::AlignLeft, tr("goes on"),
+             Face::bold, theme_.ink);
     const qreal draws = top + kRhythmGoesOn + 12;
     drawText(painter, QRectF(kRhythmLeft, draws, 76, lineHeight(Face::bold)), Qt::AlignLeft, tr("draws"), Face::bold, theme_.ink);
     if (!rhythm_.trace || rhythm_.trace->size() == 0) {

@@ -1961,8 +1961,8 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>In jedem Modus</translation>
         </message>
         <message>
-            <source>Insert adds a job, Enter edits the line of one; drag a run, its end, or with Shift its period</source>
-            <translation>Einfg fügt eine Aufgabe hinzu, Enter bearbeitet ihre Zeile; einen Lauf ziehen, sein Ende, oder mit Umschalt seine Periode</translation>
+            <source>Insert adds a job, Enter edits one; drag a run, its end, with Shift its period</source>
+            <translation>Einfg: neue Aufgabe, Enter ändert sie; ziehen: ein Lauf, sein Ende, mit Umschalt seine Periode</translation>
         </message>
         <message>
             <source>Instrument</source>
