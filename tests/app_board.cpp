@@ -103,8 +103,17 @@ private slots:
         QTest::keyClick(&board, Qt::Key_S);
         QTest::keyClicks(board.editor(), "ixteen");
         press(rate + 1);
-        QVERIFY(!board.editor()->isVisible() && board.trouble().isEmpty());
+        QVERIFY(board.editor()->isVisible() && !board.trouble().isEmpty());
+        QTest::keyClick(board.editor(), Qt::Key_Down);
+        QVERIFY(board.editor()->isVisible() && !board.trouble().isEmpty());
+        QCOMPARE(board.selected(), rate);
         QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(128000000));
+        board.editor()->setText("20 MHz");
+        QTest::keyClick(board.editor(), Qt::Key_Down);
+        QVERIFY(!board.editor()->isVisible());
+        QCOMPARE(board.selected(), rate + 1);
+        QCOMPARE(document().figures().findLine("core")->hertz->nominal, Rational(160000000));
+        typeBoard("main crystal", "rate", "16 MHz");
         window_->showView("clocks");
         auto& clocks = *window_->find<ClocksView>();
         clocks.select("bus_b");
@@ -115,6 +124,14 @@ private slots:
                           clocks.spokenRows().at(0).place.topLeft() + QPoint(60, 5));
         QVERIFY(!field->isVisible());
         QCOMPARE(document().figures().findLine("bus_b")->hertz->nominal, Rational(32000000));
+        clocks.select("bus_b");
+        QTest::keyClick(&clocks, Qt::Key_Return);
+        field->setText("four");
+        QTest::mouseClick(clocks.viewport(), Qt::LeftButton, Qt::NoModifier,
+                          clocks.spokenRows().at(0).place.topLeft() + QPoint(60, 5));
+        QVERIFY(field->isVisible());
+        QCOMPARE(field->text(), QString("four"));
+        QCOMPARE(clocks.selected(), QString("bus_b"));
     }
 
     /// What is selected stays so when rows above it come and go.
@@ -323,6 +340,27 @@ private slots:
                               : QPoint(200, static_cast<int>(window_->find<BoardView>()->rowRect(pin).center().y())));
         QVERIFY(window_->find<BoardView>()->editor()->isVisible());
         QTest::keyClick(window_->find<BoardView>()->editor(), Qt::Key_Escape);
+    }
+
+    void aRateIsTypedWithItsTolerance_data() {
+        QTest::addColumn<QString>("typed");
+        for (const char* typed : {"12 MHz 20 ppm", "12 MHz \u00b120 ppm", "12MHz +-20ppm", "12 MHz +/- 0.002 %", "12 MHz, 20ppm"}) {
+            QTest::newRow(typed) << typed;
+        }
+    }
+
+    void aRateIsTypedWithItsTolerance() {
+        QFETCH(QString, typed);
+        QVERIFY(document().begin("marram-20").empty());
+        QTest::keyClick(window_.get(), Qt::Key_1, Qt::AltModifier);
+        typeBoard("First: what everything hangs on", "main crystal", "12 MHz");
+        BoardView& board = *window_->find<BoardView>();
+        const std::size_t first = boardRow("First: what everything hangs on", "main crystal");
+        QVERIFY(board.spokenRows().at(first).value.contains("tolerance is not told"));
+        typeBoard("First: what everything hangs on", "main crystal", typed);
+        QCOMPARE(document().figures().findLine("xtm")->hertz->max, Rational(12000240));
+        QCOMPARE(document().figures().findLine("xtm")->hertz->min, Rational(11999760));
+        QVERIFY(!board.spokenRows().at(boardRow("First: what everything hangs on", "main crystal")).value.contains("tolerance"));
     }
 
     void aFreshBoardCanBeFilledIn() {

@@ -1,6 +1,8 @@
 #include "board/board_view.h"
 #include "desk/desk_view.h"
 #include "document/plan_lock.h"
+#include "handover/handover_view.h"
+#include "paint/tool_links.h"
 #include "plan/board_edits.h"
 #include "promises/promises_column.h"
 #include "shell/command_palette.h"
@@ -18,6 +20,7 @@
 #include "window_fixture.h"
 #include "workings/workings_panel.h"
 
+#include <QAccessible>
 #include <QAction>
 #include <QComboBox>
 #include <QDialogButtonBox>
@@ -336,11 +339,49 @@ private slots:
         QVERIFY(window_->find<ClocksView>()->isVisible() && window_->promises()->isVisible());
     }
 
+    /// What needs a plan isn't offered while there is none, and every view says what is missing.
+    void withoutAPlanNothingIsOfferedThatNeedsOne() {
+        window_ = std::make_unique<MainWindow>(Shelf{sourceDir() + "/parts"});
+        window_->setExamples(QString::fromStdString(sourceDir()) + "/examples");
+        window_->show();
+        const auto isOffered = [this](const char* keys) {
+            const auto* action = window_->findChild<QAction*>(keys);
+            return action != nullptr && action->isEnabled();
+        };
+        const char* const ofPlan[] = {"Ctrl+Alt+V", "Ctrl+Alt+G", "Ctrl+K", "Ctrl+J", "Ctrl+T", "Ctrl+L", "Ctrl+Shift+S", "Ctrl+Alt+P"};
+        for (const char* keys : ofPlan) {
+            QVERIFY2(!isOffered(keys), keys);
+        }
+        for (const char* keys : {"Ctrl+O", "Ctrl+N", "Ctrl+Shift+N", "F1", "Ctrl+,", "Alt+6"}) {
+            QVERIFY2(isOffered(keys), keys);
+        }
+        for (const char* view : {"bench", "handover", "takes", "clocks"}) {
+            window_->showView(view);
+            for (const ToolLinks* links : window_->findChildren<ToolLinks*>()) {
+                QVERIFY2(!links->isVisible(), view);
+            }
+        }
+        QVERIFY(!window_->promises()->entry()->isEnabled());
+        auto* files = window_->find<HandoverView>()->list();
+        QCOMPARE(QAccessible::queryAccessibleInterface(files)->child(0)->text(QAccessible::Name),
+                 QString("Open a plan to see what is made from it"));
+        window_->showView("bench");
+        QVERIFY(window_->openPlan(path()));
+        for (const char* keys : ofPlan) {
+            QVERIFY2(isOffered(keys), keys);
+        }
+        QVERIFY(window_->promises()->entry()->isEnabled());
+        QVERIFY(window_->findChild<ToolLinks*>() != nullptr);
+        for (const ToolLinks* links : window_->findChildren<ToolLinks*>()) {
+            QCOMPARE(links->isVisible(), links->accessibleName() == "What can be done on the bench");
+        }
+    }
+
     /// Seven steps that watch: each goes on when what it asks was done, by whatever hand.
     void theTourWatches() {
         QVERIFY(QFile::copy(path(), folder_->filePath("orchard-sprayer.plan.toml")));
         window_->setExamples(folder_->path());
-        QTest::keyClick(window_.get(), Qt::Key_F1, Qt::ControlModifier); // the example is opened
+        QTest::keyClick(window_.get(), Qt::Key_F1, Qt::ShiftModifier); // the example is opened
         QCOMPARE(document().path(), folder_->filePath("orchard-sprayer.plan.toml"));
         Tour* tour = window_->tour();
         QVERIFY(tour->isUnderWay());

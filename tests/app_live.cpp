@@ -38,7 +38,7 @@ class AppLive : public WindowFixture {
 
     LiveWindow& live() {
         settle();
-        QTest::keyClick(window_.get(), Qt::Key_L, Qt::ControlModifier | Qt::AltModifier);
+        QTest::keyClick(window_.get(), Qt::Key_I, Qt::ControlModifier | Qt::AltModifier);
         auto* found = window_->find<LiveWindow>();
         if (found == nullptr) {
             qFatal("no live window");

@@ -18,6 +18,7 @@
 #include <QLineEdit>
 #include <QMenu>
 #include <QMenuBar>
+#include <QRegularExpression>
 
 using namespace wisetick;
 using namespace wisetick::app;
@@ -268,6 +269,19 @@ private slots:
         QTest::keyClick(line, Qt::Key_K, Qt::ControlModifier); // a line would delete what is right of the cursor
         QCOMPARE(line->text(), QString("uart3 talks"));
         QVERIFY(!line->hasFocus());
+    }
+
+    /// What the desktops of Linux take for themselves never reaches a window: consoles, workspaces, the lock of the screen, a
+    /// terminal, the layout of the keyboard, the menu and the size of windows.
+    void noKeysAreThoseOfTheDesktop() {
+        const QRegularExpression taken("^(Ctrl\\+Alt\\+(F\\d+|[DKLT]|Del|Backspace|Esc|Tab|Left|Right|Up|Down)|"
+                                       "Ctrl\\+F\\d+|Ctrl\\+Esc|Alt\\+(F\\d+|Tab|Esc|Space)|Print|.*Meta.*)$");
+        QVERIFY(taken.match("Ctrl+Alt+L").hasMatch() && !taken.match("Ctrl+Alt+Shift+K").hasMatch());
+        for (const QAction* action : window_->actions()) {
+            for (const QKeySequence& keys : action->shortcuts()) {
+                QVERIFY2(!taken.match(keys.toString(QKeySequence::PortableText)).hasMatch(), qPrintable(action->text()));
+            }
+        }
     }
 
     /// A view's commands stand together in the menu, and say whose they are where they stand alone.

@@ -133,9 +133,9 @@ ViewKind benchKind() {
          true},
         {QObject::tr("Watch a folder for new captures, or no longer"), QKeySequence("Ctrl+Alt+Shift+V"),
          [](View& view) { benchOf(view).watchFolder(); }, true},
-        {QObject::tr("Keep the capture beside the plan, or no longer"), QKeySequence("Ctrl+Alt+K"),
+        {QObject::tr("Keep the capture beside the plan, or no longer"), QKeySequence("Ctrl+Alt+Shift+K"),
          [](View& view) { benchOf(view).keepCapture(); }, true},
-        {QObject::tr("An instrument or a serial line, live"), QKeySequence("Ctrl+Alt+L"),
+        {QObject::tr("An instrument or a serial line, live"), QKeySequence("Ctrl+Alt+I"),
          [](View& view) { benchOf(view).showLive(); }, true},
         {QObject::tr("Copy as picture, SVG and table"), QKeySequence("Ctrl+Alt+Shift+C"),
          [](View& view) {

@@ -181,8 +181,9 @@ private:
                                       ? text(printRange(*source.rangeMin, *source.rangeMax, Unit::hertz))
                                       : tr("any rate");
             row.result = fitted == nullptr ? tr("which crystal stands there? It takes %1; without one leave it so").arg(range)
-                                           : tr("fitted");
-            row.state = fitted == nullptr ? State::pending : State::kept;
+                         : fitted->tolerance ? tr("fitted")
+                                             : tr("fitted; its tolerance is not told: type it too, such as 16 MHz 20 ppm");
+            row.state = fitted == nullptr || !fitted->tolerance ? State::pending : State::kept;
         }
         about_ = {};
         addWhole(tr("supply"), Unit::volt, board.supply, "supply", setSupplySpan);
@@ -262,8 +263,9 @@ private:
                                    : (allowed.isEmpty() ? tr("no tier is allowed") : tr("allows tier ") + allowed.join(", "));
     }
 
+    /// A rate, and behind it the tolerance, as both stand on a crystal: "16 MHz 20 ppm".
     BoardRow& addRate(const Source& source, const Fitted* fitted, const QString& name) {
-        return addQuantity(name, fitted == nullptr ? std::nullopt : std::optional(fitted->rate), Unit::hertz, false,
+        BoardRow& row = addQuantity(name, fitted == nullptr ? std::nullopt : std::optional(fitted->rate), Unit::hertz, false,
                            [id = source.id, now = fittedOf(plan_, source.id)](const std::optional<Rational>& value) -> PlanEdit {
                                if (!value) {
                                    return [=](Plan& plan) { return unfit(plan, id); };
@@ -272,6 +274,29 @@ private:
                                changed.rate = *value;
                                return [=](Plan& plan) { return fit(plan, changed); };
                            });
+        row.read = [rateOf = row.read, id = source.id](const QString& typed) -> Read {
+            static const QRegularExpression kBoth("^(.*?)\\s*(?:\\s|,|\u00b1|\\+/?-)\\s*([0-9.]+\\s*(?:ppm|ppb|%))\\s*$");
+            const auto both = kBoth.match(typed);
+            const Read rate = rateOf(both.hasMatch() ? both.captured(1) : typed);
+            if (!rate || !both.hasMatch()) {
+                return rate;
+            }
+            const auto tolerance = readQuantity(both.captured(2).toStdString(), Unit::ratio);
+            if (!tolerance) {
+                return tl::unexpected(text(sayText(tolerance.error())));
+            }
+            return [=](Plan& plan) {
+                const Text why = (*rate)(plan);
+                if (!why.empty()) {
+                    return why;
+                }
+                Fitted changed = fittedOf(plan, id);
+                changed.tolerance = changed.tolerance.value_or(ToleranceBudget{});
+                changed.tolerance->initial = *tolerance;
+                return fit(plan, changed);
+            };
+        };
+        return row;
     }
 
     void addFitted(const Source& source) {

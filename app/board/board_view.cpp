@@ -230,6 +230,8 @@ bool BoardView::eventFilter(QObject* watched, QEvent* event) {
         case Qt::Key_Escape: endEdit(false); return true;
         case Qt::Key_Return:
         case Qt::Key_Enter: endEdit(true); return true;
+        case Qt::Key_Up:
+        case Qt::Key_Down: endEdit(true); return editor_->isVisible(); // on to another row, where it can be
         default: trouble_->hide();
         }
     }
@@ -282,8 +284,11 @@ void BoardView::mousePressEvent(QMouseEvent* event) {
     const auto pressed = rowAt(event->position());
     const bool isOnValue = pressed && valueRect(*pressed).contains(event->position());
     const auto named = pressed ? std::pair(rows_[*pressed].group, rows_[*pressed].name) : std::pair<QString, QString>();
-    endEdit(true); // what was typed is meant, where it can be
-    endEdit(false);
+    endEdit(true); // what was typed is meant
+    if (editor_->isVisible()) {
+        editor_->setFocus(); // or stays to be mended
+        return;
+    }
     const auto row = std::find_if(rows_.begin(), rows_.end(), // an edit may bring rows and take them away
                                   [&](const BoardRow& each) { return std::pair(each.group, each.name) == named; });
     if (!pressed || row == rows_.end()) {

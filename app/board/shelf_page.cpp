@@ -12,7 +12,7 @@ public:
         : View(document, host), view_(new ShelfView(host.shelf(), host.examples().toStdString())) {
         connect(view_, &ShelfView::beginWanted, this, [this](const QString& part) { host_.beginPlan(part); });
         connect(view_, &ShelfView::openWanted, this, [this](const QString& path) { host_.takePlan(path); });
-        connect(view_, &ShelfView::left, this, [this] { host_.showView(document_.isOpen() ? "board" : "clocks"); });
+        connect(view_, &ShelfView::left, this, [this] { host_.showView(document_.isOpen() ? "board" : "welcome"); });
     }
 
     QWidget* widget() override { return view_; }

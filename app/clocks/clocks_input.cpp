@@ -113,7 +113,11 @@ void ClocksView::mousePressEvent(QMouseEvent* event) {
     if (!row || event->position().y() < layout_.measures().headHeight) {
         return;
     }
-    endEdit(true); // what was typed is meant, where it can be
+    endEdit(true); // what was typed is meant
+    if (editor_->isVisible()) {
+        editor_->setFocus(); // or stays to be mended
+        return;
+    }
     selectRow(*row);
     const QPointF place(event->position().x(), y);
     mayDragRow_ = false;

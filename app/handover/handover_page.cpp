@@ -90,7 +90,7 @@ ViewKind handoverKind() {
          [](View& view) { handoverOf(view).view().write(handoverOf(view).view().list()->selected(), OverEdited::yes); }, true},
         {QObject::tr("Read registers from a file"), QKeySequence("Ctrl+Alt+G"),
          [](View& view) { handoverOf(view).readRegisters(); }, true},
-        {QObject::tr("Take what was found as a new take"), QKeySequence("Ctrl+Alt+T"), takeFound, true},
+        {QObject::tr("Take what was found as a new take"), QKeySequence("Ctrl+Alt+Shift+G"), takeFound, true},
     };
     return kind;
 }

@@ -177,6 +177,9 @@ void HandoverList::layOut() {
 
 /// What is said where there is nothing to list; empty where there is.
 QString HandoverList::emptySaid() const {
+    if (!work_.hasPlan()) {
+        return tr("Open a plan to see what is made from it");
+    }
     return work_.states().empty() && work_.foundFile().isEmpty()
                ? tr("No file is made from the plan yet: type one below, such as ../firmware/clocks.h")
                : QString();

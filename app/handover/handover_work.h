@@ -14,6 +14,8 @@ class HandoverWork : public QObject {
 public:
     explicit HandoverWork(Document& document, QObject* parent = nullptr);
 
+    bool hasPlan() const { return document_.isOpen(); }
+
     const std::vector<HandoverState>& states() const { return states_; }
     const std::vector<FoundField>& found() const { return fields_; }
     /// What the registers were read from; empty where none were.

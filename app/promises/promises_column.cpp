@@ -269,6 +269,9 @@ PromisesColumn::PromisesColumn(Document& document, QWidget* parent) : QWidget(pa
     });
     entry_->installEventFilter(this);
     connect(&document_, &Document::changed, this, &PromisesColumn::showCount);
+    const auto letType = [this] { entry_->setEnabled(document_.isOpen()); };
+    connect(&document_, &Document::changed, this, letType);
+    letType();
     connect(cards_, &PromiseCards::editWanted, this, &PromisesColumn::edit);
     connect(cards_, &PromiseCards::removeWanted, this, [this](const QString& name) {
         const std::vector<std::string> names = promiseNames(document_.plan());

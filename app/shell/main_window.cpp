@@ -382,7 +382,10 @@ void MainWindow::refresh() {
     redo_->setEnabled(document_.canRedo());
     keep_->setEnabled(!document_.moved().empty());
     save_->setEnabled(document_.isModified());
-    saveAs_->setEnabled(document_.isOpen());
+    showTool();
+    for (QAction* each : ofPlan_) {
+        each->setEnabled(document_.isOpen());
+    }
     setWindowModified(document_.isModified());
     setWindowTitle(document_.isOpen() ? text(document_.plan().name) + "[*] \u2014 Wise Tick" : QString("Wise Tick"));
 }

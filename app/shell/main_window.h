@@ -126,6 +126,8 @@ protected:
 private:
     enum class Menu { file, edit, view, plan, help };
     QAction* addCommand(Menu menu, const QString& name, const QKeySequence& keys, const std::function<void()>& run);
+    /// A command that can only be given while a plan is open.
+    QAction* addPlanCommand(Menu menu, const QString& name, const QKeySequence& keys, const std::function<void()>& run);
     void addCommands();
     void addFileCommands();
     void addEditCommands();
@@ -194,6 +196,7 @@ private:
     void styleTitles();
     /// What of the view is hidden or added just now, in words.
     void sayView();
+    void showTool();
 
     Document document_;
     PlanLock lock_;
@@ -235,11 +238,11 @@ private:
     Notice* notice_;
     Toast* toast_;
     Tour* tour_;
+    QList<QAction*> ofPlan_; ///< commands for which a plan is needed
     QAction* undo_ = nullptr;
     QAction* redo_ = nullptr;
     QAction* keep_ = nullptr;
     QAction* save_ = nullptr;
-    QAction* saveAs_ = nullptr;
 };
 
 } // namespace wisetick::app

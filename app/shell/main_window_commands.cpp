@@ -39,6 +39,12 @@ QAction* MainWindow::addCommand(Menu menu, const QString& name, const QKeySequen
     return action;
 }
 
+QAction* MainWindow::addPlanCommand(Menu menu, const QString& name, const QKeySequence& keys, const std::function<void()>& run) {
+    QAction* action = addCommand(menu, name, keys, run);
+    ofPlan_ << action;
+    return action;
+}
+
 void MainWindow::addCommands() {
     addFileCommands();
     addEditCommands();
@@ -51,10 +57,10 @@ void MainWindow::addFileCommands() {
     addCommand(Menu::file, tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
     addCommand(Menu::file, tr("Another window"), QKeySequence("Ctrl+Alt+Shift+N"), [this] { another(); });
     save_ = addCommand(Menu::file, tr("Save"), QKeySequence::Save, [this] { save(); });
-    saveAs_ = addCommand(Menu::file, tr("Save as"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
-    addCommand(Menu::file, tr("Write a report for people: HTML, PDF or Markdown"), QKeySequence("Ctrl+Alt+R"),
-               [this] { askForReport(); });
-    addCommand(Menu::file, tr("Print the report"), QKeySequence("Ctrl+Alt+P"), [this] { askForPrinter(); });
+    addPlanCommand(Menu::file, tr("Save as"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
+    addPlanCommand(Menu::file, tr("Write a report for people: HTML, PDF or Markdown"), QKeySequence("Ctrl+Alt+R"),
+                   [this] { askForReport(); });
+    addPlanCommand(Menu::file, tr("Print the report"), QKeySequence("Ctrl+Alt+P"), [this] { askForPrinter(); });
     addCommand(Menu::file, tr("New part"), QKeySequence("Ctrl+Shift+N"), [this] { editPart({}); });
     addCommand(Menu::file, tr("New part by a few questions"), QKeySequence("Ctrl+Alt+Q"), [this] { askPart(); });
     addCommand(Menu::file, tr("Edit the part"), QKeySequence("Ctrl+E"), [this] {
@@ -73,17 +79,14 @@ void MainWindow::addFileCommands() {
 void MainWindow::addEditCommands() {
     undo_ = addCommand(Menu::edit, tr("Undo"), QKeySequence("Ctrl+Z"), [this] { document_.undo(); });
     redo_ = addCommand(Menu::edit, tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { document_.redo(); });
-    addCommand(Menu::edit, tr("All that was done: go back to any of it"), QKeySequence("Ctrl+Alt+Z"), [this] { showHistory(); });
+    addPlanCommand(Menu::edit, tr("All that was done: go back to any of it"), QKeySequence("Ctrl+Alt+Z"), [this] { showHistory(); });
     keep_ = addCommand(Menu::edit, tr("Keep"), QKeySequence("Ctrl+Return"), [this] { document_.keep(); });
-    addCommand(Menu::plan, tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
+    addPlanCommand(Menu::plan, tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
         promises_->entry()->setFocus();
         promises_->entry()->selectAll();
     });
-    addCommand(Menu::plan, tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] { openTakes({}); });
-    addCommand(Menu::plan, tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
-        if (!document_.isOpen()) {
-            return;
-        }
+    addPlanCommand(Menu::plan, tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] { openTakes({}); });
+    addPlanCommand(Menu::plan, tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
         const auto& takes = document_.plan().takes;
         const auto active =
             std::find_if(takes.begin(), takes.end(), [&](const Take& each) { return each.name == document_.plan().active; });
@@ -124,8 +127,8 @@ void MainWindow::addWindowCommands() {
     addCommand(Menu::view, tr("Go to the menus"), QKeySequence("F10"), [this] { openMenus(); });
     addCommand(Menu::help, tr("Help on what has the focus"), QKeySequence("F1"), [this] { showHelp(helpPage()); });
     addCommand(Menu::help, tr("All commands"), QKeySequence("Ctrl+Shift+P"), [this] { showPalette(); });
-    addCommand(Menu::help, tr("A tour of seven steps on the example"), QKeySequence("Ctrl+F1"), [this] { beginTour(); });
-    addCommand(Menu::help, tr("Welcome"), QKeySequence("Ctrl+Alt+F1"), [this] { showView(kWelcome); });
+    addCommand(Menu::help, tr("A tour of seven steps on the example"), QKeySequence("Shift+F1"), [this] { beginTour(); });
+    addCommand(Menu::help, tr("Welcome"), QKeySequence("Ctrl+Shift+F1"), [this] { showView(kWelcome); });
 }
 
 void MainWindow::openTakes(const QString& selected) {

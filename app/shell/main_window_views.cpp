@@ -114,13 +114,18 @@ void MainWindow::sayView() {
             place.step->setState(document_.isOpen() ? std::optional(place.kind.state(document_)) : std::nullopt);
         }
     }
-    const bool isBare = !document_.isOpen() && shown_->kind.name == kWelcome; // there is nothing to stand beside it
+    const bool isBare = !document_.isOpen(); // there is nothing to stand beside it
     promises_->setVisible(!isBare);
     right_->setVisible(!isBare);
     ripple_->setVisible(!isBare && (below_ == nullptr || below_->isHidden()));
     viewTitle_->setText(shown_->kind.title);
     viewHint_->setText(shown_->view->hint());
-    QWidget* tool = shown_->view->tool();
+    showTool();
+}
+
+/// Of the tools that of the view that is shown, while there is a plan to do something with.
+void MainWindow::showTool() {
+    QWidget* tool = document_.isOpen() ? shown_->view->tool() : nullptr;
     for (const Place& place : places_) {
         if (QWidget* each = place.view != nullptr ? place.view->tool() : nullptr) {
             each->setVisible(each == tool);
@@ -154,7 +159,7 @@ void MainWindow::addViewCommands() {
                 }
                 run(viewAt(place));
             };
-            QAction* action = addCommand(Menu::plan, command.name, command.keys, act);
+            QAction* action = addPlanCommand(Menu::plan, command.name, command.keys, act);
             if (own != nullptr) { // a view's commands stand together
                 menu->removeAction(action);
                 own->addAction(action);
