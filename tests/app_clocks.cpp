@@ -89,6 +89,33 @@ private slots:
         QVERIFY(!clocks->editor()->isVisible());
     }
 
+    /// What is found is selected, not what only feeds it; a peripheral under its folded line is found too.
+    void whatIsFoundIsSelected() {
+        window_->showView("clocks");
+        auto* clocks = window_->find<ClocksView>();
+        const auto selectedRow = [&] {
+            const auto rows = clocks->spokenRows();
+            const auto row = std::find_if(rows.begin(), rows.end(), [](const SpokenRow& each) { return each.isSelected; });
+            return row != rows.end() ? row->name : QString();
+        };
+        clocks->select("usb");
+        QTest::keyClick(window_.get(), Qt::Key_F, Qt::ControlModifier);
+        auto* line = window_->findChild<QLineEdit*>("findClock");
+        QVERIFY(line->hasFocus());
+        QTest::keyClicks(line, "bus_a");
+        QCOMPARE(clocks->selected(), QString("bus_a"));
+        QVERIFY(line->hasFocus());
+        line->clear();
+        QTest::keyClicks(line, "uart2");
+        QCOMPARE(selectedRow(), QString("uart2"));
+        const int found = static_cast<int>(clocks->spokenRows().size());
+        line->clear();
+        QVERIFY(static_cast<int>(clocks->spokenRows().size()) > found);
+        for (const SpokenRow& row : clocks->spokenRows()) {
+            QVERIFY(row.name != "uart2"); // folded again
+        }
+    }
+
     void anOfferIsTakenByKey() {
         typeControl("bus_a", "48M");
         QVERIFY(window_->find<ClocksView>()->trouble()->isVisible());

@@ -134,9 +134,9 @@ private slots:
         for (const Moved& each : moved) {
             names += targetText(each.target) + " ";
         }
-        // what became better stands behind what only moved; average and life are told once, by their promises
-        QCOMPARE(names, std::string("promise/budget promise/life promise/modem "));
-        QCOMPARE(moved.back().was + " > " + moved.back().is,
+        // what became well stands before what only moved; average and life are told once, by their promises
+        QCOMPARE(names, std::string("promise/modem promise/budget promise/life "));
+        QCOMPARE(moved.front().was + " > " + moved.front().is,
                  std::string("1 Mbit/s, \u2248+8.507 % > \u2248909.09 kbit/s, \u2248\u22121.357 %"));
         const std::vector<Moved> back = ripple(after, before);
         QCOMPARE(back[0].name, std::string("modem")); // what became worse comes first

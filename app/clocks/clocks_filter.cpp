@@ -22,12 +22,16 @@ bool isBelowFold(const Figures& figures, const std::set<NodeIndex>& folded, Node
 
 } // namespace
 
+bool isFoundAs(const LineFigure& line, const QString& words) {
+    return QString::fromStdString(line.id + " " + line.name).contains(words, Qt::CaseInsensitive);
+}
+
 std::vector<bool> shownNodes(const Figures& figures, const ClocksFilter& filter) {
     const std::size_t count = figures.lines.size();
     std::vector<bool> found(count, filter.find.isEmpty());
     for (NodeIndex node = 0; node < count && !filter.find.isEmpty(); ++node) {
         const LineFigure& line = figures.lines[node];
-        if (QString::fromStdString(line.id + " " + line.name).contains(filter.find, Qt::CaseInsensitive)) {
+        if (isFoundAs(line, filter.find) || filter.feedFound.contains(node)) {
             markChain(figures, node, found);
         }
     }

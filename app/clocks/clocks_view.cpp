@@ -82,7 +82,16 @@ void ClocksView::layOut() {
     const ClockRow kept = hadRows ? layout_.rows()[std::min(selectedRow_, layout_.rows().size() - 1)] : ClockRow();
     const Figures& figures = document_.figures();
     const ClocksLayout before = layout_;
-    layout_ = ClocksLayout(figures, tagsOf(document_.part(), document_.plan(), document_.take()), unfolded_,
+    const ClockTags tags = tagsOf(document_.part(), document_.plan(), document_.take());
+    filter_.feedFound.clear();
+    for (const std::size_t device : foundDevices()) {
+        if (const auto& clock = tags.clocks[device]) {
+            filter_.feedFound.insert(*clock);
+        }
+    }
+    std::set<NodeIndex> unfolded = unfolded_;
+    unfolded.insert(filter_.feedFound.begin(), filter_.feedFound.end()); // what was found is seen
+    layout_ = ClocksLayout(figures, tags, unfolded,
                            shownNodes(figures, filter_), measure());
     if (drag_) {
         layout_.keepAxisOf(before); // or it would run away under the needle
@@ -289,6 +298,43 @@ void ClocksView::foldBranch() {
 void ClocksView::find(const QString& what) {
     filter_.find = what.trimmed();
     layOut();
+    selectFound();
+}
+
+/// The peripherals whose id has what is sought.
+std::vector<std::size_t> ClocksView::foundDevices() const {
+    std::vector<std::size_t> found;
+    const auto& devices = document_.part().peripherals;
+    for (std::size_t i = 0; i < devices.size() && !filter_.find.isEmpty(); ++i) {
+        if (text(devices[i].id).contains(filter_.find, Qt::CaseInsensitive)) {
+            found.push_back(i);
+        }
+    }
+    return found;
+}
+
+/// What is called just as was sought, else the first that has it, and not what only feeds it.
+void ClocksView::selectFound() {
+    if (filter_.find.isEmpty() || layout_.rows().empty()) {
+        return;
+    }
+    const auto idOf = [&](const ClockRow& row) {
+        return text(row.peripheral ? document_.part().peripherals[*row.peripheral].id : document_.figures().lines[row.node].id);
+    };
+    const auto isFound = [&](const ClockRow& row) {
+        return row.peripheral ? idOf(row).contains(filter_.find, Qt::CaseInsensitive)
+                              : isFoundAs(document_.figures().lines[row.node], filter_.find);
+    };
+    const auto& rows = layout_.rows();
+    auto row = std::find_if(rows.begin(), rows.end(),
+                            [&](const ClockRow& each) { return idOf(each).compare(filter_.find, Qt::CaseInsensitive) == 0; });
+    if (row == rows.end() && isFound(rows[selectedRow_])) {
+        return; // it stays
+    }
+    row = row != rows.end() ? row : std::find_if(rows.begin(), rows.end(), isFound);
+    if (row != rows.end()) {
+        selectRow(static_cast<std::size_t>(row - rows.begin()));
+    }
 }
 
 void ClocksView::showWhatFeeds(const QString& promise) {

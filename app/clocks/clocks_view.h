@@ -114,6 +114,8 @@ private:
     ClocksLayout layout_;
     ClocksFilter filter_;
     std::set<NodeIndex> unfolded_;
+    std::vector<std::size_t> foundDevices() const;
+    void selectFound();
     std::size_t selectedRow_ = 0;
     std::optional<std::size_t> hoveredRow_;
     std::optional<Drag> drag_;

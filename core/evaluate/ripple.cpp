@@ -5,6 +5,7 @@
 #include "quantity/quantity_print.h"
 
 #include <algorithm>
+#include <tuple>
 
 namespace wisetick {
 
@@ -77,11 +78,12 @@ std::vector<Moved> ripple(const Figures& before, const Figures& after) {
         addBounds(moved, "average", Unit::ampere, before.rhythm->average, after.rhythm->average);
         addBounds(moved, "life", Unit::second, before.rhythm->life, after.rhythm->life);
     }
-    std::stable_sort(moved.begin(), moved.end(), [](const Moved& a, const Moved& b) {
-        const int worseA = badness(a.after) - badness(a.before);
-        const int worseB = badness(b.after) - badness(b.before);
-        return worseA != worseB ? worseA > worseB : badness(a.after) > badness(b.after);
-    });
+    // what became worse, what is not well, what became well, what only moved
+    const auto rank = [](const Moved& each) {
+        const int worse = badness(each.after) - badness(each.before);
+        return std::tuple(-std::max(worse, 0), -badness(each.after), std::min(worse, 0));
+    };
+    std::stable_sort(moved.begin(), moved.end(), [&](const Moved& a, const Moved& b) { return rank(a) < rank(b); });
     return moved;
 }
 
