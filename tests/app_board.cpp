@@ -134,6 +134,43 @@ private slots:
         QCOMPARE(clocks.selected(), QString("bus_b"));
     }
 
+    /// A board has hundreds of rows: only those that have what is typed are shown, until Escape.
+    void rowsOfTheBoardAreFound() {
+        window_->showView("board");
+        BoardView& board = *window_->find<BoardView>();
+        const std::size_t all = board.rows().size();
+        QTest::keyClick(window_.get(), Qt::Key_F, Qt::ControlModifier);
+        auto* line = window_->findChild<QLineEdit*>("findOnBoard");
+        QVERIFY(line->hasFocus());
+        QTest::keyClicks(line, "uart1");
+        QVERIFY(board.rows().size() > 0 && board.rows().size() < all / 2);
+        for (const BoardRow& row : board.rows()) {
+            QVERIFY((row.group + " " + row.name + " " + row.value + " " + row.result).contains("uart1"));
+        }
+        QCOMPARE(board.selected(), std::size_t{0});
+        line->setText("no such words");
+        QVERIFY(board.rows().empty());
+        QTest::keyClick(&board, Qt::Key_Return);
+        QTest::keyClick(&board, Qt::Key_Down);
+        line->setText("capacity");
+        QTest::keyClick(line, Qt::Key_Return);
+        QVERIFY(board.hasFocus());
+        QTest::keyClick(&board, Qt::Key_Return);
+        board.editor()->clear();
+        type(board.editor(), "1000 mAh");
+        QCOMPARE(document().plan().board.battery->capacity, Rational(3600));
+        line->setFocus();
+        QTest::keyClick(line, Qt::Key_Escape);
+        QVERIFY(line->text().isEmpty() && line->hasFocus());
+        QCOMPARE(board.rows().size(), all);
+        QCOMPARE(board.rows().at(board.selected()).name, QString("capacity"));
+        QTest::keyClick(line, Qt::Key_Escape);
+        QVERIFY(board.hasFocus());
+        window_->showView("sleep");
+        QTest::keyClick(window_.get(), Qt::Key_F, Qt::ControlModifier); // it has nothing to find: the clocks
+        QVERIFY(window_->findChild<QLineEdit*>("findClock")->hasFocus());
+    }
+
     /// What is selected stays so when rows above it come and go.
     void theSelectedRowStays() {
         window_->showView("board");

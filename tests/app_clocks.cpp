@@ -114,6 +114,11 @@ private slots:
         for (const SpokenRow& row : clocks->spokenRows()) {
             QVERIFY(row.name != "uart2"); // folded again
         }
+        QTest::keyClicks(line, "usb");
+        QTest::keyClick(window_.get(), Qt::Key_O, Qt::ControlModifier | Qt::ShiftModifier);
+        window_->goTo(Target::line("can_clk")); // off, and not called so: it is shown all the same
+        QCOMPARE(clocks->selected(), QString("can_clk"));
+        QVERIFY(line->text().isEmpty() && !clocks->hidesOff());
     }
 
     void anOfferIsTakenByKey() {

@@ -38,6 +38,7 @@
 #include <QSplitter>
 #include <QSysInfo>
 #include <QTableWidget>
+#include <QTextBrowser>
 
 #include <cmath>
 #include <thread>
@@ -366,7 +367,9 @@ private slots:
         QCOMPARE(QAccessible::queryAccessibleInterface(files)->child(0)->text(QAccessible::Name),
                  QString("Open a plan to see what is made from it"));
         window_->showView("bench");
+        QVERIFY(!window_->promises()->isVisible() && !window_->ripplePanel()->isVisible() && !window_->workings()->isVisible());
         QVERIFY(window_->openPlan(path()));
+        QVERIFY(window_->promises()->isVisible() && window_->ripplePanel()->isVisible() && window_->workings()->isVisible());
         for (const char* keys : ofPlan) {
             QVERIFY2(isOffered(keys), keys);
         }
@@ -479,8 +482,25 @@ private slots:
         help.contents()->setCurrentRow(0);
         QVERIFY(help.shown().contains("dead time", Qt::CaseInsensitive));
         QVERIFY(help.page() != "window.md");
+        auto* page = help.findChild<QTextBrowser*>();
+        QVERIFY(!page->extraSelections().isEmpty());
+        for (const auto& mark : page->extraSelections()) {
+            const QString marked = mark.cursor.selectedText().toLower();
+            QVERIFY2(marked == "dead" || marked == "time", qPrintable(marked));
+        }
         help.goBack();
         QCOMPARE(help.page(), QString("window.md"));
+        help.search()->clear();
+        QVERIFY(page->extraSelections().isEmpty());
+        QCOMPARE(help.contents()->currentItem()->text(), QString("The window")); // where one is
+        help.show();
+        help.activateWindow();
+        QVERIFY(QTest::qWaitForWindowActive(&help));
+        page->setFocus();
+        QTest::keyClicks(page, "f"); // letters are looked for, wherever one is
+        QTest::keyClicks(help.search(), "eed");
+        QVERIFY(help.search()->hasFocus());
+        QCOMPARE(help.search()->text(), QString("feed"));
     }
 
     /// Ink on paper and marks on what they stand on: 4.5 : 1 or more in all themes (WCAG 2.1, relative luminance).

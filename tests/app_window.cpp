@@ -272,7 +272,7 @@ private slots:
         };
         QWidget* first = window_->promises()->entry();
         QStringList names = walked(first, 6);
-        QCOMPARE(names.mid(2), QStringList({"step Clocks", "Find a clock", window_->find<ClocksView>()->accessibleName(),
+        QCOMPARE(names.mid(2), QStringList({"step Clocks", "find a clock", window_->find<ClocksView>()->accessibleName(),
                                             window_->ripplePanel()->accessibleName()}));
         names = walked(window_->workings(), 40);
         QVERIFY(names.indexOf("Vitals") > 0);

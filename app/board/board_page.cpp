@@ -4,6 +4,7 @@
 #include "board/board_view.h"
 #include "board/pins_picture.h"
 #include "derive/pins.h"
+#include "paint/find_line.h"
 #include "paint/text.h"
 #include "picture/report_picture.h"
 #include "plan/board_edits.h"
@@ -14,11 +15,14 @@ namespace {
 
 class BoardPage : public View {
 public:
-    BoardPage(Document& document, ViewHost& host) : View(document, host), view_(new BoardView(document)) {
+    BoardPage(Document& document, ViewHost& host) : View(document, host), view_(new BoardView(document)), find_(new FindLine(tr("find on the board"), view_)) {
+        find_->setObjectName("findOnBoard");
+        connect(find_, &QLineEdit::textChanged, view_, &BoardView::find);
         connect(view_, &BoardView::targetWanted, this, [this](const Target& target) { host_.explain(target); });
     }
 
     QWidget* widget() override { return view_; }
+    QWidget* tool() override { return find_; }
     void setTheme(const Theme& theme) override { view_->setTheme(theme); }
     QString hint() const override {
         return message_.isEmpty() ? tr("what stands there, and what follows; Enter edits a row, ← and → move a signal")
@@ -66,6 +70,7 @@ public:
 
 private:
     BoardView* view_;
+    FindLine* find_;
     QString message_; ///< what came of routing; empty: nothing to say
 };
 

@@ -73,8 +73,14 @@ void BoardView::layOut() {
     const auto nameOf = [](const BoardRow& row) { return std::pair(row.group, row.name); };
     const auto before = selected_ < rows_.size() ? nameOf(rows_[selected_]) : std::pair<QString, QString>();
     rows_ = document_.isOpen() ? boardRows(document_.part(), document_.plan(), document_.figures()) : std::vector<BoardRow>();
+    std::erase_if(rows_, [&](const BoardRow& row) {
+        return !(row.group + " " + row.name + " " + row.value + " " + row.result).contains(sought_, Qt::CaseInsensitive);
+    });
     const auto same = std::find_if(rows_.begin(), rows_.end(), [&](const BoardRow& row) { return nameOf(row) == before; });
     selected_ = same != rows_.end() ? static_cast<std::size_t>(same - rows_.begin()) : selected_; // wherever an edit put it
+    if (same == rows_.end() && !rows_.empty() && selected_ >= rows_.size()) {
+        selected_ = 0;
+    }
     tops_.clear();
     heights_.clear();
     nameWidth_ = 0;
@@ -107,6 +113,16 @@ QRectF BoardView::rowRect(std::size_t row) const {
 QRectF BoardView::valueRect(std::size_t row) const {
     const QRectF rect = rowRect(row);
     return {kBoardLeft + nameWidth_, rect.top(), valueWidth_, rowHeight()};
+}
+
+void BoardView::find(const QString& words) {
+    endEdit(true); // what was typed is meant, where it can be
+    endEdit(false);
+    sought_ = words.trimmed();
+    layOut();
+    if (!rows_.empty()) {
+        select(selected_);
+    }
 }
 
 void BoardView::select(std::size_t row) {
@@ -337,7 +353,9 @@ void BoardView::paintEvent(QPaintEvent* event) {
         if (hasFocus()) {
             drawFocus(painter, viewport()->rect(), theme_);
         }
-        drawWrapped(painter, viewport()->rect(), Qt::AlignHCenter, tr("Open a plan to see its board"), Face::word, theme_.muted);
+        drawWrapped(painter, viewport()->rect(), Qt::AlignHCenter,
+                    document_.isOpen() ? tr("Nothing on the board has these letters") : tr("Open a plan to see its board"),
+                    Face::word, theme_.muted);
         return;
     }
     for (std::size_t i = 0; i < rows_.size(); ++i) {

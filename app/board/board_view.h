@@ -18,6 +18,8 @@ public:
     const std::vector<BoardRow>& rows() const { return rows_; }
     std::size_t selected() const { return selected_; }
     void select(std::size_t row);
+    /// Only the rows that have the words in what is said of them; all where there are none.
+    void find(const QString& words);
     QLineEdit* editor() const { return editor_; }
     /// Why what was typed can't be; empty where it can.
     QString trouble() const;
@@ -63,6 +65,7 @@ private:
 
     Document& document_;
     std::vector<BoardRow> rows_;
+    QString sought_;
     std::vector<qreal> tops_;    ///< by row, in the whole content
     std::vector<qreal> heights_; ///< by row
     qreal height_ = 0;

@@ -1,12 +1,12 @@
 #include "clocks/clocks_page.h"
 
 #include "clocks/clocks_view.h"
+#include "paint/find_line.h"
 #include "paint/text.h"
 #include "seek/seek_panel.h"
 
 #include <QApplication>
 #include <QClipboard>
-#include <QLineEdit>
 #include <QMimeData>
 #include <QPointer>
 
@@ -16,13 +16,9 @@ namespace {
 
 class ClocksPage : public View {
 public:
-    ClocksPage(Document& document, ViewHost& host) : View(document, host), view_(new ClocksView(document)), find_(new QLineEdit) {
+    ClocksPage(Document& document, ViewHost& host) : View(document, host), view_(new ClocksView(document)), find_(new FindLine(tr("find a clock"), view_)) {
         find_->setObjectName("findClock");
-        find_->setPlaceholderText(tr("find a clock"));
-        find_->setAccessibleName(tr("Find a clock"));
-        find_->setMaximumWidth(180);
         connect(find_, &QLineEdit::textChanged, view_, &ClocksView::find);
-        connect(find_, &QLineEdit::returnPressed, this, [this] { view_->setFocus(); });
         connect(view_, &ClocksView::selectionChanged, this,
                 [this](const QString& id) { host_.explain(Target::line(id.toStdString())); });
         connect(view_, &ClocksView::rateWanted, this, [this](const QString& line, const Rational& hertz) {
@@ -67,7 +63,15 @@ public:
     /// A line, or Seek, with a promise or without.
     bool open(const Target& target) override {
         if (!target.is(Target::Room::seek)) {
-            view_->select(text(target.name));
+            const QString line = text(target.name);
+            view_->select(line);
+            if (view_->selected() != line) { // it is among what is hidden
+                find_->clear();
+                showsFeeding_ = false;
+                view_->showAll();
+                view_->select(line);
+                emit hintChanged();
+            }
             return true;
         }
         openSeek();
@@ -108,10 +112,6 @@ public:
             openSeek();
             seek_->asked()->wishAsItIs(line);
         }
-    }
-    void find() {
-        find_->setFocus();
-        find_->selectAll();
     }
     void toggleLock() { view_->toggleLock(); }
     void foldBranch() { view_->foldBranch(); }
@@ -184,7 +184,7 @@ private:
     }
 
     ClocksView* view_;
-    QLineEdit* find_;
+    FindLine* find_;
     QPointer<SeekPanel> seek_;
     Theme theme_ = lightTheme();
     bool showsFeeding_ = false; ///< only what feeds the selected promise
@@ -217,7 +217,6 @@ ViewKind clocksKind() {
     };
     kind.make = [](Document& document, ViewHost& host) -> View* { return new ClocksPage(document, host); };
     kind.commands = {
-        command(QObject::tr("Find a clock"), "Ctrl+F", &ClocksPage::find, true),
         command(QObject::tr("Lock or free the clock"), "Ctrl+B", &ClocksPage::toggleLock),
         command(QObject::tr("Fold or unfold the branch"), "Ctrl+Shift+B", &ClocksPage::foldBranch),
         command(QObject::tr("Hide or show what is off"), "Ctrl+Shift+O", &ClocksPage::hideOff),

@@ -337,6 +337,11 @@ void ClocksView::selectFound() {
     }
 }
 
+void ClocksView::showAll() {
+    filter_ = ClocksFilter();
+    layOut();
+}
+
 void ClocksView::showWhatFeeds(const QString& promise) {
     filter_.feeding.reset();
     const ClockTags tags = document_.isOpen() ? tagsOf(document_.part(), document_.plan(), document_.take()) : ClockTags();

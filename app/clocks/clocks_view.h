@@ -33,6 +33,8 @@ public:
 
     /// Shows only lines whose name or id holds the text, with what feeds them.
     void find(const QString& text);
+    /// Nothing is folded or hidden any more.
+    void showAll();
     /// Shows only what feeds the promise of that name; all where there is none.
     void showWhatFeeds(const QString& promise);
     void hideOff(bool isHidden);

@@ -26,6 +26,7 @@ namespace wisetick::app {
 namespace {
 
 constexpr int kMostFound = 60;
+constexpr int kMostMarked = 500;
 constexpr int kPictureWide = 600;
 
 } // namespace
@@ -75,6 +76,8 @@ Help::Help(const QString& folder, const QString& page, const Theme& theme, QWidg
     back->setShortcut(QKeySequence::Back);
     connect(back, &QAction::triggered, this, &Help::goBack);
     addAction(back);
+    contents_->installEventFilter(this);
+    browser_->installEventFilter(this);
     list();
     load(page, {});
     browser_->setFocus();
@@ -98,6 +101,35 @@ void Help::list() {
         contents_->addItem(tr("no page has these words"));
         contents_->item(0)->setFlags(Qt::NoItemFlags);
     }
+    showWhere();
+    markWords();
+}
+
+/// In the contents, the page that is read.
+void Help::showWhere() {
+    if (search_->text().trimmed().isEmpty()) {
+        const auto page =
+            std::find_if(listed_.begin(), listed_.end(), [&](const DocPlace& each) { return each.page == page_; });
+        const QSignalBlocker quiet(contents_);
+        contents_->setCurrentRow(page != listed_.end() ? static_cast<int>(page - listed_.begin()) : -1);
+    }
+}
+
+/// In the page, the words that are looked for.
+void Help::markWords() {
+    QList<QTextEdit::ExtraSelection> marks;
+    const QString words = search_->text().trimmed();
+    for (const QString& word : words.split(' ', Qt::SkipEmptyParts)) {
+        for (QTextCursor at = browser_->document()->find(word); !at.isNull() && word.size() > 1 && marks.size() < kMostMarked;
+             at = browser_->document()->find(word, at)) {
+            QTextEdit::ExtraSelection mark;
+            mark.cursor = at;
+            mark.format.setBackground(theme_.selected);
+            mark.format.setFontUnderline(true);
+            marks << mark;
+        }
+    }
+    browser_->setExtraSelections(marks);
 }
 
 void Help::openRow(int row) {
@@ -137,6 +169,8 @@ void Help::load(const QString& page, const QString& heading) {
                           .replace(QGuiApplication::palette().color(QPalette::Link).name(), theme_.thread.name())
                           .replace("<table border=\"1\"", "<table border=\"0\" cellpadding=\"4\"")
                           .replace(pictures, QString("<img width=\"%1\" src=\"\\1\"").arg(kPictureWide)));
+    showWhere();
+    markWords();
     for (QTextBlock block = browser_->document()->begin(); !heading.isEmpty() && block.isValid(); block = block.next()) {
         if (block.blockFormat().headingLevel() > 0 && block.text().simplified() == heading) {
             browser_->verticalScrollBar()->setValue(browser_->verticalScrollBar()->maximum());
@@ -171,6 +205,15 @@ bool Help::eventFilter(QObject* watched, QEvent* event) {
             contents_->setFocus();
             contents_->setCurrentRow(0);
             return true; // Enter would close the dialog
+        }
+    } else if (event->type() == QEvent::KeyPress) {
+        const auto* key = static_cast<QKeyEvent*>(event);
+        const bool isTyped = !key->text().isEmpty() && key->text().front().isLetterOrNumber() &&
+                             !(key->modifiers() & (Qt::ControlModifier | Qt::AltModifier | Qt::MetaModifier));
+        if (isTyped) { // letters are looked for, wherever one is
+            search_->setFocus();
+            search_->setText(key->text());
+            return true;
         }
     }
     return QDialog::eventFilter(watched, event);

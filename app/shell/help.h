@@ -35,6 +35,8 @@ protected:
 private:
     void load(const QString& page, const QString& heading);
     void list();
+    void showWhere();
+    void markWords();
     void openRow(int row);
     void follow(const QUrl& link);
 

@@ -382,7 +382,7 @@ void MainWindow::refresh() {
     redo_->setEnabled(document_.canRedo());
     keep_->setEnabled(!document_.moved().empty());
     save_->setEnabled(document_.isModified());
-    showTool();
+    showBesides();
     for (QAction* each : ofPlan_) {
         each->setEnabled(document_.isOpen());
     }

@@ -196,7 +196,7 @@ private:
     void styleTitles();
     /// What of the view is hidden or added just now, in words.
     void sayView();
-    void showTool();
+    void showBesides();
 
     Document document_;
     PlanLock lock_;

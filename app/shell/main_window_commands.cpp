@@ -1,5 +1,6 @@
 #include "shell/main_window.h"
 
+#include "paint/find_line.h"
 #include "paint/text.h"
 #include "part_editor/part_editor.h"
 #include "part_editor/part_questions_dialog.h"
@@ -84,6 +85,15 @@ void MainWindow::addEditCommands() {
     addPlanCommand(Menu::plan, tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
         promises_->entry()->setFocus();
         promises_->entry()->selectAll();
+    });
+    addPlanCommand(Menu::plan, tr("Find in the view, or a clock"), QKeySequence("Ctrl+F"), [this] {
+        if (qobject_cast<FindLine*>(shown_->view->tool()) == nullptr) {
+            showView(kFirstView);
+        }
+        if (auto* line = qobject_cast<FindLine*>(shown_->view->tool())) {
+            line->setFocus();
+            line->selectAll();
+        }
     });
     addPlanCommand(Menu::plan, tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] { openTakes({}); });
     addPlanCommand(Menu::plan, tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {

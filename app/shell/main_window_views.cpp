@@ -114,17 +114,16 @@ void MainWindow::sayView() {
             place.step->setState(document_.isOpen() ? std::optional(place.kind.state(document_)) : std::nullopt);
         }
     }
-    const bool isBare = !document_.isOpen(); // there is nothing to stand beside it
-    promises_->setVisible(!isBare);
-    right_->setVisible(!isBare);
-    ripple_->setVisible(!isBare && (below_ == nullptr || below_->isHidden()));
     viewTitle_->setText(shown_->kind.title);
     viewHint_->setText(shown_->view->hint());
-    showTool();
+    showBesides();
 }
 
-/// Of the tools that of the view that is shown, while there is a plan to do something with.
-void MainWindow::showTool() {
+/// What stands beside a view, and of the tools that of the one that is shown: while there is a plan to do something with.
+void MainWindow::showBesides() {
+    promises_->setVisible(document_.isOpen());
+    right_->setVisible(document_.isOpen());
+    ripple_->setVisible(document_.isOpen() && (below_ == nullptr || below_->isHidden()));
     QWidget* tool = document_.isOpen() ? shown_->view->tool() : nullptr;
     for (const Place& place : places_) {
         if (QWidget* each = place.view != nullptr ? place.view->tool() : nullptr) {
