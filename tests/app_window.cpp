@@ -116,7 +116,7 @@ private slots:
         clickLink(window_->workings(), "try/0");
         QCOMPARE(stateOf("modem"), State::kept);
         settle();
-        QCOMPARE(document().moved().back().name, std::string("modem"));
+        QCOMPARE(document().moved().front().name, std::string("modem"));
         QTest::keyClick(window_.get(), Qt::Key_Return, Qt::ControlModifier);
         QVERIFY(document().moved().empty());
         QCOMPARE(stateOf("modem"), State::kept);

@@ -3,6 +3,7 @@
 #include "clocks/clocks_view.h"
 #include "shell/main_window.h"
 #include "support.h"
+#include "workings/workings_panel.h"
 
 #include <QApplication>
 #include <QLineEdit>
@@ -115,6 +116,7 @@ private slots:
         QVERIFY(QTest::qWaitForWindowExposed(window_.get()));
         QApplication::setActiveWindow(window_.get()); // a bare display has no window manager to do it
         QVERIFY(window_->openPlan(path()));
+        QTRY_VERIFY(!window_->workings()->toPlainText().isEmpty()); // what stands beside the views is shown and painted
     }
 
     void cleanup() {
