@@ -381,7 +381,8 @@ private slots:
 
     void aRateIsTypedWithItsTolerance_data() {
         QTest::addColumn<QString>("typed");
-        for (const char* typed : {"12 MHz 20 ppm", "12 MHz \u00b120 ppm", "12MHz +-20ppm", "12 MHz +/- 0.002 %", "12 MHz, 20ppm"}) {
+        for (const char* typed :
+             {"12 MHz 20 ppm", "12 MHz \u00b120 ppm", "12MHz +-20ppm", "12 MHz +/- 0.002 %", "12 MHz, 20ppm"}) {
             QTest::newRow(typed) << typed;
         }
     }

@@ -349,7 +349,8 @@ private slots:
             const auto* action = window_->findChild<QAction*>(keys);
             return action != nullptr && action->isEnabled();
         };
-        const char* const ofPlan[] = {"Ctrl+Alt+V", "Ctrl+Alt+G", "Ctrl+K", "Ctrl+J", "Ctrl+T", "Ctrl+L", "Ctrl+Shift+S", "Ctrl+Alt+P"};
+        const char* const ofPlan[] = {"Ctrl+Alt+V", "Ctrl+Alt+G", "Ctrl+K",       "Ctrl+J",
+                                      "Ctrl+T",     "Ctrl+L",     "Ctrl+Shift+S", "Ctrl+Alt+P"};
         for (const char* keys : ofPlan) {
             QVERIFY2(!isOffered(keys), keys);
         }

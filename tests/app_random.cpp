@@ -133,6 +133,9 @@ public:
             if (auto* asks = qobject_cast<QDialog*>(QApplication::activeModalWidget())) {
                 asks->reject();
             }
+            if (auto* menu = QApplication::activePopupWidget()) { // one that is waited for
+                menu->close();
+            }
         });
         leave_.start(50);
     }

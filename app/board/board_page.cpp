@@ -15,7 +15,8 @@ namespace {
 
 class BoardPage : public View {
 public:
-    BoardPage(Document& document, ViewHost& host) : View(document, host), view_(new BoardView(document)), find_(new FindLine(tr("find on the board"), view_)) {
+    BoardPage(Document& document, ViewHost& host)
+        : View(document, host), view_(new BoardView(document)), find_(new FindLine(tr("find on the board"), view_)) {
         find_->setObjectName("findOnBoard");
         connect(find_, &QLineEdit::textChanged, view_, &BoardView::find);
         connect(view_, &BoardView::targetWanted, this, [this](const Target& target) { host_.explain(target); });

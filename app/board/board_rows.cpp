@@ -1,5 +1,6 @@
 #include "board/board_rows.h"
 
+#include "board/rate_reader.h"
 #include "derive/pin_speeds.h"
 #include "derive/trim_code.h"
 #include "paint/text.h"
@@ -180,7 +181,7 @@ private:
             const QString range = source.rangeMin && source.rangeMax
                                       ? text(printRange(*source.rangeMin, *source.rangeMax, Unit::hertz))
                                       : tr("any rate");
-            row.result = fitted == nullptr ? tr("which crystal stands there? It takes %1; without one leave it so").arg(range)
+            row.result = fitted == nullptr   ? tr("which crystal stands there? It takes %1; without one leave it so").arg(range)
                          : fitted->tolerance ? tr("fitted")
                                              : tr("fitted; its tolerance is not told: type it too, such as 16 MHz 20 ppm");
             row.state = fitted == nullptr || !fitted->tolerance ? State::pending : State::kept;
@@ -265,37 +266,17 @@ private:
 
     /// A rate, and behind it the tolerance, as both stand on a crystal: "16 MHz 20 ppm".
     BoardRow& addRate(const Source& source, const Fitted* fitted, const QString& name) {
-        BoardRow& row = addQuantity(name, fitted == nullptr ? std::nullopt : std::optional(fitted->rate), Unit::hertz, false,
-                           [id = source.id, now = fittedOf(plan_, source.id)](const std::optional<Rational>& value) -> PlanEdit {
-                               if (!value) {
-                                   return [=](Plan& plan) { return unfit(plan, id); };
-                               }
-                               Fitted changed = now;
-                               changed.rate = *value;
-                               return [=](Plan& plan) { return fit(plan, changed); };
-                           });
-        row.read = [rateOf = row.read, id = source.id](const QString& typed) -> Read {
-            static const QRegularExpression kBoth("^(.*?)\\s*(?:\\s|,|\u00b1|\\+/?-)\\s*([0-9.]+\\s*(?:ppm|ppb|%))\\s*$");
-            const auto both = kBoth.match(typed);
-            const Read rate = rateOf(both.hasMatch() ? both.captured(1) : typed);
-            if (!rate || !both.hasMatch()) {
-                return rate;
-            }
-            const auto tolerance = readQuantity(both.captured(2).toStdString(), Unit::ratio);
-            if (!tolerance) {
-                return tl::unexpected(text(sayText(tolerance.error())));
-            }
-            return [=](Plan& plan) {
-                const Text why = (*rate)(plan);
-                if (!why.empty()) {
-                    return why;
-                }
-                Fitted changed = fittedOf(plan, id);
-                changed.tolerance = changed.tolerance.value_or(ToleranceBudget{});
-                changed.tolerance->initial = *tolerance;
-                return fit(plan, changed);
-            };
-        };
+        BoardRow& row =
+            addQuantity(name, fitted == nullptr ? std::nullopt : std::optional(fitted->rate), Unit::hertz, false,
+                        [id = source.id, now = fittedOf(plan_, source.id)](const std::optional<Rational>& value) -> PlanEdit {
+                            if (!value) {
+                                return [=](Plan& plan) { return unfit(plan, id); };
+                            }
+                            Fitted changed = now;
+                            changed.rate = *value;
+                            return [=](Plan& plan) { return fit(plan, changed); };
+                        });
+        row.read = rateReader(row.read, source.id);
         return row;
     }
 

@@ -16,7 +16,8 @@ namespace {
 
 class ClocksPage : public View {
 public:
-    ClocksPage(Document& document, ViewHost& host) : View(document, host), view_(new ClocksView(document)), find_(new FindLine(tr("find a clock"), view_)) {
+    ClocksPage(Document& document, ViewHost& host)
+        : View(document, host), view_(new ClocksView(document)), find_(new FindLine(tr("find a clock"), view_)) {
         find_->setObjectName("findClock");
         connect(find_, &QLineEdit::textChanged, view_, &ClocksView::find);
         connect(view_, &ClocksView::selectionChanged, this,

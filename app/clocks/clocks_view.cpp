@@ -91,8 +91,7 @@ void ClocksView::layOut() {
     }
     std::set<NodeIndex> unfolded = unfolded_;
     unfolded.insert(filter_.feedFound.begin(), filter_.feedFound.end()); // what was found is seen
-    layout_ = ClocksLayout(figures, tags, unfolded,
-                           shownNodes(figures, filter_), measure());
+    layout_ = ClocksLayout(figures, tags, unfolded, shownNodes(figures, filter_), measure());
     if (drag_) {
         layout_.keepAxisOf(before); // or it would run away under the needle
     } else if (zoom_) {

@@ -108,8 +108,7 @@ void Help::list() {
 /// In the contents, the page that is read.
 void Help::showWhere() {
     if (search_->text().trimmed().isEmpty()) {
-        const auto page =
-            std::find_if(listed_.begin(), listed_.end(), [&](const DocPlace& each) { return each.page == page_; });
+        const auto page = std::find_if(listed_.begin(), listed_.end(), [&](const DocPlace& each) { return each.page == page_; });
         const QSignalBlocker quiet(contents_);
         contents_->setCurrentRow(page != listed_.end() ? static_cast<int>(page - listed_.begin()) : -1);
     }

@@ -80,7 +80,8 @@ void MainWindow::addFileCommands() {
 void MainWindow::addEditCommands() {
     undo_ = addCommand(Menu::edit, tr("Undo"), QKeySequence("Ctrl+Z"), [this] { document_.undo(); });
     redo_ = addCommand(Menu::edit, tr("Redo"), QKeySequence("Ctrl+Shift+Z"), [this] { document_.redo(); });
-    addPlanCommand(Menu::edit, tr("All that was done: go back to any of it"), QKeySequence("Ctrl+Alt+Z"), [this] { showHistory(); });
+    addPlanCommand(Menu::edit, tr("All that was done: go back to any of it"), QKeySequence("Ctrl+Alt+Z"),
+                   [this] { showHistory(); });
     keep_ = addCommand(Menu::edit, tr("Keep"), QKeySequence("Ctrl+Return"), [this] { document_.keep(); });
     addPlanCommand(Menu::plan, tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
         promises_->entry()->setFocus();
@@ -95,7 +96,8 @@ void MainWindow::addEditCommands() {
             line->selectAll();
         }
     });
-    addPlanCommand(Menu::plan, tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"), [this] { openTakes({}); });
+    addPlanCommand(Menu::plan, tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"),
+                   [this] { openTakes({}); });
     addPlanCommand(Menu::plan, tr("Next take"), QKeySequence("Ctrl+Shift+T"), [this] {
         const auto& takes = document_.plan().takes;
         const auto active =

@@ -1817,12 +1817,12 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Werte</translation>
         </message>
         <message>
-            <source>Find a clock</source>
-            <translation>Einen Takt finden</translation>
-        </message>
-        <message>
             <source>Find in all pages</source>
             <translation>In allen Seiten suchen</translation>
+        </message>
+        <message>
+            <source>Find in the view, or a clock</source>
+            <translation>In der Ansicht finden, oder einen Takt</translation>
         </message>
         <message>
             <source>First: what everything hangs on</source>
@@ -2213,6 +2213,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>Nichts bewegt sich.</translation>
         </message>
         <message>
+            <source>Nothing on the board has these letters</source>
+            <translation>Nichts auf der Platine hat diese Buchstaben</translation>
+        </message>
+        <message>
             <source>Nothing takes its place: what hangs on it stands still.</source>
             <translation>Nichts tritt an seine Stelle: was daran hängt, steht still.</translation>
         </message>
@@ -2275,6 +2279,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>Open a plan to see its takes</source>
             <translation>Öffnen Sie einen Plan, um seine Fassungen zu sehen</translation>
+        </message>
+        <message>
+            <source>Open a plan to see what is made from it</source>
+            <translation>Öffnen Sie einen Plan, um zu sehen, was aus ihm gemacht wird</translation>
         </message>
         <message>
             <source>Open a recent plan</source>
@@ -5272,6 +5280,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>einen Takt finden</translation>
         </message>
         <message>
+            <source>find on the board</source>
+            <translation>auf der Platine finden</translation>
+        </message>
+        <message>
             <source>finest at this rate</source>
             <translation>feinster bei dieser Rate</translation>
         </message>
@@ -5298,6 +5310,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>fitted, moved by its load</source>
             <translation>bestückt, durch die Last verschoben</translation>
+        </message>
+        <message>
+            <source>fitted; its tolerance is not told: type it too, such as 16 MHz 20 ppm</source>
+            <translation>bestückt; seine Toleranz ist nicht gesagt: tippen Sie sie mit, etwa 16 MHz 20 ppm</translation>
         </message>
         <message>
             <source>floor %1</source>
