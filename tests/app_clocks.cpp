@@ -89,6 +89,18 @@ private slots:
         QVERIFY(!clocks->editor()->isVisible());
     }
 
+    /// Controls and files call a line by its id: it stands by a name that does not say it.
+    void rowsSayWhatTheyAreCalled() {
+        const std::vector<SpokenRow> rows = window_->find<ClocksView>()->spokenRows();
+        const auto said = [&](const QString& name) {
+            const auto row = std::find_if(rows.begin(), rows.end(), [&](const SpokenRow& each) { return each.name == name; });
+            return row != rows.end() ? row->value : QString();
+        };
+        QCOMPARE(said("main crystal"), QString::fromUtf8("xtm, \u00b140 ppm, 20 MHz, kept"));
+        QCOMPARE(said("pll output a"), QString::fromUtf8("pll_a, \u00f7 3, 160 MHz, kept"));
+        QVERIFY(said("bus A").startsWith(QString::fromUtf8("\u00f7 4, "))); // bus_a
+    }
+
     /// What is found is selected, not what only feeds it; a peripheral under its folded line is found too.
     void whatIsFoundIsSelected() {
         window_->showView("clocks");

@@ -73,6 +73,13 @@ void BoardView::layOut() {
     const auto nameOf = [](const BoardRow& row) { return std::pair(row.group, row.name); };
     const auto before = selected_ < rows_.size() ? nameOf(rows_[selected_]) : std::pair<QString, QString>();
     rows_ = document_.isOpen() ? boardRows(document_.part(), document_.plan(), document_.figures()) : std::vector<BoardRow>();
+    nameWidth_ = 0; // as wide for some of them as for all
+    valueWidth_ = textWidth(Face::word, "32.768 kHz");
+    for (const BoardRow& row : rows_) {
+        nameWidth_ = std::max(nameWidth_, textWidth(Face::word, row.name) + kColumnGap);
+        valueWidth_ = std::max(valueWidth_, textWidth(Face::word, row.value));
+    }
+    valueWidth_ = std::min(valueWidth_, viewport()->width() * 0.3);
     std::erase_if(rows_, [&](const BoardRow& row) {
         return !(row.group + " " + row.name + " " + row.value + " " + row.result).contains(sought_, Qt::CaseInsensitive);
     });
@@ -83,13 +90,6 @@ void BoardView::layOut() {
     }
     tops_.clear();
     heights_.clear();
-    nameWidth_ = 0;
-    valueWidth_ = textWidth(Face::word, "32.768 kHz");
-    for (const BoardRow& row : rows_) {
-        nameWidth_ = std::max(nameWidth_, textWidth(Face::word, row.name) + kColumnGap);
-        valueWidth_ = std::max(valueWidth_, textWidth(Face::word, row.value));
-    }
-    valueWidth_ = std::min(valueWidth_, viewport()->width() * 0.3);
     qreal top = 0;
     for (std::size_t i = 0; i < rows_.size(); ++i) {
         if (i == 0 || rows_[i].group != rows_[i - 1].group) {

@@ -241,10 +241,16 @@ private:
         const bool isFixed = !hasControl(scene_.part, clock.node);
         drawText(painter_, name.translated(0, rect.height() / 2 - 1), Qt::AlignLeft, control, Face::small,
                  isFixed ? scene_.theme.muted : scene_.theme.kept);
+        qreal end = textWidth(Face::small, control) + 3 * kPictureGrid;
         if (const Text& own = scene_.ownDemand[clock.node]; !own.empty()) { // wanted in this take alone
-            const qreal end = textWidth(Face::small, control) + 3 * kPictureGrid;
-            drawText(painter_, name.translated(0, rect.height() / 2 - 1).adjusted(end, 0, 0, 0), Qt::AlignLeft,
-                     QObject::tr("only %1").arg(text(own)), Face::small, scene_.theme.muted);
+            const QString only = QObject::tr("only %1").arg(text(own));
+            drawText(painter_, name.translated(0, rect.height() / 2 - 1).adjusted(end, 0, 0, 0), Qt::AlignLeft, only, Face::small,
+                     scene_.theme.muted);
+            end += textWidth(Face::small, only) + 3 * kPictureGrid;
+        }
+        const QRectF called = name.translated(0, rect.height() / 2 - 1).adjusted(end, 0, -kPictureGrid, 0);
+        if (const QString id = idBesideName(line); textWidth(Face::small, id) <= called.width()) {
+            drawText(painter_, called, Qt::AlignRight, id, Face::small, scene_.theme.muted);
         }
         const QRectF rate(layout_.axisRight(), name.top(), layout_.measures().rateWidth - 3 * kPictureGrid, name.height());
         const bool isWell = line.state == State::kept;
@@ -280,6 +286,11 @@ QString limitText(const LineFigure& line) {
 
 QString sourceText(const LineFigure& line) {
     return line.control.empty() ? spreadText(line) : text(line.control) + ", " + spreadText(line);
+}
+
+QString idBesideName(const LineFigure& line) {
+    const QString id = text(line.id);
+    return QString(id).replace('_', ' ').compare(text(line.name), Qt::CaseInsensitive) == 0 ? QString() : id;
 }
 
 void paintClocks(QPainter& painter, const ClocksScene& scene, const QSizeF& area, qreal scroll) {

@@ -26,6 +26,8 @@ struct ClocksScene {
 QString limitText(const LineFigure& line);
 /// A source's tolerance, and its choice of rates where it has one.
 QString sourceText(const LineFigure& line);
+/// What it is called where it is typed or emitted, where that is not its name.
+QString idBesideName(const LineFigure& line);
 
 /// Paints axis, rows, threads and needles on any device. `area` is the visible part of the whole, which begins at
 /// `scroll` below its top; the axis stays at the top of the area.

@@ -64,7 +64,8 @@ ClocksLayout::Measures ClocksView::measure() const {
     qreal names = 0;
     qreal rates = textWidth(Face::bold, "\u2248166.67 MHz");
     for (const LineFigure& line : document_.figures().lines) {
-        names = std::max({names, textWidth(Face::bold, text(line.name)), textWidth(Face::small, text(line.control))});
+        names = std::max({names, textWidth(Face::bold, text(line.name)),
+                          textWidth(Face::small, text(line.control)) + 3 * kGrid + textWidth(Face::small, idBesideName(line))});
         rates = std::max(rates, textWidth(Face::small, limitText(line)));
     }
     measures.nameWidth = std::min(names + 13 * kGrid, measures.width * 0.34);
@@ -134,9 +135,11 @@ QString ClocksView::saidOf(NodeIndex node) const {
     const LineFigure& line = document_.figures().lines[node];
     const Text own = node < ownDemand_.size() ? ownDemand_[node] : Text();
     const QString limit = limitText(line);
-    return tr("%1, %2, %3")
-               .arg(text(line.control), line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
-                    line.isOn ? text(stateName(line.state)) : tr("off")) +
+    const QString control = line.isSource ? sourceText(line) : text(line.control);
+    const QString id = idBesideName(line);
+    return (id.isEmpty() ? QString() : id + ", ") + (control.isEmpty() ? QString() : control + ", ") +
+           tr("%1, %2").arg(line.hertz ? text(printQuantity(line.hertz->nominal, Unit::hertz)) : tr("no rate"),
+                            line.isOn ? text(stateName(line.state)) : tr("off")) +
            (limit.isEmpty() ? QString() : ", " + limit) + (own.empty() ? QString() : ", " + tr("only %1").arg(text(own)));
 }
 
