@@ -38,7 +38,9 @@
 #include <QSplitter>
 #include <QSysInfo>
 #include <QTableWidget>
+#include <QTextBlock>
 #include <QTextBrowser>
+#include <QTextLayout>
 
 #include <cmath>
 #include <thread>
@@ -489,6 +491,17 @@ private slots:
             const QString marked = mark.cursor.selectedText().toLower();
             QVERIFY2(marked == "dead" || marked == "time", qPrintable(marked));
         }
+        help.showPage("sleep.md");
+        help.show();
+        bool hasTable = false;
+        for (QTextBlock block = page->document()->begin(); block.isValid(); block = block.next()) {
+            if (block.text().contains("first instruction   restored")) { // columns of an output stay columns
+                hasTable = true;
+                QCOMPARE(block.layout()->lineCount(), 1);
+            }
+        }
+        QVERIFY(hasTable);
+        help.goBack();
         help.goBack();
         QCOMPARE(help.page(), QString("window.md"));
         help.search()->clear();

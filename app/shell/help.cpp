@@ -168,6 +168,16 @@ void Help::load(const QString& page, const QString& heading) {
                           .replace(QGuiApplication::palette().color(QPalette::Link).name(), theme_.thread.name())
                           .replace("<table border=\"1\"", "<table border=\"0\" cellpadding=\"4\"")
                           .replace(pictures, QString("<img width=\"%1\" src=\"\\1\"").arg(kPictureWide)));
+    for (QTextBlock block = browser_->document()->begin(); block.isValid(); block = block.next()) {
+        const auto first = block.begin();
+        const bool isOutput = !first.atEnd() && first.fragment().charFormat().fontFixedPitch() &&
+                              first.fragment().length() == block.length() - 1;
+        if (isOutput) { // its columns stay columns
+            QTextBlockFormat format = block.blockFormat();
+            format.setNonBreakableLines(true);
+            QTextCursor(block).setBlockFormat(format);
+        }
+    }
     showWhere();
     markWords();
     for (QTextBlock block = browser_->document()->begin(); !heading.isEmpty() && block.isValid(); block = block.next()) {
