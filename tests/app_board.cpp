@@ -142,6 +142,7 @@ private slots:
         QTest::keyClick(window_.get(), Qt::Key_F, Qt::ControlModifier);
         auto* line = window_->findChild<QLineEdit*>("findOnBoard");
         QVERIFY(line->hasFocus());
+        QVERIFY(line->width() > line->fontMetrics().horizontalAdvance(line->placeholderText()) + 8); // which is not cut
         QTest::keyClicks(line, "uart1");
         QVERIFY(board.rows().size() > 0 && board.rows().size() < all / 2);
         for (const BoardRow& row : board.rows()) {

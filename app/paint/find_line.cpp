@@ -2,18 +2,26 @@
 
 #include <QKeyEvent>
 
+#include <algorithm>
+
 namespace wisetick::app {
 
 namespace {
 
-constexpr int kWidest = 180;
+constexpr int kLeast = 108; ///< px, for a word to be typed
+constexpr int kBeside = 22; ///< px, of frame and margins
 
 } // namespace
 
 FindLine::FindLine(const QString& placeholder, QWidget* rows) : rows_(rows) {
     setPlaceholderText(placeholder);
     setAccessibleName(placeholder);
-    setMaximumWidth(kWidest);
+    setSizePolicy(QSizePolicy::Maximum, QSizePolicy::Fixed);
+}
+
+QSize FindLine::sizeHint() const {
+    const int words = fontMetrics().horizontalAdvance(placeholderText()) + kBeside;
+    return {std::max(words, kLeast), QLineEdit::sizeHint().height()};
 }
 
 void FindLine::keyPressEvent(QKeyEvent* event) {

@@ -12,6 +12,9 @@ class FindLine : public QLineEdit {
 public:
     FindLine(const QString& placeholder, QWidget* rows);
 
+    /// As wide as what stands in it while nothing is typed.
+    QSize sizeHint() const override;
+
 protected:
     void keyPressEvent(QKeyEvent* event) override;
 
