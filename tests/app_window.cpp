@@ -109,6 +109,26 @@ private slots:
         QCOMPARE(document().plan().promises.size(), std::size_t{11});
     }
 
+    /// Who reads the arithmetic already goes on reading there when ways out have been found above it.
+    void whatIsReadStaysWhereItIs() {
+        window_->goTo(at("promise/modem"));
+        WorkingsPanel& workings = *window_->workings();
+        QVERIFY(!workings.toPlainText().contains("uart1 from bus_b"));
+        const auto placeOf = [&](const QString& words) {
+            return workings.cursorRect(workings.document()->find(words)).top();
+        };
+        workings.verticalScrollBar()->setValue(60);
+        QCOMPARE(workings.verticalScrollBar()->value(), 60);
+        const int before = placeOf("To bring it up");
+        QTRY_VERIFY(workings.toPlainText().contains("uart1 from bus_b"));
+        QCOMPARE(placeOf("To bring it up"), before);
+        document().edit("a note", changing([](Plan& plan) { plan.note = "other"; }));
+        QTRY_VERIFY(!window_->isBusy() && workings.toPlainText().contains("uart1 from bus_b"));
+        QCOMPARE(placeOf("To bring it up"), before);
+        window_->goTo(at("promise/log")); // something else begins at its beginning
+        QCOMPARE(workings.verticalScrollBar()->value(), 0);
+    }
+
     /// A way out is tried from the workings, and kept.
     void tryingAWayOut() {
         window_->goTo(at("promise/modem"));

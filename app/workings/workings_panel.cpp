@@ -483,7 +483,7 @@ void WorkingsPanel::findWaysOut() {
             ways_ = ways;
             areWaysSought_ = true;
             if (!ways_.empty() || target_.is(Target::Room::promise)) {
-                render();
+                renderAbove();
             }
         };
     });
@@ -494,8 +494,18 @@ void WorkingsPanel::startOver() {
     ways_.clear();
     areWaysSought_ = false;
     noted_.reset();
-    render();
+    renderAbove();
     still_->start();
+}
+
+/// What comes or goes stands above the arithmetic: where that is read already, it stays where it is.
+void WorkingsPanel::renderAbove() {
+    const int whole = verticalScrollBar()->maximum();
+    const int place = verticalScrollBar()->value();
+    render();
+    if (place > 0) {
+        verticalScrollBar()->setValue(std::max(place + verticalScrollBar()->maximum() - whole, 1));
+    }
 }
 
 QString WorkingsPanel::styleSheet() const {

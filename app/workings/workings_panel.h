@@ -38,6 +38,7 @@ protected:
 
 private:
     void render();
+    void renderAbove();
     QString styleSheet() const;
     QString targetHtml();
     void follow(const QUrl& link);
