@@ -38,9 +38,6 @@
 #include <QSplitter>
 #include <QSysInfo>
 #include <QTableWidget>
-#include <QTextBlock>
-#include <QTextBrowser>
-#include <QTextLayout>
 
 #include <cmath>
 #include <thread>
@@ -470,51 +467,6 @@ private slots:
         QVERIFY(ripple->mostRows() >= 4);
         document().keep();
         QTRY_COMPARE(ripple->height(), line);
-    }
-
-    /// Contents, all pages searched, links followed, and back.
-    void theDocumentsAreSearched() {
-        Help help(QString::fromStdString(sourceDir()) + "/docs", "window.md", lightTheme(), nullptr);
-        QVERIFY(help.contents()->count() > 15);
-        help.search()->setText("least common multiple");
-        const int found = help.contents()->count();
-        QVERIFY(found >= 1 && found < 60);
-        help.search()->setText("no such words anywhere");
-        QCOMPARE(help.contents()->item(0)->text(), QString("no page has these words"));
-        help.search()->setText("dead time");
-        help.contents()->setCurrentRow(0);
-        QVERIFY(help.shown().contains("dead time", Qt::CaseInsensitive));
-        QVERIFY(help.page() != "window.md");
-        auto* page = help.findChild<QTextBrowser*>();
-        QVERIFY(!page->extraSelections().isEmpty());
-        for (const auto& mark : page->extraSelections()) {
-            const QString marked = mark.cursor.selectedText().toLower();
-            QVERIFY2(marked == "dead" || marked == "time", qPrintable(marked));
-        }
-        help.showPage("sleep.md");
-        help.show();
-        bool hasTable = false;
-        for (QTextBlock block = page->document()->begin(); block.isValid(); block = block.next()) {
-            if (block.text().contains("first instruction   restored")) { // columns of an output stay columns
-                hasTable = true;
-                QCOMPARE(block.layout()->lineCount(), 1);
-            }
-        }
-        QVERIFY(hasTable);
-        help.goBack();
-        help.goBack();
-        QCOMPARE(help.page(), QString("window.md"));
-        help.search()->clear();
-        QVERIFY(page->extraSelections().isEmpty());
-        QCOMPARE(help.contents()->currentItem()->text(), QString("The window")); // where one is
-        help.show();
-        help.activateWindow();
-        QVERIFY(QTest::qWaitForWindowActive(&help));
-        page->setFocus();
-        QTest::keyClicks(page, "f"); // letters are looked for, wherever one is
-        QTest::keyClicks(help.search(), "eed");
-        QVERIFY(help.search()->hasFocus());
-        QCOMPARE(help.search()->text(), QString("feed"));
     }
 
     /// Ink on paper and marks on what they stand on: 4.5 : 1 or more in all themes (WCAG 2.1, relative luminance).

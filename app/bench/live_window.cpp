@@ -64,6 +64,9 @@ LiveWindow::LiveWindow(Document& document, BenchWork& work, const Theme& theme, 
     setWindowTitle(tr("Bench, live"));
     setAttribute(Qt::WA_WindowPropagation);
     resize(980, 620);
+    for (QLabel* label : {said_, sweep_}) {
+        label->setTextFormat(Qt::PlainText); // what an instrument says of itself is no markup
+    }
     auto* layout = new QHBoxLayout(this);
     layout->setSpacing(24);
     layout->addWidget(makeInstrument(), 3);

@@ -4,6 +4,7 @@
 
 #include "clocks/control_text.h"
 #include "paint/target_drag.h"
+#include "paint/tip.h"
 
 #include <QApplication>
 #include <QHelpEvent>
@@ -203,8 +204,8 @@ bool ClocksView::viewportEvent(QEvent* event) {
         const auto* help = static_cast<QHelpEvent*>(event);
         const auto row = layout_.rowAt(help->pos().y() + verticalScrollBar()->value());
         if (row) {
-            QToolTip::showText(help->globalPos(), sentenceOf(document_.part(), document_.figures(), layout_.rows()[*row].node),
-                               this);
+            QToolTip::showText(help->globalPos(),
+                               tipText(sentenceOf(document_.part(), document_.figures(), layout_.rows()[*row].node)), this);
         } else {
             QToolTip::hideText();
         }

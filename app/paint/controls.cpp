@@ -1,6 +1,7 @@
 #include "paint/controls.h"
 
 #include "paint/text.h"
+#include "paint/tip.h"
 
 #include <QMouseEvent>
 #include <QRegularExpression>
@@ -55,7 +56,7 @@ QSize ElidedLabel::minimumSizeHint() const {
 
 bool ElidedLabel::event(QEvent* event) {
     if (event->type() == QEvent::ToolTip) {
-        setToolTip(fontMetrics().horizontalAdvance(text()) > width() ? text() : QString());
+        setToolTip(fontMetrics().horizontalAdvance(text()) > width() ? tipText(text()) : QString());
     }
     return QLabel::event(event);
 }

@@ -70,6 +70,7 @@ protected:
 FieldsPage::FieldsPage(QWidget* parent) : QWidget(parent) {
     setAutoFillBackground(true);
     title_ = new QLabel;
+    title_->setTextFormat(Qt::PlainText);
     title_->setContentsMargins(12, 8, 12, 2);
     title_->setWordWrap(true);
     search_ = new QLineEdit;

@@ -95,6 +95,7 @@ PartQuestions::PartQuestions(QWidget* parent) : QDialog(parent) {
     form->addRow(tr("Which modes beside run?"), modes_);
     form->addRow(tr("A description of its registers?"), registers_);
     trouble_ = new QLabel;
+    trouble_->setTextFormat(Qt::PlainText);
     trouble_->setWordWrap(true);
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     buttons->button(QDialogButtonBox::Ok)->setText(tr("Begin the part"));

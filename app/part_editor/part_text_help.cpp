@@ -1,6 +1,7 @@
 // What helps while a part's text is typed.
 
 #include "language/said.h"
+#include "paint/tip.h"
 #include "part_editor/part_text.h"
 #include "workshop/mends.h"
 #include "workshop/part_edits.h"
@@ -30,7 +31,7 @@ void PartText::connectHelp() {
         lineIndexFromPosition(position, &line, &column);
         const QString meaning = position < 0 ? QString() : meaningAt(line, column);
         if (!meaning.isEmpty()) {
-            QToolTip::showText(viewport()->mapToGlobal(QPoint(x, y)), "<p>" + meaning.toHtmlEscaped() + "</p>", this);
+            QToolTip::showText(viewport()->mapToGlobal(QPoint(x, y)), tipText(meaning), this);
         }
     });
     connect(this, &QsciScintillaBase::SCN_CHARADDED, this, [this](int sign) {

@@ -2,6 +2,7 @@
 
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "paint/tip.h"
 #include "part_editor/panel_palette.h"
 
 #include <QComboBox>
@@ -184,7 +185,7 @@ void PastePanel::work() {
         }
         auto* item = new QTableWidgetItem(said.join("\n"));
         item->setForeground(isClear ? theme_.kept : theme_.strained);
-        item->setToolTip(item->text());
+        item->setToolTip(tipText(item->text()));
         table_->setItem(static_cast<int>(which) + 1, last, item);
     }
     for (int column = 0; column < last; ++column) { // what it would change has the rest, in as many lines as that takes

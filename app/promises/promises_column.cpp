@@ -7,6 +7,7 @@
 #include "paint/line_offers.h"
 #include "paint/target_drag.h"
 #include "paint/text.h"
+#include "paint/tip.h"
 #include "plan/promise_edits.h"
 #include "plan/promise_line.h"
 #include "quantity/quantity_print.h"
@@ -14,10 +15,12 @@
 #include <QApplication>
 #include <QClipboard>
 #include <QHBoxLayout>
+#include <QHelpEvent>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QScrollBar>
+#include <QToolTip>
 #include <QVBoxLayout>
 
 #include <algorithm>
@@ -159,6 +162,26 @@ void PromiseCards::selectAt(const QPointF& at) {
 void PromiseCards::mousePressEvent(QMouseEvent* event) {
     pressedAt_ = event->position().toPoint();
     selectAt(event->position());
+}
+
+/// A card says its whole line, and why it is not kept.
+bool PromiseCards::viewportEvent(QEvent* event) {
+    if (event->type() != QEvent::ToolTip) {
+        return PaintedView::viewportEvent(event);
+    }
+    const auto* help = static_cast<QHelpEvent*>(event);
+    const std::size_t count = document_.isOpen() ? document_.figures().promises.size() : 0;
+    for (std::size_t i = 0; i < count; ++i) {
+        if (cardRect(i).contains(help->pos())) {
+            const PromiseFigure& promise = document_.figures().promises[i];
+            const QString why = text(promise.why);
+            QToolTip::showText(help->globalPos(), tipText(text(promise.text) + (why.isEmpty() ? QString() : "\n" + why)), this,
+                               cardRect(i));
+            return true;
+        }
+    }
+    QToolTip::hideText();
+    return true;
 }
 
 /// A card is dragged to where a promise is asked for.

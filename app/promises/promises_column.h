@@ -36,6 +36,7 @@ protected:
     void mouseDoubleClickEvent(QMouseEvent* event) override;
     QList<RowCommand> rowCommands() override;
     void selectAt(const QPointF& at) override;
+    bool viewportEvent(QEvent* event) override;
 
 private:
     int cardHeight() const;

@@ -32,6 +32,7 @@ RhythmView::RhythmView(Document& document, QWidget* parent) : PaintedView(tr("Rh
     line_->setAccessibleName(tr("Line of the job"));
     line_->hide();
     lineFault_ = new QLabel(viewport());
+    lineFault_->setTextFormat(Qt::PlainText);
     lineFault_->setAutoFillBackground(true);
     lineFault_->setMargin(4);
     lineFault_->hide();

@@ -3,6 +3,7 @@
 #include "paint/controls.h"
 #include "paint/target_drag.h"
 #include "paint/text.h"
+#include "paint/tip.h"
 
 #include <QDragEnterEvent>
 #include <QHelpEvent>
@@ -253,7 +254,7 @@ bool SeekChips::viewportEvent(QEvent* event) {
         const auto* help = static_cast<QHelpEvent*>(event);
         const auto place = placeAt(help->pos());
         const QString tip = place ? QStringList{chipAt(*place).text, chipAt(*place).tip}.join(": ") : QString();
-        tip.isEmpty() ? QToolTip::hideText() : QToolTip::showText(help->globalPos(), tip, this);
+        tip.isEmpty() ? QToolTip::hideText() : QToolTip::showText(help->globalPos(), tipText(tip), this);
         return true;
     }
     return PaintedView::viewportEvent(event);

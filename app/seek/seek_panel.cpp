@@ -40,6 +40,7 @@ void SeekPanel::layOut() {
     hint_ = new QLabel(tr("takes that keep all of this at once; a click on a tag: must, if possible, set aside"));
     hint_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Preferred);
     progress_ = new QLabel;
+    progress_->setTextFormat(Qt::PlainText);
     cancel_ = new PillButton(tr("Cancel"));
     auto* head = new QHBoxLayout;
     head->setContentsMargins(12, 6, 12, 6);
@@ -67,6 +68,7 @@ void SeekPanel::layOut() {
     body->setStretchFactor(2, 2);
     body->setSizes({280, 400, 310});
     foot_ = new QLabel;
+    foot_->setTextFormat(Qt::PlainText);
     foot_->setWordWrap(true);
     take_ = new PillButton(tr("Take it"));
     new_ = new PillButton(tr("As a new take"));

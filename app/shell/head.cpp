@@ -1,6 +1,7 @@
 #include "shell/head.h"
 
 #include "paint/text.h"
+#include "paint/tip.h"
 #include "quantity/quantity_print.h"
 
 #include <QHelpEvent>
@@ -205,7 +206,7 @@ bool Head::event(QEvent* event) {
         }
         const auto* help = static_cast<QHelpEvent*>(event);
         const bool isOnNames = help->pos().x() < 16 + nameWidth();
-        QToolTip::showText(help->globalPos(), isOnNames ? lines.join('\n') : QString(), this);
+        QToolTip::showText(help->globalPos(), tipText(isOnNames ? lines.join('\n') : QString()), this);
         return true;
     }
     return QWidget::event(event);

@@ -103,6 +103,7 @@ QWidget* SettingsWindow::makeKeys() {
     keys_->setSelectionBehavior(QAbstractItemView::SelectRows);
     keys_->installEventFilter(this);
     trouble_ = new QLabel(tr("Type the keys as text, such as Ctrl+Alt+J; Delete takes back what was changed."));
+    trouble_->setTextFormat(Qt::PlainText);
     trouble_->setWordWrap(true);
     layout->addWidget(keys_, 1);
     layout->addWidget(trouble_);

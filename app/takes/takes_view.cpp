@@ -31,6 +31,7 @@ TakesView::TakesView(Document& document, QWidget* parent)
     name_->setAccessibleName(tr("Name of the take"));
     name_->hide();
     name_->installEventFilter(this);
+    trouble_->setTextFormat(Qt::PlainText);
     trouble_->setWordWrap(true);
     trouble_->setAutoFillBackground(true);
     trouble_->setMargin(6);

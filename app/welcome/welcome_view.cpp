@@ -2,6 +2,7 @@
 
 #include "paint/controls.h"
 #include "paint/text.h"
+#include "paint/tip.h"
 
 #include <QEvent>
 #include <QFileInfo>
@@ -80,7 +81,7 @@ void WelcomeView::setRecent(const QStringList& paths) {
     for (const QString& path : paths.mid(0, kMostRecent)) {
         auto* link = new QLabel;
         link->setTextInteractionFlags(Qt::LinksAccessibleByMouse | Qt::LinksAccessibleByKeyboard);
-        link->setToolTip(path);
+        link->setToolTip(tipText(path));
         link->setAccessibleName(path); // several may have one name
         link->setProperty("path", path);
         connect(link, &QLabel::linkActivated, this, [this, path] { emit openWanted(path); });
