@@ -364,6 +364,7 @@ private slots:
         }
         QVERIFY(!window_->promises()->entry()->isEnabled());
         auto* files = window_->find<HandoverView>()->list();
+        QVERIFY(!window_->find<HandoverView>()->findChild<QLineEdit*>()->isVisible());
         QCOMPARE(QAccessible::queryAccessibleInterface(files)->child(0)->text(QAccessible::Name),
                  QString("Open a plan to see what is made from it"));
         window_->showView("bench");

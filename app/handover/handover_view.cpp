@@ -443,6 +443,7 @@ HandoverView::HandoverView(Document& document, QWidget* parent)
     setFocusProxy(list_);
     const auto hint = [this] {
         entry_->setPlaceholderText(tr("../firmware/clocks.h as header, take %1").arg(text(document_.plan().active)));
+        entry_->setVisible(document_.isOpen());
     };
     hint();
     connect(&document_, &Document::changed, this, hint);
