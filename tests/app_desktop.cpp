@@ -362,6 +362,22 @@ private slots:
                 QVERIFY2(!links->isVisible(), view);
             }
         }
+        for (const char* view : {"board", "clocks", "promises", "sleep", "rhythm", "bench", "handover", "takes"}) {
+            window_->showView(view); // and no key or click does anything there
+            QWidget* focus = window_->focusWidget();
+            for (const int key : {Qt::Key_Return, Qt::Key_F2, Qt::Key_Insert, Qt::Key_Delete, Qt::Key_Down, Qt::Key_End,
+                                  Qt::Key_Up, Qt::Key_Home, Qt::Key_Left, Qt::Key_Right, Qt::Key_Space, Qt::Key_Plus, Qt::Key_N,
+                                  Qt::Key_D, Qt::Key_0, Qt::Key_PageDown, Qt::Key_Menu, Qt::Key_Escape}) {
+                QTest::keyClick(focus, static_cast<Qt::Key>(key));
+            }
+            if (auto* area = qobject_cast<QAbstractScrollArea*>(focus)) {
+                for (const QPoint& at : {QPoint(40, 40), area->viewport()->rect().center()}) {
+                    QTest::mouseClick(area->viewport(), Qt::LeftButton, {}, at);
+                    QTest::mouseDClick(area->viewport(), Qt::LeftButton, {}, at);
+                }
+            }
+            QVERIFY2(!document().isOpen() && !document().canUndo(), view);
+        }
         QVERIFY(!window_->promises()->entry()->isEnabled());
         auto* files = window_->find<HandoverView>()->list();
         QVERIFY(!window_->find<HandoverView>()->findChild<QLineEdit*>()->isVisible());
