@@ -581,13 +581,11 @@ Json LspServer::documentSymbol(const Json& parameters) {
         if (entry.table.empty()) {
             continue;
         }
-        const Json range{{"start", {{"line", entry.from}, {"character", 0}}},
-                         {"end", {{"line", std::max(entry.to, entry.from + 1)}, {"character", 0}}}};
         constexpr int kStruct = 23;
         symbols.push_back({{"name", entry.id.empty() ? entry.table : entry.id},
                            {"detail", entry.table},
                            {"kind", kStruct},
-                           {"range", range},
+                           {"range", document.text().lines(entry.from, std::max(entry.to, entry.from + 1))},
                            {"selectionRange",
                             document.text().range(entry.from, 0, static_cast<int>(document.text().lineAt(entry.from).size()))}});
     }

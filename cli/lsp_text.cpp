@@ -60,6 +60,11 @@ nlohmann::json LspText::range(int line, int from, int to) const {
     return {{"start", position(line, from)}, {"end", position(line, to)}};
 }
 
+nlohmann::json LspText::lines(int from, int to) const {
+    const nlohmann::json end = wholeRange()["end"]; // the last line may have no end of its own
+    return {{"start", position(from, 0)}, {"end", to > end["line"].get<int>() ? end : position(to, 0)}};
+}
+
 nlohmann::json LspText::wholeRange() const {
     const int last = static_cast<int>(std::count(text_.begin(), text_.end(), '\n'));
     return {{"start", {{"line", 0}, {"character", 0}}}, {"end", position(last, static_cast<int>(lineAt(last).size()))}};

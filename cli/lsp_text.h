@@ -25,6 +25,8 @@ public:
     int byteAt(int line, int character) const;
     nlohmann::json position(int line, int byte) const;
     nlohmann::json range(int line, int from, int to) const;
+    /// Whole lines, `to` not with them; to the end of the text where it has no more of them.
+    nlohmann::json lines(int from, int to) const;
     /// From the beginning to the end.
     nlohmann::json wholeRange() const;
 

@@ -307,6 +307,26 @@ private slots:
                     .contains("unknown"));
     }
 
+    /// Also where the last line has no end of its own, and where it is the head of a table.
+    void symbolsLieInTheText() {
+        std::string whole = orchardText();
+        whole.erase(whole.find_last_not_of('\n') + 1);
+        for (const std::string& text : {whole, whole + "\n", whole + "\n[[promise]]", whole + "\n[[promise]]\n\n"}) {
+            open("orchard.plan.toml", text);
+            const QStringList lines = QString::fromStdString(text).split('\n');
+            const QJsonArray symbols = result("textDocument/documentSymbol", all("orchard.plan.toml")).toArray();
+            QVERIFY(symbols.size() > 10);
+            for (const QJsonValue& symbol : symbols) {
+                for (const char* which : {"range", "selectionRange"}) {
+                    checkRange(symbol[which]);
+                    const QJsonValue end = symbol[which]["end"];
+                    QVERIFY(end["line"].toInt() < lines.size());
+                    QVERIFY(end["character"].toInt() <= lines[end["line"].toInt()].size());
+                }
+            }
+        }
+    }
+
     void whatCanStandThereIsOffered() {
         const std::string plan = orchardText() + "\n[[promise]]\nsay = \"uart2 \"\n";
         open("orchard.plan.toml", plan);
