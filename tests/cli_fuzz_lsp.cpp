@@ -3,6 +3,8 @@
 
 #include <QtTest>
 
+#include <filesystem>
+
 using namespace wisetick;
 
 /// Editors that do anything, in the short form of the fuzzer. WISETICK_ROUNDS says how many, WISETICK_SEED=random which.
@@ -11,6 +13,9 @@ class CliFuzzLsp : public QObject {
 
 private slots:
     void sessions() {
+        for (const auto& entry : std::filesystem::directory_iterator(test::sourceDir() + "/tests/fuzz/corpus/lsp")) {
+            QVERIFY(fuzz::feedLsp(test::fileText(entry.path().string())));
+        }
         int rounds = 12;
         if (test::kIsSanitized) {
             rounds = 2;
