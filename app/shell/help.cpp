@@ -170,8 +170,8 @@ void Help::load(const QString& page, const QString& heading) {
                           .replace(pictures, QString("<img width=\"%1\" src=\"\\1\"").arg(kPictureWide)));
     for (QTextBlock block = browser_->document()->begin(); block.isValid(); block = block.next()) {
         const auto first = block.begin();
-        const bool isOutput = !first.atEnd() && first.fragment().charFormat().fontFixedPitch() &&
-                              first.fragment().length() == block.length() - 1;
+        const bool isOutput =
+            !first.atEnd() && first.fragment().charFormat().fontFixedPitch() && first.fragment().length() == block.length() - 1;
         if (isOutput) { // its columns stay columns
             QTextBlockFormat format = block.blockFormat();
             format.setNonBreakableLines(true);
