@@ -114,9 +114,7 @@ private slots:
         window_->goTo(at("promise/modem"));
         WorkingsPanel& workings = *window_->workings();
         QVERIFY(!workings.toPlainText().contains("uart1 from bus_b"));
-        const auto placeOf = [&](const QString& words) {
-            return workings.cursorRect(workings.document()->find(words)).top();
-        };
+        const auto placeOf = [&](const QString& words) { return workings.cursorRect(workings.document()->find(words)).top(); };
         workings.verticalScrollBar()->setValue(60);
         QCOMPARE(workings.verticalScrollBar()->value(), 60);
         const int before = placeOf("To bring it up");

@@ -19,7 +19,8 @@ struct Moved {
 
 /// What differs between two figures of one plan: rates and states of lines that are on, promises, average and life.
 /// What became worse first, then what is not well, the worst first, then what became well, then what only moved; each in the
-/// order of the figures. A figure that is still to be played does not count, and average and life not where a promise on them says the same.
+/// order of the figures. A figure that is still to be played does not count, and average and life not where a promise on them
+/// says the same.
 std::vector<Moved> ripple(const Figures& before, const Figures& after);
 
 } // namespace wisetick
