@@ -113,6 +113,9 @@ private slots:
         for (const QAction* menu : window_->menuBar()->actions()) {
             titles << menu->text();
             for (QAction* each : menu->menu()->actions()) { // or in that of its view, there
+                if (each->isSeparator()) {
+                    continue;
+                }
                 inMenus << (each->menu() == nullptr ? QList<QAction*>{each} : each->menu()->actions());
             }
         }

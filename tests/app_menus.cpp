@@ -284,6 +284,21 @@ private slots:
         }
     }
 
+    /// What belongs together is told apart by a line: no group is longer than eight, none is empty.
+    void menusAreInGroups() {
+        for (const QAction* menu : window_->menuBar()->actions()) {
+            int group = 0;
+            for (const QAction* action : menu->menu()->actions()) {
+                QVERIFY2(!action->isSeparator() || group > 0, qPrintable(menu->text()));
+                group = action->isSeparator() ? 0 : group + 1;
+                QVERIFY2(group <= 8, qPrintable(menu->text() + ": " + action->text()));
+            }
+            QVERIFY2(group > 0, qPrintable(menu->text()));
+        }
+        const auto edit = window_->menuBar()->actions().at(1)->menu()->actions();
+        QCOMPARE(edit.back()->shortcut(), QKeySequence("Ctrl+F")); // where one looks for it
+    }
+
     /// A view's commands stand together in the menu, and say whose they are where they stand alone.
     void commandsStandWithTheirView() {
         QMenu* plan = window_->menuBar()->actions().at(3)->menu();

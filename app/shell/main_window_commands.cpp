@@ -53,15 +53,19 @@ void MainWindow::addCommands() {
 }
 
 void MainWindow::addFileCommands() {
+    QMenu* menu = menus_[static_cast<std::size_t>(Menu::file)];
     addCommand(Menu::file, tr("New plan: the parts shelf"), QKeySequence("Ctrl+N"), [this] { showView("shelf"); });
     addCommand(Menu::file, tr("Open a plan"), QKeySequence::Open, [this] { chooseAndOpen(); });
     addCommand(Menu::file, tr("Open a recent plan"), QKeySequence("Ctrl+R"), [this] { chooseRecent(); });
     addCommand(Menu::file, tr("Another window"), QKeySequence("Ctrl+Alt+Shift+N"), [this] { another(); });
+    menu->addSeparator();
     save_ = addCommand(Menu::file, tr("Save"), QKeySequence::Save, [this] { save(); });
     addPlanCommand(Menu::file, tr("Save as"), QKeySequence("Ctrl+Shift+S"), [this] { saveAs(); });
+    menu->addSeparator();
     addPlanCommand(Menu::file, tr("Write a report for people: HTML, PDF or Markdown"), QKeySequence("Ctrl+Alt+R"),
                    [this] { askForReport(); });
     addPlanCommand(Menu::file, tr("Print the report"), QKeySequence("Ctrl+Alt+P"), [this] { askForPrinter(); });
+    menu->addSeparator();
     addCommand(Menu::file, tr("New part"), QKeySequence("Ctrl+Shift+N"), [this] { editPart({}); });
     addCommand(Menu::file, tr("New part by a few questions"), QKeySequence("Ctrl+Alt+Q"), [this] { askPart(); });
     addCommand(Menu::file, tr("Edit the part"), QKeySequence("Ctrl+E"), [this] {
@@ -72,7 +76,9 @@ void MainWindow::addFileCommands() {
             editPart(path);
         }
     });
+    menu->addSeparator();
     addCommand(Menu::file, tr("Settings"), QKeySequence("Ctrl+,"), [this] { showSettings(); });
+    menu->addSeparator();
     addCommand(Menu::file, tr("Close the window"), QKeySequence("Ctrl+W"), [this] { close(); });
     addCommand(Menu::file, tr("Quit"), QKeySequence("Ctrl+Q"), [this] { quit(); });
 }
@@ -83,11 +89,8 @@ void MainWindow::addEditCommands() {
     addPlanCommand(Menu::edit, tr("All that was done: go back to any of it"), QKeySequence("Ctrl+Alt+Z"),
                    [this] { showHistory(); });
     keep_ = addCommand(Menu::edit, tr("Keep"), QKeySequence("Ctrl+Return"), [this] { document_.keep(); });
-    addPlanCommand(Menu::plan, tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
-        promises_->entry()->setFocus();
-        promises_->entry()->selectAll();
-    });
-    addPlanCommand(Menu::plan, tr("Find in the view, or a clock"), QKeySequence("Ctrl+F"), [this] {
+    menus_[static_cast<std::size_t>(Menu::edit)]->addSeparator();
+    addPlanCommand(Menu::edit, tr("Find in the view, or a clock"), QKeySequence("Ctrl+F"), [this] {
         if (qobject_cast<FindLine*>(shown_->view->tool()) == nullptr) {
             showView(kFirstView);
         }
@@ -95,6 +98,10 @@ void MainWindow::addEditCommands() {
             line->setFocus();
             line->selectAll();
         }
+    });
+    addPlanCommand(Menu::plan, tr("Type a promise"), QKeySequence("Ctrl+L"), [this] {
+        promises_->entry()->setFocus();
+        promises_->entry()->selectAll();
     });
     addPlanCommand(Menu::plan, tr("Takes: compare, add, copy, rename, delete"), QKeySequence("Ctrl+T"),
                    [this] { openTakes({}); });
@@ -105,12 +112,15 @@ void MainWindow::addEditCommands() {
         const std::string next = active + 1 == takes.end() ? takes.front().name : (active + 1)->name;
         document_.edit(tr("take %1 active").arg(text(next)), [next](Plan& plan) { return activateTake(plan, next); });
     });
+    menus_[static_cast<std::size_t>(Menu::plan)]->addSeparator(); // those of the views
 }
 
 void MainWindow::addWindowCommands() {
+    QMenu* menu = menus_[static_cast<std::size_t>(Menu::view)];
     addCommand(Menu::view, tr("Go to the promises"), QKeySequence("Ctrl+Shift+L"), [this] { promises_->cards()->setFocus(); });
     addCommand(Menu::view, tr("Go to the workings"), QKeySequence("Ctrl+Shift+W"), [this] { workings_->setFocus(); });
     addCommand(Menu::view, tr("Go to the vitals"), QKeySequence("Ctrl+Shift+H"), [this] { head_->setFocus(); });
+    menu->addSeparator();
     addCommand(Menu::view, tr("Light or dark"), QKeySequence("Ctrl+Shift+D"), [this] {
         Settings other = settings_; // the user's choice holds from here on
         other.look = theme_.isDark ? Settings::Look::light : Settings::Look::dark;
@@ -131,12 +141,14 @@ void MainWindow::addWindowCommands() {
         other.fontPoints = std::max(QApplication::font().pointSizeF() - 1, 6.0);
         applySettings(other);
     });
+    menu->addSeparator();
     addCommand(Menu::view, tr("Show or hide the menu bar"), QKeySequence("Ctrl+Shift+M"), [this] {
         Settings other = settings_;
         other.hasMenuBar = !other.hasMenuBar;
         applySettings(other);
     });
     addCommand(Menu::view, tr("Go to the menus"), QKeySequence("F10"), [this] { openMenus(); });
+    menu->addSeparator();
     addCommand(Menu::help, tr("Help on what has the focus"), QKeySequence("F1"), [this] { showHelp(helpPage()); });
     addCommand(Menu::help, tr("All commands"), QKeySequence("Ctrl+Shift+P"), [this] { showPalette(); });
     addCommand(Menu::help, tr("A tour of seven steps on the example"), QKeySequence("Shift+F1"), [this] { beginTour(); });
