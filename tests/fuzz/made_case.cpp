@@ -115,7 +115,7 @@ void addJobs(Random& random, Made& made) {
     // most of those played anew have few runs in their common period, as what goes wrong with many goes wrong with few too
     static const std::vector<std::vector<const char*>> few{
         {"1", "2", "4"}, {"3", "6", "12"}, {"86400", "43200", "21600"}, {"1/1000", "1/500", "1/250"}, {"10/3", "20/3", "5/3"}};
-    const bool isSmall = made.isVaried && random.whole(0, 31) != 0;
+    const bool isSmall = made.isVaried && random.whole(0, 127) != 0;
     const auto& periods =
         isSmall ? random.pick(few)
                 : kinds[static_cast<std::size_t>(random.whole(0, made.isVaried ? 4095 : 63) == 0 ? 3 : random.whole(0, 2))];
@@ -131,8 +131,8 @@ void addJobs(Random& random, Made& made) {
         if (random.whole(0, 3) == 0) {
             job.phase = job.every * Rational(random.whole(0, 9), 10);
         }
-        job.isRandom = random.whole(0, made.isVaried ? 900 : 5) == 0; // its many runs take as long as a hundred plays
-        if (!job.isRandom && random.whole(0, isSmall ? 400 : 5) == 0) {
+        job.isRandom = random.whole(0, made.isVaried ? 3600 : 5) == 0; // its many runs take as long as a hundred plays
+        if (!job.isRandom && random.whole(0, isSmall ? 1600 : 5) == 0) {
             job.jitter = job.every / 20;
         }
         if (random.whole(0, 4) == 0 && !made.plan.jobs.empty()) {
