@@ -66,6 +66,7 @@ nlohmann::ordered_json currentJson(const CurrentFigures& current, const std::vec
                                 {"as_often_as_planned", current.projected},
                                 {"not_seen", current.unseen},
                                 {"floor", current.floor},
+                                {"has_rest", current.hasRest},
                                 {"peak", current.peak},
                                 {"levels", nlohmann::ordered_json::array()}};
     for (const CurrentLevel& level : current.levels) {
@@ -101,7 +102,10 @@ std::string currentText(const Plan& plan, const Figures& figures, const CurrentF
                              printQuantity(average->max, Unit::ampere, kDigits)
                        : "",
                current.projected == current.average ? stateName(currentState(plan, current)) : ""});
-    if (current.projected > 0 && current.projected != current.average) {
+    if (!current.hasRest) {
+        table.add({"as often as planned", "unknown", "",
+                   stateName(currentState(plan, current)) + ", no rest seen: a planned wake may be as long as the capture"});
+    } else if (current.projected > 0 && current.projected != current.average) {
         std::string unseen;
         for (const std::string& each : current.unseen) {
             unseen += (unseen.empty() ? ", not seen: " : "; ") + each;

@@ -283,6 +283,40 @@ private slots:
         }
     }
 
+    /// A capture that is shorter than a planned wake may hold no rest at all: what it stays at is no floor then, nothing is
+    /// judged by it, and it is no sign of another mode. 4.4 s of the report are what every board of the sprayer begins with.
+    void aShortCaptureHasNoFloor() {
+        for (const char* name : {"orchard-sprayer", "lagoon-buoy", "hive-scale", "river-gauge"}) {
+            const Played all = played(name);
+            for (const int seconds : {1, 2, 4, 5, 12, 30}) {
+                const CurrentFigures figures = lookedAt(all, 1, nullptr, seconds);
+                const QByteArray where = QByteArray(name) + ", s: " + QByteArray::number(seconds);
+                QVERIFY2(currentState(*all.loaded.plan, figures) != State::broken, where.constData());
+                for (const CurrentReason& reason : explainCurrent(*all.loaded.part, *all.loaded.plan, all.figures, figures)) {
+                    QVERIFY2(reason.restsIn.empty() && reason.leftOver == 0, (where + ": " + reason.say.c_str()).constData());
+                }
+                if (QByteArray(name) == "orchard-sprayer") {
+                    QCOMPARE(figures.hasRest, seconds > 4);
+                }
+            }
+        }
+    }
+
+    /// Where a rest is due in any capture of its length, one without a rest tells that there is none.
+    void aLongCaptureWithoutRestIsBroken() {
+        const Played all = played("orchard-sprayer");
+        Capture capture;
+        capture.tick = Rational(1, 1000);
+        for (const int seconds : {4, 9}) {
+            capture.end = seconds * 1000;
+            capture.values = {{"supply", "A", {0, capture.end / 2}, {43e-3, 44e-3}}};
+            CurrentFigures figures = measureCurrent(capture, capture.values.front());
+            compareCurrent(all.figures, figures);
+            QCOMPARE(figures.hasRest, seconds > 5);
+            QCOMPARE(currentState(*all.loaded.plan, figures), seconds > 5 ? State::broken : State::pending);
+        }
+    }
+
 private:
     static CurrentFigures lookedAt(const Played& all, std::uint64_t seed, const Figures* jobs, int seconds = 61) {
         BoardRun run;

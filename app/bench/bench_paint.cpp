@@ -236,8 +236,10 @@ void BenchView::paintCurrent(QPainter& painter, const Row& row) {
                  Face::small, theme_.muted);
         line.translate(0, lineHeight(Face::small));
     }
-    drawText(painter, line, Qt::AlignRight, tr("floor %1").arg(amount(figures.floor)), Face::small, theme_.muted);
-    if (!figures.unseen.empty()) {
+    drawText(painter, line, Qt::AlignRight,
+             figures.hasRest ? tr("floor %1").arg(amount(figures.floor)) : tr("too short: no rest in it"), Face::small,
+             theme_.muted);
+    if (figures.hasRest && !figures.unseen.empty()) {
         line.translate(0, lineHeight(Face::small));
         drawText(painter, line, Qt::AlignRight, tr("not seen: %1").arg(text(figures.unseen.front())), Face::small, theme_.muted);
     }

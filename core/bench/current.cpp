@@ -21,6 +21,7 @@ constexpr double kLeastShare = 2e-5;  ///< of the time, for a level
 constexpr double kTimesAValley = 2.5; ///< a level stands out by so much against what lies between it and the next
 constexpr double kWholePatterns = 2;  ///< that a capture must hold for its average to be the plan's
 constexpr double kFloorShare = 0.05;  ///< of the time, that it must stay there
+constexpr double kDueShare = 0.1;     ///< of rest that must be due in a capture for its floor to be one
 constexpr double kNear = 1.6;         ///< a level is what is predicted within such a factor
 constexpr double kSameKind = 2;       ///< a wake is what is predicted within such a factor of its charge
 constexpr double kAlike = 1.25;       ///< charges of wakes of one kind
@@ -271,6 +272,41 @@ std::vector<PredictedWake> predictedWakes(const Trace& trace, double above) {
     return list;
 }
 
+/// s of rest that a capture of so many seconds holds at least, wherever in the pattern it begins.
+double leastRest(const Trace& trace, double above, double seconds) {
+    std::vector<std::pair<double, double>> rests; // from, to; those beside one another are one
+    std::vector<double> before{0};                // s of rest before each
+    double begun = 0;
+    for (std::size_t i = 0; i < trace.size(); ++i) {
+        const auto [end, state] = trace.stretchAt(i);
+        if (trace.states()[state].ampere <= above) {
+            if (!rests.empty() && rests.back().second == begun) {
+                rests.back().second = end;
+                before.back() += end - begun;
+            } else {
+                rests.emplace_back(begun, end);
+                before.push_back(before.back() + end - begun);
+            }
+        }
+        begun = end;
+    }
+    const auto restTo = [&](double time) { // from 0, over as many patterns as that takes
+        const double rounds = std::floor(time / trace.span());
+        const double inside = time - rounds * trace.span();
+        const auto next =
+            std::upper_bound(rests.begin(), rests.end(), inside, [](double at, const auto& each) { return at < each.first; });
+        const auto index = static_cast<std::size_t>(next - rests.begin());
+        const double behind = index == 0 ? 0 : std::max(0.0, rests[index - 1].second - inside);
+        return rounds * before.back() + before[index] - behind;
+    };
+    double least = seconds;
+    for (const auto& [from, to] : rests) { // least where it begins with the end of a rest, or ends with the begin of one
+        const double first = from - seconds + trace.span() * (1 + std::floor(seconds / trace.span()));
+        least = std::min({least, restTo(to + seconds) - restTo(to), restTo(first + seconds) - restTo(first)});
+    }
+    return least;
+}
+
 double apart(double a, double b) {
     return a <= 0 || b <= 0 ? 1e9 : std::max(a / b, b / a);
 }
@@ -371,14 +407,19 @@ void compareCurrent(const Figures& figures, CurrentFigures& measured) {
             }
         }
     }
-    const double rest = std::min_element(trace->states().begin(), trace->states().end(), [](const auto& a, const auto& b) {
-                            return a.ampere < b.ampere;
-                        })->ampere;
+    const TraceState& rest = *std::min_element(trace->states().begin(), trace->states().end(),
+                                               [](const auto& a, const auto& b) { return a.ampere < b.ampere; });
     double next = 1e9;
     for (const TraceState& state : trace->states()) {
-        next = state.ampere > rest * kNear ? std::min(next, state.ampere) : next;
+        next = state.ampere > rest.ampere * kNear ? std::min(next, state.ampere) : next;
     }
-    std::vector<PredictedWake> predicted = predictedWakes(*trace, std::sqrt(rest * next));
+    const double above = std::sqrt(rest.ampere * next);
+    std::vector<PredictedWake> predicted = predictedWakes(*trace, above);
+    measured.hasRest = measured.floor <= rest.ampere || offOf(figures, rest, measured.floor) <= kNear ||
+                       leastRest(*trace, above, measured.seconds) > kDueShare * measured.seconds;
+    if (!measured.hasRest) {
+        measured.wakes.clear(); // above what is no floor
+    }
     for (CurrentWake& wake : measured.wakes) {
         const auto nearest = std::min_element(predicted.begin(), predicted.end(), [&](const auto& a, const auto& b) {
             return apart(a.coulomb, wake.coulomb) < apart(b.coulomb, wake.coulomb);
@@ -397,7 +438,7 @@ void compareCurrent(const Figures& figures, CurrentFigures& measured) {
         measured.projected += wake.predictedPerSecond * wake.coulomb;
         awake += wake.predictedPerSecond * wake.seconds;
     }
-    measured.projected += std::max(0.0, 1 - awake) * measured.floor;
+    measured.projected += measured.hasRest ? std::max(0.0, 1 - awake) * measured.floor : 0;
     const bool isLong = measured.seconds >= kWholePatterns * trace->span();
     measured.projected = isLong ? measured.average : measured.projected;
     for (const PredictedWake& each : isLong ? std::vector<PredictedWake>() : predicted) {
@@ -426,7 +467,7 @@ std::vector<CurrentReason> explainCurrent(const Part& part, const Plan& plan, co
     const auto leftOf = [](double is, double least, double most) {
         return is < least ? 1 - is / least : is > most ? is / most - 1 : 0.0;
     };
-    if (rest != nullptr && measured.levels.size() > 1) {
+    if (rest != nullptr && measured.hasRest && measured.levels.size() > 1) {
         const double floor = measured.floor;
         const double planned = leftOf(floor, rest->ampere.min.toDouble(), rest->ampere.max.toDouble());
         if (planned > 0) {

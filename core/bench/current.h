@@ -45,6 +45,7 @@ struct CurrentFigures {
     double average = 0;                   ///< A
     double open = 0;                      ///< A, by which the average may be off for the capture's looks
     double floor = 0;                     ///< A, the lowest level that it stays at
+    bool hasRest = true;                  ///< false: so short a capture may as planned hold too little rest for a floor
     double projected = 0;                 ///< A, the average where its wakes come as often as planned; 0: that is not known
     std::vector<std::string> unseen = {}; ///< wakes that are planned and were not seen
     double peak = 0;                      ///< A
