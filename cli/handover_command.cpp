@@ -191,12 +191,13 @@ int runHandover(const Console& console, const PlanOptions& options, const Handov
         return kBadInput;
     }
     const std::filesystem::path folder = std::filesystem::path(options.plan).parent_path();
-    std::vector<HandoverState> states = handoverStates(loaded->part, loaded->plan, folder);
+    const Plan plan = withActive(loaded->plan, loaded->active); // the files say themselves which take they are of
+    std::vector<HandoverState> states = handoverStates(loaded->part, plan, folder);
     std::string trouble;
     if (handover.isWritten) {
         const HandoverWritten done = writeHandover(states, handover.isOverEdited ? OverEdited::yes : OverEdited::no);
         trouble = done.trouble;
-        states = handoverStates(loaded->part, loaded->plan, folder);
+        states = handoverStates(loaded->part, plan, folder);
     }
     if (options.isJson) {
         nlohmann::ordered_json list = nlohmann::ordered_json::array();
@@ -228,7 +229,7 @@ int runFound(const Console& console, const PlanOptions& options, const FoundOpti
     }
     const std::vector<FoundField> fields = foundFields(loaded->part, loaded->plan, loaded->take, *found);
     if (!foundOptions.asTake.empty()) {
-        Plan plan = loaded->plan;
+        Plan plan = withActive(loaded->plan, loaded->active); // as it is written
         std::string trouble = addDecodedTake(loaded->part, plan, *found, loaded->take, foundOptions.asTake);
         if (trouble.empty()) {
             const auto before = textToEdit(options, *loaded);

@@ -88,7 +88,13 @@ std::optional<Loaded> load(const Console& console, const PlanOptions& options) {
             options.isJson);
         return std::nullopt;
     }
-    return Loaded{std::move(*loaded.part), std::move(*loaded.plan), take, std::move(loaded.places), std::move(loaded.text)};
+    const std::string active = loaded.plan->active;
+    return Loaded{std::move(*loaded.part),
+                  withActive(std::move(*loaded.plan), take),
+                  take,
+                  std::move(loaded.places),
+                  std::move(loaded.text),
+                  active};
 }
 
 tl::expected<std::string, Diagnostics> textToEdit(const PlanOptions& options, const Loaded& loaded) {

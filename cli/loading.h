@@ -23,13 +23,14 @@ nlohmann::ordered_json wordErrorJson(const TextError& error);
 /// The faults, to read or as JSON; kBadInput.
 int reportBadInput(const Console& console, const Diagnostics& diagnostics, bool isJson);
 
-/// A plan with its part, and the take that is meant.
+/// A plan with its part, and the take that is meant: it is the active one of this plan, so that jobs run in it too.
 struct Loaded {
     Part part;
     Plan plan;
     std::string take;
     std::map<std::string, Place> places;
-    std::string text; ///< of the plan file
+    std::string text;   ///< of the plan file
+    std::string active; ///< the take that the file has as the active one
 };
 
 /// The plan, its part and the take that is meant; or the faults, reported.

@@ -568,8 +568,9 @@ Json LspServer::codeLens(const Json& parameters) {
         }
         const std::string& name = document.plan()->takes[take++].name;
         const bool isActive = name == document.plan()->active;
-        add(entry.from, holdsSaid(holdsOf(
-                            isActive ? *document.figures() : evaluatePromises(*document.part(), *document.plan(), name), true)));
+        add(entry.from, holdsSaid(holdsOf(isActive ? *document.figures()
+                                                   : evaluatePromises(*document.part(), withActive(*document.plan(), name), name),
+                                          true)));
     }
     return lenses;
 }

@@ -39,6 +39,7 @@ int checkOnce(const Console& console, const PlanOptions& options, const CheckOpt
     for (const std::string& other : others) {
         if (other != takes.front().take) {
             loaded->take = other;
+            loaded->plan.active = check.areAllTakes ? other : takes.front().take; // its jobs too, where all is asked there
             takes.push_back(ownOf(loaded->plan, evaluated(*loaded, options.isJson), takes.front(), check.areAllTakes));
         }
     }

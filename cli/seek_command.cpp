@@ -160,7 +160,8 @@ int writeTake(const Console& console, const PlanOptions& options, const Loaded& 
         return kBadInput;
     }
     const auto present = textToEdit(options, loaded);
-    const auto text = present ? textToSave(withFound(loaded.plan, found, name), *present, loaded.part) : present;
+    const auto text =
+        present ? textToSave(withFound(withActive(loaded.plan, loaded.active), found, name), *present, loaded.part) : present;
     if (!text) {
         return reportBadInput(console, text.error(), options.isJson);
     }

@@ -127,6 +127,38 @@ private slots:
         QCOMPARE(steps[3].toObject()["forgotten"].toBool(), true);
     }
 
+    /// The take that is meant is the one that runs, with all jobs that name no other: the same as where the file has it as the
+    /// active one. On the slow RC oscillator the modem's report costs less, so the budget differs from take A's.
+    void theTakeThatIsMeantRuns() {
+        QTemporaryDir folder;
+        const QString path = folder.filePath("plan.toml");
+        const QString text = QString::fromStdString(fileText(sourceDir() + "/examples/orchard-sprayer.plan.toml"));
+        const auto put = [&](const QString& is) {
+            QFile file(path);
+            QVERIFY(file.open(QFile::WriteOnly));
+            file.write(is.toUtf8());
+        };
+        for (const QStringList& command : {QStringList{"check"}, QStringList{"derive", "--json"}, QStringList{"rhythm", "--json"},
+                                           QStringList{"promise", "average under 200 uA"},
+                                           QStringList{"seek", "core = 5 MHz", "--keep-promises", "budget", "--json"}}) {
+            QStringList words = command;
+            words.insert(1, path);
+            put(text);
+            const QString usual = run(words).out;
+            const QString meant = run(words + QStringList{"--take", "B"}).out;
+            put(QString(text).replace("active = \"A\"", "active = \"B\""));
+            QCOMPARE(meant, run(words).out);
+            QVERIFY2(meant != usual, qPrintable(command.front() + usual));
+        }
+        put(text);
+        const QString compared = run({"compare", path}).out;
+        QVERIFY2(compared.contains("\u2248190.64 \u00b5A") && compared.contains("\u2248292.49 \u00b5A"), qPrintable(compared));
+        // what is written keeps the file's own active take
+        QCOMPARE(run({"seek", path, "core = 5 MHz", "--take", "B", "--write", path, "--as", "slower"}).exitCode, 0);
+        const QString written = QString::fromStdString(fileText(path.toStdString()));
+        QVERIFY(written.contains("active = \"A\"") && written.contains("name = \"slower\""));
+    }
+
     void fieldsAreEmitted() {
         const Run header = run({"emit", kOrchard}); // its broken promise is left out, which is said
         QCOMPARE(header.exitCode, 1);

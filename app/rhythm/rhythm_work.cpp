@@ -88,9 +88,7 @@ std::vector<TakeBeside> takesBeside(const Part& part, const Plan& plan, const Fi
         TakeBeside beside;
         beside.name = text(take.name);
         beside.isActive = take.name == figures.take;
-        Plan other = plan;
-        other.active = take.name;
-        const Figures evaluated = beside.isActive ? figures : evaluate(part, other, take.name, goOn);
+        const Figures evaluated = beside.isActive ? figures : evaluate(part, withActive(plan, take.name), take.name, goOn);
         const auto& core = evaluated.lines[part.core].hertz;
         beside.hint = core ? text(printQuantity(core->nominal, Unit::hertz, 4)) : QObject::tr("no core rate");
         beside.hint += take.restsIn.empty() ? QObject::tr(", never rests") : QObject::tr(", rests in %1").arg(text(take.restsIn));

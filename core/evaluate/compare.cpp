@@ -117,7 +117,7 @@ private:
 std::vector<ComparedRow> compareTakes(const Part& part, const Plan& plan, const std::vector<std::string>& takes) {
     std::vector<Figures> figures;
     for (const std::string& take : takes) {
-        figures.push_back(evaluate(part, plan, take));
+        figures.push_back(evaluate(part, withActive(plan, take), take)); // as if it were the one that runs
     }
     return figures.empty() ? std::vector<ComparedRow>() : Comparison(plan, takes, std::move(figures)).rows();
 }

@@ -72,6 +72,11 @@ const Take* findTake(const Plan& plan, const std::string& name) {
     return findBy(plan.takes, &Take::name, name);
 }
 
+Plan withActive(Plan plan, const std::string& take) {
+    plan.active = take;
+    return plan;
+}
+
 const Choice* findChoice(const Take& take, const std::string& id) {
     return findBy(take.choices, &Choice::id, id);
 }

@@ -223,6 +223,8 @@ void assumeRange(Plan& plan, const Part& part);
 std::vector<std::string> promiseNames(const Plan& plan);
 
 const Take* findTake(const Plan& plan, const std::string& name);
+/// The plan with that take as the active one: what holds where the firmware runs it, with all jobs that name no other take.
+Plan withActive(Plan plan, const std::string& take);
 const Choice* findChoice(const Take& take, const std::string& id);
 /// The choice of the take on that line, source or peripheral; made where there is none.
 Choice& choiceOf(Take& take, const std::string& id);

@@ -28,7 +28,7 @@ Text countText(double power) {
 } // namespace
 
 FoundFigures figuresOfFound(const Part& part, const Plan& plan, const FoundTake& found, bool isPlayed) {
-    const Plan changed = withFound(plan, found);
+    const Plan changed = withActive(withFound(plan, found), found.take.name);
     FoundFigures result{isPlayed ? evaluate(part, changed, found.take.name) : derive(part, changed, found.take.name), {}, {}};
     for (const ModeFigure& mode : result.figures.modes) {
         if (mode.runs) {

@@ -103,7 +103,7 @@ class SpaceBuilder {
 public:
     SpaceBuilder(const Part& part, const Plan& plan, const std::string& take, const Question& question) : part_(part) {
         space_.part = &part;
-        space_.plan = plan;
+        space_.plan = withActive(plan, take);
         space_.take = take;
         space_.question = question;
     }
