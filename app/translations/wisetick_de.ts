@@ -641,10 +641,6 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
             <translation>%1, %2 ausgelassen</translation>
         </message>
         <message>
-            <source>%1, %2, %3</source>
-            <translation>%1, %2, %3</translation>
-        </message>
-        <message>
             <source>%1, %2, %3 of the time: </source>
             <translation>%1, %2, %3 der Zeit: </translation>
         </message>
@@ -8834,6 +8830,10 @@ Nichts ist verloren: der Plan bleibt offen. Speichern Sie ihn mit Strg+Umschalt+
         <message>
             <source>too few ticks for a rate</source>
             <translation>zu wenige Ticks für eine Rate</translation>
+        </message>
+        <message>
+            <source>too short: no rest in it</source>
+            <translation>zu kurz: keine Ruhe darin</translation>
         </message>
         <message>
             <source>too short: {} at least on {}</source>
