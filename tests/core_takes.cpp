@@ -123,6 +123,23 @@ private slots:
         QVERIFY(std::none_of(rows.begin(), rows.end(), [](const ComparedRow& each) { return each.name == "can_clk"; }));
     }
 
+    /// An average that is asked in another take is that of the take when it runs: as where it is the active one.
+    void anAverageIsOfItsOwnTake() {
+        const LoadedPlan loaded = orchard();
+        Plan plan = *loaded.plan;
+        const auto budget = std::find_if(plan.promises.begin(), plan.promises.end(),
+                                         [](const Promise& promise) { return promise.line.ask.is<AverageAsk>(); });
+        budget->line.inTakes = {"B"};
+        const auto index = static_cast<std::size_t>(budget - plan.promises.begin());
+        const Figures asked = evaluate(*loaded.part, plan, "B");
+        const Figures running = evaluate(*loaded.part, withActive(plan, "B"), "B");
+        const Figures usual = evaluate(*loaded.part, *loaded.plan, "A");
+        QVERIFY(asked.promises[index].got == running.promises[index].got);
+        QVERIFY(asked.promises[index].got->nominal <
+                usual.promises[index].got->nominal); // at 10 MHz the modem's report costs less
+        QVERIFY(evaluate(*loaded.part, plan, "A").promises[index].state == State::elsewhere);
+    }
+
     /// Three takes on 8 MHz ÷ 1: what each is asked is counted by hand. A is active and keeps "cpu"; B is named by a promise that
     /// is broken there and one that is kept; C is named by nobody.
     void eachTakeHoldsWhatItIsAsked() {
@@ -136,7 +153,8 @@ private slots:
         QVERIFY(!list[2].doesCount);
         const std::vector<ComparedRow> rows = compareTakes(edited.part, edited.plan, {"A", "B", "C"});
         QCOMPARE(rows.front().name, std::string("must keep"));
-        QCOMPARE(rows.front().values, (std::vector<Text>{"2 kept", "3: 1 broken", "1 kept"})); // cpu everywhere
+        QCOMPARE(rows.front().values,
+                 (std::vector<Text>{"2 kept", "4: 1 broken", "2 kept"})); // each as if it ran: cpu, and blink's blip
     }
 
     /// Of the lines: core is always wanted, side in B by a promise, tail in A only while "blink" runs, rest by nobody.

@@ -7,17 +7,22 @@
 #include "rhythm/play.h"
 
 #include <algorithm>
+#include <optional>
 
 namespace wisetick {
 
 namespace {
 
+/// What is played is the take as the one that runs, with all jobs that name no other: an average of it has no jobs of another.
 RhythmFigure playNamed(const Part& part, const Plan& plan, const Figures& figures, Diagnostics& findings, const GoOn& goOn) {
     try {
         orStop(goOn);
-        const std::map<std::string, Figures> derived = derivedTakes(part, plan, figures, goOn);
+        const std::optional<Plan> other =
+            plan.active == figures.take ? std::nullopt : std::optional(withActive(plan, figures.take));
+        const Plan& running = other ? *other : plan;
+        const std::map<std::string, Figures> derived = derivedTakes(part, running, figures, goOn);
         orStop(goOn);
-        return play(part, plan, figures.take, derived, findings, goOn);
+        return play(part, running, figures.take, derived, findings, goOn);
     } catch (const RationalOverflow&) {
         RhythmFigure rhythm;
         rhythm.unknown = phrase("unknown: the average current needs more than 256 bits");
