@@ -284,13 +284,14 @@ int runEmit(const Console& console, const PlanOptions& options, const EmitOption
     if (!loaded || (!emit.from.empty() && !load(console, {options.plan, emit.from, options.isJson}))) {
         return kBadInput;
     }
-    const Figures figures = evaluatePromises(loaded->part, loaded->plan, loaded->take);
+    const Plan plan = withActive(loaded->plan, loaded->active); // as a file of the handover has it
+    const Figures figures = evaluatePromises(loaded->part, plan, loaded->take);
     EmitStyle style{emit.isEvenBroken ? Broken::written : Broken::leftOut, {}, emit.registers};
     if (!emit.from.empty()) {
         style.from = emit.from;
     }
-    const RegisterProgram program = registerProgram(loaded->part, loaded->plan, figures, Broken::leftOut, style.from);
-    console.out << emitFields(loaded->part, loaded->plan, figures, *wanted, style, &program);
+    const RegisterProgram program = registerProgram(loaded->part, plan, figures, Broken::leftOut, style.from);
+    console.out << emitFields(loaded->part, plan, figures, *wanted, style, &program);
     for (const LeftOut& each : program.left) {
         console.err << (emit.isEvenBroken ? "broken: " + each.what + ", " + each.why : leftOutText(each)) << "\n";
     }

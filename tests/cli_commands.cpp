@@ -159,6 +159,25 @@ private slots:
         QVERIFY(written.contains("active = \"A\"") && written.contains("name = \"slower\""));
     }
 
+    /// What is emitted of a take is what the plan hands over of it: not what jobs of the active take need.
+    void emittedIsHandedOver() {
+        QTemporaryDir folder;
+        const QString path = folder.filePath("plan.toml");
+        const QString said = "modem: uart1 talks 921600 within 1.5 %";
+        QString text = QString::fromStdString(fileText(sourceDir() + "/examples/orchard-sprayer.plan.toml"));
+        QVERIFY(text.contains(said));
+        text.replace(said, "modem: uart1 talks 115200, while report"); // a job of take A
+        QFile file(path);
+        QVERIFY(file.open(QFile::WriteOnly));
+        file.write((text + "\n[[handover]]\nfile = \"b.csv\"\nas = \"csv\"\ntake = \"B\"\n").toUtf8());
+        file.close();
+        run({"handover", path, "--write"});
+        const QString handed = QString::fromStdString(fileText(folder.filePath("b.csv").toStdString()));
+        const QString emitted = run({"emit", path, "--as", "csv", "--take", "B"}).out;
+        QVERIFY(emitted.contains("TMR1") && !emitted.contains("UART1"));
+        QVERIFY2(handed.endsWith(emitted), qPrintable(handed + "\n---\n" + emitted));
+    }
+
     void fieldsAreEmitted() {
         const Run header = run({"emit", kOrchard}); // its broken promise is left out, which is said
         QCOMPARE(header.exitCode, 1);

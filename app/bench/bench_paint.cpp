@@ -213,7 +213,8 @@ void BenchView::paintCurrent(QPainter& painter, const Row& row) {
     const qreal size = lineHeight(Face::word) * 0.5;
     const qreal first = rect.top() + 8;
     drawMark(painter, QRectF(kPaintLeft, first + lineHeight(Face::bold) / 2 - size / 2, size, size), state, theme_);
-    drawText(painter, QRectF(kPaintLeft + size + 8, first, 60, lineHeight(Face::bold)), Qt::AlignLeft, text(figures.track),
+    const qreal name = std::min(textWidth(Face::bold, text(figures.track)) + 2, 80.0); // the scale stands behind it
+    drawText(painter, QRectF(kPaintLeft + size + 8, first, name, lineHeight(Face::bold)), Qt::AlignLeft, text(figures.track),
              Face::bold, theme_.ink);
     const qreal height = 2 * trackHeight() - 20;
     const QRectF area(axis_.left, rect.top() + 10, axis_.right - axis_.left, height);

@@ -21,8 +21,9 @@ namespace {
 constexpr qreal kBenchLeft = 16;
 constexpr std::size_t kMostUnmatched = 60; ///< tracks that are shown though they belong to no promise
 constexpr qreal kBenchNames = 150;
-constexpr qreal kFigures = 190;
-constexpr double kCycles = 12; ///< that are shown at first
+constexpr qreal kFigures = 190;    ///< beside the tracks, at least
+constexpr qreal kLeastTrack = 160; ///< of a track's width, whatever the figures take
+constexpr double kCycles = 12;     ///< that are shown at first
 constexpr int kBenchDigits = 6;
 constexpr std::size_t kMostMeasured = 20000; ///< edges of a track that belongs to no promise
 
@@ -133,7 +134,10 @@ QRectF BenchView::laidRect(std::size_t laid) {
 
 void BenchView::layOut() {
     axis_.left = kBenchLeft + kBenchNames;
-    axis_.right = std::max(axis_.left + 50, viewport()->width() - kFigures - kBenchLeft);
+    const QString predicted = tr("predicted %1 to %2").arg("\u2248292.49 \u00b5A", "\u2248364.27 \u00b5A"); // as long as most
+    const qreal figures = std::max(
+        {kFigures, textWidth(Face::bold, "999.99 kbit/s \u00b1999.99 bit/s") + 14, textWidth(Face::small, predicted) + 14});
+    axis_.right = std::max(axis_.left + kLeastTrack, viewport()->width() - figures - kBenchLeft);
     rows_.clear();
     unmatched_ = work_.unmatched();
     unmatched_.resize(std::min(unmatched_.size(), kMostUnmatched));

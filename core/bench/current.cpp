@@ -415,7 +415,8 @@ void compareCurrent(const Figures& figures, CurrentFigures& measured) {
     }
     const double above = std::sqrt(rest.ampere * next);
     std::vector<PredictedWake> predicted = predictedWakes(*trace, above);
-    measured.hasRest = measured.floor <= rest.ampere || offOf(figures, rest, measured.floor) <= kNear ||
+    const bool isLong = measured.seconds >= kWholePatterns * trace->span();
+    measured.hasRest = isLong || measured.floor <= rest.ampere || offOf(figures, rest, measured.floor) <= kNear ||
                        leastRest(*trace, above, measured.seconds) > kDueShare * measured.seconds;
     if (!measured.hasRest) {
         measured.wakes.clear(); // above what is no floor
@@ -439,7 +440,6 @@ void compareCurrent(const Figures& figures, CurrentFigures& measured) {
         awake += wake.predictedPerSecond * wake.seconds;
     }
     measured.projected += measured.hasRest ? std::max(0.0, 1 - awake) * measured.floor : 0;
-    const bool isLong = measured.seconds >= kWholePatterns * trace->span();
     measured.projected = isLong ? measured.average : measured.projected;
     for (const PredictedWake& each : isLong ? std::vector<PredictedWake>() : predicted) {
         measured.unseen.push_back(each.name);
